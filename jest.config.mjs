@@ -1,0 +1,35 @@
+import nextJest from 'next/jest.js';
+
+const createJestConfig = nextJest({ dir: './' });
+
+const project = async (config) =>
+  createJestConfig({
+    moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+    testPathIgnorePatterns: ['/node_modules/', '/.next/', '/tests/e2e/'],
+    modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.crumb'],
+    ...config,
+  })();
+
+const config = async () => ({
+  projects: [
+    await project({
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/src/server/**/*.test.ts', '<rootDir>/tests/*.test.ts'],
+    }),
+    await project({
+      displayName: 'screens',
+      testEnvironment: 'jsdom',
+      setupFilesAfterEnv: ['<rootDir>/tests/screenSetup.ts'],
+      testMatch: ['<rootDir>/src/features/**/*.test.{ts,tsx}', '<rootDir>/src/ui/**/*.test.tsx'],
+    }),
+    await project({
+      displayName: 'db',
+      testEnvironment: 'node',
+      globalSetup: '<rootDir>/tests/db/makeTemplate.ts',
+      testMatch: ['<rootDir>/tests/db/*.test.ts'],
+    }),
+  ],
+});
+
+export default config;

@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  reporter: [['line'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
+  use: {
+    baseURL: process.env.E2E_URL,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/Berlin',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-dev-shm-usage',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+    trace: 'off',
+  },
+});

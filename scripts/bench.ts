@@ -1,0 +1,197 @@
+/**
+ * ./crumb bench: figures as ratios within one run, because machines differ and drift. Prints, per measure, what was aimed
+ * at and what was found; fails on nothing (a test that fails on time is a test that fails by chance).
+ */
+import { chromium, type Page } from '@playwright/test';
+import autocannon from 'autocannon';
+import { createServer } from 'node:http';
+import { gzipSync } from 'node:zlib';
+import { formulaTotals, type Formula } from '@/core/formula';
+import { ingredientLibrary, libraryBook } from '@/core/ingredients';
+import { openPool } from '@/db/pool';
+import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
+import { freshDatabase, testCluster } from './freshDatabase';
+import { serveBuilt } from './run';
+
+const ROUNDS = 5;
+const ROUND_S = 3;
+
+function quantile(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)] ?? NaN;
+}
+const median = (values: readonly number[]) => quantile(values, 0.5);
+const perSecond = async (url: string): Promise<number> => {
+  const result = await autocannon({ url, connections: 16, duration: ROUND_S });
+  if (result.non2xx > 0 || result.errors > 0)
+    throw new Error(`${url}: ${result.non2xx} bad answers, ${result.errors} errors`);
+  return result.requests.average;
+};
+
+/** node:http and pg with the same statement and nothing else: what the platform could do at best. */
+async function bareServer(databaseUrl: string, values: string[]) {
+  const pool = openPool(databaseUrl);
+  const { name, text } = FORMULA_HEAD_JSON;
+  const server = createServer((_, response) => {
+    void pool.query<{ json: string }>({ name, text, values }).then(({ rows }) => {
+      response.writeHead(200, { 'content-type': 'application/json' });
+      response.end(rows[0]?.json);
+    });
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const address = server.address();
+  return {
+    url: `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}/`,
+    stop: async () => {
+      server.close();
+      server.closeAllConnections();
+      await pool.end();
+    },
+  };
+}
+
+async function throughput(home: string, databaseUrl: string): Promise<void> {
+  const pool = openPool(databaseUrl);
+  const { rows } = await pool.query<{ id: string; kitchen: string }>(
+    `select formula_id as id, kitchen_id as kitchen from formula_revision where formula ->> 'name' like 'Millet%' limit 1`,
+  );
+  await pool.end();
+  const { id, kitchen } = rows[0] ?? { id: '', kitchen: '' };
+  const bare = await bareServer(databaseUrl, [kitchen, id]);
+  const targets = {
+    ours: `${home}/api/formulas/${id}`,
+    empty: `${home}/api/bench/empty?kitchen=${kitchen}&id=${id}`,
+    bare: bare.url,
+  };
+  const rates = { ours: [] as number[], empty: [] as number[], bare: [] as number[] };
+  for (const url of Object.values(targets)) await perSecond(url); // warm-up
+  for (let round = 0; round < ROUNDS; round++) {
+    for (const name of ['ours', 'empty', 'bare'] as const) rates[name].push(await perSecond(targets[name]));
+  }
+  await bare.stop();
+  const ratio = (to: 'empty' | 'bare') =>
+    median(rates.ours.map((rate, index) => rate / (rates[to][index] ?? NaN)));
+  console.log(
+    `formula data (JSON), ${ROUNDS} rounds of ${ROUND_S} s, 16 connections, median of the rounds' ratios`,
+  );
+  console.log(
+    `  against an empty Next handler, same SQL:  ${ratio('empty').toFixed(2)}   (aim at least 0.80)`,
+  );
+  console.log(`  against bare node:http + pg, same SQL:    ${ratio('bare').toFixed(2)}   (for information)`);
+  console.log(
+    `  requests per second: ours ${median(rates.ours).toFixed(0)}, empty ${median(rates.empty).toFixed(0)}, bare ${median(rates.bare).toFixed(0)}`,
+  );
+}
+
+/** Types digits into a cell; from each key to the frame after the sheet shows what follows from it. */
+async function keystrokes(page: Page, url: string): Promise<number[]> {
+  await page.goto(url, { waitUntil: 'networkidle' });
+  await page.evaluate(() => {
+    const found: number[] = [];
+    Object.assign(window, { found });
+    document.addEventListener(
+      'keydown',
+      (event) => {
+        const pressed = event.timeStamp;
+        requestAnimationFrame(() => setTimeout(() => found.push(performance.now() - pressed)));
+      },
+      true,
+    );
+  });
+  const water = page.getByRole('textbox', { name: 'Water, weight', exact: true }).first();
+  await water.focus();
+  for (let round = 0; round < 30; round++) {
+    await page.keyboard.press('Control+a');
+    for (const digit of String(200 + round)) await page.keyboard.press(digit);
+  }
+  const shown = await page.getByTestId('hydration-all').innerText();
+  if (!/\d/.test(shown)) throw new Error('the sheet did not follow');
+  return page.evaluate(() => (window as unknown as { found: number[] }).found);
+}
+
+function bigFormula(formula: Formula): Formula {
+  const lines = Array.from({ length: 40 }, (_, index) => {
+    const ingredient = ingredientLibrary[index % ingredientLibrary.length];
+    return { id: `big-${index}`, ingredientId: ingredient?.id ?? 'water', massG: 20 + index, note: '' };
+  });
+  const water = { id: 'big-water', ingredientId: 'water', massG: 300, note: '' };
+  return {
+    ...formula,
+    name: 'Forty ingredients',
+    stages: [{ id: 'all', kind: 'main', name: 'All', lines: [water, ...lines] }],
+  };
+}
+
+async function firstLoadKb(page: Page, url: string): Promise<number> {
+  const html = await (await page.request.get(url)).text();
+  const scripts = new Set(
+    [...html.matchAll(/<script[^>]+src="(\/_next\/static\/[^"]+\.js)[^"]*"/g)].map(([, src]) => src ?? ''),
+  );
+  let bytes = 0;
+  for (const src of scripts)
+    bytes += gzipSync(await (await page.request.get(new URL(src, url).href)).body()).byteLength;
+  return bytes / 1024;
+}
+
+const database = await freshDatabase(testCluster());
+const server = await serveBuilt(database.url, { CRUMB_BENCH: '1' });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking', '--no-first-run'],
+});
+try {
+  await throughput(server.url, database.url);
+  const page = await browser.newPage({ baseURL: server.url, viewport: { width: 1280, height: 800 } });
+  await page.goto('/formulas');
+  const href = await page.getByRole('link', { name: /Millet/ }).getAttribute('href');
+  const head = (await (await page.request.get(`/api${href}`)).json()) as { formula: Formula };
+  const big = bigFormula(head.formula);
+  const made = (await (
+    await page.request.post('/api/formulas', { data: { requestId: crypto.randomUUID(), formula: big } })
+  ).json()) as { id: string };
+
+  console.log('keystroke to settled sheet in Chromium, frame included, p50 / p95 ms (aim p95 under 50)');
+  for (const [name, path] of [
+    ['demo loaf, 14 lines', `${href}`],
+    ['forty ingredients', `/formulas/${made.id}`],
+  ] as const) {
+    const times = await keystrokes(page, path);
+    console.log(
+      `  ${name.padEnd(22)} ${median(times).toFixed(1)} / ${quantile(times, 0.95).toFixed(1)}   (${times.length} keys)`,
+    );
+  }
+
+  const coreMs: number[] = [];
+  for (let run = 0; run < 500; run++) {
+    const from = performance.now();
+    formulaTotals(big, libraryBook);
+    coreMs.push(performance.now() - from);
+  }
+  console.log(`core: totals of forty ingredients, p95 ${quantile(coreMs, 0.95).toFixed(3)} ms`);
+
+  console.log('first-load JavaScript, KB gzip (aim under 200)');
+  const logged =
+    /\/logbook\/[0-9a-f-]{36}/.exec(await (await page.request.get('/logbook')).text())?.[0] ?? '/logbook';
+  const batch = { mode: 'factor', factor: 1, pieceMassG: 100, bowlLossPercent: 0 };
+  const bake = (await (
+    await page.request.post('/api/bakes', {
+      data: { requestId: crypto.randomUUID(), formulaId: made.id, revision: 1, batch },
+    })
+  ).json()) as { id: string };
+  for (const path of [
+    '/',
+    '/formulas',
+    `${href}`,
+    `${href}/batch`,
+    `/bench/${bake.id}`,
+    '/logbook',
+    logged,
+  ]) {
+    const kb = await firstLoadKb(page, server.url + path);
+    console.log(`  ${path.replace(/[0-9a-f-]{36}/, '…').padEnd(22)} ${kb.toFixed(0)}`);
+  }
+} finally {
+  await browser.close();
+  await server.stop();
+  await database.drop();
+}

@@ -1,0 +1,89 @@
+/**
+ * Every check there is: types, lint, Jest, Playwright against the built application. Prints what each found and closes with
+ * "N passed, N failed", where the type check and the linter count as one test each.
+ */
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { freshDatabase, testCluster } from './freshDatabase';
+import { run, serveBuilt } from './run';
+
+interface Count {
+  readonly name: string;
+  readonly passed: number;
+  readonly failed: number;
+}
+
+const reports = await mkdtemp(path.join(tmpdir(), 'crumb-test-'));
+const bin = (name: string) => path.join('node_modules', '.bin', name);
+const single = async (name: string, work: Promise<number>): Promise<Count> => {
+  const code = await work;
+  return { name, passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+};
+
+async function readReport<T>(file: string): Promise<T | null> {
+  try {
+    return JSON.parse(await readFile(file, 'utf8')) as T;
+  } catch {
+    return null;
+  }
+}
+
+/** A runner that died before it could report has failed, even if no single test has. */
+function counted(name: string, code: number, passed: number | undefined, failed: number | undefined): Count {
+  const lost = (failed ?? 0) === 0 && (code !== 0 || (passed ?? 0) === 0) ? 1 : 0;
+  return { name, passed: passed ?? 0, failed: (failed ?? 0) + lost };
+}
+
+async function jest(): Promise<Count> {
+  const file = path.join(reports, 'jest.json');
+  const code = await run(bin('jest'), ['--ci', '--json', `--outputFile=${file}`, '--silent']);
+  const report = await readReport<{
+    numPassedTests: number;
+    numFailedTests: number;
+    numFailedTestSuites: number;
+  }>(file);
+  return counted('jest', code, report?.numPassedTests, report?.numFailedTests);
+}
+
+async function playwright(): Promise<Count> {
+  const file = path.join(reports, 'playwright.json');
+  const database = await freshDatabase(testCluster());
+  const server = await serveBuilt(database.url);
+  try {
+    const code = await run(bin('playwright'), ['test', ...process.argv.slice(2)], {
+      env: { ...process.env, E2E_URL: server.url, E2E_REPORT: file },
+    });
+    const report = await readReport<{ stats: { expected: number; unexpected: number; flaky: number } }>(file);
+    const { expected, unexpected, flaky } = report?.stats ?? {};
+    return counted('playwright', code, expected, (unexpected ?? 0) + (flaky ?? 0));
+  } finally {
+    await server.stop();
+    await database.drop();
+  }
+}
+
+const counts: Count[] = [];
+const onlyBrowser = process.argv.length > 2;
+if (!onlyBrowser) {
+  // The build keeps one core busy, Jest the other. Types and lint come after it: it writes some of the types they read.
+  const build = single('build', run('./crumb', ['build']));
+  counts.push(await jest());
+  counts.push(await build);
+  const lint = single('lint', run(bin('eslint'), ['.', '--max-warnings', '0']));
+  const types = run(bin('tsc'), ['--noEmit']).then(
+    async (code) => code || (await run(bin('tsc'), ['-p', 'src/core/tsconfig.json', '--noEmit'])),
+  );
+  counts.push(await single('types', types));
+  counts.push(await lint);
+} else {
+  counts.push(await single('build', run('./crumb', ['build'])));
+}
+if (counts.find(({ name }) => name === 'build')?.failed === 0) counts.push(await playwright());
+await rm(reports, { recursive: true });
+
+for (const { name, passed, failed } of counts) console.log(`${name}: ${passed} passed, ${failed} failed`);
+const total = (key: 'passed' | 'failed') => counts.reduce((sum, count) => sum + count[key], 0);
+const failed = total('failed');
+console.log(`${total('passed')} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

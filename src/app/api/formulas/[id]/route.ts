@@ -1,0 +1,15 @@
+import { currentContext } from '@/server/context';
+import { knownId } from '@/server/knownId';
+import { loadFormulaJson } from '@/server/formulas';
+import { reading } from '../../edge';
+
+interface Params {
+  params: Promise<{ id: string }>;
+}
+
+export const GET = (request: Request, { params }: Params): Promise<Response> =>
+  reading(request, async () => {
+    const id = knownId((await params).id);
+    const json = id && (await loadFormulaJson(await currentContext(), id));
+    return json ? new Response(json, { headers: { 'content-type': 'application/json' } }) : null;
+  });

@@ -1,0 +1,17 @@
+import type { Metadata } from 'next';
+import { notFound, redirect } from 'next/navigation';
+import { BenchPage } from '@/features/bench/BenchPage';
+import { loadBake, stateOf } from '@/server/bakes';
+import { currentContext } from '@/server/context';
+import { knownId } from '@/server/knownId';
+
+export const metadata: Metadata = { title: 'Bench' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const context = await currentContext();
+  const id = knownId((await params).id);
+  const bake = id ? await loadBake(context, id) : null;
+  if (!bake) notFound();
+  if (stateOf(bake).endedAtMs !== null) redirect(`/logbook/${bake.id}`);
+  return <BenchPage bake={bake} nowMs={context.now().getTime()} />;
+}

@@ -1,0 +1,10 @@
+import type { Metadata } from 'next';
+import { FormulaShelf } from '@/features/formula/FormulaShelf';
+import { currentContext } from '@/server/context';
+import { formulaCards } from '@/server/formulas';
+
+export const metadata: Metadata = { title: 'Formulas' };
+
+export default async function FormulasPage() {
+  return <FormulaShelf cards={await formulaCards(await currentContext())} />;
+}

@@ -1,0 +1,32 @@
+import type { Metadata, Viewport } from 'next';
+import { cookies } from 'next/headers';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
+import type { ReactNode } from 'react';
+import { PREFERENCE_COOKIE, readPreferences } from '@/features/preferences/preferences';
+import { PreferencesProvider } from '@/features/preferences/PreferencesProvider';
+import { Shell } from '@/features/shell/Shell';
+import { currentContext } from '@/server/context';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: { default: 'Honest Crumb', template: '%s · Honest Crumb' },
+  description: 'For people who bake yeasted gluten-free bread.',
+};
+
+export const viewport: Viewport = { themeColor: '#1a2226', width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const preferences = readPreferences((await cookies()).get(PREFERENCE_COOKIE)?.value);
+  const { kitchen } = await currentContext();
+  return (
+    <html lang="en" data-light={preferences.light}>
+      <body>
+        <NuqsAdapter>
+          <PreferencesProvider initial={preferences} timeZone={kitchen.details.timeZone}>
+            <Shell>{children}</Shell>
+          </PreferencesProvider>
+        </NuqsAdapter>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { FORMULA_LIMITS, localIdSchema } from '../formula/formula';
+import { STEP_LIMITS } from '../method/step';
+import { plainText } from '../plainText';
+import { outcomeSchema } from './outcome';
+
+const massG = z.number().min(FORMULA_LIMITS.lineMassG.min).max(1_000_000);
+const durationS = z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMITS.durationS.max);
+
+/**
+ * Everything that can happen to a bake. The same shape is the command a screen sends and the event that is kept: what
+ * was done is what is remembered. Kept ones are never changed; a correction is one more event.
+ */
+export const bakeActionSchema = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('weighed'), lineId: localIdSchema, massG }),
+  z.strictObject({ type: z.literal('unweighed'), lineId: localIdSchema }),
+  /** Something went in that the sheet did not ask for: "two spoons of flour, it was too wet". */
+  z.strictObject({
+    type: z.literal('added'),
+    ingredientId: z.string().regex(/^[a-z0-9-]{1,60}$/),
+    massG,
+    note: plainText(FORMULA_LIMITS.noteLength),
+  }),
+  z.strictObject({ type: z.literal('stepDone'), stepId: localIdSchema }),
+  z.strictObject({ type: z.literal('stepReopened'), stepId: localIdSchema }),
+  z.strictObject({ type: z.literal('timerStarted'), stepId: localIdSchema, durationS }),
+  z.strictObject({
+    type: z.literal('timerChanged'),
+    stepId: localIdSchema,
+    deltaS: z.number().int().min(-STEP_LIMITS.durationS.max).max(STEP_LIMITS.durationS.max),
+  }),
+  z.strictObject({ type: z.literal('timerStopped'), stepId: localIdSchema }),
+  z.strictObject({ type: z.literal('noted'), text: plainText(1000, { lines: true }).trim().min(1) }),
+  z.strictObject({ type: z.literal('closed'), outcome: outcomeSchema }),
+  z.strictObject({ type: z.literal('outcomeCorrected'), outcome: outcomeSchema }),
+  z.strictObject({ type: z.literal('abandoned'), reason: plainText(400, { lines: true }) }),
+]);
+export type BakeAction = z.infer<typeof bakeActionSchema>;
+
+export interface BakeEvent {
+  readonly seq: number;
+  /** When it happened, ms since 1970 by the server's clock. */
+  readonly atMs: number;
+  readonly action: BakeAction;
+}

@@ -1,0 +1,180 @@
+import type { BatchLine, BatchSheet } from '../batch/batchSheet';
+import { never } from '../result';
+import type { BakeAction, BakeEvent } from './bakeEvent';
+import type { Outcome } from './outcome';
+
+export interface Weighing {
+  readonly massG: number;
+  readonly atMs: number;
+  /** Earlier values of the same line, oldest first: a correction keeps both. */
+  readonly before: readonly { readonly massG: number; readonly atMs: number }[];
+}
+
+export interface Timer {
+  readonly startedAtMs: number;
+  readonly durationS: number;
+  readonly stoppedAtMs: number | null;
+}
+
+export interface StepProgress {
+  readonly doneAtMs: number | null;
+  readonly timer: Timer | null;
+}
+
+export interface Addition {
+  readonly ingredientId: string;
+  readonly massG: number;
+  readonly note: string;
+  readonly atMs: number;
+}
+
+export interface BakeState {
+  readonly startedAtMs: number;
+  readonly weighed: ReadonlyMap<string, Weighing>;
+  readonly additions: readonly Addition[];
+  readonly steps: ReadonlyMap<string, StepProgress>;
+  readonly notes: readonly { readonly text: string; readonly atMs: number }[];
+  readonly outcome: Outcome | null;
+  readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
+  readonly endedAtMs: number | null;
+  readonly abandoned: { readonly reason: string } | null;
+  readonly lastSeq: number;
+}
+
+export const startedBake = (startedAtMs: number): BakeState => ({
+  startedAtMs,
+  weighed: new Map(),
+  additions: [],
+  steps: new Map(),
+  notes: [],
+  outcome: null,
+  earlierOutcomes: [],
+  endedAtMs: null,
+  abandoned: null,
+  lastSeq: 0,
+});
+
+const noProgress: StepProgress = { doneAtMs: null, timer: null };
+
+const withStep = (
+  state: BakeState,
+  stepId: string,
+  change: (step: StepProgress) => StepProgress,
+): BakeState => ({
+  ...state,
+  steps: new Map(state.steps).set(stepId, change(state.steps.get(stepId) ?? noProgress)),
+});
+
+function afterWeighing(state: BakeState, lineId: string, massG: number, atMs: number): BakeState {
+  const old = state.weighed.get(lineId);
+  const before = old ? [...old.before, { massG: old.massG, atMs: old.atMs }] : [];
+  return { ...state, weighed: new Map(state.weighed).set(lineId, { massG, atMs, before }) };
+}
+
+function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeState {
+  switch (action.type) {
+    case 'weighed':
+      return afterWeighing(state, action.lineId, action.massG, atMs);
+    case 'unweighed': {
+      const weighed = new Map(state.weighed);
+      weighed.delete(action.lineId);
+      return { ...state, weighed };
+    }
+    case 'added': {
+      const { ingredientId, massG, note } = action;
+      return { ...state, additions: [...state.additions, { ingredientId, massG, note, atMs }] };
+    }
+    case 'stepDone':
+      return withStep(state, action.stepId, (step) => ({
+        doneAtMs: atMs,
+        timer:
+          step.timer && step.timer.stoppedAtMs === null ? { ...step.timer, stoppedAtMs: atMs } : step.timer,
+      }));
+    case 'stepReopened':
+      return withStep(state, action.stepId, (step) => ({ ...step, doneAtMs: null }));
+    case 'timerStarted':
+      return withStep(state, action.stepId, (step) => ({
+        ...step,
+        timer: { startedAtMs: atMs, durationS: action.durationS, stoppedAtMs: null },
+      }));
+    case 'timerChanged':
+      return withStep(state, action.stepId, (step) =>
+        step.timer
+          ? { ...step, timer: { ...step.timer, durationS: step.timer.durationS + action.deltaS } }
+          : step,
+      );
+    case 'timerStopped':
+      return withStep(state, action.stepId, (step) =>
+        step.timer ? { ...step, timer: { ...step.timer, stoppedAtMs: atMs } } : step,
+      );
+    case 'noted':
+      return { ...state, notes: [...state.notes, { text: action.text, atMs }] };
+    case 'closed':
+      return { ...state, outcome: action.outcome, endedAtMs: atMs };
+    case 'outcomeCorrected': {
+      const { outcome, earlierOutcomes } = state;
+      return {
+        ...state,
+        outcome: action.outcome,
+        earlierOutcomes: outcome ? [...earlierOutcomes, { outcome, atMs }] : earlierOutcomes,
+      };
+    }
+    case 'abandoned':
+      return { ...state, abandoned: { reason: action.reason }, endedAtMs: atMs };
+    default:
+      return never(action);
+  }
+}
+
+/** The state after one more event. Pure; an event already folded in (by its number) changes nothing. */
+export function afterEvent(state: BakeState, event: BakeEvent): BakeState {
+  if (event.seq <= state.lastSeq) return state;
+  return { ...afterAction(state, event.action, event.atMs), lastSeq: event.seq };
+}
+
+export const bakeState = (startedAtMs: number, events: readonly BakeEvent[]): BakeState =>
+  events.reduce(afterEvent, startedBake(startedAtMs));
+
+/** Seconds a timer has left at `nowMs`; negative once it is over. A stopped one stays at what it showed. */
+export function timerLeftS(timer: Timer, nowMs: number): number {
+  return timer.durationS - ((timer.stoppedAtMs ?? nowMs) - timer.startedAtMs) / 1000;
+}
+
+export const isRunning = (timer: Timer | null | undefined): timer is Timer =>
+  !!timer && timer.stoppedAtMs === null;
+
+/** What the bench should show next: something to weigh, a step, or the log once all is done. */
+export type NextThing =
+  | { readonly kind: 'weigh'; readonly lineId: string; readonly done: number; readonly of: number }
+  | { readonly kind: 'step'; readonly stepId: string; readonly done: number; readonly of: number }
+  | { readonly kind: 'log' }
+  | { readonly kind: 'ended' };
+
+/** Weighed when their turn comes, not before mixing: what is folded in late, and what goes on top. */
+const isLater = (stage: BatchSheet['stages'][number]): boolean =>
+  stage.kind === 'late' || stage.kind === 'topping';
+
+/** Lines not ticked yet, those wanted before mixing first. */
+export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchLine[]; later: BatchLine[] } {
+  const open = (stages: BatchSheet['stages']) =>
+    stages.flatMap((stage) => stage.lines).filter(({ id }) => !state.weighed.has(id));
+  return {
+    now: open(sheet.stages.filter((stage) => !isLater(stage))),
+    later: open(sheet.stages.filter(isLater)),
+  };
+}
+
+export const isStepDone = (state: BakeState, stepId: string): boolean =>
+  (state.steps.get(stepId)?.doneAtMs ?? null) !== null;
+
+export function nextThing(sheet: BatchSheet, state: BakeState): NextThing {
+  if (state.endedAtMs !== null) return { kind: 'ended' };
+  const open = stillToWeigh(sheet, state);
+  const of = sheet.stages.reduce((count, stage) => count + stage.lines.length, 0);
+  const step = sheet.steps.find(({ id }) => !isStepDone(state, id));
+  const line = open.now[0] ?? (step ? undefined : open.later[0]);
+  if (line) return { kind: 'weigh', lineId: line.id, done: state.weighed.size, of };
+  if (!step) return { kind: 'log' };
+  const done = sheet.steps.filter(({ id }) => isStepDone(state, id)).length;
+  return { kind: 'step', stepId: step.id, done, of: sheet.steps.length };
+}

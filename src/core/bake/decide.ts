@@ -1,0 +1,67 @@
+import type { BatchSheet } from '../batch/batchSheet';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import { STEP_LIMITS } from '../method/step';
+import { never, ok, refuse, type Result } from '../result';
+import type { BakeAction } from './bakeEvent';
+import { isRunning, type BakeState } from './bakeState';
+
+/**
+ * May this happen to the bake now? The server asks before it keeps an event, the bench before it shows one. A bake
+ * that has ended takes only corrections of its outcome and notes (the next day's taste is still news).
+ *
+ * @returns the action itself, or why not: unknown line/step/ingredient, alreadyClosed, alreadyDone, notDoneYet,
+ *   timerRunning, noTimer, tooSmall/tooLarge for a timer changed beyond 1 s ... 7 days
+ */
+export function decide(
+  sheet: BatchSheet,
+  state: BakeState,
+  action: BakeAction,
+  book: IngredientBook,
+): Result<BakeAction> {
+  const ended = state.endedAtMs !== null;
+  const step = (stepId: string) => sheet.steps.find(({ id }) => id === stepId);
+  const line = (lineId: string) => sheet.stages.flatMap(({ lines }) => lines).find(({ id }) => id === lineId);
+
+  if (action.type === 'outcomeCorrected') return state.outcome ? ok(action) : refuse('notDoneYet');
+  if (action.type === 'noted') return ok(action);
+  if (ended) return refuse('alreadyClosed');
+
+  switch (action.type) {
+    case 'weighed': {
+      if (!line(action.lineId)) return refuse('unknownLine', 'lineId');
+      return state.weighed.get(action.lineId)?.massG === action.massG
+        ? refuse('alreadyDone', 'lineId')
+        : ok(action);
+    }
+    case 'unweighed':
+      return state.weighed.has(action.lineId) ? ok(action) : refuse('notDoneYet', 'lineId');
+    case 'added':
+      return book.has(action.ingredientId) ? ok(action) : refuse('unknownIngredient', 'ingredientId');
+    case 'stepDone':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      return state.steps.get(action.stepId)?.doneAtMs == null ? ok(action) : refuse('alreadyDone', 'stepId');
+    case 'stepReopened':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      return state.steps.get(action.stepId)?.doneAtMs == null ? refuse('notDoneYet', 'stepId') : ok(action);
+    case 'timerStarted':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      return isRunning(state.steps.get(action.stepId)?.timer) ? refuse('timerRunning', 'stepId') : ok(action);
+    case 'timerChanged': {
+      const timer = state.steps.get(action.stepId)?.timer;
+      if (!isRunning(timer)) return refuse('noTimer', 'stepId');
+      const durationS = timer.durationS + action.deltaS;
+      if (durationS < STEP_LIMITS.durationS.min) return refuse('tooSmall', 'deltaS', { min: 1 });
+      if (durationS > STEP_LIMITS.durationS.max) {
+        return refuse('tooLarge', 'deltaS', { max: STEP_LIMITS.durationS.max });
+      }
+      return ok(action);
+    }
+    case 'timerStopped':
+      return isRunning(state.steps.get(action.stepId)?.timer) ? ok(action) : refuse('noTimer', 'stepId');
+    case 'closed':
+    case 'abandoned':
+      return ok(action);
+    default:
+      return never(action);
+  }
+}

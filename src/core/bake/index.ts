@@ -1,0 +1,25 @@
+export { bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
+export {
+  afterEvent,
+  bakeState,
+  isRunning,
+  isStepDone,
+  nextThing,
+  stillToWeigh,
+  timerLeftS,
+  type BakeState,
+  type NextThing,
+  type StepProgress,
+  type Timer,
+} from './bakeState';
+export { decide } from './decide';
+export { actualTotals } from './actualSheet';
+export {
+  emptyOutcome,
+  lossPercent,
+  OUTCOME_LIMITS,
+  outcomeSchema,
+  SCORE_NAMES,
+  type Outcome,
+} from './outcome';
+export { onScaleBeforeG } from './scaleDisplay';

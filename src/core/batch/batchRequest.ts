@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { FORMULA_LIMITS, localIdSchema } from '../formula/formula';
+
+const { pieces, pieceMassG, lossPercent, lineMassG } = FORMULA_LIMITS;
+
+const loss = z.number().min(lossPercent.min).max(lossPercent.max);
+
+/** How much is to be made, in the words in which a baker asks for it. Shared by the batch page and the server. */
+export const batchRequestSchema = z.discriminatedUnion('mode', [
+  z.strictObject({
+    mode: z.literal('pieces'),
+    pieces: z.number().int().min(pieces.min).max(pieces.max),
+    pieceMassG: z.number().min(pieceMassG.min).max(pieceMassG.max),
+    /** Is the piece weighed as dough, or as it leaves the oven? */
+    weighed: z.enum(['dough', 'baked']),
+    bakeLossPercent: loss,
+    bowlLossPercent: loss,
+  }),
+  z.strictObject({
+    mode: z.literal('factor'),
+    factor: z.number().min(0.01).max(200),
+    pieceMassG: z.number().min(pieceMassG.min).max(pieceMassG.max),
+    bowlLossPercent: loss,
+  }),
+  z.strictObject({
+    mode: z.literal('fixed'),
+    lineId: localIdSchema,
+    massG: z.number().min(lineMassG.min).max(lineMassG.max),
+    pieceMassG: z.number().min(pieceMassG.min).max(pieceMassG.max),
+    bowlLossPercent: loss,
+  }),
+]);
+export type BatchRequest = z.infer<typeof batchRequestSchema>;

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+
+/**
+ * The scales of a kitchen as one list: up to `upToG` the balance used shows steps of `stepG`. Sorted by `upToG`.
+ * Weighing 3 g on a scale of whole grams is off by a sixth; hence a fine scale for small amounts.
+ */
+export const scaleRangesSchema = z
+  .array(
+    z.strictObject({
+      upToG: z.number().positive().max(1_000_000),
+      stepG: z.union([
+        z.literal(0.01),
+        z.literal(0.1),
+        z.literal(0.5),
+        z.literal(1),
+        z.literal(2),
+        z.literal(5),
+      ]),
+    }),
+  )
+  .min(1)
+  .max(6)
+  .refine((ranges) =>
+    ranges.every((range, index) => index === 0 || range.upToG > (ranges[index - 1]?.upToG ?? 0)),
+  );
+export type ScaleRanges = z.infer<typeof scaleRangesSchema>;
+
+/** A pocket scale for salt and yeast, a kitchen scale for the rest, a platform scale for sacks. */
+export const ordinaryScales: ScaleRanges = [
+  { upToG: 10, stepG: 0.1 },
+  { upToG: 3000, stepG: 1 },
+  { upToG: 1_000_000, stepG: 5 },
+];
+
+/** The step of the scale that a mass is weighed on, g. Beyond the last range the coarsest step holds. */
+export function scaleStepG(scales: ScaleRanges, massG: number): number {
+  const range = scales.find(({ upToG }) => massG <= upToG) ?? scales.at(-1);
+  if (!range) throw new Error('A kitchen has at least one scale');
+  return range.stepG;
+}
+
+/**
+ * A mass as that scale can show it: the nearest step, never zero (what is in the formula must be in the bowl, so
+ * less than half a step is rounded up to a whole one, and the sheet says what that did).
+ */
+export function roundToScale(scales: ScaleRanges, massG: number): { massG: number; stepG: number } {
+  const stepG = scaleStepG(scales, massG);
+  const steps = Math.max(1, Math.round(massG / stepG));
+  // stepG is 0.01, 0.1 or a multiple of 0.5: rounding at two places removes the binary dust of the product
+  return { massG: Math.round(steps * stepG * 100) / 100, stepG };
+}

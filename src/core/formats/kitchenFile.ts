@@ -1,0 +1,123 @@
+import { z } from 'zod';
+import { bakeActionSchema } from '../bake/bakeEvent';
+import { afterEvent, bakeState } from '../bake/bakeState';
+import { decide } from '../bake/decide';
+import { batchRequestSchema } from '../batch/batchRequest';
+import { planBatch } from '../batch/planBatch';
+import { scaleRangesSchema } from '../batch/scale';
+import { checkFormula } from '../formula/checkFormula';
+import { formulaSchema } from '../formula/formula';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import { plainText } from '../plainText';
+import { readAs } from '../readAs';
+import { ok, refuse, type Result } from '../result';
+
+/**
+ * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
+ * Described with an example in docs/formats.md. Version history: 1, the first.
+ */
+export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
+export const KITCHEN_VERSION = 1;
+
+const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
+const instant = z.iso.datetime({ offset: true });
+
+export const kitchenDetailsSchema = z.strictObject({
+  name: plainText(80).trim().min(1),
+  about: plainText(1000, { lines: true }),
+  altitudeM: z.number().min(-430).max(5500),
+  timeZone: z.string().min(1).max(60),
+  scales: scaleRangesSchema,
+});
+export type KitchenDetails = z.infer<typeof kitchenDetailsSchema>;
+
+const kitchenFileV1Schema = z.strictObject({
+  format: z.literal(KITCHEN_FORMAT),
+  version: z.literal(1),
+  kitchen: kitchenDetailsSchema,
+  formulas: z
+    .array(
+      z.strictObject({
+        key,
+        archived: z.boolean(),
+        /** Oldest first; the last is the current one. */
+        revisions: z
+          .array(z.strictObject({ savedAt: instant, formula: formulaSchema }))
+          .min(1)
+          .max(2000),
+      }),
+    )
+    .max(2000),
+  bakes: z
+    .array(
+      z.strictObject({
+        key,
+        formula: key,
+        /** Counted from 1, into that formula's revisions. */
+        revision: z.number().int().min(1),
+        startedAt: instant,
+        batch: batchRequestSchema,
+        events: z.array(z.strictObject({ at: instant, action: bakeActionSchema })).max(5000),
+      }),
+    )
+    .max(20_000),
+});
+export type KitchenFile = z.infer<typeof kitchenFileV1Schema>;
+
+/** One migration per old version, each to the next; none yet. */
+const MIGRATIONS: Readonly<Record<number, (file: unknown) => unknown>> = {};
+
+/**
+ * Reads a kitchen file of any version and checks it whole: shapes, unique keys, formulas that could be kept, bakes whose
+ * events could have happened in that order. All or nothing.
+ *
+ * @param data the parsed JSON
+ * @returns the file in the current version, or the first problem with the path to it
+ */
+export function readKitchenFile(data: unknown, book: IngredientBook): Result<KitchenFile> {
+  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== KITCHEN_FORMAT) {
+    return refuse('notAllowed', 'format');
+  }
+  let migrated: unknown = data;
+  for (let version = Number((data as { version?: unknown }).version); version < KITCHEN_VERSION; version++) {
+    const migrate = MIGRATIONS[version];
+    if (!migrate) return refuse('notAllowed', 'version');
+    migrated = migrate(migrated);
+  }
+  const read = readAs(kitchenFileV1Schema, migrated);
+  return read.ok ? checkKitchenFile(read.value, book) : read;
+}
+
+function checkKitchenFile(file: KitchenFile, book: IngredientBook): Result<KitchenFile> {
+  const formulas = new Map(file.formulas.map((formula) => [formula.key, formula]));
+  if (formulas.size !== file.formulas.length) return refuse('duplicateId', 'formulas');
+  if (new Set(file.bakes.map((bake) => bake.key)).size !== file.bakes.length)
+    return refuse('duplicateId', 'bakes');
+  for (const [index, { revisions }] of file.formulas.entries()) {
+    for (const [number, { formula }] of revisions.entries()) {
+      const problem = checkFormula(formula, book)[0];
+      if (problem) {
+        const path = `formulas.${index}.revisions.${number}.formula.${problem.path}`;
+        return { ok: false, problem: { ...problem, path } };
+      }
+    }
+  }
+  for (const [index, bake] of file.bakes.entries()) {
+    const revision = formulas.get(bake.formula)?.revisions[bake.revision - 1];
+    if (!revision) return refuse('notAllowed', `bakes.${index}.formula`);
+    const sheet = planBatch(revision.formula, bake.batch, file.kitchen.scales, book);
+    if (!sheet.ok) return { ok: false, problem: { ...sheet.problem, path: `bakes.${index}.batch` } };
+    let beforeMs = Date.parse(bake.startedAt);
+    let state = bakeState(beforeMs, []);
+    for (const [number, { at, action }] of bake.events.entries()) {
+      const path = `bakes.${index}.events.${number}`;
+      const atMs = Date.parse(at);
+      if (atMs < beforeMs) return refuse('rangeReversed', `${path}.at`);
+      beforeMs = atMs;
+      const allowed = decide(sheet.value, state, action, book);
+      if (!allowed.ok) return { ok: false, problem: { ...allowed.problem, path } };
+      state = afterEvent(state, { seq: number + 1, atMs, action });
+    }
+  }
+  return ok(file);
+}

@@ -1,0 +1,54 @@
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import type { Problem } from '../result';
+import { allLines, FORMULA_LIMITS, type Formula } from './formula';
+import { formulaTotals } from './totals';
+
+function duplicates(ids: readonly string[]): string[] {
+  const seen = new Set<string>();
+  return ids.filter((id) => seen.size === seen.add(id).size);
+}
+
+/**
+ * What must hold of a whole formula beyond the shape of its fields (which the schema checks): ids are unique, every
+ * ingredient is known, and the water is possible. Both the sheet and the server ask this before a revision is kept.
+ *
+ * @returns every problem with its path ("stages.0.lines.2.massG"), none when the formula may be kept
+ */
+export function checkFormula(formula: Formula, book: IngredientBook): Problem[] {
+  const problems: Problem[] = [];
+  for (const id of duplicates([
+    ...formula.stages.map((stage) => stage.id),
+    ...allLines(formula).map((line) => line.id),
+  ])) {
+    problems.push({ code: 'duplicateId', path: 'stages', params: { id } });
+  }
+  for (const id of duplicates(formula.steps.map((step) => step.id))) {
+    problems.push({ code: 'duplicateId', path: 'steps', params: { id } });
+  }
+  formula.stages.forEach((stage, stageIndex) => {
+    stage.lines.forEach((line, lineIndex) => {
+      if (!book.has(line.ingredientId)) {
+        problems.push({
+          code: 'unknownIngredient',
+          path: `stages.${stageIndex}.lines.${lineIndex}.ingredientId`,
+          params: { ingredientId: line.ingredientId },
+        });
+      }
+    });
+  });
+  const totals = formulaTotals(formula, book);
+  if (totals.hydrationAll !== null && totals.hydrationAll > FORMULA_LIMITS.hydrationPercent) {
+    const wettest = [...totals.waterSources].sort((a, b) => b.waterG - a.waterG)[0];
+    formula.stages.forEach((stage, stageIndex) => {
+      stage.lines.forEach((line, lineIndex) => {
+        if (line.id !== wettest?.lineId) return;
+        problems.push({
+          code: 'tooWet',
+          path: `stages.${stageIndex}.lines.${lineIndex}.massG`,
+          params: { percent: Math.round(totals.hydrationAll ?? 0), max: FORMULA_LIMITS.hydrationPercent },
+        });
+      });
+    });
+  }
+  return problems;
+}

@@ -1,0 +1,22 @@
+export {
+  allLines,
+  emptyFormula,
+  FORMULA_LIMITS,
+  formulaSchema,
+  isDoughStage,
+  localIdSchema,
+  STAGE_KINDS,
+  STYLES,
+  type Formula,
+  type Line,
+  type Stage,
+  type StageKind,
+  type Style,
+} from './formula';
+export { formulaTotals, type FormulaTotals, type WaterSource } from './totals';
+export { takeApart } from './takeApart';
+export { checkFormula } from './checkFormula';
+export { applyEdit, type FormulaEdit } from './edit';
+export { record, redo, settle, startHistory, undo, type History } from './history';
+export { compareFormulas, type Difference } from './compare';
+export { firstMassG } from './firstMass';

@@ -1,0 +1,120 @@
+/** A figure with its spread: `sd` is one standard deviation, in the unit of the value. */
+export interface Estimate {
+  readonly value: number;
+  readonly sd: number;
+}
+
+/**
+ * What an ingredient is in the dough. The first role of an ingredient decides how the sheet colours it; `flour`,
+ * `starch` and `seedMeal` make it part of the flour base, the 100 % of baker's percentages.
+ */
+export type Role =
+  | 'flour'
+  | 'starch'
+  | 'seedMeal'
+  | 'binder'
+  | 'liquid'
+  | 'egg'
+  | 'sweet'
+  | 'fat'
+  | 'salt'
+  | 'leaven'
+  | 'acid'
+  | 'flavour'
+  | 'inclusion'
+  | 'starter';
+
+export type Family =
+  | 'grainFlour'
+  | 'pseudoCereal'
+  | 'pulse'
+  | 'tuberOrNut'
+  | 'starch'
+  | 'seed'
+  | 'binder'
+  | 'liquid'
+  | 'eggAndDairy'
+  | 'fat'
+  | 'sweet'
+  | 'leaven'
+  | 'seasoning'
+  | 'culture';
+
+export type Allergen =
+  | 'egg'
+  | 'milk'
+  | 'soya'
+  | 'treeNuts'
+  | 'sesame'
+  | 'lupin'
+  | 'mustard'
+  | 'sulphites'
+  | 'wheat'
+  | 'psylliumDust'
+  | 'maize';
+
+/** How gluten can get in: grown or milled beside wheat, safe only when certified, or made out of wheat. */
+export type GlutenRisk = 'free' | 'crossContactCommon' | 'onlyIfCertified' | 'processedWheatStarch';
+
+/** Grams per 100 g as sold. `other` is what the seven do not cover (organic acids, alcohol, carbon dioxide). */
+export interface Composition {
+  readonly water: Estimate;
+  readonly protein: Estimate;
+  readonly fat: Estimate;
+  readonly starch: Estimate;
+  readonly sugars: Estimate;
+  readonly fibre: Estimate;
+  readonly ash: Estimate;
+  readonly other: Estimate;
+}
+
+export interface Ingredient {
+  readonly id: string;
+  readonly name: string;
+  /** Other words for the same thing in other English-speaking kitchens; searched, never shown as the name. */
+  readonly alsoCalled: readonly string[];
+  readonly family: Family;
+  readonly roles: readonly [Role, ...Role[]];
+  readonly per100g: Composition;
+  /** Sodium chloride, g per 100 g; part of `ash`. */
+  readonly saltPer100g: number;
+  /** g per ml: spooned in lightly, and scooped and packed. For liquids both are the true density. */
+  readonly densitySpooned: number;
+  readonly densityScooped: number;
+  /** Water held in a dough, g per g as sold, and the time constant of taking it up; null where it takes none. */
+  readonly absorption: { readonly gPerG: Estimate; readonly tauMin: number } | null;
+  /** Start and peak of starch gelatinisation in plenty of water, °C; null without starch of its own. */
+  readonly gelatinisationC: { readonly onset: number; readonly peak: number } | null;
+  /** Percent of the flour base: what is usual, and the most that still makes sense; null where it has no rule. */
+  readonly usualShare: { readonly from: number; readonly to: number } | null;
+  readonly mostShare: number | null;
+  readonly allergens: readonly Allergen[];
+  readonly gluten: GlutenRisk;
+  /** Oils and fats only, °C. */
+  readonly smokePointC: number | null;
+  /** What it is made of when it is a mixture the sheet takes apart (a starter is flour and water), mass shares. */
+  readonly madeOf: readonly { readonly ingredientId: string; readonly share: number }[] | null;
+  /** Where the figures come from. */
+  readonly source: string;
+}
+
+const BASE_ROLES: ReadonlySet<Role> = new Set(['flour', 'starch', 'seedMeal']);
+
+/** Is this one of the dry flours, starches and meals that make the 100 %? */
+export function isFlourBase(ingredient: Ingredient): boolean {
+  return ingredient.roles.some((role) => BASE_ROLES.has(role));
+}
+
+/**
+ * Energy from composition with the factors of Regulation (EU) 1169/2011, annex XIV: protein, starch and sugars 17,
+ * fat 37, fibre 8 kJ/g. `other` counts as organic acid, 13 kJ/g. An estimate, not a label.
+ * @returns kJ per 100 g
+ */
+export function energyKjPer100g({ per100g: c }: Ingredient): number {
+  return (
+    17 * (c.protein.value + c.starch.value + c.sugars.value) +
+    37 * c.fat.value +
+    8 * c.fibre.value +
+    13 * c.other.value
+  );
+}

@@ -1,0 +1,122 @@
+import { describe } from '../describe';
+
+const GUM =
+  'Composition: typical supplier data and food tables; swelling in a dough is well below the free-swelling index (pharmacopoeia) because salt and starch compete for water.';
+
+export const binders = describe('binder', GUM, [
+  {
+    id: 'psyllium-husk',
+    name: 'Psyllium husk',
+    also: ['ispaghula husk', 'flea seed husk'],
+    roles: ['binder'],
+    parts: [8, 2, 0.6, 1, 0.2, 85.5, 2.7],
+    density: [0.3, 0.38],
+    drinks: [11, 1.3, 9],
+    share: [3, 7, 10],
+    allergens: ['psylliumDust'],
+    note: 'About 80 % of its water in the first 10-15 min.',
+  },
+  {
+    id: 'psyllium-powder',
+    name: 'Psyllium powder',
+    also: ['ground psyllium husk'],
+    roles: ['binder'],
+    parts: [8, 2, 0.6, 1, 0.2, 85.5, 2.7],
+    density: [0.6, 0.72],
+    drinks: [11, 1.3, 5],
+    share: [3, 7, 10],
+    allergens: ['psylliumDust'],
+    note: 'Weight for weight as the husk; by the spoon about twice as much.',
+  },
+  {
+    id: 'xanthan',
+    name: 'Xanthan gum',
+    roles: ['binder'],
+    parts: [12, 4, 0, 0, 0, 77, 7],
+    density: [0.6, 0.75],
+    drinks: [15, 1.6, 4],
+    share: [0.4, 1.5, 3],
+  },
+  {
+    id: 'guar',
+    name: 'Guar gum',
+    roles: ['binder'],
+    parts: [11, 4.5, 0.6, 0, 1, 82, 0.9],
+    density: [0.55, 0.7],
+    drinks: [12.5, 1.4, 8],
+    share: [0.5, 2, 3],
+  },
+  {
+    id: 'hpmc',
+    name: 'HPMC',
+    also: ['hydroxypropyl methylcellulose', 'modified cellulose', 'E464'],
+    roles: ['binder'],
+    parts: [5, 0, 0, 0, 0, 93.5, 1.5],
+    density: [0.3, 0.45],
+    drinks: [9, 1.2, 10],
+    share: [1, 3, 5],
+  },
+  {
+    id: 'ground-linseed',
+    name: 'Ground linseed',
+    also: ['ground flaxseed', 'flax meal', 'milled linseed'],
+    roles: ['binder', 'inclusion'],
+    parts: [6.5, 18.5, 42, 1, 1.5, 27, 3.5],
+    density: [0.45, 0.55],
+    drinks: [3.2, 0.4, 15],
+    share: [2, 8, 15],
+    note: 'Counted as a binder: it is weighed for its gel, not for body.',
+  },
+  {
+    id: 'chia',
+    name: 'Chia seed',
+    roles: ['binder', 'inclusion'],
+    parts: [6, 17, 31.5, 3, 0.7, 37, 4.8],
+    density: [0.66, 0.74],
+    drinks: [7.5, 0.8, 15],
+    share: [1, 5, 10],
+  },
+]);
+
+const SEED = 'Composition: typical values of national food composition tables (USDA FoodData Central).';
+
+export const seeds = describe('seed', SEED, [
+  {
+    id: 'pumpkin-seed',
+    name: 'Pumpkin seeds',
+    also: ['pepitas'],
+    roles: ['inclusion'],
+    parts: [5.2, 30, 49, 1.4, 1.4, 8.2, 4.8],
+    density: [0.54, 0.58],
+    drinks: [0.15, 0.05, 30],
+    share: [3, 15, 30],
+  },
+  {
+    id: 'sunflower-seed',
+    name: 'Sunflower seeds',
+    roles: ['inclusion'],
+    parts: [4.7, 20.8, 51.5, 8.5, 2.6, 8.9, 3],
+    density: [0.55, 0.6],
+    drinks: [0.2, 0.05, 30],
+    share: [3, 15, 30],
+  },
+  {
+    id: 'poppy-seed',
+    name: 'Poppy seed',
+    roles: ['inclusion'],
+    parts: [6, 18, 41.6, 5.6, 3, 19.5, 6.3],
+    density: [0.6, 0.65],
+    drinks: [0.4, 0.1, 30],
+    share: [1, 5, 10],
+  },
+  {
+    id: 'sesame-seed',
+    name: 'Sesame seed',
+    roles: ['inclusion'],
+    parts: [4.7, 17.7, 49.7, 11, 0.3, 11.9, 4.5],
+    density: [0.58, 0.63],
+    drinks: [0.2, 0.06, 30],
+    share: [1, 6, 15],
+    allergens: ['sesame'],
+  },
+]);

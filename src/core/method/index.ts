@@ -1,0 +1,11 @@
+export {
+  methodStepSchema,
+  newStep,
+  STEP_KINDS,
+  STEP_LIMITS,
+  stepTempRangeC,
+  timerS,
+  type MethodStep,
+  type StepKind,
+} from './step';
+export { methodTime, type MethodTime } from './methodTime';

@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import { formulaSchema, type Formula } from '@/core/formula';
+import { many, maybeOne, type Queryable } from '../rows';
+
+/** Raised with every change of the stored formula's shape, so that a reader can tell an old document from a new one. */
+export const FORMULA_SCHEMA_VERSION = 1;
+
+const instant = z.date().transform((date) => date.getTime());
+
+const headRow = z.object({
+  id: z.uuid(),
+  revision: z.number().int(),
+  savedAtMs: instant,
+  archivedAtMs: instant.nullable(),
+  formula: formulaSchema,
+});
+export type FormulaHead = z.infer<typeof headRow>;
+
+const HEAD = `
+  select f.id, f.head as revision, r.saved_at as "savedAtMs", f.archived_at as "archivedAtMs", r.formula
+  from formula f
+  join formula_revision r on r.kitchen_id = f.kitchen_id and r.formula_id = f.id and r.number = f.head
+  where f.kitchen_id = $1`;
+
+export const listFormulas = (db: Queryable, kitchenId: string) =>
+  many(
+    db,
+    { name: 'formula-list', text: `${HEAD} order by lower(r.formula ->> 'name'), f.id`, row: headRow },
+    [kitchenId],
+  );
+
+export const findFormula = (db: Queryable, kitchenId: string, id: string) =>
+  maybeOne(db, { name: 'formula-head', text: `${HEAD} and f.id = $2`, row: headRow }, [kitchenId, id]);
+
+/**
+ * One formula's head as JSON text made by the database. The sheet's data route sends it on as it is: parsing the
+ * document, checking it again and writing it out anew would cost more than the query (measured by ./crumb bench).
+ */
+export const FORMULA_HEAD_JSON = {
+  name: 'formula-head-json',
+  text: `select json_build_object('id', head.id, 'revision', head.revision, 'savedAtMs',
+           (extract(epoch from head."savedAtMs") * 1000)::bigint, 'archivedAtMs',
+           (extract(epoch from head."archivedAtMs") * 1000)::bigint, 'formula', head.formula)::text as json
+         from (${HEAD} and f.id = $2) head`,
+  row: z.object({ json: z.string() }),
+};
+export const findFormulaJson = (db: Queryable, kitchenId: string, id: string) =>
+  maybeOne(db, FORMULA_HEAD_JSON, [kitchenId, id]);
+
+const revisionRow = z.object({ number: z.number().int(), savedAtMs: instant, formula: formulaSchema });
+export type FormulaRevision = z.infer<typeof revisionRow>;
+
+export const findRevision = (db: Queryable, kitchenId: string, id: string, number: number) =>
+  maybeOne(
+    db,
+    {
+      text: `select number, saved_at as "savedAtMs", formula from formula_revision
+             where kitchen_id = $1 and formula_id = $2 and number = $3`,
+      row: revisionRow,
+    },
+    [kitchenId, id, number],
+  );
+
+/** Newest first. The documents come along: a revision is read to be compared. */
+export const listRevisions = (db: Queryable, kitchenId: string, id: string, most: number) =>
+  many(
+    db,
+    {
+      text: `select number, saved_at as "savedAtMs", formula from formula_revision
+             where kitchen_id = $1 and formula_id = $2 order by number desc limit $3`,
+      row: revisionRow,
+    },
+    [kitchenId, id, most],
+  );
+
+const savedRow = z.object({ id: z.uuid(), revision: z.number().int(), savedAtMs: instant });
+export type SavedRevision = z.infer<typeof savedRow>;
+
+/** The revision that an earlier sending of the same request made, if it did. */
+export const findByRequest = (db: Queryable, kitchenId: string, requestId: string) =>
+  maybeOne(
+    db,
+    {
+      name: 'revision-by-request',
+      text: `select formula_id as id, number as revision, saved_at as "savedAtMs"
+             from formula_revision where kitchen_id = $1 and request_id = $2`,
+      row: savedRow,
+    },
+    [kitchenId, requestId],
+  );
+
+/** Locks the formula for this transaction and tells its newest revision; null when it is not this kitchen's. */
+export const lockHead = (db: Queryable, kitchenId: string, id: string) =>
+  maybeOne(
+    db,
+    {
+      name: 'formula-lock',
+      text: 'select head, archived_at is not null as archived from formula where kitchen_id = $1 and id = $2 for update',
+      row: z.object({ head: z.number().int(), archived: z.boolean() }),
+    },
+    [kitchenId, id],
+  );
+
+export interface NewRevision {
+  kitchenId: string;
+  id: string;
+  number: number;
+  requestId: string;
+  formula: Formula;
+  savedAt: Date;
+}
+
+/** Writes a revision and makes it the head, creating the formula with its first. */
+export async function insertRevision(db: Queryable, next: NewRevision): Promise<void> {
+  if (next.number === 1) {
+    await db.query({
+      text: 'insert into formula (kitchen_id, id, head, created_at) values ($1, $2, 1, $3)',
+      values: [next.kitchenId, next.id, next.savedAt],
+    });
+  } else {
+    await db.query({
+      name: 'formula-advance',
+      text: 'update formula set head = $3 where kitchen_id = $1 and id = $2',
+      values: [next.kitchenId, next.id, next.number],
+    });
+  }
+  await db.query({
+    name: 'revision-insert',
+    text: `insert into formula_revision (kitchen_id, formula_id, number, request_id, schema_version, formula, saved_at)
+           values ($1, $2, $3, $4, $5, $6, $7)`,
+    values: [
+      next.kitchenId,
+      next.id,
+      next.number,
+      next.requestId,
+      FORMULA_SCHEMA_VERSION,
+      JSON.stringify(next.formula),
+      next.savedAt,
+    ],
+  });
+}
+
+export const setArchived = (db: Queryable, kitchenId: string, id: string, at: Date | null) =>
+  maybeOne(
+    db,
+    {
+      text: 'update formula set archived_at = $3 where kitchen_id = $1 and id = $2 returning id',
+      row: z.object({ id: z.uuid() }),
+    },
+    [kitchenId, id, at],
+  );

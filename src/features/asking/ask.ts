@@ -1,0 +1,46 @@
+import type { Problem } from '@/core/result';
+
+/** What the server made of a request, as far as a screen has to tell them apart. */
+export type Answer<T> =
+  | { readonly kind: 'ok'; readonly value: T }
+  | { readonly kind: 'stale'; readonly revision: number; readonly savedAtMs: number }
+  | { readonly kind: 'invalid'; readonly problems: readonly Problem[] }
+  | { readonly kind: 'refused'; readonly why: 'notFound' | 'tooBig' | 'forbidden' | 'broken' }
+  /** No network, a server that is down or overrun, a full disk: what was asked may be asked again just as it is. */
+  | { readonly kind: 'unreachable'; readonly full: boolean };
+
+interface ErrorBody {
+  error?: { kind?: string; problems?: Problem[]; revision?: number; savedAtMs?: number };
+}
+
+const AGAIN = new Set([429, 502, 503, 504, 507]);
+
+/** Asks our own server. Without a body it reads, with one it writes. Never throws: a dead network is an answer too. */
+export async function ask<T>(path: string, body?: unknown, { keepalive = false } = {}): Promise<Answer<T>> {
+  let response: Response;
+  let data: unknown;
+  try {
+    response = await fetch(
+      path,
+      body === undefined
+        ? { cache: 'no-store' }
+        : {
+            method: 'POST',
+            body: JSON.stringify(body),
+            headers: { 'content-type': 'application/json' },
+            keepalive,
+          },
+    );
+    data = await response.json();
+  } catch {
+    return { kind: 'unreachable', full: false };
+  }
+  if (response.ok) return { kind: 'ok', value: data as T };
+  if (AGAIN.has(response.status)) return { kind: 'unreachable', full: response.status === 507 };
+  const error = (data as ErrorBody).error ?? {};
+  if (response.status === 409)
+    return { kind: 'stale', revision: error.revision ?? 0, savedAtMs: error.savedAtMs ?? 0 };
+  if (response.status === 422) return { kind: 'invalid', problems: error.problems ?? [] };
+  const why = response.status === 404 ? 'notFound' : response.status === 413 ? 'tooBig' : 'broken';
+  return { kind: 'refused', why: response.status === 403 ? 'forbidden' : why };
+}

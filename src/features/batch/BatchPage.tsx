@@ -1,0 +1,96 @@
+'use client';
+import { ArrowLeft, CookingPot, Printer } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useRef, useState } from 'react';
+import { planBatch, type ScaleRanges } from '@/core/batch';
+import { libraryBook } from '@/core/ingredients';
+import { Button } from '@/ui/Button';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { ask } from '../asking/ask';
+import { wordProblem } from '../wording/problems';
+import type { LoadedFormula } from '../formula/useFormulaSheet';
+import { BatchQuestion } from './BatchQuestion';
+import { BatchSheetView } from './BatchSheetView';
+import { requestOf, useBatchQuery } from './useBatchQuery';
+
+/** How much today? The question on the left, the sheet to weigh from on the right, the bench one press away. */
+export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: ScaleRanges }) {
+  const { formula } = loaded;
+  const router = useRouter();
+  const { preferences } = usePreferences();
+  const [query, setQuery] = useBatchQuery(formula);
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  // One wish, one bake: the id changes only when what is asked for does.
+  const wish = useRef<{ what: string; requestId: string } | null>(null);
+
+  const request = useMemo(() => requestOf(query), [query]);
+  const plan = useMemo(
+    () => (request.ok ? planBatch(formula, request.value, scales, libraryBook) : request),
+    [formula, request, scales],
+  );
+
+  const start = async () => {
+    if (!request.ok) return;
+    const what = JSON.stringify(request.value);
+    if (wish.current?.what !== what) wish.current = { what, requestId: crypto.randomUUID() };
+    setBusy(true);
+    setTrouble(null);
+    const answer = await ask<{ id: string }>('/api/bakes', {
+      requestId: wish.current.requestId,
+      formulaId: loaded.id,
+      revision: loaded.revision,
+      batch: request.value,
+    });
+    if (answer.kind === 'ok') return router.push(`/bench/${answer.value.id}`);
+    setBusy(false);
+    setTrouble(
+      answer.kind === 'invalid' && answer.problems[0]
+        ? wordProblem(answer.problems[0], preferences)
+        : 'The server did not answer. Press again: it will still be one bake.',
+    );
+  };
+
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-center gap-3">
+        <div className="min-w-64 flex-1">
+          <Link
+            href={`/formulas/${loaded.id}`}
+            className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
+          >
+            <ArrowLeft size={15} aria-hidden /> the sheet
+          </Link>
+          <h1 className="text-2xl sm:text-3xl">{formula.name}</h1>
+        </div>
+        <Button className="no-print min-h-11 max-sm:hidden" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden /> Print
+        </Button>
+        <Button
+          look="now"
+          disabled={!plan.ok || busy}
+          onClick={() => void start()}
+          className="no-print min-h-12 px-6 text-lg"
+        >
+          <CookingPot size={20} aria-hidden /> To the bench
+        </Button>
+      </div>
+      {trouble && (
+        <p role="alert" className="mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
+          {trouble}
+        </p>
+      )}
+      <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">
+        <BatchQuestion formula={formula} query={query} onChange={(part) => void setQuery(part)} />
+        {plan.ok ? (
+          <BatchSheetView sheet={plan.value} />
+        ) : (
+          <p role="alert" className="docket p-6 text-alarm">
+            {wordProblem(plan.problem, preferences)}
+          </p>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+'use client';
+import type { BatchSheet, Shift } from '@/core/batch';
+import { formatDecimal } from '@/core/units';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { STAGE_WORD } from '../wording/words';
+
+function shiftWords(word: string, { exact, rounded }: Shift, places: number): string | null {
+  if (exact === null || rounded === null) return null;
+  const from = exact.toFixed(places);
+  const to = rounded.toFixed(places);
+  return from === to ? null : `${word} ${from} → ${to} %`;
+}
+
+/** What rounding to the scale did, in one sentence; that it did nothing is worth saying too. */
+export function roundingWords({ rounding, stages }: BatchSheet): string {
+  const shifts = [
+    shiftWords('hydration', rounding.hydrationAll, 1),
+    shiftWords('salt', rounding.salt, 2),
+    shiftWords('binder', rounding.binder, 2),
+  ].filter((words) => words !== null);
+  const worstLine = stages.flatMap((stage) => stage.lines).find((line) => line.id === rounding.worst?.lineId);
+  const worst =
+    worstLine && rounding.worst && Math.abs(rounding.worst.percent) >= 2
+      ? ` ${worstLine.name} moved most, by ${formatDecimal(rounding.worst.percent, 1)} %: a finer scale would help.`
+      : '';
+  return shifts.length === 0
+    ? `Rounded to the scale: hydration, salt and binder stay as they are.${worst}`
+    : `Rounded to the scale: ${shifts.join(', ')}.${worst}`;
+}
+
+/** The sheet to weigh from. Prints as it stands. */
+export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
+  const units = useUnits();
+  const { pieces } = sheet;
+  return (
+    <section aria-label="To weigh" className="docket max-w-3xl rounded-b-md px-4 pt-4 pb-4 sm:px-6">
+      <p data-testid="yield">
+        <span className="figure text-5xl">{pieces.count}</span>{' '}
+        <span className="font-head text-2xl font-semibold">
+          × {units.mass(pieces.doughG)}
+          <span className="font-sans text-base font-normal text-soft"> of dough</span>
+        </span>
+        {pieces.bakedG !== null && (
+          <span className="ml-3 text-soft">about {units.mass(pieces.bakedG)} baked</span>
+        )}
+      </p>
+      <p className="mt-1 text-sm text-soft">
+        {pieces.remainderG >= 1
+          ? `and a small one of ${units.mass(pieces.remainderG)}. `
+          : 'Nothing left over. '}
+        {units.mass(sheet.doughG)} of dough in all, {formatDecimal(sheet.factor, 3)} × the formula.
+      </p>
+      <p className="mt-1 text-sm text-soft" data-testid="rounding">
+        {roundingWords(sheet)}
+      </p>
+      {sheet.stages.map((stage) => (
+        <section key={stage.id} className="mt-4 break-inside-avoid">
+          <h2 className="text-base">{stage.name || STAGE_WORD[stage.kind]}</h2>
+          <table className="w-full border-collapse">
+            <thead className="sr-only">
+              <tr>
+                <th scope="col">Ingredient</th>
+                <th scope="col">Weigh</th>
+              </tr>
+            </thead>
+            <tbody>
+              {stage.lines.map((line) => (
+                <tr key={line.id} className="border-t border-rule">
+                  <td className="py-1.5 pr-3">
+                    {line.name}
+                    {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
+                  </td>
+                  <td
+                    className="py-1 text-right whitespace-nowrap"
+                    data-testid={`weigh-${line.ingredientId}`}
+                  >
+                    <span className="figure text-2xl">{units.massNumber(line.massG)}</span>
+                    <span className="ml-1 text-sm text-soft">{units.massUnit}</span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </section>
+  );
+}

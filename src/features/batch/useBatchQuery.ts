@@ -1,0 +1,44 @@
+'use client';
+import { parseAsFloat, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
+import { batchRequestSchema, type BatchRequest } from '@/core/batch';
+import { allLines, type Formula } from '@/core/formula';
+import { readAs } from '@/core/readAs';
+import type { Result } from '@/core/result';
+
+export const MODES = ['pieces', 'factor', 'fixed'] as const;
+
+/** The question a batch answers, kept in the address: a link to it is a link to that very batch. */
+export function useBatchQuery(formula: Formula) {
+  const { usualYield } = formula;
+  const first = allLines(formula)[0];
+  return useQueryStates(
+    {
+      mode: parseAsStringLiteral(MODES).withDefault('pieces'),
+      pieces: parseAsFloat.withDefault(usualYield.pieces),
+      each: parseAsFloat.withDefault(usualYield.pieceMassG),
+      weighed: parseAsStringLiteral(['dough', 'baked']).withDefault('dough'),
+      bakeLoss: parseAsFloat.withDefault(usualYield.bakeLossPercent),
+      bowlLoss: parseAsFloat.withDefault(usualYield.bowlLossPercent),
+      factor: parseAsFloat.withDefault(1),
+      line: parseAsString.withDefault(first?.id ?? ''),
+      have: parseAsFloat.withDefault(first?.massG ?? 1),
+    },
+    { history: 'replace', shallow: true },
+  );
+}
+
+export type BatchQuery = ReturnType<typeof useBatchQuery>[0];
+
+/** The query as the request it stands for; refused with the field when the address holds nonsense. */
+export function requestOf(query: BatchQuery): Result<BatchRequest> {
+  const { mode, pieces, each, weighed, bakeLoss, bowlLoss, factor, line, have } = query;
+  const piece = { pieceMassG: each, bowlLossPercent: bowlLoss };
+  return readAs(
+    batchRequestSchema,
+    mode === 'pieces'
+      ? { mode, pieces, weighed, bakeLossPercent: bakeLoss, ...piece }
+      : mode === 'factor'
+        ? { mode, factor, ...piece }
+        : { mode, lineId: line, massG: have, ...piece },
+  );
+}

@@ -1,0 +1,243 @@
+'use client';
+import { ArrowLeft, CloudOff, EllipsisVertical, MoonStar, NotebookPen, Plus, Sun } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useQueryState, parseAsStringLiteral } from 'nuqs';
+import { useCallback, useEffect, useState } from 'react';
+import { isRunning, isStepDone, nextThing, stillToWeigh, timerLeftS } from '@/core/bake';
+import { formatClock } from '@/core/units';
+import { Button, IconButton } from '@/ui/Button';
+import { cx } from '@/ui/cx';
+import { Menu, MenuChoice } from '@/ui/Menu';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { useKitchenTime } from '../preferences/time';
+import { wordProblem } from '../wording/problems';
+import { STEP_WORD } from '../wording/words';
+import { NoteDialog } from './NoteDialog';
+import { StepView } from './StepView';
+import { useBench, type Bench, type BenchBake } from './useBench';
+import { useNow } from './useNow';
+import { WeighView } from './WeighView';
+
+const AdditionDialog = dynamic(() => import('./AdditionDialog').then((module) => module.AdditionDialog), {
+  ssr: false,
+});
+const AbandonDialog = dynamic(() => import('./AbandonDialog').then((module) => module.AbandonDialog), {
+  ssr: false,
+});
+const OutcomeForm = dynamic(() => import('../logbook/OutcomeForm').then((module) => module.OutcomeForm));
+
+const VIEWS = ['weigh', 'steps', 'log'] as const;
+
+/** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
+export function BenchPage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
+  const router = useRouter();
+  const bench = useBench(bake, nowMs);
+  const { state, outbox, tap } = bench;
+  const { preferences, change } = usePreferences();
+  const [asked, setView] = useQueryState('at', parseAsStringLiteral(VIEWS));
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [dialog, setDialog] = useState<'note' | 'addition' | 'abandon' | null>(null);
+  const next = nextThing(bake.sheet, state);
+  const natural = next.kind === 'weigh' ? 'weigh' : next.kind === 'step' ? 'steps' : 'log';
+  const view = asked ?? natural;
+  const open = stillToWeigh(bake.sheet, state);
+  const dim = preferences.light === 'dim';
+  const toLog = useCallback(() => router.push(`/logbook/${bake.id}`), [bake.id, router]);
+
+  // ended here or on another tablet: what is left to do is in the logbook
+  const ended = state.endedAtMs !== null;
+  useEffect(() => {
+    if (ended && outbox.waiting.length === 0) toLog();
+  }, [ended, outbox.waiting.length, toLog]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement &&
+        event.target.closest('input, textarea, select, button, a, [role="dialog"]');
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === 'n') {
+        event.preventDefault();
+        setDialog('note');
+      }
+      if (event.key === 'Enter') document.querySelector<HTMLButtonElement>('[data-primary]')?.click();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+
+  const lineCount = bake.sheet.stages.reduce((count, stage) => count + stage.lines.length, 0);
+  const doneSteps = bake.sheet.steps.filter((step) => isStepDone(state, step.id)).length;
+  const tabs = [
+    { value: 'weigh', word: 'Weigh', count: `${state.weighed.size}/${lineCount}` },
+    { value: 'steps', word: 'Steps', count: `${doneSteps}/${bake.sheet.steps.length}` },
+    { value: 'log', word: 'Log', count: '' },
+  ] as const;
+
+  return (
+    <div className="mx-auto min-h-dvh max-w-[80rem] px-3 pb-10 sm:px-5">
+      <header className="flex items-center gap-2 py-2">
+        <Link
+          href="/"
+          aria-label="Leave the bench; the bake goes on"
+          title="Leave the bench; the bake goes on"
+          className="flex size-12 shrink-0 items-center justify-center rounded-xl hover:bg-well"
+        >
+          <ArrowLeft size={24} aria-hidden />
+        </Link>
+        <h1 className="min-w-0 flex-1 truncate text-lg sm:text-xl">{bake.sheet.name}</h1>
+        <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => setDialog('addition')}>
+          <Plus size={20} aria-hidden /> <span className="max-sm:sr-only">Extra</span>
+        </Button>
+        <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => setDialog('note')}>
+          <NotebookPen size={20} aria-hidden /> <span className="max-sm:sr-only">Note</span>
+        </Button>
+        <Menu
+          trigger={
+            <IconButton label="More" className="size-12">
+              <EllipsisVertical size={22} aria-hidden />
+            </IconButton>
+          }
+        >
+          <MenuChoice onSelect={() => change({ light: dim ? 'day' : 'dim' })}>
+            {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}{' '}
+            {dim ? 'Daylight' : 'Dim the light'}
+          </MenuChoice>
+          <MenuChoice alarm onSelect={() => setDialog('abandon')}>
+            Give this bake up …
+          </MenuChoice>
+        </Menu>
+      </header>
+      {!outbox.reachable && (
+        <p
+          role="status"
+          className="mb-3 flex items-center gap-2 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm"
+        >
+          <CloudOff size={18} aria-hidden />
+          The server does not answer. Go on:{' '}
+          {outbox.waiting.length === 0
+            ? 'nothing is waiting'
+            : `${outbox.waiting.length} kept on this device`}
+          , it will be sent by itself.
+        </p>
+      )}
+      {outbox.refused && (
+        <p role="alert" className="mb-3 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
+          The last press was not taken: {wordProblem(outbox.refused, preferences)}
+        </p>
+      )}
+      <RunningTimers
+        bake={bake}
+        bench={bench}
+        nowMs={nowMs}
+        except={view === 'steps' ? (chosen ?? (next.kind === 'step' ? next.stepId : null)) : null}
+        onGo={(stepId) => {
+          setChosen(stepId);
+          void setView('steps');
+        }}
+      />
+      <div
+        role="tablist"
+        aria-label="Parts of the bake"
+        className="mb-4 grid grid-cols-3 gap-1 rounded-xl border border-edge bg-sheet p-1"
+      >
+        {tabs.map((tab) => (
+          <button
+            key={tab.value}
+            type="button"
+            role="tab"
+            aria-selected={view === tab.value}
+            onClick={() => void setView(tab.value)}
+            className={cx(
+              'min-h-12 rounded-lg text-lg font-semibold',
+              view === tab.value ? 'bg-ink text-sheet' : 'text-soft',
+            )}
+          >
+            {tab.word} <span className="font-normal opacity-80">{tab.count}</span>
+          </button>
+        ))}
+      </div>
+      {view !== 'weigh' && open.now.length + open.later.length > 0 && (
+        <button
+          type="button"
+          onClick={() => void setView('weigh')}
+          className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg border border-edge bg-sheet px-4 text-left text-lg"
+        >
+          <strong className="whitespace-nowrap">Not in yet:</strong>
+          <span className="truncate">{[...open.now, ...open.later].map((line) => line.name).join(', ')}</span>
+        </button>
+      )}
+      {view === 'weigh' && <WeighView bake={bake} bench={bench} onSteps={() => void setView('steps')} />}
+      {view === 'steps' && (
+        <StepView bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={setChosen} />
+      )}
+      {view === 'log' && (
+        <OutcomeForm
+          planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
+          draftKey={`crumb-outcome:${bake.id}`}
+          deed="Close the bake"
+          onOutcome={(outcome) => tap({ type: 'closed', outcome })}
+        />
+      )}
+      {dialog === 'note' && (
+        <NoteDialog open onOpenChange={(now) => setDialog(now ? 'note' : null)} tap={tap} />
+      )}
+      {dialog === 'addition' && (
+        <AdditionDialog open onOpenChange={(now) => setDialog(now ? 'addition' : null)} tap={tap} />
+      )}
+      {dialog === 'abandon' && (
+        <AbandonDialog open onOpenChange={(now) => setDialog(now ? 'abandon' : null)} tap={tap} />
+      )}
+    </div>
+  );
+}
+
+interface RunningTimersProps {
+  bake: BenchBake;
+  bench: Bench;
+  nowMs: number;
+  except: string | null;
+  onGo: (stepId: string) => void;
+}
+
+/** Timers that run beside what is on the screen, so that none is forgotten. */
+function RunningTimers({ bake, bench, nowMs, except, onGo }: RunningTimersProps) {
+  const time = useKitchenTime();
+  const now = useNow(bench.outbox.offsetMs, nowMs);
+  const running = bake.sheet.steps.filter(
+    (step) => step.id !== except && isRunning(bench.state.steps.get(step.id)?.timer),
+  );
+  if (running.length === 0) return null;
+  return (
+    <ul className="mb-3 flex flex-wrap gap-2">
+      {running.map((step) => {
+        const timer = bench.state.steps.get(step.id)?.timer;
+        if (!timer) return null;
+        const left = timerLeftS(timer, now);
+        return (
+          <li key={step.id} className="flex-1">
+            <button
+              type="button"
+              onClick={() => onGo(step.id)}
+              className={cx(
+                'flex min-h-14 w-full items-center justify-between gap-4 rounded-xl px-4 text-left text-lg',
+                left < 0 ? 'bg-alarm text-sheet' : 'bg-now text-now-ink',
+              )}
+            >
+              <span>
+                {STEP_WORD[step.kind]}{' '}
+                <span className="text-sm">till {time.clock(timer.startedAtMs + timer.durationS * 1000)}</span>
+              </span>
+              <span className="figure text-3xl">
+                {left < 0 ? '+' : ''}
+                {formatClock(left)}
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

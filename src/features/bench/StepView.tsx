@@ -1,0 +1,255 @@
+'use client';
+import { Check, Hand, Play, Plus, RotateCcw, Square } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { isRunning, isStepDone, timerLeftS } from '@/core/bake';
+import { timerS, type MethodStep } from '@/core/method';
+import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
+import { Button } from '@/ui/Button';
+import { cx } from '@/ui/cx';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { STEP_WORD } from '../wording/words';
+import { ring } from './bell';
+import type { Bench, BenchBake } from './useBench';
+import { useNow } from './useNow';
+
+interface StepViewProps {
+  bake: BenchBake;
+  bench: Bench;
+  nowMs: number;
+  chosen: string | null;
+  onChoose: (stepId: string | null) => void;
+}
+
+/** One step at a time, very large; all of them beneath, so that an oven can be lit while the dough still rests. */
+export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps) {
+  const { sheet } = bake;
+  const { state } = bench;
+  const open = sheet.steps.find((step) => !isStepDone(state, step.id)) ?? null;
+  const current = sheet.steps.find((step) => step.id === chosen) ?? open;
+  const next = sheet.steps.find((step) => step.id !== current?.id && !isStepDone(state, step.id));
+  return (
+    <div className="grid gap-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
+      {current ? (
+        <OneStep
+          key={current.id}
+          step={current}
+          number={sheet.steps.indexOf(current) + 1}
+          of={sheet.steps.length}
+          bench={bench}
+          nowMs={nowMs}
+          next={next ?? null}
+          onDone={() => onChoose(null)}
+        />
+      ) : (
+        <section className="docket rounded-b-xl p-6">
+          <p className="figure text-5xl">Every step is done</p>
+          <p className="mt-3 text-lg text-soft">Wait for it to be cold. Then cut, look, taste and log it.</p>
+        </section>
+      )}
+      <ol aria-label="All steps">
+        {sheet.steps.map((step, index) => (
+          <StepLine
+            key={step.id}
+            step={step}
+            number={index + 1}
+            bench={bench}
+            nowMs={nowMs}
+            current={step.id === current?.id}
+            onChoose={() => onChoose(step.id)}
+          />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+interface StepLineProps {
+  step: MethodStep;
+  number: number;
+  bench: Bench;
+  nowMs: number;
+  current: boolean;
+  onChoose: () => void;
+}
+
+function StepLine({ step, number, bench, nowMs, current, onChoose }: StepLineProps) {
+  const progress = bench.state.steps.get(step.id);
+  const done = isStepDone(bench.state, step.id);
+  const now = useNow(bench.outbox.offsetMs, nowMs);
+  const timer = progress?.timer;
+  const left = isRunning(timer) ? timerLeftS(timer, now) : null;
+  return (
+    <li className="border-t border-rule">
+      <button
+        type="button"
+        onClick={onChoose}
+        aria-current={current ? 'step' : undefined}
+        className={cx(
+          'flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg',
+          current && 'bg-well',
+          done && 'text-soft',
+        )}
+      >
+        <span
+          className={cx(
+            'flex size-7 shrink-0 items-center justify-center rounded-full border-2 text-sm font-semibold',
+            done ? 'border-ink bg-ink text-sheet' : 'border-edge',
+          )}
+        >
+          {done ? <Check size={18} strokeWidth={3} aria-label="done" /> : number}
+        </span>
+        <span className="min-w-0 flex-1">
+          {STEP_WORD[step.kind]}
+          {step.title && <span className="block truncate text-sm text-soft">{step.title}</span>}
+        </span>
+        {left !== null ? (
+          <span className="rounded bg-now px-2 font-semibold text-now-ink">
+            {left < 0 ? '+' : ''}
+            {formatClock(left)}
+          </span>
+        ) : (
+          <span className="text-sm text-soft">
+            {step.minS !== null && formatDurationRange(step.minS, step.maxS)}
+          </span>
+        )}
+      </button>
+    </li>
+  );
+}
+
+interface OneStepProps {
+  step: MethodStep;
+  number: number;
+  of: number;
+  bench: Bench;
+  nowMs: number;
+  next: MethodStep | null;
+  onDone: () => void;
+}
+
+function OneStep({ step, number, of, bench, nowMs, next, onDone }: OneStepProps) {
+  const { state, tap, outbox } = bench;
+  const units = useUnits();
+  const now = useNow(outbox.offsetMs, nowMs);
+  const done = isStepDone(state, step.id);
+  const timer = state.steps.get(step.id)?.timer ?? null;
+  const running = isRunning(timer);
+  const leftS = timer ? timerLeftS(timer, now) : null;
+  const over = running && leftS !== null && leftS <= 0;
+  const planned = timerS(step);
+
+  const rang = useRef(false);
+  useEffect(() => {
+    if (over && !rang.current) ring();
+    rang.current = over;
+  }, [over]);
+
+  const finish = () => {
+    if (!tap({ type: 'stepDone', stepId: step.id })) onDone();
+  };
+  const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
+  const startFirst = !done && planned !== null && timer === null;
+
+  return (
+    <section
+      aria-label="Step now"
+      className={cx('docket flex flex-col rounded-b-xl p-5 sm:p-7', over && 'border-alarm')}
+    >
+      <p className="flex items-center gap-3 text-lg text-soft">
+        Step {number} of {of}
+        {step.handsOn && (
+          <span className="flex items-center gap-1.5">
+            <Hand size={18} aria-hidden /> hands
+          </span>
+        )}
+        {done && <strong className="text-good">done</strong>}
+      </p>
+      <h2 className="text-5xl leading-none sm:text-6xl">{STEP_WORD[step.kind]}</h2>
+      {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
+
+      {leftS !== null && !done ? (
+        <div className="mt-5" role="timer" aria-label={over ? 'Time is up' : 'Time left'}>
+          <span
+            data-testid="clock"
+            className={cx('figure block text-[clamp(5.5rem,24vw,11rem)]', over && 'text-alarm')}
+          >
+            {over ? '+' : ''}
+            {formatClock(leftS)}
+          </span>
+          <span className={cx('text-xl', over ? 'font-semibold text-alarm' : 'text-soft')}>
+            {!running
+              ? 'stopped'
+              : over
+                ? 'time is up: look at it'
+                : `of ${formatDuration(timer?.durationS ?? 0)}`}
+          </span>
+        </div>
+      ) : (
+        <p className="mt-5 flex flex-wrap items-baseline gap-x-6 gap-y-2">
+          {step.minS !== null && (
+            <span className="figure text-6xl sm:text-7xl">{formatDurationRange(step.minS, step.maxS)}</span>
+          )}
+          {step.tempC !== null && (
+            <span className="figure text-5xl sm:text-6xl">{units.temperature(step.tempC)}</span>
+          )}
+        </p>
+      )}
+      {leftS !== null && !done && step.tempC !== null && (
+        <p className="figure mt-3 text-4xl">{units.temperature(step.tempC)}</p>
+      )}
+      {step.until && (
+        <p className="mt-4 text-2xl leading-snug">
+          <span className="text-soft">until </span>
+          {step.until}
+        </p>
+      )}
+      {step.note && <p className="mt-3 border-l-4 border-now pl-3 text-xl">{step.note}</p>}
+
+      <div className="mt-6 grid gap-3">
+        {startFirst && (
+          <Button look="now" size="wall" data-primary onClick={() => start(planned)}>
+            <Play size={28} aria-hidden fill="currentColor" /> Start {formatDuration(planned)}
+          </Button>
+        )}
+        {running && (
+          <div className="grid grid-cols-3 gap-3">
+            <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
+              <Plus size={20} aria-hidden /> 1 min
+            </Button>
+            <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 300 })}>
+              <Plus size={20} aria-hidden /> 5 min
+            </Button>
+            <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: step.id })}>
+              <Square size={18} aria-hidden fill="currentColor" /> Stop
+            </Button>
+          </div>
+        )}
+        {timer !== null && !running && !done && (
+          <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
+            <Play size={20} aria-hidden fill="currentColor" /> Run on
+          </Button>
+        )}
+        {done ? (
+          <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
+            <RotateCcw size={24} aria-hidden /> Not done after all
+          </Button>
+        ) : (
+          <Button
+            look={startFirst ? 'plain' : 'now'}
+            size="wall"
+            {...(startFirst ? {} : { 'data-primary': true })}
+            onClick={finish}
+          >
+            <Check size={30} aria-hidden strokeWidth={3} /> Done
+          </Button>
+        )}
+      </div>
+      {next && !done && (
+        <p className="mt-5 border-t border-rule pt-3 text-xl text-soft">
+          then <strong className="text-ink">{STEP_WORD[next.kind]}</strong>
+          {next.title && `: ${next.title}`}
+        </p>
+      )}
+    </section>
+  );
+}

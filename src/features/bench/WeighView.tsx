@@ -1,0 +1,227 @@
+'use client';
+import { Check, Pencil, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { onScaleBeforeG, stillToWeigh } from '@/core/bake';
+import type { BatchLine } from '@/core/batch';
+import { within } from '@/core/units';
+import { Button } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
+import { cx } from '@/ui/cx';
+import { Segmented } from '@/ui/Segmented';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { STAGE_WORD } from '../wording/words';
+import type { Bench, BenchBake } from './useBench';
+
+interface WeighViewProps {
+  bake: BenchBake;
+  bench: Bench;
+  onSteps: () => void;
+}
+
+/** One thing to weigh at a time, very large; the whole list beneath, ticked or not, tappable in any order. */
+export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
+  const { state, tap } = bench;
+  const units = useUnits();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [running, setRunning] = useState(false);
+  const [vesselG, setVesselG] = useState(0);
+  const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
+  const open = stillToWeigh(bake.sheet, state);
+  const current = lines.find(({ id }) => id === chosen) ?? open.now[0] ?? open.later[0] ?? null;
+
+  const weigh = (line: BatchLine, massG: number) => {
+    const problem = tap({ type: 'weighed', lineId: line.id, massG });
+    if (!problem) setChosen(null);
+  };
+
+  return (
+    <div className="grid gap-5 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+      {current ? (
+        <OneThing
+          key={current.id}
+          line={current}
+          stageName={bake.sheet.stages.find(({ lines: inside }) => inside.includes(current))?.name ?? ''}
+          weighedG={state.weighed.get(current.id)?.massG ?? null}
+          beforeG={running ? onScaleBeforeG(bake.sheet, state, current.id, vesselG) : 0}
+          running={running}
+          onWeigh={(massG) => weigh(current, massG)}
+          onUntick={() => {
+            tap({ type: 'unweighed', lineId: current.id });
+            setChosen(null);
+          }}
+        />
+      ) : (
+        <section className="docket rounded-b-xl p-6">
+          <p className="figure text-5xl">All in the bowl</p>
+          <p className="mt-3 text-lg text-soft">Every line is ticked. On to the steps.</p>
+          <Button look="now" size="wall" className="mt-6 w-full" onClick={onSteps}>
+            To the steps
+          </Button>
+        </section>
+      )}
+      <section aria-label="Everything to weigh">
+        <div className="mb-3 flex flex-wrap items-center gap-3">
+          <Segmented
+            label="How the scale is used"
+            size="bench"
+            value={running ? 'running' : 'zero'}
+            onChange={(value) => setRunning(value === 'running')}
+            options={[
+              { value: 'zero', label: 'Zero each time' },
+              { value: 'running', label: 'Running total' },
+            ]}
+          />
+          {running && <VesselCell vesselG={vesselG} onChange={setVesselG} />}
+        </div>
+        {bake.sheet.stages.map((stage) => (
+          <div key={stage.id} className="mb-4">
+            <h2 className="text-base text-soft">{stage.name || STAGE_WORD[stage.kind]}</h2>
+            <ul>
+              {stage.lines.map((line) => {
+                const weighed = state.weighed.get(line.id);
+                return (
+                  <li key={line.id} className="border-t border-rule">
+                    <button
+                      type="button"
+                      onClick={() => setChosen(line.id)}
+                      aria-current={line.id === current?.id ? 'step' : undefined}
+                      aria-label={`${line.name}, ${units.mass(weighed?.massG ?? line.massG)}${weighed ? ', in the bowl' : ''}`}
+                      className={cx(
+                        'flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg',
+                        line.id === current?.id && 'bg-well',
+                      )}
+                    >
+                      <span
+                        aria-hidden
+                        className={cx(
+                          'flex size-7 shrink-0 items-center justify-center rounded-full border-2',
+                          weighed ? 'border-ink bg-ink text-sheet' : 'border-edge',
+                        )}
+                      >
+                        {weighed && <Check size={18} strokeWidth={3} />}
+                      </span>
+                      <span className={cx('min-w-0 flex-1', weighed && 'text-soft')}>{line.name}</span>
+                      <span className="text-right whitespace-nowrap">
+                        {units.mass(weighed?.massG ?? line.massG)}
+                        {weighed && weighed.massG !== line.massG && (
+                          <span className="block text-sm text-soft">planned {units.mass(line.massG)}</span>
+                        )}
+                      </span>
+                    </button>
+                  </li>
+                );
+              })}
+            </ul>
+          </div>
+        ))}
+      </section>
+    </div>
+  );
+}
+
+function VesselCell({ vesselG, onChange }: { vesselG: number; onChange: (massG: number) => void }) {
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  return (
+    <label className="flex items-center gap-2 text-lg">
+      bowl
+      <Cell
+        size="bench"
+        label="Weight of the empty bowl or jug"
+        unit={units.massUnit}
+        className="w-36"
+        value={units.massNumber(vesselG)}
+        onType={(text) => {
+          const typed = units.parseMass(text);
+          const value = typed.ok ? within(typed.value, { min: 0, max: 50_000 }, 'massG') : typed;
+          if (!value.ok) return wordProblem(value.problem, preferences);
+          onChange(value.value);
+          return null;
+        }}
+      />
+    </label>
+  );
+}
+
+interface OneThingProps {
+  line: BatchLine;
+  stageName: string;
+  weighedG: number | null;
+  beforeG: number;
+  running: boolean;
+  onWeigh: (massG: number) => void;
+  onUntick: () => void;
+}
+
+function OneThing({ line, stageName, weighedG, beforeG, running, onWeigh, onUntick }: OneThingProps) {
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const [other, setOther] = useState(weighedG !== null);
+  // what the display shows; the line's own grams are that less what stood on the scale before
+  const [shownG, setShownG] = useState<number | null>(null);
+  const [unreadable, setUnreadable] = useState(false);
+  const actualG = shownG === null ? (weighedG ?? line.massG) : shownG - beforeG;
+  const typed = (text: string): string | null => {
+    const mass = units.parseMass(text);
+    const value = mass.ok ? within(mass.value - beforeG, { min: 0.01, max: 1_000_000 }, 'massG') : mass;
+    setUnreadable(!value.ok);
+    if (!value.ok)
+      return running && mass.ok
+        ? `The display reads more than ${units.mass(beforeG)} by then.`
+        : wordProblem(value.problem, preferences);
+    setShownG(value.value + beforeG);
+    return null;
+  };
+  return (
+    <section aria-label="Weigh now" className="docket flex flex-col rounded-b-xl p-5 sm:p-7">
+      <p className="text-lg text-soft">{stageName}</p>
+      <h2 className="text-4xl leading-tight sm:text-5xl">{line.name}</h2>
+      <p className="mt-5 flex items-baseline gap-3" data-testid="target">
+        <span className="figure text-[clamp(5rem,22vw,10rem)]">{units.massNumber(beforeG + line.massG)}</span>
+        <span className="text-4xl text-soft">{units.massUnit}</span>
+      </p>
+      {running && (
+        <p className="mt-2 text-xl text-soft">
+          on the display: {units.mass(beforeG)} there + {units.mass(line.massG)}
+        </p>
+      )}
+      {line.note && <p className="mt-2 text-xl">{line.note}</p>}
+      {other && (
+        <div className="mt-5">
+          <span className="text-lg font-semibold">{running ? 'The display reads' : 'It weighs'}</span>
+          <Cell
+            size="bench"
+            label={running ? 'What the display reads' : 'What it really weighs'}
+            testId="actual"
+            unit={units.massUnit}
+            value={units.massNumber(actualG + beforeG)}
+            onType={typed}
+            className="mt-1"
+          />
+        </div>
+      )}
+      <div className="mt-6 grid gap-3 sm:grid-cols-[1fr_auto]">
+        <Button
+          look="now"
+          size="wall"
+          data-primary
+          disabled={unreadable || (weighedG !== null && actualG === weighedG)}
+          onClick={() => onWeigh(Math.round(actualG * 100) / 100)}
+        >
+          <Check size={30} aria-hidden strokeWidth={3} />
+          {weighedG === null ? 'In the bowl' : 'Correct it'}
+        </Button>
+        {weighedG === null ? (
+          <Button size="wall" className="text-xl" onClick={() => setOther(!other)} aria-expanded={other}>
+            <Pencil size={24} aria-hidden /> Other weight
+          </Button>
+        ) : (
+          <Button size="wall" className="text-xl" onClick={onUntick}>
+            <Undo2 size={24} aria-hidden /> Not in yet
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,102 @@
+import type { BakeAction, BakeEvent } from '@/core/bake';
+import type { Tap } from '@/core/requests';
+import type { Answer } from '../asking/ask';
+import { Outbox, type WaitingTap } from './outbox';
+
+type Receipt = {
+  results: { eventId: string; problem: null | { code: 'alreadyClosed' | 'alreadyDone'; path: string } }[];
+  events: BakeEvent[];
+  nowMs: number;
+};
+
+const salt: BakeAction = { type: 'weighed', lineId: 'salt', massG: 10 };
+const note: BakeAction = { type: 'noted', text: 'damp' };
+
+function rig(stored: WaitingTap[] = []) {
+  const sent: Tap[][] = [];
+  const answers: ((answer: Answer<Receipt>) => void)[] = [];
+  let kept = stored;
+  let waiting: (() => void) | null = null;
+  let ids = 0;
+  const clock = { ms: 1000 };
+  const outbox = new Outbox(
+    {
+      post: (taps) => {
+        sent.push([...taps]);
+        return new Promise((resolve) => answers.push(resolve));
+      },
+      store: { load: () => kept, save: (taps) => void (kept = [...taps]) },
+      now: () => clock.ms,
+      newId: () => `tap-${++ids}`,
+      wait: (_, then) => {
+        waiting = then;
+        return () => (waiting = null);
+      },
+    },
+    { events: [], nowMs: 501_000 },
+  );
+  const answer = async (with_: Answer<Receipt>) => {
+    answers.shift()?.(with_);
+    await Promise.resolve();
+    await Promise.resolve();
+  };
+  const ok = (taps: readonly Tap[], problem: Receipt['results'][0]['problem'] = null): Answer<Receipt> => ({
+    kind: 'ok',
+    value: {
+      results: taps.map(({ eventId }) => ({ eventId, problem })),
+      events: taps.map(({ action }, index) => ({ seq: index + 1, atMs: 501_000, action })),
+      nowMs: 501_000,
+    },
+  });
+  return { outbox, sent, answer, ok, clock, kept: () => kept, wind: () => waiting?.() };
+}
+
+test('a tap is written down, sent, and struck out when the server has it', async () => {
+  const { outbox, sent, answer, ok, kept } = rig();
+  outbox.tap(salt);
+  expect(kept()).toHaveLength(1);
+  expect(sent).toEqual([[{ eventId: 'tap-1', agoMs: 0, action: salt }]]);
+  await answer(ok(sent[0]!));
+  expect(kept()).toEqual([]);
+  expect(outbox.state).toMatchObject({ waiting: [], reachable: true, offsetMs: 500_000 });
+  expect(outbox.state.events).toHaveLength(1);
+});
+
+test('through a dead network: kept, sent again with the same ids and its true age, in order', async () => {
+  const { outbox, sent, answer, ok, kept, clock, wind } = rig();
+  outbox.tap(salt);
+  await answer({ kind: 'unreachable', full: false });
+  expect(outbox.state.reachable).toBe(false);
+  clock.ms += 5000;
+  outbox.tap(note);
+  await answer({ kind: 'unreachable', full: false });
+  clock.ms += 5000;
+  wind();
+  expect(sent.at(-1)).toEqual([
+    { eventId: 'tap-1', agoMs: 10_000, action: salt },
+    { eventId: 'tap-2', agoMs: 5000, action: note },
+  ]);
+  await answer(ok(sent.at(-1)!));
+  expect(kept()).toEqual([]);
+});
+
+test('what a closed page left unsent goes out when the bench is opened again', () => {
+  const { outbox, sent } = rig([{ eventId: 'old', madeAtMs: 400, action: salt }]);
+  outbox.open();
+  expect(sent).toEqual([[{ eventId: 'old', agoMs: 600, action: salt }]]);
+});
+
+test('a tap the server will never take is not sent for ever, and is said; one done already is not worth a word', async () => {
+  const first = rig();
+  first.outbox.tap(salt);
+  await first.answer(first.ok(first.sent[0]!, { code: 'alreadyClosed', path: '' }));
+  expect(first.outbox.state).toMatchObject({ waiting: [], refused: { code: 'alreadyClosed' } });
+  const second = rig();
+  second.outbox.tap(salt);
+  await second.answer(second.ok(second.sent[0]!, { code: 'alreadyDone', path: '' }));
+  expect(second.outbox.state).toMatchObject({ waiting: [], refused: null });
+  const third = rig();
+  third.outbox.tap(salt);
+  await third.answer({ kind: 'invalid', problems: [{ code: 'tooLarge', path: 'taps.0.agoMs' }] });
+  expect(third.outbox.state).toMatchObject({ waiting: [], refused: { code: 'tooLarge' } });
+});

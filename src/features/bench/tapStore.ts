@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { bakeActionSchema } from '@/core/bake';
+import type { OutboxDeps, WaitingTap } from './outbox';
+
+const waitingSchema = z.array(
+  z.object({ eventId: z.uuid(), madeAtMs: z.number(), action: bakeActionSchema }),
+);
+
+function read(key: string): WaitingTap[] {
+  try {
+    return waitingSchema.parse(JSON.parse(localStorage.getItem(key) ?? '[]'));
+  } catch {
+    return [];
+  }
+}
+
+/**
+ * Where unsent taps of a bake are written down. Each page keeps its own list; one that opens takes over every list it
+ * finds. If that page is still alive both send the same taps, which the server keeps once.
+ */
+export function tapStore(bakeId: string): OutboxDeps['store'] {
+  const prefix = `crumb-taps:${bakeId}:`;
+  let own: string | null = null;
+  const ownKey = (): string => (own ??= prefix + crypto.randomUUID());
+  const save = (taps: readonly WaitingTap[]) => {
+    try {
+      if (taps.length > 0) localStorage.setItem(ownKey(), JSON.stringify(taps));
+      else localStorage.removeItem(ownKey());
+    } catch {
+      // storage full or forbidden: the taps still wait in the page
+    }
+  };
+  const load = (): WaitingTap[] => {
+    try {
+      const keys = Object.keys(localStorage).filter((key) => key.startsWith(prefix));
+      const found = keys.flatMap(read).sort((a, b) => a.madeAtMs - b.madeAtMs);
+      save(found);
+      keys.filter((key) => key !== own).forEach((key) => localStorage.removeItem(key));
+      return found;
+    } catch {
+      return [];
+    }
+  };
+  return { load, save };
+}

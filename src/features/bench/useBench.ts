@@ -1,0 +1,88 @@
+'use client';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { afterEvent, bakeState, decide, type BakeAction, type BakeEvent, type BakeState } from '@/core/bake';
+import type { BatchSheet } from '@/core/batch';
+import { libraryBook } from '@/core/ingredients';
+import type { Problem } from '@/core/result';
+import { ask } from '../asking/ask';
+import { Outbox, type OutboxState } from './outbox';
+import { tapStore } from './tapStore';
+
+/** A bake as the server hands it over. */
+export interface BenchBake {
+  readonly id: string;
+  readonly formulaId: string;
+  readonly revision: number;
+  readonly startedAtMs: number;
+  readonly sheet: BatchSheet;
+  readonly events: readonly BakeEvent[];
+}
+
+const LOOK_EVERY_MS = 4000;
+
+function makeOutbox(bake: BenchBake, nowMs: number): Outbox {
+  return new Outbox(
+    {
+      post: (taps) => ask(`/api/bakes/${bake.id}/taps`, { taps }),
+      store: tapStore(bake.id),
+      now: () => Date.now(),
+      newId: () => crypto.randomUUID(),
+      wait: (ms, then) => {
+        const timer = setTimeout(then, ms);
+        return () => clearTimeout(timer);
+      },
+    },
+    { events: bake.events, nowMs },
+  );
+}
+
+export interface Bench {
+  readonly state: BakeState;
+  readonly outbox: OutboxState;
+  /** Does a thing; the reason when it can't be done now. */
+  readonly tap: (action: BakeAction) => Problem | null;
+}
+
+/** A running bake: the server's log with this device's unsent taps laid over it, so a press shows at once. */
+export function useBench(bake: BenchBake, nowMs: number): Bench {
+  const [outbox] = useState(() => makeOutbox(bake, nowMs));
+  const box = useSyncExternalStore(
+    outbox.subscribe,
+    () => outbox.state,
+    () => outbox.state,
+  );
+
+  useEffect(() => {
+    outbox.open();
+    const look = async () => outbox.look(await ask(`/api/bakes/${bake.id}`));
+    const timer = setInterval(() => void look(), LOOK_EVERY_MS);
+    const now = () => void look();
+    window.addEventListener('focus', now);
+    window.addEventListener('online', now);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('focus', now);
+      window.removeEventListener('online', now);
+      outbox.dispose();
+    };
+  }, [bake.id, outbox]);
+
+  const state = useMemo(() => {
+    const kept = bakeState(bake.startedAtMs, box.events);
+    return box.waiting.reduce((so, { action, madeAtMs }) => {
+      const allowed = decide(bake.sheet, so, action, libraryBook);
+      return allowed.ok ? afterEvent(so, { seq: so.lastSeq + 1, atMs: madeAtMs + box.offsetMs, action }) : so;
+    }, kept);
+  }, [bake, box]);
+
+  const tap = useCallback(
+    (action: BakeAction) => {
+      const allowed = decide(bake.sheet, state, action, libraryBook);
+      if (!allowed.ok) return allowed.problem;
+      outbox.tap(action);
+      return null;
+    },
+    [bake.sheet, outbox, state],
+  );
+  return { state, outbox: box, tap };
+}

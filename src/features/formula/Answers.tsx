@@ -1,0 +1,165 @@
+'use client';
+import type { ReactNode } from 'react';
+import { FORMULA_LIMITS, type Formula, type FormulaTotals } from '@/core/formula';
+import { libraryBook } from '@/core/ingredients';
+import { formatDecimal, parseDecimal, within } from '@/core/units';
+import { Cell } from '@/ui/Cell';
+import { Segmented } from '@/ui/Segmented';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { wordPercent } from '../wording/words';
+import { useSheetActions } from './SheetContext';
+import { WaterPicture } from './WaterPicture';
+
+const nameOf = (ingredientId: string): string => libraryBook.get(ingredientId)?.name ?? ingredientId;
+
+/** The sum behind a figure, one tap away. */
+function Why({ children }: { children: ReactNode }) {
+  return (
+    <details className="text-xs text-soft">
+      <summary className="inline-flex min-h-6 items-center font-semibold underline decoration-dotted underline-offset-4">
+        why?
+      </summary>
+      <div className="mt-1 space-y-1">{children}</div>
+    </details>
+  );
+}
+
+function Row({ word, figure, children }: { word: string; figure: string; children?: ReactNode }) {
+  return (
+    <div className="border-t border-rule py-2.5">
+      <div className="flex items-baseline justify-between gap-3">
+        <span className="text-sm">{word}</span>
+        <span className="figure text-xl">{figure}</span>
+      </div>
+      {children}
+    </div>
+  );
+}
+
+/** Where a dose lies against what is usual: said in words only when it is outside. */
+function usualWords(ingredientId: string, percent: number | null): string {
+  const share = libraryBook.get(ingredientId)?.usualShare;
+  const most = libraryBook.get(ingredientId)?.mostShare ?? null;
+  if (!share || percent === null) return '';
+  const range = `usual ${share.from}–${share.to} %`;
+  if (most !== null && percent > most) return `above the most that makes sense (${most} %); ${range}`;
+  return percent < share.from || percent > share.to ? `outside the usual; ${range}` : range;
+}
+
+export function Answers({ formula, totals }: { formula: Formula; totals: FormulaTotals }) {
+  const { edit, settle } = useSheetActions();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const { usualYield } = formula;
+  const bindersIn = formula.percentBase === 'floursAndBinders';
+
+  const typeYield =
+    (field: keyof typeof usualYield, read: (text: string) => ReturnType<typeof parseDecimal>) =>
+    (text: string) => {
+      const typed = read(text);
+      const limits =
+        field === 'pieces'
+          ? FORMULA_LIMITS.pieces
+          : field === 'pieceMassG'
+            ? FORMULA_LIMITS.pieceMassG
+            : FORMULA_LIMITS.lossPercent;
+      const value = typed.ok ? within(typed.value, limits, field) : typed;
+      if (!value.ok) return wordProblem(value.problem, preferences);
+      if (field === 'pieces' && !Number.isInteger(value.value))
+        return wordProblem({ code: 'notWhole', path: field }, preferences);
+      const problem = edit(
+        { type: 'setYield', usualYield: { ...usualYield, [field]: value.value } },
+        `yield:${field}`,
+      );
+      return problem && wordProblem(problem, preferences);
+    };
+
+  return (
+    <aside aria-label="What this makes" className="docket rounded-b-md px-4 pt-4 pb-3">
+      <p className="text-sm font-semibold">Hydration, all water counted</p>
+      <p className="figure mt-1 text-6xl" data-testid="hydration-all">
+        {totals.hydrationAll === null ? '–' : formatDecimal(totals.hydrationAll, 1)}
+        <span className="ml-1 text-2xl">%</span>
+      </p>
+      <p className="mt-2 text-sm text-soft">
+        as poured{' '}
+        <strong className="text-base text-ink" data-testid="hydration-poured">
+          {wordPercent(totals.hydrationPoured)}
+        </strong>
+      </p>
+      <WaterPicture totals={totals} />
+      <Why>
+        <p>
+          All water: what is in the liquids, egg, dairy, sweeteners, starters and acids, on{' '}
+          {units.mass(totals.baseG)} of flours. The little water inside flours and binders as sold is not
+          counted.
+        </p>
+        <p>As poured: the weight of every liquid poured, milk and yoghurt whole, on the same flours.</p>
+      </Why>
+
+      <div className="mt-3">
+        <Row word="Flours and starches, the 100 %" figure={units.mass(totals.baseG)}>
+          <Segmented
+            label="What counts as 100 %"
+            value={formula.percentBase}
+            onChange={(percentBase) => edit({ type: 'setPercentBase', percentBase })}
+            options={[
+              { value: 'flours', label: 'binders apart' },
+              { value: 'floursAndBinders', label: 'binders within' },
+            ]}
+            className="mt-1.5"
+          />
+        </Row>
+        <Row word="Salt" figure={wordPercent(totals.saltPercent, 2)}>
+          <p className="text-xs text-soft">{usualWords('salt', totals.saltPercent)}</p>
+        </Row>
+        <Row
+          word={bindersIn ? 'Binders, within the 100 %' : 'Binders'}
+          figure={wordPercent(totals.binderPercent)}
+        >
+          <ul className="text-xs text-soft">
+            {totals.binders.map((binder) => (
+              <li key={binder.ingredientId}>
+                {nameOf(binder.ingredientId)} {wordPercent(binder.percent)},{' '}
+                {usualWords(binder.ingredientId, binder.percent)}
+              </li>
+            ))}
+            {totals.binders.length === 0 && totals.baseG > 0 && <li>None: expect a crumb that crumbles.</li>}
+          </ul>
+        </Row>
+        <Row word="Dough" figure={units.mass(totals.doughG)}>
+          <div className="mt-1 flex flex-wrap items-center gap-x-1 text-sm text-soft">
+            usually
+            <Cell
+              label="Usual number of pieces"
+              className="w-14 border-b border-dotted border-edge"
+              value={String(usualYield.pieces)}
+              onType={typeYield('pieces', parseDecimal)}
+              onLeave={settle}
+            />
+            {usualYield.pieces === 1 ? 'piece of' : 'pieces of'}
+            <Cell
+              label="Usual weight of a piece"
+              className="w-24 border-b border-dotted border-edge"
+              unit={units.massUnit}
+              value={units.massNumber(usualYield.pieceMassG)}
+              onType={typeYield('pieceMassG', units.parseMass)}
+              onLeave={settle}
+            />
+            losing
+            <Cell
+              label="Usual bake loss"
+              className="w-16 border-b border-dotted border-edge"
+              unit="%"
+              value={formatDecimal(usualYield.bakeLossPercent, 1)}
+              onType={typeYield('bakeLossPercent', parseDecimal)}
+              onLeave={settle}
+            />
+            in the oven
+          </div>
+        </Row>
+      </div>
+    </aside>
+  );
+}

@@ -1,0 +1,49 @@
+'use client';
+import type { Difference } from '@/core/formula';
+import { libraryBook } from '@/core/ingredients';
+import { never } from '@/core/result';
+import { useUnits } from '../preferences/PreferencesProvider';
+
+const nameOf = (id: string): string => libraryBook.get(id)?.name ?? id;
+
+/** What changed, a line each, from the first state to the second. */
+export function Differences({ differences }: { differences: readonly Difference[] }) {
+  const units = useUnits();
+  const word = (difference: Difference): string => {
+    switch (difference.kind) {
+      case 'name':
+        return `Name: ${difference.from} → ${difference.to}`;
+      case 'mass':
+        return `${nameOf(difference.ingredientId)}: ${units.mass(difference.fromG)} → ${units.mass(difference.toG)}`;
+      case 'swapped':
+        return `${nameOf(difference.fromId)} ${units.mass(difference.fromG)} → ${nameOf(difference.toId)} ${units.mass(difference.toG)}`;
+      case 'added':
+        return `${nameOf(difference.ingredientId)} came in: ${units.mass(difference.massG)}`;
+      case 'removed':
+        return `${nameOf(difference.ingredientId)} went out: ${units.mass(difference.massG)}`;
+      case 'method': {
+        const { changed, added, removed } = difference;
+        const parts = [
+          changed && `${changed} changed`,
+          added && `${added} new`,
+          removed && `${removed} gone`,
+        ].filter(Boolean);
+        return `Method: ${parts.length > 0 ? parts.join(', ') : 'another order'}`;
+      }
+      case 'other':
+        return 'Order, notes or usual yield';
+      default:
+        return never(difference);
+    }
+  };
+  if (differences.length === 0) return <p className="text-sm text-soft">No difference.</p>;
+  return (
+    <ul className="text-sm">
+      {differences.map((difference, index) => (
+        <li key={index} className="border-t border-rule py-1">
+          {word(difference)}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,192 @@
+'use client';
+import { Archive, ArchiveRestore, Copy, EllipsisVertical, History, Redo2, Scale, Undo2 } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import dynamic from 'next/dynamic';
+import { useEffect, useMemo, useState } from 'react';
+import { formulaTotals, STYLES } from '@/core/formula';
+import { libraryBook } from '@/core/ingredients';
+import { Button, IconButton } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
+import { Choice } from '@/ui/Choice';
+import { Menu, MenuChoice } from '@/ui/Menu';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { ask } from '../asking/ask';
+import { wordProblem } from '../wording/problems';
+import { STYLE_WORD } from '../wording/words';
+import { Answers } from './Answers';
+import { ConflictBanner } from './ConflictBanner';
+import { IngredientSheet } from './IngredientSheet';
+import { MethodEditor } from './MethodEditor';
+import { SaveStatus } from './SaveStatus';
+import { SheetActionsProvider } from './SheetContext';
+import { useFormulaSheet, type LoadedFormula } from './useFormulaSheet';
+
+const RevisionsDialog = dynamic(() => import('./RevisionsDialog').then((module) => module.RevisionsDialog), {
+  ssr: false,
+});
+
+const STYLE_OPTIONS = STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] }));
+
+/** Undo must not fight with the text in a cell: the cell is left first, and found again afterwards. */
+function leavingTheCell(deed: () => void): void {
+  const cell = document.activeElement instanceof HTMLInputElement ? document.activeElement : null;
+  cell?.blur();
+  deed();
+  requestAnimationFrame(() => cell?.isConnected && cell.focus());
+}
+
+/** The sheet of one formula: what goes in on the left, what it makes on the right, the method beneath. */
+export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
+  const router = useRouter();
+  const sheet = useFormulaSheet(loaded);
+  const { preferences } = usePreferences();
+  const { formula, edit, settle, undo, redo } = sheet;
+  const totals = useMemo(() => formulaTotals(formula, libraryBook), [formula]);
+  const actions = useMemo(() => ({ edit, settle }), [edit, settle]);
+  const [archived, setArchived] = useState(loaded.archivedAtMs !== null);
+  const [revisions, setRevisions] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      if (event.target instanceof HTMLTextAreaElement) return;
+      event.preventDefault();
+      leavingTheCell(event.shiftKey ? redo : undo);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [redo, undo]);
+
+  const copy = async (body: object) => {
+    const answer = await ask<{ id: string }>('/api/formulas', { requestId: crypto.randomUUID(), ...body });
+    if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
+    else setTrouble('The copy could not be made. Nothing is lost; try again.');
+  };
+  const putAway = async (away: boolean) => {
+    const answer = await ask(`/api/formulas/${loaded.id}/archive`, { archived: away });
+    if (answer.kind === 'ok') setArchived(away);
+    else setTrouble('That did not reach the server. Try again.');
+  };
+  const toBatch = async () => {
+    await sheet.flush();
+    router.push(`/formulas/${loaded.id}/batch`);
+  };
+
+  return (
+    <SheetActionsProvider value={actions}>
+      {sheet.save.kind === 'conflict' && (
+        <ConflictBanner
+          formulaId={loaded.id}
+          mine={formula}
+          conflict={sheet.save}
+          onMineOnTop={sheet.saveOnTop}
+          onTheirs={() => void sheet.takeTheirs()}
+          onCopy={() => void copy({ formula: { ...formula, name: `${formula.name.slice(0, 72)} (mine)` } })}
+        />
+      )}
+      {sheet.broughtBack && sheet.save.kind !== 'conflict' && (
+        <p role="status" className="mb-3 rounded border border-edge bg-sheet px-3 py-2 text-sm">
+          What had not been kept when this page was last closed is back on the sheet. Undo takes it away
+          again.
+        </p>
+      )}
+      {trouble && (
+        <p
+          role="alert"
+          className="mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm"
+        >
+          {trouble}
+        </p>
+      )}
+      <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
+        <h1 className="sr-only">{formula.name}</h1>
+        <Cell
+          label="Name of the formula"
+          value={formula.name}
+          align="left"
+          inputMode="text"
+          className="-ml-1.5 min-w-64 flex-1"
+          inputClassName="font-head text-2xl font-bold tracking-tight sm:text-3xl"
+          onType={(name) => {
+            const problem = edit({ type: 'rename', name }, 'name');
+            return problem && wordProblem(problem, preferences);
+          }}
+          onLeave={settle}
+        />
+        <Choice
+          label="Style"
+          value={formula.style}
+          options={STYLE_OPTIONS}
+          onChange={(style) => edit({ type: 'setStyle', style })}
+          className="w-auto text-sm text-soft"
+        />
+        <SaveStatus save={sheet.save} />
+        <div className="flex items-center gap-0.5">
+          <IconButton label="Undo (Ctrl Z)" disabled={!sheet.canUndo} onClick={undo}>
+            <Undo2 size={18} aria-hidden />
+          </IconButton>
+          <IconButton label="Redo (Ctrl Shift Z)" disabled={!sheet.canRedo} onClick={redo}>
+            <Redo2 size={18} aria-hidden />
+          </IconButton>
+          <Menu
+            trigger={
+              <IconButton label="More">
+                <EllipsisVertical size={18} aria-hidden />
+              </IconButton>
+            }
+          >
+            <MenuChoice onSelect={() => setRevisions(true)}>
+              <History size={16} aria-hidden /> Earlier states
+            </MenuChoice>
+            <MenuChoice onSelect={() => void copy({ copyOf: loaded.id })}>
+              <Copy size={16} aria-hidden /> Duplicate
+            </MenuChoice>
+            <MenuChoice onSelect={() => void putAway(!archived)}>
+              {archived ? <ArchiveRestore size={16} aria-hidden /> : <Archive size={16} aria-hidden />}
+              {archived ? 'Bring back from the archive' : 'Put in the archive'}
+            </MenuChoice>
+          </Menu>
+        </div>
+        <Button look="now" className="min-h-11 px-5 text-base" onClick={() => void toBatch()}>
+          <Scale size={18} aria-hidden /> Make a batch
+        </Button>
+      </div>
+      {archived && <p className="mb-3 text-sm text-soft">This formula is in the archive.</p>}
+      <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
+        <div className="min-w-0 max-lg:order-2">
+          <section aria-label="What goes in" className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
+            <IngredientSheet formula={formula} totals={totals} />
+          </section>
+          <MethodEditor steps={formula.steps} />
+          <section aria-labelledby="about-title" className="mt-6">
+            <h2 id="about-title" className="text-base">
+              About it
+            </h2>
+            <textarea
+              aria-labelledby="about-title"
+              rows={3}
+              maxLength={4000}
+              value={formula.about}
+              placeholder="What it is for, who asked for it, what to mind."
+              onChange={(event) => edit({ type: 'setAbout', about: event.currentTarget.value }, 'about')}
+              onBlur={settle}
+              className="mt-1 w-full rounded-md border border-rule bg-sheet p-3"
+            />
+          </section>
+        </div>
+        <div className="lg:sticky lg:top-18">
+          <Answers formula={formula} totals={totals} />
+        </div>
+      </div>
+      {revisions && (
+        <RevisionsDialog
+          formulaId={loaded.id}
+          open={revisions}
+          onOpenChange={setRevisions}
+          onBringBack={(back) => edit({ type: 'bringBack', formula: back })}
+        />
+      )}
+    </SheetActionsProvider>
+  );
+}

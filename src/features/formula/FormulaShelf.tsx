@@ -1,0 +1,174 @@
+'use client';
+import { Plus } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useQueryState } from 'nuqs';
+import { useState } from 'react';
+import { emptyFormula, type Style } from '@/core/formula';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { Segmented } from '@/ui/Segmented';
+import { useKitchenTime } from '../preferences/time';
+import { ask } from '../asking/ask';
+import { STYLE_WORD, wordPercent } from '../wording/words';
+
+/** One formula on the shelf, with the figures a dough is known by. Made by the server. */
+export interface ShelfCard {
+  readonly id: string;
+  readonly name: string;
+  readonly style: Style;
+  readonly archived: boolean;
+  readonly hydrationAll: number | null;
+  readonly binders: readonly { readonly name: string; readonly percent: number | null }[];
+  readonly flours: readonly { readonly name: string; readonly percent: number }[];
+  readonly bakes: number;
+  readonly lastBakedAtMs: number | null;
+}
+
+function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const router = useRouter();
+  const [name, setName] = useState('');
+  const [reason, setReason] = useState<string | null>(null);
+  // made once per dialog: pressing twice, or again after a dead network, still makes one formula
+  const [requestId] = useState(() => crypto.randomUUID());
+  const [busy, setBusy] = useState(false);
+  const make = async () => {
+    if (name.trim() === '') return setReason('Give it a name.');
+    setBusy(true);
+    const formula = emptyFormula(name.trim(), 'dough');
+    const answer = await ask<{ id: string }>('/api/formulas', { requestId, formula });
+    if (answer.kind === 'ok') return router.push(`/formulas/${answer.value.id}`);
+    setBusy(false);
+    setReason(
+      answer.kind === 'invalid'
+        ? 'This name can’t be kept. Use up to 80 ordinary letters.'
+        : 'The server did not answer. Try again.',
+    );
+  };
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="A new formula"
+      hint="Only a name for now; the sheet takes the rest."
+    >
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void make();
+        }}
+      >
+        <label htmlFor="new-name" className="text-sm font-semibold">
+          Name
+        </label>
+        <input
+          id="new-name"
+          value={name}
+          maxLength={80}
+          autoComplete="off"
+          aria-invalid={reason !== null}
+          aria-describedby={reason ? 'new-name-why' : undefined}
+          onChange={(event) => {
+            setName(event.currentTarget.value);
+            setReason(null);
+          }}
+          className="mt-1 w-full rounded-md border border-edge bg-sheet px-3 py-2 text-lg"
+        />
+        {reason && (
+          <p id="new-name-why" role="alert" className="mt-1 text-sm text-alarm">
+            {reason}
+          </p>
+        )}
+        <Button type="submit" look="strong" disabled={busy} className="mt-4 min-h-11 px-5">
+          Open the sheet
+        </Button>
+      </form>
+    </Dialog>
+  );
+}
+
+function Card({ card }: { card: ShelfCard }) {
+  const time = useKitchenTime();
+  const flours = card.flours
+    .slice(0, 3)
+    .map(({ name }) => name.toLowerCase().replace(/ (flour|starch)$/, ''));
+  return (
+    <li className="docket rounded-b-md">
+      <Link href={`/formulas/${card.id}`} className="flex h-full flex-col p-4 hover:bg-well">
+        <span className="text-xs text-soft">{STYLE_WORD[card.style]}</span>
+        <h2 className="mt-0.5 text-lg leading-snug">{card.name}</h2>
+        <span className="mt-3 flex items-end justify-between gap-3">
+          <span>
+            <span className="figure block text-4xl">
+              {card.hydrationAll === null ? '–' : Math.round(card.hydrationAll)}
+              <span className="text-lg"> %</span>
+            </span>
+            <span className="text-xs text-soft">water, all counted</span>
+          </span>
+          <span className="text-right text-xs text-soft">
+            {card.binders.length === 0
+              ? 'no binder'
+              : card.binders.map((binder) => (
+                  <span key={binder.name} className="block">
+                    {binder.name.toLowerCase()} {wordPercent(binder.percent)}
+                  </span>
+                ))}
+          </span>
+        </span>
+        <span className="mt-3 flex justify-between gap-3 border-t border-rule pt-2 text-xs text-soft">
+          <span>{flours.join(', ')}</span>
+          <span className="whitespace-nowrap">
+            {card.lastBakedAtMs === null
+              ? 'not baked yet'
+              : `${card.bakes} × · ${time.day(card.lastBakedAtMs)}`}
+          </span>
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** All formulas, by name; the archive behind a switch that lives in the address. */
+export function FormulaShelf({ cards }: { cards: readonly ShelfCard[] }) {
+  const [view, setView] = useQueryState('show', { defaultValue: 'kept' });
+  const [making, setMaking] = useState(false);
+  const shown = cards.filter((card) => card.archived === (view === 'archive'));
+  const archived = cards.filter((card) => card.archived).length;
+  return (
+    <>
+      <div className="mb-5 flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-3xl">Formulas</h1>
+        <div className="flex gap-2">
+          {archived > 0 && (
+            <Segmented
+              label="Which formulas"
+              value={view === 'archive' ? 'archive' : 'kept'}
+              onChange={(next) => void setView(next)}
+              options={[
+                { value: 'kept', label: 'On the shelf' },
+                { value: 'archive', label: `Archive (${archived})` },
+              ]}
+            />
+          )}
+          <Button look="strong" className="min-h-10 px-4" onClick={() => setMaking(true)}>
+            <Plus size={18} aria-hidden /> New formula
+          </Button>
+        </div>
+      </div>
+      {shown.length === 0 ? (
+        <p className="docket p-6 text-soft">
+          {view === 'archive'
+            ? 'The archive is empty.'
+            : 'No formulas yet. A formula is flours and starches as the 100 %, a binder, water and salt: start one and type what goes in.'}
+        </p>
+      ) : (
+        <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+          {shown.map((card) => (
+            <Card key={card.id} card={card} />
+          ))}
+        </ul>
+      )}
+      {making && <NewFormula open={making} onOpenChange={setMaking} />}
+    </>
+  );
+}

@@ -1,0 +1,148 @@
+'use client';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import { Plus } from 'lucide-react';
+import { useCallback, useEffect, useId, useRef } from 'react';
+import { firstMassG, type Formula, type FormulaTotals } from '@/core/formula';
+import { libraryBook, type Ingredient } from '@/core/ingredients';
+import { Button } from '@/ui/Button';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { carryWords } from './carryWords';
+import { newLocalId, useSheetActions } from './SheetContext';
+import { StageBlock } from './StageBlock';
+
+interface Place {
+  stageId: string;
+  index: number;
+}
+
+function placeOf(formula: Formula, id: string): Place | null {
+  for (const stage of formula.stages) {
+    if (stage.id === id) return { stageId: id, index: stage.lines.length };
+    const index = stage.lines.findIndex((line) => line.id === id);
+    if (index >= 0) return { stageId: stage.id, index };
+  }
+  return null;
+}
+
+/** One step up or down, over the edge of a part into the next one; null at either end of the sheet. */
+function neighbour(formula: Formula, lineId: string, by: -1 | 1): Place | null {
+  const place = placeOf(formula, lineId);
+  const at = formula.stages.findIndex((stage) => stage.id === place?.stageId);
+  const here = formula.stages[at];
+  if (!place || !here) return null;
+  const index = place.index + by;
+  if (index >= 0 && index < here.lines.length) return { stageId: here.id, index };
+  const next = formula.stages[at + by];
+  return next ? { stageId: next.id, index: by < 0 ? next.lines.length : 0 } : null;
+}
+
+/** The left side of the sheet: what goes in, part by part. */
+export function IngredientSheet({ formula, totals }: { formula: Formula; totals: FormulaTotals }) {
+  const { edit } = useSheetActions();
+  const units = useUnits();
+  const dndId = useId();
+  const focusNext = useRef<string | null>(null);
+  const frame = useRef<HTMLDivElement>(null);
+  const latest = useRef({ formula, totals });
+  useEffect(() => {
+    latest.current = { formula, totals };
+  });
+
+  // a line just added waits for its weight: the caret is put there
+  useEffect(() => {
+    if (!focusNext.current) return;
+    const cell = frame.current?.querySelector<HTMLInputElement>(
+      `[data-line="${focusNext.current}"] [data-testid="mass"]`,
+    );
+    if (cell) {
+      focusNext.current = null;
+      cell.focus();
+    }
+  }, [formula]);
+
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = over && placeOf(formula, String(over.id));
+    if (!to || active.id === over.id) return;
+    edit({ type: 'moveLine', lineId: String(active.id), toStageId: to.stageId, toIndex: to.index });
+  };
+  const onAdd = useCallback(
+    (stageId: string, ingredient: Ingredient) => {
+      const line = {
+        id: newLocalId(),
+        ingredientId: ingredient.id,
+        massG: firstMassG(ingredient, latest.current.totals),
+        note: '',
+      };
+      focusNext.current = line.id;
+      edit({ type: 'addLine', stageId, line });
+    },
+    [edit],
+  );
+  const onMove = useCallback(
+    (lineId: string, by: -1 | 1) => {
+      const to = neighbour(latest.current.formula, lineId, by);
+      if (to) edit({ type: 'moveLine', lineId, toStageId: to.stageId, toIndex: to.index });
+    },
+    [edit],
+  );
+
+  const announcements = carryWords((id) => {
+    const line = formula.stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
+    if (line) return libraryBook.get(line.ingredientId)?.name ?? line.ingredientId;
+    return formula.stages.find((stage) => stage.id === id)?.name ?? 'that part';
+  });
+
+  return (
+    <div ref={frame}>
+      <DndContext
+        id={dndId}
+        accessibility={{ announcements }}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
+        {formula.stages.map((stage) => (
+          <StageBlock
+            key={stage.id}
+            stage={stage}
+            massG={totals.stageG.get(stage.id) ?? 0}
+            percents={totals.linePercent}
+            only={formula.stages.length === 1}
+            onAdd={onAdd}
+            onMove={onMove}
+          />
+        ))}
+      </DndContext>
+      <div className="mt-4 flex flex-wrap items-center justify-between gap-2 border-t-2 border-ink pt-2">
+        <Button
+          look="quiet"
+          className="text-soft"
+          onClick={() =>
+            edit({
+              type: 'addStage',
+              stage: { id: newLocalId(), kind: 'late', name: 'Another part', lines: [] },
+            })
+          }
+        >
+          <Plus size={16} aria-hidden /> Another part
+        </Button>
+        <span className="pr-2 text-sm text-soft">
+          All of it <strong className="pl-1 text-base text-ink">{units.mass(totals.totalG)}</strong>
+        </span>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+'use client';
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, X } from 'lucide-react';
+import { memo } from 'react';
+import type { FormulaEdit, Line } from '@/core/formula';
+import { libraryBook } from '@/core/ingredients';
+import { formatDecimal, parseDecimal } from '@/core/units';
+import { Cell } from '@/ui/Cell';
+import { cx } from '@/ui/cx';
+import { IconButton } from '@/ui/Button';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { IngredientPicker } from './IngredientPicker';
+import { roleColor } from './RoleMark';
+import { useSheetActions } from './SheetContext';
+import { ROLE_WORD } from '../wording/words';
+
+interface LineRowProps {
+  line: Line;
+  percent: number | null;
+  onMove: (lineId: string, by: -1 | 1) => void;
+}
+
+/** One ingredient: grams and percent side by side, each following the other, with a bar for its share. */
+export const LineRow = memo(function LineRow({ line, percent, onMove }: LineRowProps) {
+  const { edit, settle } = useSheetActions();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
+    useSortable({
+      id: line.id,
+    });
+  const ingredient = libraryBook.get(line.ingredientId);
+  const name = ingredient?.name ?? line.ingredientId;
+  const role = ingredient?.roles[0] ?? 'inclusion';
+
+  const attempt = (change: FormulaEdit, key: string): string | null => {
+    const problem = edit(change, `${key}:${line.id}`);
+    return problem && wordProblem(problem, preferences);
+  };
+  const typeMass = (text: string) => {
+    const massG = units.parseMass(text);
+    return massG.ok
+      ? attempt({ type: 'setMass', lineId: line.id, massG: massG.value }, 'mass')
+      : wordProblem(massG.problem, preferences);
+  };
+  const typePercent = (text: string) => {
+    const typed = parseDecimal(text.replace(/\s*%\s*$/, ''));
+    return typed.ok
+      ? attempt({ type: 'setPercent', lineId: line.id, percent: typed.value }, 'percent')
+      : wordProblem(typed.problem, preferences);
+  };
+
+  return (
+    <li
+      ref={setNodeRef}
+      data-line={line.id}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      onKeyDown={(event) => {
+        if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+        event.preventDefault();
+        onMove(line.id, event.key === 'ArrowUp' ? -1 : 1);
+      }}
+      className={cx(
+        'group relative grid grid-cols-[1.75rem_minmax(0,1fr)_5.75rem_5.25rem_2rem] items-center border-t border-rule sm:grid-cols-[1.75rem_minmax(0,1.1fr)_minmax(0,1fr)_6.5rem_6rem_2rem]',
+        isDragging && 'z-10 bg-well shadow-lg',
+      )}
+    >
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${name}`}
+        className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
+      >
+        <GripVertical size={16} aria-hidden />
+      </button>
+      <IngredientPicker
+        label={`Instead of ${name}`}
+        onPick={(picked) => edit({ type: 'setIngredient', lineId: line.id, ingredientId: picked.id })}
+        trigger={
+          <button
+            type="button"
+            aria-label={`${name}: put another ingredient here`}
+            className="min-h-9 rounded px-1 text-left leading-tight font-medium hover:underline"
+          >
+            {name}
+          </button>
+        }
+      />
+      <Cell
+        label={`Note for ${name}`}
+        value={line.note}
+        align="left"
+        inputMode="text"
+        placeholder=""
+        className="max-sm:hidden"
+        inputClassName="text-sm text-soft"
+        onType={(note) => attempt({ type: 'setLineNote', lineId: line.id, note }, 'note')}
+        onLeave={settle}
+      />
+      <Cell
+        label={`${name}, weight`}
+        testId="mass"
+        value={units.massNumber(line.massG)}
+        unit={units.massUnit}
+        onType={typeMass}
+        onLeave={settle}
+        inputClassName="font-semibold"
+      />
+      <Cell
+        label={`${name}, percent of the flours`}
+        testId="percent"
+        value={percent === null ? '' : formatDecimal(percent, percent < 10 ? 2 : 1)}
+        placeholder="–"
+        unit="%"
+        onType={typePercent}
+        onLeave={settle}
+      />
+      <IconButton
+        label={`Take ${name} out`}
+        onClick={() => edit({ type: 'removeLine', lineId: line.id })}
+        className="opacity-60 group-focus-within:opacity-100 group-hover:opacity-100"
+      >
+        <X size={15} aria-hidden />
+      </IconButton>
+      <span
+        aria-hidden
+        title={ROLE_WORD[role]}
+        className="pointer-events-none absolute bottom-0 left-7 h-[3px] max-w-[calc(100%-1.75rem)]"
+        style={{ width: `${Math.min(100, percent ?? 0) * 0.9}%`, background: roleColor(role) }}
+      />
+    </li>
+  );
+});

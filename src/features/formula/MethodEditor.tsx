@@ -1,0 +1,113 @@
+'use client';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { Plus } from 'lucide-react';
+import { useCallback, useEffect, useId, useRef } from 'react';
+import { methodTime, STEP_KINDS, type MethodStep } from '@/core/method';
+import { formatDurationRange, formatDuration } from '@/core/units';
+import { Button } from '@/ui/Button';
+import { Menu, MenuChoice } from '@/ui/Menu';
+import { STEP_WORD } from '../wording/words';
+import { carryWords } from './carryWords';
+import { newLocalId, useSheetActions } from './SheetContext';
+import { StepRow } from './StepRow';
+
+/** The method beneath the sheet: ordered steps, moved by drag or by keys. */
+export function MethodEditor({ steps }: { steps: readonly MethodStep[] }) {
+  const { edit } = useSheetActions();
+  const dndId = useId();
+  const latest = useRef(steps);
+  useEffect(() => {
+    latest.current = steps;
+  });
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const toIndex = over ? steps.findIndex((step) => step.id === over.id) : -1;
+    if (toIndex >= 0 && active.id !== over?.id)
+      edit({ type: 'moveStep', stepId: String(active.id), toIndex });
+  };
+  const onMove = useCallback(
+    (stepId: string, by: -1 | 1) => {
+      const toIndex = latest.current.findIndex((step) => step.id === stepId) + by;
+      if (toIndex >= 0 && toIndex < latest.current.length) edit({ type: 'moveStep', stepId, toIndex });
+    },
+    [edit],
+  );
+  const time = methodTime(steps);
+  const announcements = carryWords((id) => {
+    const index = steps.findIndex((step) => step.id === id);
+    const step = steps[index];
+    return step ? `step ${index + 1}, ${step.title || STEP_WORD[step.kind]}` : 'that place';
+  });
+
+  return (
+    <section aria-labelledby="method-title" className="docket mt-6 rounded-b-md px-2 pt-4 pb-3 sm:px-4">
+      <header className="flex flex-wrap items-baseline justify-between gap-2 pb-2">
+        <h2 id="method-title" className="text-xl">
+          Method
+        </h2>
+        {time.minS > 0 && (
+          <p className="text-sm text-soft">
+            <strong className="text-ink">{formatDurationRange(time.minS, time.maxS)}</strong> in all, hands{' '}
+            {formatDuration(time.handsOnS)}
+            {time.untimed > 0 && `, ${time.untimed} without a time`}
+          </p>
+        )}
+      </header>
+      <DndContext
+        id={dndId}
+        accessibility={{ announcements }}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
+        <SortableContext items={steps.map((step) => step.id)} strategy={verticalListSortingStrategy}>
+          <ol>
+            {steps.map((step, index) => (
+              <StepRow key={step.id} step={step} number={index + 1} onMove={onMove} />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      {steps.length === 0 && (
+        <p className="border-t border-rule py-4 text-sm text-soft">
+          No steps yet. Put down what you do in order: bloom, mix, let it drink, proof, bake, cool. Each with
+          a time or with what to wait for.
+        </p>
+      )}
+      <div className="border-t border-rule pt-2">
+        <Menu
+          trigger={
+            <Button look="quiet" className="text-soft">
+              <Plus size={16} aria-hidden /> Add a step
+            </Button>
+          }
+        >
+          <div className="grid max-h-80 grid-cols-2 overflow-y-auto">
+            {STEP_KINDS.map((kind) => (
+              <MenuChoice
+                key={kind}
+                onSelect={() =>
+                  edit({ type: 'addStep', kind, id: newLocalId(), atIndex: latest.current.length })
+                }
+              >
+                {STEP_WORD[kind]}
+              </MenuChoice>
+            ))}
+          </div>
+        </Menu>
+      </div>
+    </section>
+  );
+}

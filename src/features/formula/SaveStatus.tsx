@@ -1,0 +1,70 @@
+'use client';
+import { Check, CloudOff, CircleAlert, Loader } from 'lucide-react';
+import { never } from '@/core/result';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { useKitchenTime } from '../preferences/time';
+import { wordProblem } from '../wording/problems';
+import type { SaveState } from './saver';
+
+/** One short line: is what I see kept? Read out politely when it changes to something that matters. */
+export function SaveStatus({ save }: { save: SaveState }) {
+  const time = useKitchenTime();
+  const { preferences } = usePreferences();
+  const parts = ((): { icon: typeof Check; text: string; alarm?: boolean } => {
+    switch (save.kind) {
+      case 'saved':
+        return {
+          icon: Check,
+          text:
+            save.savedAtMs > 0
+              ? `Kept ${time.clock(save.savedAtMs)} · revision ${save.revision}`
+              : `Revision ${save.revision}`,
+        };
+      case 'waiting':
+      case 'saving':
+        return { icon: Loader, text: 'Keeping …' };
+      case 'unreachable':
+        return {
+          icon: CloudOff,
+          text: save.full
+            ? 'The disk is full: kept in this browser, trying again'
+            : 'No answer: kept in this browser, trying again',
+          alarm: true,
+        };
+      case 'held': {
+        const first = save.problems[0];
+        return {
+          icon: CircleAlert,
+          text: `Not kept yet. ${first ? wordProblem(first, preferences) : ''}`,
+          alarm: true,
+        };
+      }
+      case 'refused':
+        return {
+          icon: CircleAlert,
+          text: 'Not kept: the server did not take it. Your typing is safe in this browser.',
+          alarm: true,
+        };
+      case 'conflict':
+        return { icon: CircleAlert, text: 'Not kept: see above', alarm: true };
+      default:
+        return never(save);
+    }
+  })();
+  const Icon = parts.icon;
+  return (
+    <span
+      role="status"
+      data-testid="save-status"
+      data-state={save.kind}
+      className={
+        parts.alarm
+          ? 'flex items-center gap-1.5 text-sm font-semibold text-alarm'
+          : 'flex items-center gap-1.5 text-sm text-soft'
+      }
+    >
+      <Icon size={15} aria-hidden className="shrink-0" />
+      {parts.text}
+    </span>
+  );
+}

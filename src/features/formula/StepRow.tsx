@@ -1,0 +1,163 @@
+'use client';
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, Hand, X } from 'lucide-react';
+import { memo } from 'react';
+import { STEP_KINDS, type MethodStep } from '@/core/method';
+import { ok, type Problem } from '@/core/result';
+import { formatDurationRange, parseDurationRangeS } from '@/core/units';
+import { IconButton } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
+import { Choice } from '@/ui/Choice';
+import { cx } from '@/ui/cx';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { STEP_WORD } from '../wording/words';
+import { useSheetActions } from './SheetContext';
+
+const KINDS = STEP_KINDS.map((kind) => ({ value: kind, label: STEP_WORD[kind] }));
+
+interface StepRowProps {
+  step: MethodStep;
+  number: number;
+  onMove: (stepId: string, by: -1 | 1) => void;
+}
+
+/** One step of the method: what, how long or until what, how warm, and whether it takes the baker's hands. */
+export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowProps) {
+  const { edit, settle } = useSheetActions();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
+    useSortable({
+      id: step.id,
+    });
+  const name = step.title || STEP_WORD[step.kind];
+  const words = (problem: Problem | null) => problem && wordProblem(problem, preferences);
+  const change = (part: Partial<MethodStep>, field: string) =>
+    words(edit({ type: 'setStep', step: { ...step, ...part } }, `${field}:${step.id}`));
+
+  const typeTime = (text: string) => {
+    const range = text.trim() === '' ? ok({ minS: null, maxS: null }) : parseDurationRangeS(text);
+    return range.ok ? change(range.value, 'time') : words(range.problem);
+  };
+  const typeTemp = (text: string) => {
+    const tempC = text.trim() === '' ? ok(null) : units.parseTemperature(text);
+    return tempC.ok ? change({ tempC: tempC.value }, 'temp') : words(tempC.problem);
+  };
+
+  return (
+    <li
+      ref={setNodeRef}
+      data-step={step.id}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      onKeyDown={(event) => {
+        if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+        event.preventDefault();
+        onMove(step.id, event.key === 'ArrowUp' ? -1 : 1);
+      }}
+      className={cx(
+        'grid grid-cols-[1.75rem_minmax(0,1fr)_auto] gap-x-1 border-t border-rule py-1',
+        isDragging && 'relative z-10 bg-well shadow-lg',
+      )}
+    >
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move step ${number}, ${name}`}
+        className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
+      >
+        <GripVertical size={16} aria-hidden />
+      </button>
+      <div className="grid min-w-0 grid-cols-2 gap-x-2 sm:grid-cols-[7.25rem_minmax(0,1fr)_8.5rem_5.5rem]">
+        <span className="flex items-center">
+          <span className="figure w-6 text-right text-sm text-soft">{number}</span>
+          <Choice
+            label={`Kind of step ${number}`}
+            value={step.kind}
+            options={KINDS}
+            onChange={(kind) => change({ kind, tempC: null }, 'kind')}
+            className="w-full min-w-0 font-semibold"
+          />
+        </span>
+        <Cell
+          label={`Step ${number}, what to do`}
+          value={step.title}
+          align="left"
+          inputMode="text"
+          placeholder="in your words"
+          maxLength={80}
+          className="max-sm:order-5 max-sm:col-span-2"
+          onType={(title) => change({ title }, 'title')}
+          onLeave={settle}
+        />
+        <Cell
+          label={`Step ${number}, time`}
+          testId="time"
+          value={step.minS === null ? '' : formatDurationRange(step.minS, step.maxS)}
+          inputMode="text"
+          placeholder="time"
+          onType={typeTime}
+          onLeave={settle}
+        />
+        <Cell
+          label={`Step ${number}, temperature`}
+          value={step.tempC === null ? '' : units.temperatureNumber(step.tempC)}
+          unit={units.temperatureUnit}
+          placeholder="–"
+          className="max-sm:order-4"
+          onType={typeTemp}
+          onLeave={settle}
+        />
+        <span className="col-span-2 flex items-baseline max-sm:order-6 sm:col-span-3 sm:col-start-2">
+          <span className="pl-1.5 text-xs whitespace-nowrap text-soft">until</span>
+          <Cell
+            label={`Step ${number}, until`}
+            value={step.until}
+            align="left"
+            inputMode="text"
+            placeholder="what to look, feel or listen for"
+            maxLength={300}
+            className="flex-1"
+            inputClassName="text-sm italic"
+            onType={(until) => change({ until }, 'until')}
+            onLeave={settle}
+          />
+        </span>
+        <span className="col-span-2 flex items-baseline max-sm:order-7 sm:col-span-3 sm:col-start-2">
+          <span className="pl-1.5 text-xs whitespace-nowrap text-soft">mind</span>
+          <Cell
+            label={`Step ${number}, to bear in mind`}
+            value={step.note}
+            align="left"
+            inputMode="text"
+            placeholder="–"
+            maxLength={300}
+            className="flex-1"
+            inputClassName="text-sm"
+            onType={(note) => change({ note }, 'note')}
+            onLeave={settle}
+          />
+        </span>
+      </div>
+      <div className="flex flex-col items-end">
+        <IconButton
+          label={`Take step ${number} out`}
+          onClick={() => edit({ type: 'removeStep', stepId: step.id })}
+        >
+          <X size={15} aria-hidden />
+        </IconButton>
+        <IconButton
+          label={step.handsOn ? `Step ${number} needs hands` : `Step ${number} goes by itself`}
+          aria-pressed={step.handsOn}
+          onClick={() => change({ handsOn: !step.handsOn }, 'hands')}
+          className={step.handsOn ? 'text-ink' : 'opacity-50'}
+        >
+          <Hand size={16} aria-hidden fill={step.handsOn ? 'currentColor' : 'none'} />
+        </IconButton>
+      </div>
+    </li>
+  );
+});

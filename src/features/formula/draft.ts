@@ -1,0 +1,70 @@
+import { formulaSchema, type Formula } from '@/core/formula';
+
+/** What was typed and not yet acknowledged, kept in the browser so that a reload or a crash does not take it. */
+export interface Draft {
+  readonly seen: number;
+  readonly formula: Formula;
+}
+
+const PREFIX = 'crumb-draft';
+
+/** Each tab keeps its own draft: two tabs on one formula must not write over each other here either. */
+function tabId(): string {
+  const known = sessionStorage.getItem('crumb-tab');
+  if (known) return known;
+  const made = crypto.randomUUID();
+  sessionStorage.setItem('crumb-tab', made);
+  return made;
+}
+
+const keyOf = (formulaId: string, tab: string): string => `${PREFIX}:${formulaId}:${tab}`;
+
+export function rememberDraft(formulaId: string, draft: Draft | null): void {
+  try {
+    const key = keyOf(formulaId, tabId());
+    if (draft) localStorage.setItem(key, JSON.stringify(draft));
+    else localStorage.removeItem(key);
+  } catch {
+    // storage full or forbidden: the draft still lives in the page and in the save under way
+  }
+}
+
+function read(key: string): Draft | null {
+  try {
+    const raw = JSON.parse(localStorage.getItem(key) ?? 'null') as {
+      seen?: unknown;
+      formula?: unknown;
+    } | null;
+    const formula = formulaSchema.safeParse(raw?.formula);
+    return formula.success && typeof raw?.seen === 'number'
+      ? { seen: raw.seen, formula: formula.data }
+      : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Says to the other tabs that this one is alive, for as long as it is: the browser lets go of the lock when it dies. */
+export function holdTab(): void {
+  void navigator.locks?.request(`crumb-tab:${tabId()}`, () => new Promise(() => undefined));
+}
+
+/** This tab's draft of a formula, or one left behind by a tab that is gone. It is moved to this tab. */
+export async function findDraft(formulaId: string): Promise<Draft | null> {
+  try {
+    const mine = keyOf(formulaId, tabId());
+    const own = read(mine);
+    if (own) return own;
+    const held = new Set((await navigator.locks?.query())?.held?.map((lock) => lock.name));
+    for (const key of Object.keys(localStorage)) {
+      const tab = key.startsWith(`${PREFIX}:${formulaId}:`) ? key.slice(keyOf(formulaId, '').length) : null;
+      if (tab === null || held.has(`crumb-tab:${tab}`)) continue;
+      const left = read(key);
+      localStorage.removeItem(key);
+      if (left) return left;
+    }
+  } catch {
+    // no storage: nothing was left
+  }
+  return null;
+}

@@ -1,0 +1,171 @@
+import type { Formula } from '@/core/formula';
+import type { SaveFormula } from '@/core/requests';
+import type { Problem } from '@/core/result';
+import type { Answer } from '../asking/ask';
+
+export type SaveState =
+  | { readonly kind: 'saved'; readonly revision: number; readonly savedAtMs: number }
+  | { readonly kind: 'waiting' }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'unreachable'; readonly full: boolean }
+  /** The sheet can't be kept as it stands; what is wrong is said at its field. */
+  | { readonly kind: 'held'; readonly problems: readonly Problem[] }
+  | { readonly kind: 'refused'; readonly why: string }
+  | { readonly kind: 'conflict'; readonly revision: number; readonly savedAtMs: number };
+
+interface Saved {
+  readonly revision: number;
+  readonly savedAtMs: number;
+}
+
+export interface SaverDeps {
+  readonly post: (body: SaveFormula) => Promise<Answer<Saved>>;
+  readonly check: (formula: Formula) => readonly Problem[];
+  readonly newId: () => string;
+  readonly wait: (ms: number, then: () => void) => () => void;
+  /** Keeps what is not saved yet where a reload finds it again; null when all is saved. */
+  readonly remember: (draft: { seen: number; formula: Formula } | null) => void;
+}
+
+const PAUSE_MS = 450;
+const RETRY_MS = [1000, 2000, 4000, 8000];
+
+/**
+ * Saves a sheet by itself, each state once. One request at a time; one whose fate is unknown is sent again word for word
+ * (the server knows it by its id) before anything newer, so a save is neither lost nor doubled however the network behaves.
+ */
+export class Saver {
+  private wanted: Formula;
+  private kept: Formula;
+  private seen: number;
+  private pending: SaveFormula | null = null;
+  private sending = false;
+  private failures = 0;
+  private cancelWait: () => void = () => undefined;
+  private listeners = new Set<() => void>();
+  state: SaveState;
+
+  constructor(
+    private readonly deps: SaverDeps,
+    start: { formula: Formula; revision: number; savedAtMs: number },
+  ) {
+    this.wanted = start.formula;
+    this.kept = start.formula;
+    this.seen = start.revision;
+    this.state = { kind: 'saved', revision: start.revision, savedAtMs: start.savedAtMs };
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  private become(state: SaveState): void {
+    this.state = state;
+    this.listeners.forEach((listener) => listener());
+  }
+
+  get revision(): number {
+    return this.seen;
+  }
+
+  get settled(): boolean {
+    return this.state.kind === 'saved' && this.wanted === this.kept;
+  }
+
+  change(formula: Formula): void {
+    if (formula === this.wanted) return;
+    this.wanted = formula;
+    this.deps.remember({ seen: this.seen, formula });
+    if (this.state.kind === 'conflict') return;
+    const problems = this.deps.check(formula);
+    if (problems.length > 0) {
+      this.cancelWait();
+      this.become({ kind: 'held', problems });
+      return;
+    }
+    if (this.state.kind !== 'unreachable') this.become({ kind: 'waiting' });
+    this.later(PAUSE_MS);
+  }
+
+  private later(ms: number): void {
+    this.cancelWait();
+    this.cancelWait = this.deps.wait(ms, () => void this.flush());
+  }
+
+  /** Sends what is to be sent now. */
+  async flush(): Promise<void> {
+    if (this.sending || this.state.kind === 'conflict' || this.state.kind === 'held') return;
+    if (!this.pending) {
+      if (this.wanted === this.kept) return;
+      this.pending = { requestId: this.deps.newId(), seen: this.seen, formula: this.wanted };
+    }
+    this.cancelWait();
+    const request = this.pending;
+    this.sending = true;
+    if (this.state.kind !== 'unreachable') this.become({ kind: 'saving' });
+    const answer = await this.deps.post(request);
+    this.sending = false;
+    this.receive(request, answer);
+  }
+
+  private receive(request: SaveFormula, answer: Answer<Saved>): void {
+    switch (answer.kind) {
+      case 'ok': {
+        this.failures = 0;
+        this.pending = null;
+        this.seen = answer.value.revision;
+        this.kept = request.formula;
+        if (this.wanted !== this.kept) {
+          this.deps.remember({ seen: this.seen, formula: this.wanted });
+          if (this.state.kind === 'held') return;
+          this.become({ kind: 'waiting' });
+          this.later(PAUSE_MS);
+          return;
+        }
+        this.deps.remember(null);
+        this.become({ kind: 'saved', revision: this.seen, savedAtMs: answer.value.savedAtMs });
+        return;
+      }
+      case 'unreachable':
+        this.become({ kind: 'unreachable', full: answer.full });
+        this.later(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)] ?? 8000);
+        return;
+      case 'stale':
+        this.pending = null;
+        this.become({ kind: 'conflict', revision: answer.revision, savedAtMs: answer.savedAtMs });
+        return;
+      case 'invalid':
+        this.pending = null;
+        this.become({ kind: 'held', problems: answer.problems });
+        return;
+      case 'refused':
+        this.pending = null;
+        this.become({ kind: 'refused', why: answer.why });
+    }
+  }
+
+  /** The reader has decided a conflict for this version: it becomes the next revision, on top of the other. */
+  saveOnTop(): void {
+    if (this.state.kind !== 'conflict') return;
+    this.seen = this.state.revision;
+    this.become({ kind: 'waiting' });
+    void this.flush();
+  }
+
+  /** The sheet now shows what the server has. */
+  adopt(formula: Formula, { revision, savedAtMs }: Saved): void {
+    this.cancelWait();
+    this.wanted = formula;
+    this.kept = formula;
+    this.seen = revision;
+    this.pending = null;
+    this.deps.remember(null);
+    this.become({ kind: 'saved', revision, savedAtMs });
+  }
+
+  dispose(): void {
+    this.cancelWait();
+    this.listeners.clear();
+  }
+}

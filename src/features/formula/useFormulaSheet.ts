@@ -1,0 +1,172 @@
+'use client';
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import {
+  applyEdit,
+  checkFormula,
+  record,
+  redo,
+  settle,
+  startHistory,
+  undo,
+  type Formula,
+  type FormulaEdit,
+  type History,
+} from '@/core/formula';
+import { libraryBook } from '@/core/ingredients';
+import type { Problem } from '@/core/result';
+import { ask } from '../asking/ask';
+import { findDraft, holdTab, rememberDraft } from './draft';
+import { Saver, type SaveState } from './saver';
+
+export interface LoadedFormula {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAtMs: number;
+  readonly archivedAtMs: number | null;
+  readonly formula: Formula;
+}
+
+/** Changes the sheet; the reason when it may not be. `key` names the cell, so that its keystrokes undo together. */
+export type Edit = (edit: FormulaEdit, key?: string) => Problem | null;
+
+export interface FormulaSheet {
+  readonly formula: Formula;
+  readonly edit: Edit;
+  readonly settle: () => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly save: SaveState;
+  readonly broughtBack: boolean;
+  readonly saveOnTop: () => void;
+  readonly takeTheirs: () => Promise<void>;
+  readonly flush: () => Promise<void>;
+  readonly revision: () => number;
+  readonly settled: () => boolean;
+}
+
+const same = (a: Formula, b: Formula): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+function makeSaver(loaded: LoadedFormula): Saver {
+  return new Saver(
+    {
+      post: (body) => ask(`/api/formulas/${loaded.id}/revisions`, body, { keepalive: true }),
+      check: (formula) => checkFormula(formula, libraryBook),
+      newId: () => crypto.randomUUID(),
+      wait: (ms, then) => {
+        const timer = setTimeout(then, ms);
+        return () => clearTimeout(timer);
+      },
+      remember: (draft) => rememberDraft(loaded.id, draft),
+    },
+    loaded,
+  );
+}
+
+/** One formula on the table: its present state, undo, and the saver that keeps every settled state as a revision. */
+export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
+  const [history, setHistory] = useState<History>(() => startHistory(loaded.formula));
+  const [saver] = useState(() => makeSaver(loaded));
+  const [broughtBack, setBroughtBack] = useState(false);
+  const latest = useRef(history);
+  const save = useSyncExternalStore(
+    saver.subscribe,
+    () => saver.state,
+    () => saver.state,
+  );
+
+  const put = useCallback(
+    (next: History) => {
+      latest.current = next;
+      setHistory(next);
+      saver.change(next.present);
+    },
+    [saver],
+  );
+
+  const adopt = useCallback(
+    (head: LoadedFormula) => {
+      latest.current = startHistory(head.formula);
+      setHistory(latest.current);
+      saver.adopt(head.formula, head);
+    },
+    [saver],
+  );
+
+  const takeTheirs = useCallback(async () => {
+    const head = await ask<LoadedFormula>(`/api/formulas/${loaded.id}`);
+    if (head.kind === 'ok') adopt(head.value);
+  }, [adopt, loaded.id]);
+
+  // What a crash left behind comes back, unless the server has it already.
+  useEffect(() => {
+    let gone = false;
+    holdTab();
+    void findDraft(loaded.id).then((draft) => {
+      if (gone || !draft || same(draft.formula, latest.current.present)) return;
+      // typed upon another revision than the one shown: the save will meet the conflict and say so
+      if (draft.seen !== saver.revision)
+        saver.adopt(latest.current.present, { revision: draft.seen, savedAtMs: 0 });
+      put(record(latest.current, draft.formula, null));
+      setBroughtBack(true);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [loaded.id, put, saver]);
+
+  // A sheet shown again out of the browser's memory, or looked at again after another tab worked on it, catches up.
+  useEffect(() => {
+    const catchUp = async (): Promise<void> => {
+      if (!saver.settled) return;
+      const head = await ask<LoadedFormula>(`/api/formulas/${loaded.id}`);
+      if (head.kind === 'ok' && saver.settled && head.value.revision > saver.revision) adopt(head.value);
+    };
+    const leave = () => void saver.flush();
+    const look = () => void catchUp();
+    look();
+    window.addEventListener('focus', look);
+    window.addEventListener('online', leave);
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('focus', look);
+      window.removeEventListener('online', leave);
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [adopt, loaded.id, saver]);
+
+  const edit = useCallback<Edit>(
+    (change, key) => {
+      const result = applyEdit(latest.current.present, change, libraryBook);
+      if (!result.ok) return result.problem;
+      put(record(latest.current, result.value, key ?? null));
+      return null;
+    },
+    [put],
+  );
+
+  return useMemo(
+    () => ({
+      formula: history.present,
+      edit,
+      settle: () => {
+        latest.current = settle(latest.current);
+        setHistory(latest.current);
+      },
+      undo: () => put(undo(latest.current)),
+      redo: () => put(redo(latest.current)),
+      canUndo: history.past.length > 0,
+      canRedo: history.future.length > 0,
+      save,
+      broughtBack,
+      saveOnTop: () => saver.saveOnTop(),
+      takeTheirs,
+      flush: () => saver.flush(),
+      revision: () => saver.revision,
+      settled: () => saver.settled,
+    }),
+    [broughtBack, edit, history, put, save, saver, takeTheirs],
+  );
+}

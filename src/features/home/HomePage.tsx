@@ -1,0 +1,51 @@
+'use client';
+import Link from 'next/link';
+import type { BenchBake } from '../bench/useBench';
+import { BakeCard } from '../logbook/BakeCard';
+import { useKitchenTime } from '../preferences/time';
+import { RunningBakes } from './RunningBakes';
+
+interface HomePageProps {
+  kitchen: string;
+  running: readonly BenchBake[];
+  last: readonly BenchBake[];
+  nowMs: number;
+}
+
+/** Today: what is under way and what it needs next; below, what was baked last. */
+export function HomePage({ kitchen, running, last, nowMs }: HomePageProps) {
+  const time = useKitchenTime();
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-baseline justify-between gap-2">
+        <h1 className="text-3xl">{kitchen}</h1>
+        <p className="text-soft">{time.dayAndYear(nowMs)}</p>
+      </div>
+      <section aria-labelledby="running-title">
+        <h2 id="running-title" className="mb-2 text-lg">
+          Under way
+        </h2>
+        <RunningBakes bakes={running} nowMs={nowMs} />
+      </section>
+      <section aria-labelledby="last-title" className="mt-8">
+        <div className="mb-2 flex items-baseline justify-between">
+          <h2 id="last-title" className="text-lg">
+            Baked last
+          </h2>
+          <Link href="/logbook" className="text-sm text-link underline">
+            the whole logbook
+          </Link>
+        </div>
+        {last.length === 0 ? (
+          <p className="docket p-6 text-soft">What you bake will stand here, the newest first.</p>
+        ) : (
+          <div className="docket rounded-b-md pb-1">
+            {last.map((bake) => (
+              <BakeCard key={bake.id} bake={bake} />
+            ))}
+          </div>
+        )}
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,200 @@
+'use client';
+import { ArrowLeft, Pencil } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { actualTotals, lossPercent, type BakeState, type Outcome } from '@/core/bake';
+import { formulaTotals } from '@/core/formula';
+import { libraryBook } from '@/core/ingredients';
+import { formatDecimal, formatDuration } from '@/core/units';
+import { Button, buttonClass } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { NoteDialog } from '../bench/NoteDialog';
+import { useBench, type BenchBake } from '../bench/useBench';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useKitchenTime } from '../preferences/time';
+import { wordProblem } from '../wording/problems';
+import { AGAIN_WORD, wordPercent } from '../wording/words';
+import { PlannedActual } from './PlannedActual';
+import { ScoreMarks } from './ScoreMarks';
+import { TimeLog } from './TimeLog';
+
+const OutcomeForm = dynamic(() => import('./OutcomeForm').then((module) => module.OutcomeForm), {
+  ssr: false,
+});
+
+/** One bake, over: what came out first, then planned beside actual, then what happened when. */
+export function BakePage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
+  const bench = useBench(bake, nowMs);
+  const { state, tap, outbox } = bench;
+  const time = useKitchenTime();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const [dialog, setDialog] = useState<'correct' | 'note' | null>(null);
+  const planned = useMemo(() => formulaTotals(bake.sheet, libraryBook), [bake.sheet]);
+  const actual = useMemo(() => actualTotals(bake.sheet, state, libraryBook), [bake.sheet, state]);
+  const { outcome } = state;
+
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-end gap-3">
+        <div className="min-w-64 flex-1">
+          <Link
+            href="/logbook"
+            className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
+          >
+            <ArrowLeft size={15} aria-hidden /> the logbook
+          </Link>
+          <h1 className="text-2xl sm:text-3xl">{bake.sheet.name}</h1>
+          <p className="text-soft">
+            {time.dayAndYear(bake.startedAtMs)}, {time.clock(bake.startedAtMs)}
+            {state.endedAtMs !== null &&
+              ` – ${time.clock(state.endedAtMs)} (${formatDuration((state.endedAtMs - bake.startedAtMs) / 1000)})`}
+            , from{' '}
+            <Link href={`/formulas/${bake.formulaId}`} className="text-link underline">
+              revision {bake.revision} of the formula
+            </Link>
+          </p>
+        </div>
+        <Button className="no-print min-h-10" onClick={() => setDialog('note')}>
+          Add a note
+        </Button>
+        <Link
+          href={`/formulas/${bake.formulaId}/batch?pieces=${bake.sheet.pieces.count}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
+          className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
+        >
+          Bake it again
+        </Link>
+      </div>
+      {outbox.refused && (
+        <p role="alert" className="mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
+          {wordProblem(outbox.refused, preferences)}
+        </p>
+      )}
+      {state.endedAtMs === null && (
+        <p className="mb-4 rounded border border-edge bg-sheet px-3 py-2">
+          This bake is still under way.{' '}
+          <Link href={`/bench/${bake.id}`} className="text-link underline">
+            To the bench
+          </Link>
+        </p>
+      )}
+      <div className="grid items-start gap-5 lg:grid-cols-2">
+        <div className="grid gap-5">
+          {outcome && <OutcomeView outcome={outcome} state={state} onCorrect={() => setDialog('correct')} />}
+          {state.abandoned && (
+            <section className="docket rounded-b-md p-5">
+              <h2 className="text-xl text-alarm">Given up</h2>
+              <p className="mt-1">{state.abandoned.reason || 'No reason was noted.'}</p>
+            </section>
+          )}
+          <TimeLog bake={bake} state={state} />
+        </div>
+        <section aria-labelledby="planned-title" className="docket rounded-b-md px-4 pt-4 pb-4">
+          <h2 id="planned-title" className="text-xl">
+            Planned and weighed
+          </h2>
+          <PlannedActual bake={bake} state={state} />
+          <dl className="mt-4 grid grid-cols-3 border-t-2 border-ink pt-3 text-sm">
+            {(
+              [
+                ['Hydration, all water', planned.hydrationAll, actual.hydrationAll, 1],
+                ['Salt', planned.saltPercent, actual.saltPercent, 2],
+                ['Binders', planned.binderPercent, actual.binderPercent, 2],
+              ] as const
+            ).map(([word, from, to, places]) => (
+              <div key={word}>
+                <dt className="text-soft">{word}</dt>
+                <dd className="figure mt-1 text-2xl">{wordPercent(to, places)}</dd>
+                <dd className="text-soft">planned {wordPercent(from, places)}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      </div>
+      {dialog === 'note' && (
+        <NoteDialog open onOpenChange={(now) => setDialog(now ? 'note' : null)} tap={tap} />
+      )}
+      {dialog === 'correct' && outcome && (
+        <Dialog
+          open
+          wide
+          onOpenChange={(now) => setDialog(now ? 'correct' : null)}
+          title="Correct the log"
+          hint={`What stood there before is kept beside it. ${units.massUnit === 'g' ? '' : 'Weights in ounces.'}`}
+        >
+          <OutcomeForm
+            start={outcome}
+            planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
+            deed="Correct it"
+            onOutcome={(next) => {
+              if (!tap({ type: 'outcomeCorrected', outcome: next })) setDialog(null);
+            }}
+          />
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+function OutcomeView({
+  outcome,
+  state,
+  onCorrect,
+}: {
+  outcome: Outcome;
+  state: BakeState;
+  onCorrect: () => void;
+}) {
+  const units = useUnits();
+  const time = useKitchenTime();
+  const loss = lossPercent(outcome);
+  const figures: (readonly [string, string])[] = [];
+  if (outcome.pieces !== null) figures.push(['pieces', String(outcome.pieces)]);
+  if (outcome.massBeforeG !== null) figures.push(['before', units.mass(outcome.massBeforeG)]);
+  if (outcome.massAfterG !== null) figures.push(['after', units.mass(outcome.massAfterG)]);
+  if (loss !== null) figures.push(['lost', `${formatDecimal(loss, 1)} %`]);
+  if (outcome.coreTempC !== null) figures.push(['core', units.temperature(outcome.coreTempC)]);
+  return (
+    <section aria-labelledby="out-title" className="docket rounded-b-md px-5 pt-4 pb-5">
+      <div className="flex items-center justify-between">
+        <h2 id="out-title" className="text-xl">
+          What came out
+        </h2>
+        <Button look="quiet" className="no-print text-soft" onClick={onCorrect}>
+          <Pencil size={15} aria-hidden /> Correct
+        </Button>
+      </div>
+      <dl className="mt-2 flex flex-wrap gap-x-6 gap-y-2">
+        {figures.map(([word, figure]) => (
+          <div key={word}>
+            <dd className="figure text-2xl">{figure}</dd>
+            <dt className="text-sm text-soft">{word}</dt>
+          </div>
+        ))}
+      </dl>
+      <div className="mt-4">
+        <ScoreMarks scores={outcome.scores} large />
+      </div>
+      {outcome.again && (
+        <p className="mt-4">
+          Again? <strong>{AGAIN_WORD[outcome.again]}</strong>
+        </p>
+      )}
+      {outcome.words && <p className="mt-2 max-w-prose whitespace-pre-line">{outcome.words}</p>}
+      {state.earlierOutcomes.map(({ outcome: earlier, atMs }) => (
+        <details key={atMs} className="mt-3 text-sm text-soft">
+          <summary>Before the correction of {time.dayAndClock(atMs)}</summary>
+          <p className="mt-1">
+            {earlier.pieces ?? '–'} pieces,{' '}
+            {earlier.massBeforeG === null ? '–' : units.mass(earlier.massBeforeG)} →{' '}
+            {earlier.massAfterG === null ? '–' : units.mass(earlier.massAfterG)}, core{' '}
+            {earlier.coreTempC === null ? '–' : units.temperature(earlier.coreTempC)}; crumb{' '}
+            {earlier.scores.crumb ?? '–'}, crust {earlier.scores.crust ?? '–'}, chew{' '}
+            {earlier.scores.chew ?? '–'}, flavour {earlier.scores.flavour ?? '–'}. {earlier.words}
+          </p>
+        </details>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+import type { BakeState } from '@/core/bake';
+import { libraryBook } from '@/core/ingredients';
+import { cx } from '@/ui/cx';
+import type { BenchBake } from '../bench/useBench';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { useKitchenTime } from '../preferences/time';
+
+/** Each line as planned and as weighed, the difference said where there is one; then what else went in. */
+export function PlannedActual({ bake, state }: { bake: BenchBake; state: BakeState }) {
+  const units = useUnits();
+  const time = useKitchenTime();
+  const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
+  const sign = (massG: number) => `${massG > 0 ? '+' : '−'}${units.mass(Math.abs(massG))}`;
+  return (
+    <table className="mt-2 w-full border-collapse text-sm">
+      <thead>
+        <tr className="text-left text-soft">
+          <th scope="col" className="py-1 font-semibold">
+            Ingredient
+          </th>
+          <th scope="col" className="py-1 text-right font-semibold">
+            planned
+          </th>
+          <th scope="col" className="py-1 text-right font-semibold">
+            weighed
+          </th>
+          <th scope="col" className="py-1 text-right font-semibold">
+            off
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => {
+          const weighing = state.weighed.get(line.id);
+          const off = weighing ? weighing.massG - line.massG : 0;
+          return (
+            <tr key={line.id} className="border-t border-rule align-top">
+              <th scope="row" className="py-1.5 pr-2 text-left font-normal">
+                {line.name}
+              </th>
+              <td className="py-1.5 text-right whitespace-nowrap text-soft">{units.mass(line.massG)}</td>
+              <td className="py-1.5 text-right font-semibold whitespace-nowrap">
+                {weighing ? units.mass(weighing.massG) : <span className="text-alarm">not ticked</span>}
+                {weighing?.before.map((old) => (
+                  <span key={old.atMs} className="block text-xs font-normal text-soft">
+                    <s>{units.mass(old.massG)}</s> {time.clock(old.atMs)}
+                  </span>
+                ))}
+              </td>
+              <td
+                className={cx(
+                  'py-1.5 pl-2 text-right whitespace-nowrap',
+                  Math.abs(off) > 0.05 * line.massG ? 'font-semibold text-alarm' : 'text-soft',
+                )}
+              >
+                {Math.abs(off) < 0.005 ? '' : sign(off)}
+              </td>
+            </tr>
+          );
+        })}
+        {state.additions.map((addition) => (
+          <tr key={`${addition.atMs}-${addition.ingredientId}`} className="border-t border-rule">
+            <th scope="row" className="py-1.5 pr-2 text-left font-normal">
+              {libraryBook.get(addition.ingredientId)?.name ?? addition.ingredientId}
+              <span className="block text-xs text-soft">
+                extra, {time.clock(addition.atMs)}
+                {addition.note && `: ${addition.note}`}
+              </span>
+            </th>
+            <td className="py-1.5 text-right text-soft">–</td>
+            <td className="py-1.5 text-right font-semibold whitespace-nowrap">
+              {units.mass(addition.massG)}
+            </td>
+            <td className="py-1.5 pl-2 text-right whitespace-nowrap">{sign(addition.massG)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

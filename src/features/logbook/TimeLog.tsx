@@ -1,0 +1,78 @@
+'use client';
+import type { BakeState } from '@/core/bake';
+import type { MethodStep } from '@/core/method';
+import { formatDuration, formatDurationRange } from '@/core/units';
+import type { BenchBake } from '../bench/useBench';
+import { useKitchenTime } from '../preferences/time';
+import { STEP_WORD } from '../wording/words';
+
+type Entry =
+  | { readonly kind: 'step'; readonly atMs: number; readonly step: MethodStep; readonly tookS: number }
+  | { readonly kind: 'note'; readonly atMs: number; readonly text: string };
+
+/**
+ * Steps and notes on one line of time. How long a step took is counted from its timer where it had one, else from the step
+ * before it: what a baker would say, too.
+ */
+function entriesOf(bake: BenchBake, state: BakeState): Entry[] {
+  const lastWeighed = Math.max(
+    bake.startedAtMs,
+    ...[...state.weighed.values()].map((weighing) => weighing.atMs),
+  );
+  let before = lastWeighed;
+  const steps = bake.sheet.steps
+    .flatMap((step) => {
+      const progress = state.steps.get(step.id);
+      return progress?.doneAtMs ? [{ step, doneAtMs: progress.doneAtMs, timer: progress.timer }] : [];
+    })
+    .sort((a, b) => a.doneAtMs - b.doneAtMs)
+    .map(({ step, doneAtMs, timer }): Entry => {
+      const fromMs = timer?.startedAtMs ?? before;
+      before = doneAtMs;
+      return { kind: 'step', atMs: doneAtMs, step, tookS: Math.max(0, (doneAtMs - fromMs) / 1000) };
+    });
+  const notes = state.notes.map((note): Entry => ({ kind: 'note', ...note }));
+  return [...steps, ...notes].sort((a, b) => a.atMs - b.atMs);
+}
+
+export function TimeLog({ bake, state }: { bake: BenchBake; state: BakeState }) {
+  const time = useKitchenTime();
+  const entries = entriesOf(bake, state);
+  return (
+    <section aria-labelledby="time-title" className="docket rounded-b-md px-4 pt-4 pb-4">
+      <h2 id="time-title" className="text-xl">
+        What happened when
+      </h2>
+      {entries.length === 0 && (
+        <p className="mt-2 text-sm text-soft">No step was ticked and nothing was noted.</p>
+      )}
+      <ol className="mt-2">
+        {entries.map((entry, index) => (
+          <li
+            key={`${entry.atMs}-${index}`}
+            className="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1.5 text-sm"
+          >
+            <span className="text-soft">{time.clock(entry.atMs)}</span>
+            {entry.kind === 'note' ? (
+              <p className="border-l-4 border-edge pl-2 whitespace-pre-line">{entry.text}</p>
+            ) : (
+              <p className="flex justify-between gap-3">
+                <span>
+                  <strong>{STEP_WORD[entry.step.kind]}</strong> {entry.step.title}
+                </span>
+                <span className="text-right whitespace-nowrap">
+                  {formatDuration(Math.round(entry.tookS / 60) * 60)}
+                  {entry.step.minS !== null && (
+                    <span className="block text-xs text-soft">
+                      planned {formatDurationRange(entry.step.minS, entry.step.maxS)}
+                    </span>
+                  )}
+                </span>
+              </p>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

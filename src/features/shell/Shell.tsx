@@ -1,0 +1,112 @@
+'use client';
+import { BookOpenText, CookingPot, Keyboard, MoonStar, NotebookPen, Sun, Sunrise } from 'lucide-react';
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useEffect, useState, type ReactNode } from 'react';
+import { IconButton } from '@/ui/Button';
+import { cx } from '@/ui/cx';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { ShortcutSheet } from './ShortcutSheet';
+import { UnitsMenu } from './UnitsMenu';
+
+const STATIONS = [
+  { href: '/', word: 'Today', Icon: Sunrise, key: 't' },
+  { href: '/formulas', word: 'Formulas', Icon: NotebookPen, key: 'f' },
+  { href: '/bench', word: 'Bench', Icon: CookingPot, key: 'b' },
+  { href: '/logbook', word: 'Logbook', Icon: BookOpenText, key: 'l' },
+] as const;
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('input, textarea, select, [contenteditable], [role="menu"]') !== null;
+
+/** The frame round every station: where you are, where else you can go, the lamp and the units. */
+export function Shell({ children }: { children: ReactNode }) {
+  const path = usePathname();
+  const router = useRouter();
+  const { preferences, change } = usePreferences();
+  const [help, setHelp] = useState(false);
+  const dim = preferences.light === 'dim';
+
+  useEffect(() => {
+    let awaiting = 0;
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.key === '?') setHelp(true);
+      else if (event.key === 'D') change({ light: dim ? 'day' : 'dim' });
+      else if (event.key === 'g') awaiting = event.timeStamp;
+      else if (event.timeStamp - awaiting < 1200) {
+        const station = STATIONS.find(({ key }) => key === event.key);
+        awaiting = 0;
+        if (station) router.push(station.href);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [change, dim, router]);
+
+  // At the bench the dough has the whole screen.
+  const atBench = /^\/bench\/./.test(path);
+
+  return (
+    <>
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-sheet focus:p-3"
+      >
+        Skip to the sheet
+      </a>
+      <header
+        className={cx(
+          'no-print sticky top-0 z-30 flex items-center gap-2 border-b border-rule bg-paper/95 px-3 backdrop-blur sm:px-5',
+          atBench ? 'hidden' : 'h-14',
+        )}
+      >
+        <Link href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-6">
+          Honest<span className="ml-1 bg-ink px-1.5 text-sheet">Crumb</span>
+        </Link>
+        <nav
+          aria-label="Stations"
+          className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper sm:static sm:border-0 sm:bg-transparent"
+        >
+          {STATIONS.map(({ href, word, Icon }) => {
+            const here = href === '/' ? path === '/' : path.startsWith(href);
+            return (
+              <Link
+                key={href}
+                href={href}
+                aria-current={here ? 'page' : undefined}
+                className={cx(
+                  'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink sm:min-h-10 sm:flex-row sm:gap-2 sm:text-sm',
+                  here && 'text-ink underline decoration-[3px] underline-offset-8',
+                )}
+              >
+                <Icon size={18} aria-hidden strokeWidth={here ? 2.4 : 1.8} />
+                {word}
+              </Link>
+            );
+          })}
+        </nav>
+        <div className="ml-auto flex items-center gap-1">
+          <UnitsMenu />
+          <IconButton
+            label={dim ? 'Daylight (Shift D)' : 'Dim the light (Shift D)'}
+            onClick={() => change({ light: dim ? 'day' : 'dim' })}
+          >
+            {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}
+          </IconButton>
+          <IconButton label="Keys (?)" className="max-sm:hidden" onClick={() => setHelp(true)}>
+            <Keyboard size={18} aria-hidden />
+          </IconButton>
+        </div>
+      </header>
+      <main
+        id="main"
+        className={cx('mx-auto w-full', atBench ? '' : 'max-w-[92rem] px-3 pt-4 pb-24 sm:px-5 sm:pb-10')}
+      >
+        {children}
+      </main>
+      <ShortcutSheet open={help} onOpenChange={setHelp} />
+    </>
+  );
+}

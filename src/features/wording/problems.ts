@@ -1,0 +1,89 @@
+import { never, type Problem, type ProblemCode } from '@/core/result';
+import { formatDuration, formatMass, formatTemperature } from '@/core/units';
+import type { Preferences } from '../preferences/preferences';
+
+type Units = Pick<Preferences, 'massUnit' | 'temperatureUnit'>;
+
+/** A limit in the unit of the field it belongs to, told by the last part of the problem's path. */
+function amount(path: string, value: number, units: Units): string {
+  const field = path.split('.').at(-1) ?? '';
+  if (/Percent$|^percent$/.test(field)) return `${value} %`;
+  if (/G$/.test(field)) return formatMass(value, units.massUnit);
+  if (/C$/.test(field)) return formatTemperature(value, units.temperatureUnit);
+  if (/S$/.test(field)) return formatDuration(value);
+  return String(value);
+}
+
+const text = (problem: Problem, key: string): string => String(problem.params?.[key] ?? '');
+
+/** One refusal in plain words: what is wrong, and what would be right. */
+export function wordProblem(problem: Problem, units: Units): string {
+  const code: ProblemCode = problem.code;
+  const limit = (key: 'min' | 'max') => amount(problem.path, Number(problem.params?.[key]), units);
+  switch (code) {
+    case 'required':
+      return 'This needs a value.';
+    case 'notANumber':
+      return 'That is not a number I can read. Try 12 or 12.5.';
+    case 'notADuration':
+      return 'Write a time like 45 min, 1 h 15 or 60–90 min.';
+    case 'unknownUnit':
+      return `I don’t know the unit “${text(problem, 'unit')}”.`;
+    case 'tooSmall':
+      return /massG$/.test(problem.path) && Number(problem.params?.min) < 1
+        ? `At least ${limit('min')}. To leave it out, take the line away.`
+        : `At least ${limit('min')}.`;
+    case 'tooLarge':
+      return `At most ${limit('max')}.`;
+    case 'tooLong':
+      return `Too long: ${text(problem, 'max')} letters at the most.`;
+    case 'tooMany':
+      return `That is as many as fit: ${text(problem, 'max')}.`;
+    case 'notWhole':
+      return 'Whole numbers only.';
+    case 'notAllowed':
+      return 'That is not one of the choices here.';
+    case 'unknownIngredient':
+      return 'That ingredient is not in the book.';
+    case 'unknownLine':
+      return 'That line is no longer on the sheet.';
+    case 'unknownStage':
+      return 'That part of the formula is no longer there.';
+    case 'unknownStep':
+      return 'That step is no longer in the method.';
+    case 'duplicateId':
+      return 'Two things carry the same mark. Reload the page.';
+    case 'onlyFlour':
+      return 'The only flour is the whole of the 100 %. Change its weight, or add another flour.';
+    case 'noFlour':
+      return 'There is no flour or starch yet, so there is nothing to reckon from.';
+    case 'noShareWithoutFlour':
+      return 'Percentages start with the first flour. Type a weight.';
+    case 'tooWet':
+      return `That makes the water ${text(problem, 'percent')} % of the flours; ${text(problem, 'max')} % is the most.`;
+    case 'lastStage':
+      return 'A formula keeps at least one part.';
+    case 'cycle':
+      return 'This mixture would contain itself.';
+    case 'nothingToWeigh':
+      return 'There is nothing on the sheet to weigh yet.';
+    case 'heavierThanBefore':
+      return 'It can’t come out heavier than it went in.';
+    case 'alreadyClosed':
+      return 'This bake is closed.';
+    case 'alreadyDone':
+      return 'That was already done.';
+    case 'notDoneYet':
+      return 'That has not been done yet.';
+    case 'timerRunning':
+      return 'Its timer is already running.';
+    case 'noTimer':
+      return 'No timer is running for this step.';
+    case 'rangeReversed':
+      return 'The shorter time comes first.';
+    case 'control':
+      return 'There is a hidden character in this text that can’t be kept. Type it rather than paste it.';
+    default:
+      return never(code);
+  }
+}

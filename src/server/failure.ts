@@ -1,0 +1,15 @@
+import type { Problem } from '@/core/result';
+
+/** Why a use case did not do what was asked: expected, and the same for every caller. */
+export type Failure =
+  | { readonly kind: 'notFound' }
+  | { readonly kind: 'invalid'; readonly problems: readonly Problem[] }
+  /** Somebody saved in between: what the writer had seen is no longer the newest. */
+  | { readonly kind: 'stale'; readonly revision: number; readonly savedAtMs: number };
+
+export type Done<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: Failure };
+
+export const done = <T>(value: T): Done<T> => ({ ok: true, value });
+export const failed = (failure: Failure): Done<never> => ({ ok: false, failure });
+export const invalid = (...problems: Problem[]): Done<never> => failed({ kind: 'invalid', problems });

@@ -1,0 +1,44 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { Cell } from './Cell';
+
+function Grams() {
+  const [massG, setMassG] = useState(400);
+  return (
+    <>
+      <Cell
+        label="Water"
+        value={String(massG)}
+        onType={(text) => {
+          const typed = Number(text);
+          if (!(typed > 0)) return 'More than nothing.';
+          setMassG(typed);
+          return null;
+        }}
+      />
+      <output>{massG}</output>
+    </>
+  );
+}
+
+test('answers as you type, keeps what it cannot take in sight with the reason, and Escape brings the old value back', async () => {
+  const user = userEvent.setup();
+  render(<Grams />);
+  const cell = screen.getByRole('textbox', { name: 'Water' });
+  await user.click(cell);
+  await user.keyboard('42');
+  expect(screen.getByRole('status')).toHaveTextContent('42');
+  await user.clear(cell);
+  await user.type(cell, '-5');
+  expect(cell).toHaveValue('-5');
+  expect(cell).toBeInvalid();
+  expect(screen.getByRole('alert')).toHaveTextContent('More than nothing.');
+  expect(screen.getByRole('status')).toHaveTextContent('42');
+  await user.tab();
+  expect(cell).toHaveValue('-5');
+  await user.click(cell);
+  await user.keyboard('{Escape}');
+  expect(cell).toHaveValue('42');
+  expect(screen.queryByRole('alert')).toBeNull();
+});

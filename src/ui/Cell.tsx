@@ -1,0 +1,114 @@
+'use client';
+import { useId, useState, type HTMLAttributes, type KeyboardEvent } from 'react';
+import { cx } from './cx';
+
+interface CellProps {
+  label: string;
+  /** What the sheet holds now, as text. Shown whenever the cell is not being typed in. */
+  value: string;
+  /**
+   * Called at each change with the text. Answers with the reason when the text can't be used: then nothing has changed,
+   * and the cell keeps the text and shows the reason until it is mended or Escape brings the old value back.
+   */
+  onType: (text: string) => string | null;
+  /** The cell was left; the next typing is a new deed. */
+  onLeave?: () => void;
+  unit?: string;
+  inputMode?: HTMLAttributes<HTMLInputElement>['inputMode'];
+  placeholder?: string;
+  align?: 'left' | 'right';
+  size?: 'table' | 'bench';
+  className?: string;
+  inputClassName?: string;
+  maxLength?: number;
+  testId?: string;
+}
+
+/** One typed value on a sheet. Answers as you type, never loses what was typed, and says why it could not take it. */
+export function Cell({
+  label,
+  value,
+  onType,
+  onLeave,
+  unit,
+  inputMode = 'decimal',
+  placeholder,
+  align = 'right',
+  size = 'table',
+  className,
+  inputClassName,
+  maxLength = 200,
+  testId,
+}: CellProps) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [reason, setReason] = useState<string | null>(null);
+
+  const stop = () => {
+    setTyped(null);
+    setReason(null);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Escape' && typed !== null) {
+      event.stopPropagation();
+      stop();
+    }
+    if (event.key === 'Enter') event.currentTarget.blur();
+  };
+
+  return (
+    <span className={cx('relative block', className)}>
+      <span
+        className={cx(
+          'flex items-baseline rounded border bg-transparent focus-within:border-link focus-within:bg-sheet',
+          reason ? 'border-alarm bg-alarm-wash' : 'border-transparent hover:border-edge',
+          size === 'bench' ? 'border-edge bg-sheet px-3' : 'px-1.5',
+        )}
+      >
+        <input
+          id={id}
+          type="text"
+          autoComplete="off"
+          spellCheck={false}
+          aria-label={label}
+          aria-invalid={reason !== null}
+          aria-errormessage={reason ? `${id}-why` : undefined}
+          data-testid={testId}
+          inputMode={inputMode}
+          placeholder={placeholder}
+          maxLength={maxLength}
+          value={typed ?? value}
+          onFocus={(event) => event.currentTarget.select()}
+          onChange={(event) => {
+            const text = event.currentTarget.value;
+            setTyped(text);
+            setReason(onType(text));
+          }}
+          onKeyDown={onKeyDown}
+          onBlur={() => {
+            if (reason === null) setTyped(null);
+            onLeave?.();
+          }}
+          className={cx(
+            'w-full min-w-0 bg-transparent outline-none focus-visible:outline-none',
+            align === 'right' && 'text-right',
+            size === 'bench' ? 'min-h-14 text-2xl' : 'min-h-8',
+            inputClassName,
+          )}
+        />
+        {unit && (
+          <span className={cx('pl-1 text-soft', size === 'bench' ? 'text-xl' : 'text-xs')}>{unit}</span>
+        )}
+      </span>
+      {reason && (
+        <span
+          id={`${id}-why`}
+          role="alert"
+          className="absolute top-full right-0 z-20 mt-1 block w-max max-w-[min(20rem,80vw)] rounded border border-alarm bg-alarm-wash px-2 py-1 text-left text-xs font-normal text-alarm shadow"
+        >
+          {reason}
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,105 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+
+/** Properties of the source tree that nobody would notice losing. */
+const files = readdirSync('src', { recursive: true, encoding: 'utf8' })
+  .filter((file) => /\.tsx?$/.test(file))
+  .map((file) => ({ file, text: readFileSync(path.join('src', file), 'utf8') }));
+const sources = files.filter(({ file }) => !/\.test\.tsx?$|testFormulas/.test(file));
+
+/** Folder of src a file imports from, for its alias and relative imports. */
+function importsOf({ file, text }: { file: string; text: string }): string[] {
+  return [...text.matchAll(/(?:from|import\()\s*'([^']+)'/g)].flatMap(([, target = '']) => {
+    if (target.startsWith('@/')) return [target.slice(2).split('/')[0] ?? ''];
+    if (!target.startsWith('.')) return [`npm:${target}`];
+    return [path.join(path.dirname(file), target).split('/')[0] ?? ''];
+  });
+}
+
+const MAY: Record<string, string[]> = {
+  core: ['core', 'npm:zod'],
+  ui: ['ui', 'npm:'],
+  workers: ['workers', 'core', 'npm:'],
+  features: ['features', 'ui', 'workers', 'core', 'npm:'],
+  db: ['db', 'core', 'npm:'],
+  server: ['server', 'db', 'core', 'npm:'],
+  app: ['app', 'features', 'server', 'ui', 'core', 'npm:'],
+};
+
+test('imports run one way', () => {
+  const strays = sources.flatMap((source) => {
+    const home = source.file.split('/')[0] ?? '';
+    const may = MAY[home];
+    if (!may) return [];
+    return (
+      importsOf(source)
+        // the API's edge and the benchmark's empty handler stand between the web and the database
+        .filter((target) => !(source.file.startsWith('app/api/') && target === 'db'))
+        .filter(
+          (target) =>
+            !may.some((allowed) => (allowed === 'npm:' ? target.startsWith(allowed) : target === allowed)),
+        )
+        .filter((target) => !target.endsWith('.css'))
+        .map((target) => `${source.file} → ${target}`)
+    );
+  });
+  expect(strays).toEqual([]);
+});
+
+test('the core knows no clock, no chance, no screen and no machine', () => {
+  const found = sources
+    .filter(({ file }) => file.startsWith('core/'))
+    .flatMap(({ file, text }) =>
+      [
+        ...text.matchAll(
+          /Date\.now|Math\.random|new Date\(\)|\bprocess\.|'node:|\bwindow\.|\bdocument\.|\bfetch\(/g,
+        ),
+      ].map(([what]) => `${file}: ${what}`),
+    );
+  expect(found).toEqual([]);
+});
+
+test('nothing is exported that nobody uses', () => {
+  const frameworkNames = new Set([
+    'default',
+    'metadata',
+    'viewport',
+    'generateMetadata',
+    'GET',
+    'POST',
+    'config',
+    'proxy',
+  ]);
+  const elsewhere = ['scripts', 'tests'].flatMap((folder) =>
+    readdirSync(folder, { recursive: true, encoding: 'utf8' })
+      .filter((file) => file.endsWith('.ts'))
+      .map((file) => ({ file: `../${folder}/${file}`, text: readFileSync(path.join(folder, file), 'utf8') })),
+  );
+  // a name that is only handed on by an index is not used by it
+  const everything = [...files, ...elsewhere].map(({ file, text }) => ({
+    file,
+    text: file.endsWith('index.ts') ? text.replace(/^export \{[^}]*\} from [^;]*;$/gm, '') : text,
+  }));
+  const unused = sources
+    .filter(({ file }) => !file.endsWith('index.ts'))
+    .flatMap(({ file, text }) =>
+      [...text.matchAll(/^export (?:async )?(?:const|function|class|interface|type|abstract class) (\w+)/gm)]
+        .map(([, name = '']) => name)
+        .filter((name) => !frameworkNames.has(name))
+        .filter(
+          (name) =>
+            !everything.some((other) => other.file !== file && new RegExp(`\\b${name}\\b`).test(other.text)),
+        )
+        // a type that spells out an exported function's own signature is part of its page
+        .filter((name) => (text.match(new RegExp(`\\b${name}\\b`, 'g'))?.length ?? 0) < 2)
+        .map((name) => `${file}: ${name}`),
+    );
+  expect(unused).toEqual([]);
+});
+
+test('no file is a drawer, and none has grown past reading', () => {
+  expect(
+    files.filter(({ file }) => /utils?\.|helpers?\.|misc\./i.test(file)).map(({ file }) => file),
+  ).toEqual([]);
+  expect(sources.filter(({ text }) => text.split('\n').length > 400).map(({ file }) => file)).toEqual([]);
+});

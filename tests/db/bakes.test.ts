@@ -1,0 +1,181 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { emptyOutcome, type BakeAction } from '@/core/bake';
+import type { BatchRequest } from '@/core/batch';
+import { plainLoaf } from '@/core/formula/testFormulas';
+import { libraryBook } from '@/core/ingredients';
+import { endedBakes, loadBake, recordTaps, runningBakes, startBake, stateOf } from '@/server/bakes';
+import type { Context } from '@/server/context';
+import { createFormula, formulaCards } from '@/server/formulas';
+import { importKitchen } from '@/server/importKitchen';
+import { testDatabase, type TestDatabase } from './testDatabase';
+
+let db: TestDatabase;
+let here: Context;
+const clock = { ms: 0 };
+beforeAll(async () => {
+  db = await testDatabase();
+});
+afterAll(() => db.drop());
+beforeEach(async () => {
+  clock.ms = Date.UTC(2026, 10, 19, 5);
+  here = await db.kitchen(clock);
+});
+
+const batch: BatchRequest = {
+  mode: 'pieces',
+  pieces: 8,
+  pieceMassG: 85,
+  weighed: 'dough',
+  bakeLossPercent: 10,
+  bowlLossPercent: 0,
+};
+
+async function started(context = here): Promise<string> {
+  const formula = await createFormula(context, { requestId: randomUUID(), formula: plainLoaf() });
+  if (!formula.ok) throw new Error('no formula');
+  const bake = await startBake(context, {
+    requestId: randomUUID(),
+    formulaId: formula.value.id,
+    revision: 1,
+    batch,
+  });
+  if (!bake.ok) throw new Error('no bake');
+  return bake.value.id;
+}
+const tapOf = (action: BakeAction, agoMs = 0) => ({ eventId: randomUUID(), agoMs, action });
+const salt: BakeAction = { type: 'weighed', lineId: 'salt', massG: 7 };
+
+test('a bake keeps the sheet it ran on and the log of what happened, in order', async () => {
+  const id = await started();
+  await recordTaps(here, id, [tapOf(salt), tapOf({ type: 'noted', text: 'damp morning' })]);
+  clock.ms += 60_000;
+  await recordTaps(here, id, [tapOf({ type: 'timerStarted', stepId: 'proof', durationS: 3600 })]);
+  const bake = await loadBake(here, id);
+  if (!bake) throw new Error('lost');
+  expect(bake.sheet.pieces).toMatchObject({ count: 8, doughG: 85 });
+  expect(bake.events.map(({ seq, atMs }) => [seq, atMs - bake.startedAtMs])).toEqual([
+    [1, 0],
+    [2, 0],
+    [3, 60_000],
+  ]);
+  expect(stateOf(bake).steps.get('proof')?.timer).toMatchObject({ durationS: 3600 });
+});
+
+test('starting twice with one wish is one bake; a stranger’s revision is not found', async () => {
+  const formula = await createFormula(here, { requestId: randomUUID(), formula: plainLoaf() });
+  if (!formula.ok) throw new Error('no formula');
+  const start = { requestId: randomUUID(), formulaId: formula.value.id, revision: 1, batch };
+  const answers = await Promise.all([startBake(here, start), startBake(here, start), startBake(here, start)]);
+  expect(new Set(answers.map((answer) => answer.ok && answer.value.id)).size).toBe(1);
+  expect(await runningBakes(here)).toHaveLength(1);
+  const there = await db.kitchen();
+  expect(await startBake(there, { ...start, requestId: randomUUID() })).toMatchObject({
+    failure: { kind: 'notFound' },
+  });
+  expect(await startBake(here, { ...start, requestId: randomUUID(), revision: 9 })).toMatchObject({
+    failure: { kind: 'notFound' },
+  });
+});
+
+test('a tap sent again is kept once; two tablets ticking the same line make one tick', async () => {
+  const id = await started();
+  const tap = tapOf(salt);
+  await Promise.all([
+    recordTaps(here, id, [tap]),
+    recordTaps(here, id, [tap]),
+    recordTaps(here, id, [tap, tap]),
+  ]);
+  expect((await loadBake(here, id))?.events).toHaveLength(1);
+  const second = await recordTaps(here, id, [tapOf(salt), tapOf({ type: 'stepDone', stepId: 'mix' })]);
+  expect(second).toMatchObject({
+    ok: true,
+    value: { results: [{ problem: { code: 'alreadyDone' } }, { problem: null }] },
+  });
+  expect((await loadBake(here, id))?.events).toHaveLength(2);
+});
+
+test('a tap that waited for the network is dated back, never before the one ahead of it', async () => {
+  const id = await started();
+  clock.ms += 600_000;
+  await recordTaps(here, id, [tapOf(salt, 120_000), tapOf({ type: 'noted', text: 'late' }, 300_000)]);
+  const bake = await loadBake(here, id);
+  expect(bake?.events.map(({ atMs }) => atMs - bake.startedAtMs)).toEqual([480_000, 480_000]);
+});
+
+test('closing moves a bake from the bench to the logbook; a correction is one more event', async () => {
+  const id = await started();
+  await recordTaps(here, id, [tapOf({ type: 'closed', outcome: { ...emptyOutcome, pieces: 8 } })]);
+  expect(await runningBakes(here)).toEqual([]);
+  expect((await endedBakes(here, { most: 10 })).map((bake) => bake.id)).toEqual([id]);
+  const late = await recordTaps(here, id, [
+    tapOf(salt),
+    tapOf({ type: 'outcomeCorrected', outcome: { ...emptyOutcome, pieces: 7 } }),
+  ]);
+  expect(late).toMatchObject({
+    value: { results: [{ problem: { code: 'alreadyClosed' } }, { problem: null }] },
+  });
+  const bake = await loadBake(here, id);
+  expect(bake && stateOf(bake)).toMatchObject({
+    outcome: { pieces: 7 },
+    earlierOutcomes: [{ outcome: { pieces: 8 } }],
+  });
+  expect(await formulaCards(here)).toMatchObject([{ bakes: 1 }]);
+});
+
+test('another kitchen neither sees nor touches a bake, and the log cannot be rewritten', async () => {
+  const id = await started();
+  await recordTaps(here, id, [tapOf(salt)]);
+  const there = await db.kitchen();
+  expect(await loadBake(there, id)).toBeNull();
+  expect(await recordTaps(there, id, [tapOf(salt)])).toMatchObject({ failure: { kind: 'notFound' } });
+  await expect(db.pool.query('update bake_event set happened_at = now()')).rejects.toThrow(/append-only/);
+  await expect(db.pool.query('delete from bake')).rejects.toThrow(/append-only/);
+});
+
+test('the logbook pages backwards without losing or doubling a bake', async () => {
+  const ids: string[] = [];
+  for (let day = 0; day < 5; day++) {
+    clock.ms += 86_400_000;
+    const id = await started();
+    await recordTaps(here, id, [tapOf({ type: 'abandoned', reason: '' })]);
+    ids.unshift(id);
+  }
+  const first = await endedBakes(here, { most: 3 });
+  const second = await endedBakes(here, { most: 3, beforeMs: first.at(-1)!.startedAtMs });
+  expect([...first, ...second].map((bake) => bake.id)).toEqual(ids);
+});
+
+describe('moving a kitchen in', () => {
+  const demo = () =>
+    JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')) as { bakes: { formula: string }[] };
+
+  test('is all or nothing, happens once, and keeps every revision and event', async () => {
+    const fresh = await testDatabase();
+    const mover = { pool: fresh.pool, book: libraryBook, newId: randomUUID };
+    const broken = demo();
+    broken.bakes.at(-1)!.formula = 'nobody';
+    expect(await importKitchen(mover, broken)).toMatchObject({ ok: false });
+    const count = async () =>
+      (
+        await fresh.pool.query(
+          `select (select count(*)::int from kitchen) as kitchens, (select count(*)::int from formula_revision) as revisions,
+                  (select count(*)::int from bake) as bakes, (select count(*)::int from bake_event) as events`,
+        )
+      ).rows[0] as Record<string, number>;
+    expect(await count()).toEqual({ kitchens: 0, revisions: 0, bakes: 0, events: 0 });
+    const moved = await Promise.all([importKitchen(mover, demo()), importKitchen(mover, demo())]);
+    expect(moved.filter((answer) => answer.ok && answer.value !== null)).toHaveLength(1);
+    const file = JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')) as {
+      formulas: { revisions: unknown[] }[];
+      bakes: { events: unknown[] }[];
+    };
+    expect(await count()).toEqual({
+      kitchens: 1,
+      revisions: file.formulas.reduce((sum, { revisions }) => sum + revisions.length, 0),
+      bakes: file.bakes.length,
+      events: file.bakes.reduce((sum, { events }) => sum + events.length, 0),
+    });
+    await fresh.drop();
+  });
+});

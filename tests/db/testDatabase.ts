@@ -1,0 +1,57 @@
+import { randomUUID } from 'node:crypto';
+import type pg from 'pg';
+import type { KitchenDetails } from '@/core/formats';
+import { libraryBook } from '@/core/ingredients';
+import { openPool } from '@/db/pool';
+import { insertKitchen } from '@/db/queries/kitchens';
+import type { Context } from '@/server/context';
+
+export const TEMPLATE = 'crumb_template';
+
+/** The test cluster, made and started by ./crumb test. Its databases come and go; nobody's data is in it. */
+export function clusterUrl(database = 'postgres'): string {
+  const url = process.env.CRUMB_TEST_DATABASE;
+  if (!url) throw new Error('CRUMB_TEST_DATABASE is not set: run the database tests with ./crumb test');
+  return url.replace(/\/[^/]*$/, `/${database}`);
+}
+
+const details: KitchenDetails = {
+  name: 'Test kitchen',
+  about: '',
+  altitudeM: 95,
+  timeZone: 'UTC',
+  scales: [
+    { upToG: 20, stepG: 0.1 },
+    { upToG: 100_000, stepG: 1 },
+  ],
+};
+
+export interface TestDatabase {
+  readonly pool: pg.Pool;
+  /** A use case's context in a kitchen of its own, with a clock that stands where it is put. */
+  readonly kitchen: (clock?: { ms: number }) => Promise<Context>;
+  readonly drop: () => Promise<void>;
+}
+
+/** A fresh database with the newest schema, cloned from the template in a blink. */
+export async function testDatabase({ empty = false } = {}): Promise<TestDatabase> {
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  const admin = openPool(clusterUrl());
+  await admin.query(`create database ${name} template ${empty ? 'template0' : TEMPLATE}`);
+  const pool = openPool(clusterUrl(name));
+  return {
+    pool,
+    kitchen: async (clock = { ms: Date.UTC(2026, 10, 19, 5) }) => ({
+      pool,
+      kitchen: await insertKitchen(pool, randomUUID(), details),
+      book: libraryBook,
+      now: () => new Date(clock.ms),
+      newId: randomUUID,
+    }),
+    drop: async () => {
+      await pool.end();
+      await admin.query(`drop database ${name} with (force)`);
+      await admin.end();
+    },
+  };
+}

@@ -1,0 +1,99 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdir, readFile, rm } from 'node:fs/promises';
+import path from 'node:path';
+import { answers, freePort } from '../../scripts/run';
+import { copyOf, expect, test, watch } from './kitchen';
+
+const HOME = path.resolve('.crumb', 'test', `kill-${process.pid}`);
+
+/** ./crumb start as a user runs it, with a home of its own. */
+async function start(port: number): Promise<ChildProcess> {
+  const env = { ...process.env };
+  delete env.DATABASE_URL;
+  const child = spawn('./crumb', ['start'], {
+    env: { ...env, CRUMB_HOME: HOME, PORT: String(port) },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  await answers(`http://127.0.0.1:${port}/api/health`);
+  return child;
+}
+
+const pidIn = async (file: string): Promise<number> =>
+  Number((await readFile(path.join(HOME, file), 'utf8')).split('\n')[0]);
+
+function isAlive(pid: number): boolean {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+test('server and database are killed in the middle of a timer: after the next start the bake is where it was', async ({
+  browser,
+}) => {
+  test.setTimeout(180_000);
+  await mkdir(path.dirname(HOME), { recursive: true });
+  const port = await freePort();
+  const home = `http://127.0.0.1:${port}`;
+  let crumb = await start(port);
+  try {
+    const context = await browser.newContext({ baseURL: home });
+    const page = await context.newPage();
+    const faults: string[] = [];
+    watch(page, home, faults);
+    await copyOf(page, 'Chickpea and rice griddle flats');
+    await page.getByRole('button', { name: 'Make a batch' }).click();
+    await page.getByRole('button', { name: 'To the bench' }).click();
+    const lines = Number(/\d+\/(\d+)/.exec(await page.getByRole('tab', { name: /Weigh/ }).innerText())?.[1]);
+    for (let line = 0; line < lines; line++)
+      await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
+    await page.getByRole('button', { name: 'Start 4 min' }).click();
+    await expect(page.getByTestId('clock')).toBeVisible();
+    const bake = /\/bench\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
+    const log = async () =>
+      (await (await page.request.get(`/api/bakes/${bake}`)).json()) as {
+        events: { atMs: number; action: { type: string; durationS?: number } }[];
+      };
+    await expect.poll(async () => (await log()).events.length).toBe(lines + 1);
+    const timer = (await log()).events.at(-1)!;
+
+    // the power goes: the starter, the server and the database, none of them asked first
+    const [server, database] = [await pidIn('server.pid'), await pidIn('pg/postmaster.pid')];
+    crumb.kill('SIGKILL');
+    process.kill(server, 'SIGKILL');
+    process.kill(database, 'SIGKILL');
+    await expect.poll(() => isAlive(server) || isAlive(database)).toBe(false);
+
+    // the bench goes on without them: the timer runs, and what is pressed now is kept on the device
+    await page.getByRole('button', { name: '5 min', exact: true }).click();
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Note' }).fill('the lights went out');
+    await page.getByRole('button', { name: 'Keep the note' }).click();
+    await expect(page.getByText(/The server does not answer. Go on: 2 kept on this device/)).toBeVisible();
+
+    crumb = await start(port);
+    await expect.poll(async () => (await log()).events.length, { timeout: 30_000 }).toBe(lines + 3);
+    await expect(page.getByText('The server does not answer.')).toBeHidden();
+    await page.reload();
+    const { events } = await log();
+    expect(events[lines]).toEqual(timer);
+    const shouldShowS = 240 + 300 - (Date.now() - timer.atMs) / 1000;
+    const [minutes = 0, seconds = 0] = (await page.getByTestId('clock').innerText()).split(':').map(Number);
+    expect(Math.abs(minutes * 60 + seconds - shouldShowS)).toBeLessThan(3);
+    await page.goto('/');
+    await expect(
+      page.getByRole('link', { name: /Chickpea and rice griddle flats \(copy\)/ }).first(),
+    ).toContainText('left of');
+    await context.close();
+    // and it can be stopped as it should be: both gone, the data still there
+    const [again, postmaster] = [await pidIn('server.pid'), await pidIn('pg/postmaster.pid')];
+    crumb.kill('SIGINT');
+    await expect.poll(() => isAlive(again) || isAlive(postmaster), { timeout: 20_000 }).toBe(false);
+    expect(faults).toEqual([]);
+  } finally {
+    crumb.kill('SIGINT');
+    await rm(HOME, { recursive: true, force: true, maxRetries: 20, retryDelay: 250 });
+  }
+});

@@ -1,0 +1,70 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+/**
+ * A page in the demo kitchen. Fails the test when the page asks anything of another machine, breaks the content security
+ * policy, or throws.
+ */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page, baseURL }, hand) => {
+    const faults: string[] = [];
+    watch(page, baseURL ?? '', faults);
+    await hand(page);
+    expect(faults).toEqual([]);
+  },
+});
+export { expect };
+
+/** Notes what no page of ours may do. For pages that a test opens itself. */
+export function watch(page: Page, home: string, faults: string[]): void {
+  page.on('request', (request) => {
+    const { protocol, origin } = new URL(request.url());
+    if (protocol !== 'data:' && protocol !== 'blob:' && origin !== home)
+      faults.push(`left the machine: ${request.url()}`);
+  });
+  page.on('pageerror', (error) => faults.push(`threw: ${error.message}`));
+  page.on('console', (message) => {
+    if (/Content Security Policy|hydrat/i.test(message.text())) faults.push(message.text());
+  });
+}
+
+export const saved = (page: Page): Locator => page.locator('[data-testid="save-status"][data-state="saved"]');
+
+/** The sheet of a formula made for this test alone, so that tests can run side by side. */
+export async function copyOf(page: Page, name: string): Promise<string> {
+  await page.goto('/formulas');
+  const href = await page
+    .getByRole('link')
+    .filter({ has: page.getByRole('heading', { name, exact: true }) })
+    .getAttribute('href');
+  const id = href?.split('/').pop() ?? '';
+  const answer = await page.request.post('/api/formulas', {
+    data: { requestId: crypto.randomUUID(), copyOf: id },
+  });
+  const made = (await answer.json()) as { id: string };
+  await page.goto(`/formulas/${made.id}`);
+  await expect(saved(page)).toBeVisible();
+  return made.id;
+}
+
+export const cell = (page: Page, label: string): Locator =>
+  page.getByRole('textbox', { name: label, exact: true });
+
+/** Starts a bake of a formula straight through the API. */
+export async function startBake(page: Page, formulaId: string): Promise<string> {
+  const answer = await page.request.post('/api/bakes', {
+    data: {
+      requestId: crypto.randomUUID(),
+      formulaId,
+      revision: 1,
+      batch: {
+        mode: 'pieces',
+        pieces: 8,
+        pieceMassG: 85,
+        weighed: 'dough',
+        bakeLossPercent: 10,
+        bowlLossPercent: 0,
+      },
+    },
+  });
+  return ((await answer.json()) as { id: string }).id;
+}

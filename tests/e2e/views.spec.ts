@@ -1,0 +1,92 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { copyOf, expect, startBake, test } from './kitchen';
+
+async function check(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`),
+  ).toEqual([]);
+  const faults = await page.evaluate(() => {
+    const small = [...document.querySelectorAll<HTMLElement>('body *')]
+      .filter((element) =>
+        [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()),
+      )
+      .filter((element) => element.checkVisibility() && parseFloat(getComputedStyle(element).fontSize) < 12)
+      .map((element) => `small text: ${element.textContent}`);
+    const wide =
+      document.documentElement.scrollWidth > innerWidth
+        ? [`wider than the screen: ${document.documentElement.scrollWidth}`]
+        : [];
+    return [...small, ...wide];
+  });
+  expect(faults).toEqual([]);
+}
+
+for (const light of ['day', 'dim'] as const) {
+  for (const [width, height] of [
+    [1280, 800],
+    [360, 780],
+  ] as const) {
+    test(`every view can be read by everybody: ${light}, ${width} wide`, async ({
+      page,
+      context,
+      baseURL,
+    }) => {
+      test.slow();
+      await context.addCookies([{ name: 'crumb-view', value: `${light}.g.C`, url: baseURL ?? '' }]);
+      await page.setViewportSize({ width, height });
+      const id = await copyOf(page, 'Sorghum and teff baton');
+      await check(page);
+      const bake = await startBake(page, id);
+      const logged = await page.request
+        .get('/logbook')
+        .then(async (answer) => /\/logbook\/([0-9a-f-]{36})/.exec(await answer.text())?.[1]);
+      for (const path of [
+        '/',
+        '/formulas',
+        `/formulas/${id}/batch`,
+        `/bench/${bake}`,
+        `/bench/${bake}?at=steps`,
+        `/bench/${bake}?at=log`,
+        '/logbook',
+        `/logbook/${logged}`,
+      ]) {
+        await page.goto(path);
+        await expect(page.locator('main')).not.toBeEmpty();
+        await expect(page.locator('main button, main a').first()).toBeVisible();
+        await check(page);
+      }
+      await page.request.post(`/api/bakes/${bake}/taps`, {
+        data: {
+          taps: [
+            { eventId: crypto.randomUUID(), agoMs: 0, action: { type: 'abandoned', reason: 'only a look' } },
+          ],
+        },
+      });
+    });
+  }
+}
+
+test('the keys work and are listed; dialogs give the focus back', async ({ page }) => {
+  await page.goto('/');
+  await page.keyboard.press('g');
+  await page.keyboard.press('f');
+  await expect(page).toHaveURL(/\/formulas$/);
+  await page.keyboard.press('Shift+D');
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dim');
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await expect(keys).toBeVisible();
+  await check(page);
+  await page.keyboard.press('Escape');
+  await expect(keys).toBeHidden();
+  await page.getByRole('button', { name: 'New formula' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'A new formula' })).toBeVisible();
+  await check(page);
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Give it a name.' })).toBeVisible();
+});
