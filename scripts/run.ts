@@ -49,6 +49,8 @@ export async function serveBuilt(databaseUrl: string, env: Record<string, string
     env: { ...process.env, ...env, NODE_ENV: 'production', DATABASE_URL: databaseUrl },
   });
   const url = `http://127.0.0.1:${port}`;
+  // a script that dies must not leave its server behind
+  process.on('exit', () => child.kill('SIGKILL'));
   await answers(`${url}/api/health`);
   return {
     url,

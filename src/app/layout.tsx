@@ -1,6 +1,5 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
-import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { PREFERENCE_COOKIE, readPreferences } from '@/features/preferences/preferences';
 import { PreferencesProvider } from '@/features/preferences/PreferencesProvider';
@@ -21,11 +20,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-light={preferences.light}>
       <body>
-        <NuqsAdapter>
-          <PreferencesProvider initial={preferences} timeZone={kitchen.details.timeZone}>
-            <Shell>{children}</Shell>
-          </PreferencesProvider>
-        </NuqsAdapter>
+        <PreferencesProvider initial={preferences} timeZone={kitchen.details.timeZone}>
+          <Shell>{children}</Shell>
+        </PreferencesProvider>
       </body>
     </html>
   );

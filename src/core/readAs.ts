@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { ok, type Problem, type Result } from './result';
 
 /** Zod's first complaint as a problem of ours: the code it was refused with, or the nearest of the general ones. */

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 
 /** What a query runs on: the pool, or one client inside a transaction. Only what is needed of it, so tests can lend either. */
 export interface Queryable {

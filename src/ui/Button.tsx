@@ -31,7 +31,7 @@ export const buttonClass = (
   className?: string,
 ): string =>
   cx(
-    'inline-flex items-center justify-center border font-semibold leading-tight transition-colors disabled:cursor-not-allowed disabled:opacity-50',
+    'inline-flex items-center justify-center border font-semibold leading-tight disabled:cursor-not-allowed disabled:opacity-50',
     LOOK[look],
     SIZE[size],
     className,

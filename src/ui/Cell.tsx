@@ -1,5 +1,12 @@
 'use client';
-import { useId, useState, type HTMLAttributes, type KeyboardEvent } from 'react';
+import {
+  useId,
+  useState,
+  type ChangeEvent,
+  type FocusEvent,
+  type HTMLAttributes,
+  type KeyboardEvent,
+} from 'react';
 import { cx } from './cx';
 
 interface CellProps {
@@ -22,6 +29,8 @@ interface CellProps {
   inputClassName?: string;
   maxLength?: number;
   testId?: string;
+  /** Text that may need more than one line: the cell grows with it instead of cutting it off. */
+  grows?: boolean;
 }
 
 /** One typed value on a sheet. Answers as you type, never loses what was typed, and says why it could not take it. */
@@ -39,6 +48,7 @@ export function Cell({
   inputClassName,
   maxLength = 200,
   testId,
+  grows = false,
 }: CellProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
@@ -48,12 +58,47 @@ export function Cell({
     setTyped(null);
     setReason(null);
   };
-  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
     if (event.key === 'Escape' && typed !== null) {
       event.stopPropagation();
       stop();
     }
-    if (event.key === 'Enter') event.currentTarget.blur();
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      event.currentTarget.blur();
+    }
+  };
+
+  type Typing = HTMLInputElement | HTMLTextAreaElement;
+  const shared = {
+    id,
+    autoComplete: 'off',
+    spellCheck: false,
+    'aria-label': label,
+    'aria-invalid': reason !== null,
+    'aria-errormessage': reason ? `${id}-why` : undefined,
+    'data-testid': testId,
+    placeholder,
+    maxLength,
+    value: typed ?? value,
+    onFocus: (event: FocusEvent<Typing>) => event.currentTarget.select(),
+    onChange: (event: ChangeEvent<Typing>) => {
+      const text = event.currentTarget.value;
+      setTyped(text);
+      setReason(onType(text));
+    },
+    onKeyDown,
+    onBlur: () => {
+      if (reason === null) setTyped(null);
+      onLeave?.();
+    },
+    className: cx(
+      'w-full min-w-0 bg-transparent outline-none focus-visible:outline-none',
+      align === 'right' && 'text-right',
+      size === 'bench' ? 'min-h-14 text-2xl' : 'min-h-8',
+      grows && 'field-sizing-content resize-none overflow-hidden py-1 leading-snug',
+      inputClassName,
+    ),
   };
 
   return (
@@ -65,37 +110,7 @@ export function Cell({
           size === 'bench' ? 'border-edge bg-sheet px-3' : 'px-1.5',
         )}
       >
-        <input
-          id={id}
-          type="text"
-          autoComplete="off"
-          spellCheck={false}
-          aria-label={label}
-          aria-invalid={reason !== null}
-          aria-errormessage={reason ? `${id}-why` : undefined}
-          data-testid={testId}
-          inputMode={inputMode}
-          placeholder={placeholder}
-          maxLength={maxLength}
-          value={typed ?? value}
-          onFocus={(event) => event.currentTarget.select()}
-          onChange={(event) => {
-            const text = event.currentTarget.value;
-            setTyped(text);
-            setReason(onType(text));
-          }}
-          onKeyDown={onKeyDown}
-          onBlur={() => {
-            if (reason === null) setTyped(null);
-            onLeave?.();
-          }}
-          className={cx(
-            'w-full min-w-0 bg-transparent outline-none focus-visible:outline-none',
-            align === 'right' && 'text-right',
-            size === 'bench' ? 'min-h-14 text-2xl' : 'min-h-8',
-            inputClassName,
-          )}
-        />
+        {grows ? <textarea rows={1} {...shared} /> : <input type="text" inputMode={inputMode} {...shared} />}
         {unit && (
           <span className={cx('pl-1 text-soft', size === 'bench' ? 'text-xl' : 'text-xs')}>{unit}</span>
         )}

@@ -1,42 +1,31 @@
 'use client';
-import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
-import { cx } from './cx';
+import { cloneElement, lazy, Suspense, useState, type ReactElement, type ReactNode } from 'react';
 
-/** A menu that opens from its trigger (any button). */
-export function Menu({ trigger, children }: { trigger: ReactNode; children: ReactNode }) {
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={6}
-          className="z-50 min-w-52 rounded-md border border-edge bg-sheet p-1 text-sm shadow-lg"
-        >
-          {children}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
-  );
+export interface MenuChoice {
+  readonly key: string;
+  readonly words: ReactNode;
+  readonly onSelect: () => void;
+  readonly alarm?: boolean;
 }
 
-interface ChoiceProps {
-  onSelect: () => void;
-  children: ReactNode;
-  alarm?: boolean;
+interface MenuProps {
+  trigger: ReactElement<{ onClick?: () => void; onPointerEnter?: () => void }>;
+  choices: readonly MenuChoice[];
+  /** Lays the choices out in two columns, for a long list of short words. */
+  columns?: boolean;
 }
 
-export function MenuChoice({ onSelect, children, alarm }: ChoiceProps) {
+const load = () => import('./OpenMenu');
+const OpenMenu = lazy(() => load().then((module) => ({ default: module.OpenMenu })));
+
+/** A menu behind a button. What draws it is fetched when the hand comes near, so that no page waits for its menus. */
+export function Menu({ trigger, choices, columns = false }: MenuProps) {
+  const [wanted, setWanted] = useState(false);
+  if (!wanted)
+    return cloneElement(trigger, { onClick: () => setWanted(true), onPointerEnter: () => void load() });
   return (
-    <DropdownMenu.Item
-      onSelect={onSelect}
-      className={cx(
-        'flex min-h-9 cursor-pointer items-center gap-2 rounded px-2.5 outline-none data-highlighted:bg-well',
-        alarm && 'text-alarm',
-      )}
-    >
-      {children}
-    </DropdownMenu.Item>
+    <Suspense fallback={trigger}>
+      <OpenMenu trigger={trigger} choices={choices} columns={columns} />
+    </Suspense>
   );
 }

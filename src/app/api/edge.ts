@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { readAs } from '@/core/readAs';
 import type { Problem } from '@/core/result';
 import { databaseFailure } from '@/db/errors';

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { FormulaShelf } from '@/features/formula/FormulaShelf';
 import { currentContext } from '@/server/context';
 import { formulaCards } from '@/server/formulas';
@@ -6,5 +7,9 @@ import { formulaCards } from '@/server/formulas';
 export const metadata: Metadata = { title: 'Formulas' };
 
 export default async function FormulasPage() {
-  return <FormulaShelf cards={await formulaCards(await currentContext())} />;
+  return (
+    <NuqsAdapter>
+      <FormulaShelf cards={await formulaCards(await currentContext())} />
+    </NuqsAdapter>
+  );
 }

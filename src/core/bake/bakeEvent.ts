@@ -1,8 +1,9 @@
-import { z } from 'zod';
-import { FORMULA_LIMITS, localIdSchema } from '../formula/formula';
+import * as z from 'zod';
+import { FORMULA_LIMITS } from '../formula/formula';
+import { localIdSchema } from '../formula/formulaSchema';
 import { STEP_LIMITS } from '../method/step';
-import { plainText } from '../plainText';
-import { outcomeSchema } from './outcome';
+import { plainText } from '../plainTextSchema';
+import { outcomeSchema } from './outcomeSchema';
 
 const massG = z.number().min(FORMULA_LIMITS.lineMassG.min).max(1_000_000);
 const durationS = z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMITS.durationS.max);

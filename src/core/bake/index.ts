@@ -14,12 +14,6 @@ export {
 } from './bakeState';
 export { decide } from './decide';
 export { actualTotals } from './actualSheet';
-export {
-  emptyOutcome,
-  lossPercent,
-  OUTCOME_LIMITS,
-  outcomeSchema,
-  SCORE_NAMES,
-  type Outcome,
-} from './outcome';
+export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
+export { outcomeSchema } from './outcomeSchema';

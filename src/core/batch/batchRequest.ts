@@ -1,5 +1,7 @@
-import { z } from 'zod';
-import { FORMULA_LIMITS, localIdSchema } from '../formula/formula';
+import * as z from 'zod';
+import { FORMULA_LIMITS } from '../formula/formula';
+import { FACTOR_LIMITS } from './checkRequest';
+import { localIdSchema } from '../formula/formulaSchema';
 
 const { pieces, pieceMassG, lossPercent, lineMassG } = FORMULA_LIMITS;
 
@@ -18,7 +20,7 @@ export const batchRequestSchema = z.discriminatedUnion('mode', [
   }),
   z.strictObject({
     mode: z.literal('factor'),
-    factor: z.number().min(0.01).max(200),
+    factor: z.number().min(FACTOR_LIMITS.min).max(FACTOR_LIMITS.max),
     pieceMassG: z.number().min(pieceMassG.min).max(pieceMassG.max),
     bowlLossPercent: loss,
   }),

@@ -1,6 +1,7 @@
-import { z } from 'zod';
-import { formulaSchema, localIdSchema, STAGE_KINDS, STYLES } from '../formula/formula';
-import { methodStepSchema } from '../method/step';
+import * as z from 'zod';
+import { STAGE_KINDS, STYLES } from '../formula/formula';
+import { formulaSchema, localIdSchema } from '../formula/formulaSchema';
+import { methodStepSchema } from '../method/stepSchema';
 
 const positive = z.number().positive().max(10_000_000);
 

@@ -1,4 +1,5 @@
 export { batchRequestSchema, type BatchRequest } from './batchRequest';
 export { batchSheetSchema, type BatchLine, type BatchSheet, type Shift } from './batchSheet';
+export { FACTOR_LIMITS } from './checkRequest';
 export { planBatch } from './planBatch';
-export { ordinaryScales, roundToScale, scaleRangesSchema, type ScaleRanges } from './scale';
+export { ordinaryScales, roundToScale, type ScaleRanges } from './scale';

@@ -5,6 +5,7 @@ import { compensatedSum } from '../numeric/compensatedSum';
 import { never, ok, refuse, type Result } from '../result';
 import type { BatchRequest } from './batchRequest';
 import type { BatchSheet } from './batchSheet';
+import { checkRequest } from './checkRequest';
 import { roundToScale, type ScaleRanges } from './scale';
 
 /** Share of the dough that reaches the tins once the bowl, hands and scraper have kept theirs. */
@@ -41,7 +42,7 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
  * Whole pieces only: the remainder is stated, never spread in silence. In `pieces` mode rounding may leave the dough a
  * gram or two off; the count stays what was asked and the shortage or excess shows in the remainder (never below 0).
  *
- * @returns the sheet; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
+ * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
  *   `tooSmall` at `factor` when a line leaves 0.01 g ... 1 t
  */
 export function planBatch(
@@ -50,6 +51,8 @@ export function planBatch(
   scales: ScaleRanges,
   book: IngredientBook,
 ): Result<BatchSheet> {
+  const checked = checkRequest(request);
+  if (!checked.ok) return checked;
   const exact = formulaTotals(formula, book);
   if (exact.doughG <= 0) return refuse('nothingToWeigh');
   if (exact.baseG <= 0) return refuse('noFlour');

@@ -1,14 +1,14 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bakeActionSchema } from '../bake/bakeEvent';
 import { afterEvent, bakeState } from '../bake/bakeState';
 import { decide } from '../bake/decide';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { planBatch } from '../batch/planBatch';
-import { scaleRangesSchema } from '../batch/scale';
+import { scaleRangesSchema } from '../batch/scaleSchema';
 import { checkFormula } from '../formula/checkFormula';
-import { formulaSchema } from '../formula/formula';
+import { formulaSchema } from '../formula/formulaSchema';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { plainText } from '../plainText';
+import { plainText } from '../plainTextSchema';
 import { readAs } from '../readAs';
 import { ok, refuse, type Result } from '../result';
 

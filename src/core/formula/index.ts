@@ -2,9 +2,7 @@ export {
   allLines,
   emptyFormula,
   FORMULA_LIMITS,
-  formulaSchema,
   isDoughStage,
-  localIdSchema,
   STAGE_KINDS,
   STYLES,
   type Formula,
@@ -20,3 +18,4 @@ export { applyEdit, type FormulaEdit } from './edit';
 export { record, redo, settle, startHistory, undo, type History } from './history';
 export { compareFormulas, type Difference } from './compare';
 export { firstMassG } from './firstMass';
+export { formulaSchema, localIdSchema } from './formulaSchema';

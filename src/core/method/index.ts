@@ -1,5 +1,4 @@
 export {
-  methodStepSchema,
   newStep,
   STEP_KINDS,
   STEP_LIMITS,
@@ -9,3 +8,4 @@ export {
   type StepKind,
 } from './step';
 export { methodTime, type MethodTime } from './methodTime';
+export { methodStepSchema } from './stepSchema';

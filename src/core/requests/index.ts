@@ -1,7 +1,7 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bakeActionSchema } from '../bake/bakeEvent';
 import { batchRequestSchema } from '../batch/batchRequest';
-import { formulaSchema } from '../formula/formula';
+import { formulaSchema } from '../formula/formulaSchema';
 
 /** What a screen may ask of the server. One schema each, used where it is made and where it is received. */
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bakeActionSchema, type BakeAction } from '@/core/bake';
 import { batchSheetSchema, type BatchRequest, type BatchSheet } from '@/core/batch';
 import { many, maybeOne, type Queryable } from '../rows';

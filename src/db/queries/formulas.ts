@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { formulaSchema, type Formula } from '@/core/formula';
 import { many, maybeOne, type Queryable } from '../rows';
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { kitchenDetailsSchema } from '@/core/formats';
 import { maybeOne, one, type Queryable } from '../rows';
 

@@ -26,14 +26,10 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
   const wish = useRef<{ what: string; requestId: string } | null>(null);
 
   const request = useMemo(() => requestOf(query), [query]);
-  const plan = useMemo(
-    () => (request.ok ? planBatch(formula, request.value, scales, libraryBook) : request),
-    [formula, request, scales],
-  );
+  const plan = useMemo(() => planBatch(formula, request, scales, libraryBook), [formula, request, scales]);
 
   const start = async () => {
-    if (!request.ok) return;
-    const what = JSON.stringify(request.value);
+    const what = JSON.stringify(request);
     if (wish.current?.what !== what) wish.current = { what, requestId: crypto.randomUUID() };
     setBusy(true);
     setTrouble(null);
@@ -41,7 +37,7 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
       requestId: wish.current.requestId,
       formulaId: loaded.id,
       revision: loaded.revision,
-      batch: request.value,
+      batch: request,
     });
     if (answer.kind === 'ok') return router.push(`/bench/${answer.value.id}`);
     setBusy(false);

@@ -1,5 +1,6 @@
 'use client';
 import { useId, type ReactNode } from 'react';
+import { FACTOR_LIMITS } from '@/core/batch';
 import { allLines, FORMULA_LIMITS, type Formula } from '@/core/formula';
 import { libraryBook } from '@/core/ingredients';
 import { ok, refuse, type Result } from '@/core/result';
@@ -126,7 +127,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
               testId="factor"
               unit="×"
               value={formatDecimal(query.factor, 3)}
-              onType={take('factor', times, { min: 0.01, max: 200 }, (factor) => onChange({ factor }))}
+              onType={take('factor', times, FACTOR_LIMITS, (factor) => onChange({ factor }))}
             />
           </Ask>
           {piece}

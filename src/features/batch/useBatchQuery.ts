@@ -1,9 +1,7 @@
 'use client';
 import { parseAsFloat, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
-import { batchRequestSchema, type BatchRequest } from '@/core/batch';
+import type { BatchRequest } from '@/core/batch';
 import { allLines, type Formula } from '@/core/formula';
-import { readAs } from '@/core/readAs';
-import type { Result } from '@/core/result';
 
 export const MODES = ['pieces', 'factor', 'fixed'] as const;
 
@@ -29,16 +27,10 @@ export function useBatchQuery(formula: Formula) {
 
 export type BatchQuery = ReturnType<typeof useBatchQuery>[0];
 
-/** The query as the request it stands for; refused with the field when the address holds nonsense. */
-export function requestOf(query: BatchQuery): Result<BatchRequest> {
+/** The query as the request it stands for; its limits are checked where the batch is planned. */
+export function requestOf(query: BatchQuery): BatchRequest {
   const { mode, pieces, each, weighed, bakeLoss, bowlLoss, factor, line, have } = query;
   const piece = { pieceMassG: each, bowlLossPercent: bowlLoss };
-  return readAs(
-    batchRequestSchema,
-    mode === 'pieces'
-      ? { mode, pieces, weighed, bakeLossPercent: bakeLoss, ...piece }
-      : mode === 'factor'
-        ? { mode, factor, ...piece }
-        : { mode, lineId: line, massG: have, ...piece },
-  );
+  if (mode === 'pieces') return { mode, pieces, weighed, bakeLossPercent: bakeLoss, ...piece };
+  return mode === 'factor' ? { mode, factor, ...piece } : { mode, lineId: line, massG: have, ...piece };
 }

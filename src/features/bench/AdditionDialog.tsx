@@ -5,7 +5,7 @@ import { FORMULA_LIMITS } from '@/core/formula';
 import { libraryBook, type Ingredient } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
 import { within } from '@/core/units';
-import { Button } from '@/ui/Button';
+import { Button, buttonClass } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
 import { IngredientPicker } from '../formula/IngredientPicker';
@@ -59,12 +59,10 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
         <IngredientPicker
           label="Another ingredient"
           onPick={setIngredient}
-          trigger={
-            <Button size="bench" look={ingredient && !USUAL.includes(ingredient.id) ? 'strong' : 'plain'}>
-              {ingredient && !USUAL.includes(ingredient.id) ? ingredient.name : 'Another …'}
-            </Button>
-          }
-        />
+          className={buttonClass(ingredient && !USUAL.includes(ingredient.id) ? 'strong' : 'plain', 'bench')}
+        >
+          {ingredient && !USUAL.includes(ingredient.id) ? ingredient.name : 'Another …'}
+        </IngredientPicker>
       </div>
       <p className="mt-4 font-semibold">How much</p>
       <Cell

@@ -9,17 +9,17 @@ import { isRunning, isStepDone, nextThing, stillToWeigh, timerLeftS } from '@/co
 import { formatClock } from '@/core/units';
 import { Button, IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import { Menu, MenuChoice } from '@/ui/Menu';
+import { Menu } from '@/ui/Menu';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
 import { STEP_WORD } from '../wording/words';
-import { NoteDialog } from './NoteDialog';
 import { StepView } from './StepView';
 import { useBench, type Bench, type BenchBake } from './useBench';
 import { useNow } from './useNow';
 import { WeighView } from './WeighView';
 
+const NoteDialog = dynamic(() => import('./NoteDialog').then((module) => module.NoteDialog), { ssr: false });
 const AdditionDialog = dynamic(() => import('./AdditionDialog').then((module) => module.AdditionDialog), {
   ssr: false,
 });
@@ -100,15 +100,25 @@ export function BenchPage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
               <EllipsisVertical size={22} aria-hidden />
             </IconButton>
           }
-        >
-          <MenuChoice onSelect={() => change({ light: dim ? 'day' : 'dim' })}>
-            {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}{' '}
-            {dim ? 'Daylight' : 'Dim the light'}
-          </MenuChoice>
-          <MenuChoice alarm onSelect={() => setDialog('abandon')}>
-            Give this bake up …
-          </MenuChoice>
-        </Menu>
+          choices={[
+            {
+              key: 'light',
+              words: (
+                <>
+                  {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}{' '}
+                  {dim ? 'Daylight' : 'Dim the light'}
+                </>
+              ),
+              onSelect: () => change({ light: dim ? 'day' : 'dim' }),
+            },
+            {
+              key: 'abandon',
+              words: 'Give this bake up …',
+              onSelect: () => setDialog('abandon'),
+              alarm: true,
+            },
+          ]}
+        />
       </header>
       {!outbox.reachable && (
         <p

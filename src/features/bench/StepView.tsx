@@ -212,7 +212,7 @@ function OneStep({ step, number, of, bench, nowMs, next, onDone }: OneStepProps)
           </Button>
         )}
         {running && (
-          <div className="grid grid-cols-3 gap-3">
+          <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
             <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
               <Plus size={20} aria-hidden /> 1 min
             </Button>

@@ -100,3 +100,20 @@ test('a tap the server will never take is not sent for ever, and is said; one do
   await third.answer({ kind: 'invalid', problems: [{ code: 'tooLarge', path: 'taps.0.agoMs' }] });
   expect(third.outbox.state).toMatchObject({ waiting: [], refused: { code: 'tooLarge' } });
 });
+
+test('one bad tap among several is struck out alone', async () => {
+  const taps = ['a', 'bad', 'c'].map((eventId) => ({ eventId, madeAtMs: 900, action: salt }));
+  const { outbox, sent, answer, ok, kept } = rig(taps);
+  outbox.open();
+  await answer({ kind: 'invalid', problems: [{ code: 'notAllowed', path: 'taps.1' }] });
+  for (let turn = 0; turn < 3; turn++) {
+    const [tap] = sent.at(-1)!;
+    await answer(
+      tap?.eventId === 'bad'
+        ? { kind: 'invalid', problems: [{ code: 'notAllowed', path: 'taps.0' }] }
+        : ok(sent.at(-1)!),
+    );
+  }
+  expect(sent.slice(1).map((batch) => batch.map(({ eventId }) => eventId))).toEqual([['a'], ['bad'], ['c']]);
+  expect(kept()).toEqual([]);
+});

@@ -43,6 +43,7 @@ const AT_ONCE = 50;
 export class Outbox {
   private sending = false;
   private failures = 0;
+  private atOnce = AT_ONCE;
   private cancelWait: () => void = () => undefined;
   private listeners = new Set<() => void>();
   state: OutboxState;
@@ -88,7 +89,7 @@ export class Outbox {
     if (this.sending || this.state.waiting.length === 0) return;
     this.cancelWait();
     this.sending = true;
-    const batch = this.state.waiting.slice(0, AT_ONCE);
+    const batch = this.state.waiting.slice(0, this.atOnce);
     const sentAtMs = this.deps.now();
     const answer = await this.deps.post(
       batch.map(({ eventId, madeAtMs, action }) => ({
@@ -107,13 +108,18 @@ export class Outbox {
           void this.flush();
         },
       );
+    } else if (batch.length > 1) {
+      // One of them is not to be taken: send them singly, so that it does not take the others down with it.
+      this.atOnce = 1;
+      void this.flush();
     } else {
-      // The server understood and will never take these: say so once instead of sending them for ever.
+      // The server understood and will never take it: say so once instead of sending it for ever.
       const problem: Problem =
         answer.kind === 'invalid' && answer.problems[0]
           ? answer.problems[0]
           : { code: 'notAllowed', path: '' };
       this.strike(batch, { refused: problem });
+      void this.flush();
     }
   }
 

@@ -1,14 +1,21 @@
-import { z } from 'zod';
-import { bakeActionSchema } from '@/core/bake';
 import type { OutboxDeps, WaitingTap } from './outbox';
 
-const waitingSchema = z.array(
-  z.object({ eventId: z.uuid(), madeAtMs: z.number(), action: bakeActionSchema }),
-);
+/** Rough on purpose: what a tap may hold is the server's to check, and it answers tap by tap. */
+function isTap(value: unknown): value is WaitingTap {
+  const tap = value as Partial<WaitingTap> | null;
+  return (
+    typeof tap === 'object' &&
+    tap !== null &&
+    typeof tap.eventId === 'string' &&
+    typeof tap.madeAtMs === 'number' &&
+    typeof tap.action?.type === 'string'
+  );
+}
 
 function read(key: string): WaitingTap[] {
   try {
-    return waitingSchema.parse(JSON.parse(localStorage.getItem(key) ?? '[]'));
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '[]');
+    return Array.isArray(kept) ? kept.filter(isTap) : [];
   } catch {
     return [];
   }

@@ -1,6 +1,6 @@
 'use client';
-import type { ReactNode } from 'react';
-import { FORMULA_LIMITS, type Formula, type FormulaTotals } from '@/core/formula';
+import { memo, type ReactNode } from 'react';
+import { FORMULA_LIMITS } from '@/core/formula';
 import { libraryBook } from '@/core/ingredients';
 import { formatDecimal, parseDecimal, within } from '@/core/units';
 import { Cell } from '@/ui/Cell';
@@ -8,7 +8,7 @@ import { Segmented } from '@/ui/Segmented';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { wordPercent } from '../wording/words';
-import { useSheetActions } from './SheetContext';
+import { useSheetActions, useSheetState } from './SheetContext';
 import { WaterPicture } from './WaterPicture';
 
 const nameOf = (ingredientId: string): string => libraryBook.get(ingredientId)?.name ?? ingredientId;
@@ -47,12 +47,14 @@ function usualWords(ingredientId: string, percent: number | null): string {
   return percent < share.from || percent > share.to ? `outside the usual; ${range}` : range;
 }
 
-export function Answers({ formula, totals }: { formula: Formula; totals: FormulaTotals }) {
+export const Answers = memo(function Answers() {
   const { edit, settle } = useSheetActions();
+  const usualYield = useSheetState((state) => state.formula.usualYield);
+  const percentBase = useSheetState((state) => state.formula.percentBase);
+  const totals = useSheetState((state) => state.totals);
   const units = useUnits();
   const { preferences } = usePreferences();
-  const { usualYield } = formula;
-  const bindersIn = formula.percentBase === 'floursAndBinders';
+  const bindersIn = percentBase === 'floursAndBinders';
 
   const typeYield =
     (field: keyof typeof usualYield, read: (text: string) => ReturnType<typeof parseDecimal>) =>
@@ -102,7 +104,7 @@ export function Answers({ formula, totals }: { formula: Formula; totals: Formula
         <Row word="Flours and starches, the 100 %" figure={units.mass(totals.baseG)}>
           <Segmented
             label="What counts as 100 %"
-            value={formula.percentBase}
+            value={percentBase}
             onChange={(percentBase) => edit({ type: 'setPercentBase', percentBase })}
             options={[
               { value: 'flours', label: 'binders apart' },
@@ -162,4 +164,4 @@ export function Answers({ formula, totals }: { formula: Formula; totals: Formula
       </div>
     </aside>
   );
-}
+});

@@ -5,11 +5,11 @@ import { Button } from '@/ui/Button';
 import { useKitchenTime } from '../preferences/time';
 import { ask } from '../asking/ask';
 import { Differences } from './Differences';
+import { useSheetState } from './SheetContext';
 import type { LoadedFormula } from './useFormulaSheet';
 
 interface ConflictBannerProps {
   formulaId: string;
-  mine: Formula;
   conflict: { readonly revision: number; readonly savedAtMs: number };
   onMineOnTop: () => void;
   onTheirs: () => void;
@@ -17,15 +17,9 @@ interface ConflictBannerProps {
 }
 
 /** Two hands on one sheet: says so, shows what differs, and lets the baker choose. Nothing is overwritten either way. */
-export function ConflictBanner({
-  formulaId,
-  mine,
-  conflict,
-  onMineOnTop,
-  onTheirs,
-  onCopy,
-}: ConflictBannerProps) {
+export function ConflictBanner({ formulaId, conflict, onMineOnTop, onTheirs, onCopy }: ConflictBannerProps) {
   const time = useKitchenTime();
+  const mine = useSheetState((state) => state.formula);
   const [theirs, setTheirs] = useState<Formula | null>(null);
   useEffect(() => {
     let gone = false;

@@ -3,23 +3,23 @@ import { Archive, ArchiveRestore, Copy, EllipsisVertical, History, Redo2, Scale,
 import { useRouter } from 'next/navigation';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
-import { formulaTotals, STYLES } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
+import { STYLES } from '@/core/formula';
 import { Button, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
-import { Menu, MenuChoice } from '@/ui/Menu';
+import { Menu } from '@/ui/Menu';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
 import { wordProblem } from '../wording/problems';
 import { STYLE_WORD } from '../wording/words';
 import { Answers } from './Answers';
+import { AnswerStrip } from './AnswerStrip';
 import { ConflictBanner } from './ConflictBanner';
 import { IngredientSheet } from './IngredientSheet';
 import { MethodEditor } from './MethodEditor';
 import { SaveStatus } from './SaveStatus';
-import { SheetActionsProvider } from './SheetContext';
-import { useFormulaSheet, type LoadedFormula } from './useFormulaSheet';
+import { SheetActionsProvider, useSheetState } from './SheetContext';
+import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 
 const RevisionsDialog = dynamic(() => import('./RevisionsDialog').then((module) => module.RevisionsDialog), {
   ssr: false,
@@ -29,7 +29,7 @@ const STYLE_OPTIONS = STYLES.map((style) => ({ value: style, label: STYLE_WORD[s
 
 /** Undo must not fight with the text in a cell: the cell is left first, and found again afterwards. */
 function leavingTheCell(deed: () => void): void {
-  const cell = document.activeElement instanceof HTMLInputElement ? document.activeElement : null;
+  const cell = document.activeElement instanceof HTMLElement ? document.activeElement : null;
   cell?.blur();
   deed();
   requestAnimationFrame(() => cell?.isConnected && cell.focus());
@@ -37,12 +37,25 @@ function leavingTheCell(deed: () => void): void {
 
 /** The sheet of one formula: what goes in on the left, what it makes on the right, the method beneath. */
 export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
-  const router = useRouter();
   const sheet = useFormulaSheet(loaded);
+  const { store, edit, settle } = sheet;
+  const actions = useMemo(() => ({ store, edit, settle }), [store, edit, settle]);
+  return (
+    <SheetActionsProvider value={actions}>
+      <SheetView loaded={loaded} sheet={sheet} />
+    </SheetActionsProvider>
+  );
+}
+
+function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaSheet }) {
+  const router = useRouter();
   const { preferences } = usePreferences();
-  const { formula, edit, settle, undo, redo } = sheet;
-  const totals = useMemo(() => formulaTotals(formula, libraryBook), [formula]);
-  const actions = useMemo(() => ({ edit, settle }), [edit, settle]);
+  const { store, edit, settle, undo, redo } = sheet;
+  const name = useSheetState((state) => state.formula.name);
+  const style = useSheetState((state) => state.formula.style);
+  const about = useSheetState((state) => state.formula.about);
+  const canUndo = useSheetState((state) => state.history.past.length > 0);
+  const canRedo = useSheetState((state) => state.history.future.length > 0);
   const [archived, setArchived] = useState(loaded.archivedAtMs !== null);
   const [revisions, setRevisions] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -50,7 +63,6 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-      if (event.target instanceof HTMLTextAreaElement) return;
       event.preventDefault();
       leavingTheCell(event.shiftKey ? redo : undo);
     };
@@ -74,15 +86,17 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
   };
 
   return (
-    <SheetActionsProvider value={actions}>
+    <>
       {sheet.save.kind === 'conflict' && (
         <ConflictBanner
           formulaId={loaded.id}
-          mine={formula}
           conflict={sheet.save}
           onMineOnTop={sheet.saveOnTop}
           onTheirs={() => void sheet.takeTheirs()}
-          onCopy={() => void copy({ formula: { ...formula, name: `${formula.name.slice(0, 72)} (mine)` } })}
+          onCopy={() => {
+            const mine = store.state.formula;
+            void copy({ formula: { ...mine, name: `${mine.name.slice(0, 72)} (mine)` } });
+          }}
         />
       )}
       {sheet.broughtBack && sheet.save.kind !== 'conflict' && (
@@ -100,33 +114,33 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
         </p>
       )}
       <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
-        <h1 className="sr-only">{formula.name}</h1>
+        <h1 className="sr-only">{name}</h1>
         <Cell
           label="Name of the formula"
-          value={formula.name}
+          value={name}
           align="left"
           inputMode="text"
           className="-ml-1.5 min-w-64 flex-1"
           inputClassName="font-head text-2xl font-bold tracking-tight sm:text-3xl"
-          onType={(name) => {
-            const problem = edit({ type: 'rename', name }, 'name');
+          onType={(typed) => {
+            const problem = edit({ type: 'rename', name: typed }, 'name');
             return problem && wordProblem(problem, preferences);
           }}
           onLeave={settle}
         />
         <Choice
           label="Style"
-          value={formula.style}
+          value={style}
           options={STYLE_OPTIONS}
-          onChange={(style) => edit({ type: 'setStyle', style })}
+          onChange={(next) => edit({ type: 'setStyle', style: next })}
           className="w-auto text-sm text-soft"
         />
         <SaveStatus save={sheet.save} />
         <div className="flex items-center gap-0.5">
-          <IconButton label="Undo (Ctrl Z)" disabled={!sheet.canUndo} onClick={undo}>
+          <IconButton label="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo}>
             <Undo2 size={18} aria-hidden />
           </IconButton>
-          <IconButton label="Redo (Ctrl Shift Z)" disabled={!sheet.canRedo} onClick={redo}>
+          <IconButton label="Redo (Ctrl Shift Z)" disabled={!canRedo} onClick={redo}>
             <Redo2 size={18} aria-hidden />
           </IconButton>
           <Menu
@@ -135,18 +149,37 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
                 <EllipsisVertical size={18} aria-hidden />
               </IconButton>
             }
-          >
-            <MenuChoice onSelect={() => setRevisions(true)}>
-              <History size={16} aria-hidden /> Earlier states
-            </MenuChoice>
-            <MenuChoice onSelect={() => void copy({ copyOf: loaded.id })}>
-              <Copy size={16} aria-hidden /> Duplicate
-            </MenuChoice>
-            <MenuChoice onSelect={() => void putAway(!archived)}>
-              {archived ? <ArchiveRestore size={16} aria-hidden /> : <Archive size={16} aria-hidden />}
-              {archived ? 'Bring back from the archive' : 'Put in the archive'}
-            </MenuChoice>
-          </Menu>
+            choices={[
+              {
+                key: 'states',
+                words: (
+                  <>
+                    <History size={16} aria-hidden /> Earlier states
+                  </>
+                ),
+                onSelect: () => setRevisions(true),
+              },
+              {
+                key: 'copy',
+                words: (
+                  <>
+                    <Copy size={16} aria-hidden /> Duplicate
+                  </>
+                ),
+                onSelect: () => void copy({ copyOf: loaded.id }),
+              },
+              {
+                key: 'archive',
+                words: (
+                  <>
+                    {archived ? <ArchiveRestore size={16} aria-hidden /> : <Archive size={16} aria-hidden />}
+                    {archived ? 'Bring back from the archive' : 'Put in the archive'}
+                  </>
+                ),
+                onSelect: () => void putAway(!archived),
+              },
+            ]}
+          />
         </div>
         <Button look="now" className="min-h-11 px-5 text-base" onClick={() => void toBatch()}>
           <Scale size={18} aria-hidden /> Make a batch
@@ -154,11 +187,12 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
       </div>
       {archived && <p className="mb-3 text-sm text-soft">This formula is in the archive.</p>}
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
-        <div className="min-w-0 max-lg:order-2">
+        <AnswerStrip />
+        <div className="min-w-0">
           <section aria-label="What goes in" className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
-            <IngredientSheet formula={formula} totals={totals} />
+            <IngredientSheet />
           </section>
-          <MethodEditor steps={formula.steps} />
+          <MethodEditor />
           <section aria-labelledby="about-title" className="mt-6">
             <h2 id="about-title" className="text-base">
               About it
@@ -167,7 +201,7 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
               aria-labelledby="about-title"
               rows={3}
               maxLength={4000}
-              value={formula.about}
+              value={about}
               placeholder="What it is for, who asked for it, what to mind."
               onChange={(event) => edit({ type: 'setAbout', about: event.currentTarget.value }, 'about')}
               onBlur={settle}
@@ -176,7 +210,7 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
           </section>
         </div>
         <div className="lg:sticky lg:top-18">
-          <Answers formula={formula} totals={totals} />
+          <Answers />
         </div>
       </div>
       {revisions && (
@@ -187,6 +221,6 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
           onBringBack={(back) => edit({ type: 'bringBack', formula: back })}
         />
       )}
-    </SheetActionsProvider>
+    </>
   );
 }

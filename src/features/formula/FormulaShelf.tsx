@@ -1,16 +1,16 @@
 'use client';
 import { Plus } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useQueryState } from 'nuqs';
 import { useState } from 'react';
-import { emptyFormula, type Style } from '@/core/formula';
+import type { Style } from '@/core/formula';
 import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
 import { Segmented } from '@/ui/Segmented';
 import { useKitchenTime } from '../preferences/time';
-import { ask } from '../asking/ask';
 import { STYLE_WORD, wordPercent } from '../wording/words';
+
+const NewFormula = dynamic(() => import('./NewFormula').then((module) => module.NewFormula), { ssr: false });
 
 /** One formula on the shelf, with the figures a dough is known by. Made by the server. */
 export interface ShelfCard {
@@ -23,68 +23,6 @@ export interface ShelfCard {
   readonly flours: readonly { readonly name: string; readonly percent: number }[];
   readonly bakes: number;
   readonly lastBakedAtMs: number | null;
-}
-
-function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
-  const router = useRouter();
-  const [name, setName] = useState('');
-  const [reason, setReason] = useState<string | null>(null);
-  // made once per dialog: pressing twice, or again after a dead network, still makes one formula
-  const [requestId] = useState(() => crypto.randomUUID());
-  const [busy, setBusy] = useState(false);
-  const make = async () => {
-    if (name.trim() === '') return setReason('Give it a name.');
-    setBusy(true);
-    const formula = emptyFormula(name.trim(), 'dough');
-    const answer = await ask<{ id: string }>('/api/formulas', { requestId, formula });
-    if (answer.kind === 'ok') return router.push(`/formulas/${answer.value.id}`);
-    setBusy(false);
-    setReason(
-      answer.kind === 'invalid'
-        ? 'This name can’t be kept. Use up to 80 ordinary letters.'
-        : 'The server did not answer. Try again.',
-    );
-  };
-  return (
-    <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
-      title="A new formula"
-      hint="Only a name for now; the sheet takes the rest."
-    >
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void make();
-        }}
-      >
-        <label htmlFor="new-name" className="text-sm font-semibold">
-          Name
-        </label>
-        <input
-          id="new-name"
-          value={name}
-          maxLength={80}
-          autoComplete="off"
-          aria-invalid={reason !== null}
-          aria-describedby={reason ? 'new-name-why' : undefined}
-          onChange={(event) => {
-            setName(event.currentTarget.value);
-            setReason(null);
-          }}
-          className="mt-1 w-full rounded-md border border-edge bg-sheet px-3 py-2 text-lg"
-        />
-        {reason && (
-          <p id="new-name-why" role="alert" className="mt-1 text-sm text-alarm">
-            {reason}
-          </p>
-        )}
-        <Button type="submit" look="strong" disabled={busy} className="mt-4 min-h-11 px-5">
-          Open the sheet
-        </Button>
-      </form>
-    </Dialog>
-  );
 }
 
 function Card({ card }: { card: ShelfCard }) {

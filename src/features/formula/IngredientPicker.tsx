@@ -1,69 +1,44 @@
 'use client';
-import { Command } from 'cmdk';
-import { Popover } from 'radix-ui';
-import { useMemo, useState, type ReactNode } from 'react';
-import { libraryBook, searchIngredients, type Ingredient } from '@/core/ingredients';
-import { ROLE_WORD } from '../wording/words';
-import { RoleMark } from './RoleMark';
+import { lazy, Suspense, useRef, useState, type ReactNode } from 'react';
+import type { Ingredient } from '@/core/ingredients';
 
 interface PickerProps {
-  trigger: ReactNode;
-  onPick: (ingredient: Ingredient) => void;
+  /** What the button shows and looks like. */
+  children: ReactNode;
+  className: string;
+  /** The button's name where its words alone do not say enough. */
+  name?: string;
+  /** What is being looked for, read out at the search field. */
   label: string;
+  onPick: (ingredient: Ingredient) => void;
 }
 
-/** Finds an ingredient by any of its names. Opens over its trigger; arrows and Enter choose. */
-export function IngredientPicker({ trigger, onPick, label }: PickerProps) {
+const load = () => import('./IngredientSearch');
+const IngredientSearch = lazy(() => load().then((module) => ({ default: module.IngredientSearch })));
+
+/** A button that opens a search for an ingredient beside itself. The search is fetched when the hand comes near. */
+export function IngredientPicker({ children, className, name, label, onPick }: PickerProps) {
+  const button = useRef<HTMLButtonElement>(null);
   const [open, setOpen] = useState(false);
-  const [text, setText] = useState('');
-  const found = useMemo(() => searchIngredients(libraryBook, text), [text]);
   return (
-    <Popover.Root
-      open={open}
-      onOpenChange={(next) => {
-        setOpen(next);
-        setText('');
-      }}
-    >
-      <Popover.Trigger asChild>{trigger}</Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={4}
-          onCloseAutoFocus={(event) => event.preventDefault()}
-          className="z-50 w-[min(24rem,calc(100vw-1rem))] rounded-md border border-edge bg-sheet shadow-lg"
-        >
-          <Command label={label} shouldFilter={false} loop>
-            <Command.Input
-              value={text}
-              onValueChange={setText}
-              placeholder="Type a name: rice, linseed, cornflour …"
-              aria-label={label}
-              className="w-full border-b border-rule bg-transparent px-3 py-2.5 outline-none focus-visible:outline-none"
-            />
-            <Command.List className="max-h-[min(20rem,50dvh)] overflow-y-auto p-1">
-              <Command.Empty className="px-3 py-4 text-sm text-soft">
-                Nothing by that name. Try another word for it.
-              </Command.Empty>
-              {found.map((ingredient) => (
-                <Command.Item
-                  key={ingredient.id}
-                  value={ingredient.id}
-                  onSelect={() => {
-                    setOpen(false);
-                    onPick(ingredient);
-                  }}
-                  className="flex min-h-9 cursor-pointer items-center gap-2 rounded px-2 text-sm data-[selected=true]:bg-well"
-                >
-                  <RoleMark role={ingredient.roles[0]} />
-                  <span className="font-medium">{ingredient.name}</span>
-                  <span className="ml-auto text-xs text-soft">{ROLE_WORD[ingredient.roles[0]]}</span>
-                </Command.Item>
-              ))}
-            </Command.List>
-          </Command>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <>
+      <button
+        ref={button}
+        type="button"
+        aria-label={name}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onPointerEnter={() => void load()}
+        onClick={() => setOpen(true)}
+        className={className}
+      >
+        {children}
+      </button>
+      {open && (
+        <Suspense>
+          <IngredientSearch beside={button} label={label} onPick={onPick} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
   );
 }

@@ -10,13 +10,13 @@ import {
 } from '@dnd-kit/core';
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { useCallback, useEffect, useId, useRef } from 'react';
-import { firstMassG, type Formula, type FormulaTotals } from '@/core/formula';
+import { memo, useCallback, useEffect, useId, useMemo, useRef } from 'react';
+import { firstMassG, type Formula } from '@/core/formula';
 import { libraryBook, type Ingredient } from '@/core/ingredients';
 import { Button } from '@/ui/Button';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { carryWords } from './carryWords';
-import { newLocalId, useSheetActions } from './SheetContext';
+import { newLocalId, useSheetActions, useSheetState } from './SheetContext';
 import { StageBlock } from './StageBlock';
 
 interface Place {
@@ -46,17 +46,18 @@ function neighbour(formula: Formula, lineId: string, by: -1 | 1): Place | null {
 }
 
 /** The left side of the sheet: what goes in, part by part. */
-export function IngredientSheet({ formula, totals }: { formula: Formula; totals: FormulaTotals }) {
-  const { edit } = useSheetActions();
-  const units = useUnits();
+export const IngredientSheet = memo(function IngredientSheet() {
+  const { edit, store } = useSheetActions();
+  // the whole order as one word: this draws again when something comes, goes or moves, not when a number changes
+  const order = useSheetState((state) =>
+    state.formula.stages
+      .map((stage) => [stage.id, ...stage.lines.map((line) => line.id)].join(' '))
+      .join('|'),
+  );
+  const stageIds = useMemo(() => order.split('|').map((stage) => stage.split(' ')[0] ?? ''), [order]);
   const dndId = useId();
   const focusNext = useRef<string | null>(null);
   const frame = useRef<HTMLDivElement>(null);
-  const latest = useRef({ formula, totals });
-  useEffect(() => {
-    latest.current = { formula, totals };
-  });
-
   // a line just added waits for its weight: the caret is put there
   useEffect(() => {
     if (!focusNext.current) return;
@@ -67,14 +68,14 @@ export function IngredientSheet({ formula, totals }: { formula: Formula; totals:
       focusNext.current = null;
       cell.focus();
     }
-  }, [formula]);
+  }, [order]);
 
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const to = over && placeOf(formula, String(over.id));
+    const to = over && placeOf(store.state.formula, String(over.id));
     if (!to || active.id === over.id) return;
     edit({ type: 'moveLine', lineId: String(active.id), toStageId: to.stageId, toIndex: to.index });
   };
@@ -83,44 +84,48 @@ export function IngredientSheet({ formula, totals }: { formula: Formula; totals:
       const line = {
         id: newLocalId(),
         ingredientId: ingredient.id,
-        massG: firstMassG(ingredient, latest.current.totals),
+        massG: firstMassG(ingredient, store.state.totals),
         note: '',
       };
       focusNext.current = line.id;
       edit({ type: 'addLine', stageId, line });
     },
-    [edit],
+    [edit, store],
   );
   const onMove = useCallback(
     (lineId: string, by: -1 | 1) => {
-      const to = neighbour(latest.current.formula, lineId, by);
+      const to = neighbour(store.state.formula, lineId, by);
       if (to) edit({ type: 'moveLine', lineId, toStageId: to.stageId, toIndex: to.index });
     },
-    [edit],
+    [edit, store],
   );
 
-  const announcements = carryWords((id) => {
-    const line = formula.stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
-    if (line) return libraryBook.get(line.ingredientId)?.name ?? line.ingredientId;
-    return formula.stages.find((stage) => stage.id === id)?.name ?? 'that part';
-  });
+  const accessibility = useMemo(
+    () => ({
+      announcements: carryWords((id) => {
+        const { stages } = store.state.formula;
+        const line = stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
+        if (line) return libraryBook.get(line.ingredientId)?.name ?? line.ingredientId;
+        return stages.find((stage) => stage.id === id)?.name ?? 'that part';
+      }),
+    }),
+    [store],
+  );
 
   return (
     <div ref={frame}>
       <DndContext
         id={dndId}
-        accessibility={{ announcements }}
+        accessibility={accessibility}
         sensors={sensors}
         collisionDetection={closestCenter}
         onDragEnd={onDragEnd}
       >
-        {formula.stages.map((stage) => (
+        {stageIds.map((stageId) => (
           <StageBlock
-            key={stage.id}
-            stage={stage}
-            massG={totals.stageG.get(stage.id) ?? 0}
-            percents={totals.linePercent}
-            only={formula.stages.length === 1}
+            key={stageId}
+            stageId={stageId}
+            only={stageIds.length === 1}
             onAdd={onAdd}
             onMove={onMove}
           />
@@ -140,9 +145,15 @@ export function IngredientSheet({ formula, totals }: { formula: Formula; totals:
           <Plus size={16} aria-hidden /> Another part
         </Button>
         <span className="pr-2 text-sm text-soft">
-          All of it <strong className="pl-1 text-base text-ink">{units.mass(totals.totalG)}</strong>
+          All of it <Total />
         </span>
       </div>
     </div>
   );
+});
+
+function Total() {
+  const units = useUnits();
+  const totalG = useSheetState((state) => state.totals.totalG);
+  return <strong className="pl-1 text-base text-ink">{units.mass(totalG)}</strong>;
 }

@@ -13,17 +13,28 @@ import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { IngredientPicker } from './IngredientPicker';
 import { roleColor } from './RoleMark';
-import { useSheetActions } from './SheetContext';
+import { useSheetActions, useSheetState } from './SheetContext';
 import { ROLE_WORD } from '../wording/words';
 
 interface LineRowProps {
-  line: Line;
-  percent: number | null;
+  lineId: string;
   onMove: (lineId: string, by: -1 | 1) => void;
 }
 
 /** One ingredient: grams and percent side by side, each following the other, with a bar for its share. */
-export const LineRow = memo(function LineRow({ line, percent, onMove }: LineRowProps) {
+export const LineRow = memo(function LineRow({ lineId, onMove }: LineRowProps) {
+  const line = useSheetState((state) => state.lines.get(lineId));
+  const percent = useSheetState((state) => state.totals.linePercent.get(lineId) ?? null);
+  return line ? <Row line={line} percent={percent} onMove={onMove} /> : null;
+});
+
+interface RowProps {
+  line: Line;
+  percent: number | null;
+  onMove: LineRowProps['onMove'];
+}
+
+function Row({ line, percent, onMove }: RowProps) {
   const { edit, settle } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
@@ -78,18 +89,13 @@ export const LineRow = memo(function LineRow({ line, percent, onMove }: LineRowP
         <GripVertical size={16} aria-hidden />
       </button>
       <IngredientPicker
+        name={`${name}: put another ingredient here`}
         label={`Instead of ${name}`}
         onPick={(picked) => edit({ type: 'setIngredient', lineId: line.id, ingredientId: picked.id })}
-        trigger={
-          <button
-            type="button"
-            aria-label={`${name}: put another ingredient here`}
-            className="min-h-9 rounded px-1 text-left leading-tight font-medium hover:underline"
-          >
-            {name}
-          </button>
-        }
-      />
+        className="min-h-9 rounded px-1 text-left leading-tight font-medium hover:underline"
+      >
+        {name}
+      </IngredientPicker>
       <Cell
         label={`Note for ${name}`}
         value={line.note}
@@ -134,4 +140,4 @@ export const LineRow = memo(function LineRow({ line, percent, onMove }: LineRowP
       />
     </li>
   );
-});
+}

@@ -10,19 +10,20 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { useCallback, useEffect, useId, useRef } from 'react';
-import { methodTime, STEP_KINDS, type MethodStep } from '@/core/method';
+import { memo, useCallback, useEffect, useId, useMemo, useRef } from 'react';
+import { methodTime, STEP_KINDS } from '@/core/method';
 import { formatDurationRange, formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
-import { Menu, MenuChoice } from '@/ui/Menu';
+import { Menu } from '@/ui/Menu';
 import { STEP_WORD } from '../wording/words';
 import { carryWords } from './carryWords';
-import { newLocalId, useSheetActions } from './SheetContext';
+import { newLocalId, useSheetActions, useSheetState } from './SheetContext';
 import { StepRow } from './StepRow';
 
 /** The method beneath the sheet: ordered steps, moved by drag or by keys. */
-export function MethodEditor({ steps }: { steps: readonly MethodStep[] }) {
+export const MethodEditor = memo(function MethodEditor() {
   const { edit } = useSheetActions();
+  const steps = useSheetState((state) => state.formula.steps);
   const dndId = useId();
   const latest = useRef(steps);
   useEffect(() => {
@@ -45,16 +46,23 @@ export function MethodEditor({ steps }: { steps: readonly MethodStep[] }) {
     [edit],
   );
   const time = methodTime(steps);
-  const announcements = carryWords((id) => {
-    const index = steps.findIndex((step) => step.id === id);
-    const step = steps[index];
-    return step ? `step ${index + 1}, ${step.title || STEP_WORD[step.kind]}` : 'that place';
-  });
+  const accessibility = useMemo(
+    () => ({
+      announcements: carryWords((id) => {
+        const index = steps.findIndex((step) => step.id === id);
+        const step = steps[index];
+        return step ? `step ${index + 1}, ${step.title || STEP_WORD[step.kind]}` : 'that place';
+      }),
+    }),
+    [steps],
+  );
+  const order = steps.map((step) => step.id).join(' ');
+  const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
 
   return (
     <section aria-labelledby="method-title" className="docket mt-6 rounded-b-md px-2 pt-4 pb-3 sm:px-4">
       <header className="flex flex-wrap items-baseline justify-between gap-2 pb-2">
-        <h2 id="method-title" className="text-xl">
+        <h2 id="method-title" className="scroll-mt-20 text-xl">
           Method
         </h2>
         {time.minS > 0 && (
@@ -67,12 +75,12 @@ export function MethodEditor({ steps }: { steps: readonly MethodStep[] }) {
       </header>
       <DndContext
         id={dndId}
-        accessibility={{ announcements }}
+        accessibility={accessibility}
         sensors={sensors}
         collisionDetection={closestCenter}
         onDragEnd={onDragEnd}
       >
-        <SortableContext items={steps.map((step) => step.id)} strategy={verticalListSortingStrategy}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol>
             {steps.map((step, index) => (
               <StepRow key={step.id} step={step} number={index + 1} onMove={onMove} />
@@ -88,26 +96,19 @@ export function MethodEditor({ steps }: { steps: readonly MethodStep[] }) {
       )}
       <div className="border-t border-rule pt-2">
         <Menu
+          columns
           trigger={
             <Button look="quiet" className="text-soft">
               <Plus size={16} aria-hidden /> Add a step
             </Button>
           }
-        >
-          <div className="grid max-h-80 grid-cols-2 overflow-y-auto">
-            {STEP_KINDS.map((kind) => (
-              <MenuChoice
-                key={kind}
-                onSelect={() =>
-                  edit({ type: 'addStep', kind, id: newLocalId(), atIndex: latest.current.length })
-                }
-              >
-                {STEP_WORD[kind]}
-              </MenuChoice>
-            ))}
-          </div>
-        </Menu>
+          choices={STEP_KINDS.map((kind) => ({
+            key: kind,
+            words: STEP_WORD[kind],
+            onSelect: () => edit({ type: 'addStep', kind, id: newLocalId(), atIndex: latest.current.length }),
+          }))}
+        />
       </div>
     </section>
   );
-}
+});

@@ -1,9 +1,11 @@
 'use client';
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useSyncExternalStore } from 'react';
+import type { SheetState, SheetStore } from './sheetStore';
 import type { Edit } from './useFormulaSheet';
 
-/** What every row of a sheet may do; stable, so that rows that did not change are not drawn again. */
+/** What every row of a sheet may do, and where it looks; stable for as long as the sheet is open. */
 export interface SheetActions {
+  readonly store: SheetStore;
   readonly edit: Edit;
   readonly settle: () => void;
 }
@@ -15,6 +17,13 @@ export function useSheetActions(): SheetActions {
   const actions = useContext(Context);
   if (!actions) throw new Error('useSheetActions needs a SheetActionsProvider above it');
   return actions;
+}
+
+/** One part of the sheet's state; draws again only when that part is another. `select` must not make new objects. */
+export function useSheetState<T>(select: (state: SheetState) => T): T {
+  const { store } = useSheetActions();
+  const read = () => select(store.state);
+  return useSyncExternalStore(store.subscribe, read, read);
 }
 
 export const newLocalId = (): string => crypto.randomUUID().slice(0, 13);

@@ -2,10 +2,10 @@
 import { useDroppable } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus, Trash2 } from 'lucide-react';
-import { memo } from 'react';
-import { STAGE_KINDS, type Stage } from '@/core/formula';
+import { memo, useMemo } from 'react';
+import { STAGE_KINDS } from '@/core/formula';
 import type { Ingredient } from '@/core/ingredients';
-import { Button, IconButton } from '@/ui/Button';
+import { buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
@@ -13,82 +13,79 @@ import { wordProblem } from '../wording/problems';
 import { STAGE_WORD } from '../wording/words';
 import { IngredientPicker } from './IngredientPicker';
 import { LineRow } from './LineRow';
-import { useSheetActions } from './SheetContext';
+import { useSheetActions, useSheetState } from './SheetContext';
+import type { SheetState } from './sheetStore';
 
 const KINDS = STAGE_KINDS.map((kind) => ({ value: kind, label: STAGE_WORD[kind] }));
 
 interface StageBlockProps {
-  stage: Stage;
-  massG: number;
-  percents: ReadonlyMap<string, number | null>;
+  stageId: string;
   only: boolean;
   onAdd: (stageId: string, ingredient: Ingredient) => void;
   onMove: (lineId: string, by: -1 | 1) => void;
 }
 
-export const StageBlock = memo(function StageBlock({
-  stage,
-  massG,
-  percents,
-  only,
-  onAdd,
-  onMove,
-}: StageBlockProps) {
+export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMove }: StageBlockProps) {
+  const find = (state: SheetState) => state.formula.stages.find((stage) => stage.id === stageId);
+  const name = useSheetState((state) => find(state)?.name ?? '');
+  const kind = useSheetState((state) => find(state)?.kind ?? 'main');
+  const massG = useSheetState((state) => state.totals.stageG.get(stageId) ?? 0);
+  const order = useSheetState((state) => (find(state)?.lines ?? []).map((line) => line.id).join(' '));
   const { edit, settle } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
-  const { setNodeRef } = useDroppable({ id: stage.id });
+  const { setNodeRef } = useDroppable({ id: stageId });
+  // kept the same while the order is: rows hear of a new list by drawing themselves again
+  const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
   return (
-    <section aria-label={stage.name || STAGE_WORD[stage.kind]} className="mt-5 first:mt-0">
+    <section aria-label={name || STAGE_WORD[kind]} className="mt-5 first:mt-0">
       <header className="flex flex-wrap items-center gap-x-2 pb-1">
         <Cell
           label="Name of this part"
-          value={stage.name}
+          value={name}
           align="left"
           inputMode="text"
           placeholder="Name this part"
           className="min-w-32 flex-1"
           inputClassName="font-head text-base font-semibold"
-          onType={(name) => {
-            const change = { type: 'setStage', stageId: stage.id, name, kind: stage.kind } as const;
-            const problem = edit(change, `stage:${stage.id}`);
+          onType={(typed) => {
+            const change = { type: 'setStage', stageId, name: typed, kind } as const;
+            const problem = edit(change, `stage:${stageId}`);
             return problem && wordProblem(problem, preferences);
           }}
           onLeave={settle}
         />
         <Choice
-          label={`What kind of part ${stage.name} is`}
-          value={stage.kind}
+          label={`What kind of part ${name} is`}
+          value={kind}
           options={KINDS}
-          onChange={(kind) => edit({ type: 'setStage', stageId: stage.id, name: stage.name, kind })}
+          onChange={(next) => edit({ type: 'setStage', stageId, name, kind: next })}
           className="w-auto text-sm text-soft"
         />
         <span className="ml-auto pr-1 text-sm text-soft">{units.mass(massG)}</span>
         {!only && (
           <IconButton
-            label={`Take the part ${stage.name} out`}
-            onClick={() => edit({ type: 'removeStage', stageId: stage.id })}
+            label={`Take the part ${name} out`}
+            onClick={() => edit({ type: 'removeStage', stageId })}
           >
             <Trash2 size={15} aria-hidden />
           </IconButton>
         )}
       </header>
-      <SortableContext items={stage.lines.map((line) => line.id)} strategy={verticalListSortingStrategy}>
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
         <ul ref={setNodeRef} className="min-h-1 border-b border-rule">
-          {stage.lines.map((line) => (
-            <LineRow key={line.id} line={line} percent={percents.get(line.id) ?? null} onMove={onMove} />
+          {ids.map((id) => (
+            <LineRow key={id} lineId={id} onMove={onMove} />
           ))}
         </ul>
       </SortableContext>
       <IngredientPicker
-        label={`Add to ${stage.name || STAGE_WORD[stage.kind]}`}
-        onPick={(ingredient) => onAdd(stage.id, ingredient)}
-        trigger={
-          <Button look="quiet" className="mt-1 text-soft">
-            <Plus size={16} aria-hidden /> Add to {stage.name || STAGE_WORD[stage.kind]}
-          </Button>
-        }
-      />
+        label={`Add to ${name || STAGE_WORD[kind]}`}
+        onPick={(ingredient) => onAdd(stageId, ingredient)}
+        className={buttonClass('quiet', 'table', 'mt-1 text-soft')}
+      >
+        <Plus size={16} aria-hidden /> Add to {name || STAGE_WORD[kind]}
+      </IngredientPicker>
     </section>
   );
 });

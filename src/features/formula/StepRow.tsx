@@ -71,7 +71,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
       >
         <GripVertical size={16} aria-hidden />
       </button>
-      <div className="grid min-w-0 grid-cols-2 gap-x-2 sm:grid-cols-[7.25rem_minmax(0,1fr)_8.5rem_5.5rem]">
+      <div className="grid min-w-0 grid-cols-2 gap-x-2 sm:grid-cols-[7.25rem_minmax(0,1fr)_9rem_6rem]">
         <span className="flex items-center">
           <span className="figure w-6 text-right text-sm text-soft">{number}</span>
           <Choice
@@ -111,30 +111,32 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
           onType={typeTemp}
           onLeave={settle}
         />
-        <span className="col-span-2 flex items-baseline max-sm:order-6 sm:col-span-3 sm:col-start-2">
+        <span className="col-span-2 flex items-baseline max-sm:order-6 sm:col-start-2 sm:col-end-3">
           <span className="pl-1.5 text-xs whitespace-nowrap text-soft">until</span>
           <Cell
             label={`Step ${number}, until`}
+            grows
             value={step.until}
             align="left"
             inputMode="text"
-            placeholder="what to look, feel or listen for"
-            maxLength={300}
+            placeholder="what to look for"
+            maxLength={240}
             className="flex-1"
             inputClassName="text-sm italic"
             onType={(until) => change({ until }, 'until')}
             onLeave={settle}
           />
         </span>
-        <span className="col-span-2 flex items-baseline max-sm:order-7 sm:col-span-3 sm:col-start-2">
+        <span className="col-span-2 flex items-baseline max-sm:order-7 sm:col-start-3 sm:col-end-5">
           <span className="pl-1.5 text-xs whitespace-nowrap text-soft">mind</span>
           <Cell
             label={`Step ${number}, to bear in mind`}
+            grows
             value={step.note}
             align="left"
             inputMode="text"
             placeholder="–"
-            maxLength={300}
+            maxLength={240}
             className="flex-1"
             inputClassName="text-sm"
             onType={(note) => change({ note }, 'note')}

@@ -1,4 +1,4 @@
-import { formulaSchema, type Formula } from '@/core/formula';
+import type { Formula } from '@/core/formula';
 
 /** What was typed and not yet acknowledged, kept in the browser so that a reload or a crash does not take it. */
 export interface Draft {
@@ -29,9 +29,13 @@ export function rememberDraft(formulaId: string, draft: Draft | null): void {
   }
 }
 
-function read(key: string): Draft | null {
+async function read(key: string): Promise<Draft | null> {
   try {
-    const raw = JSON.parse(localStorage.getItem(key) ?? 'null') as {
+    const kept = localStorage.getItem(key);
+    if (kept === null) return null;
+    // the schema is fetched only when there is a draft to hold against it: a sheet opens without it
+    const { formulaSchema } = await import('@/core/formula/formulaSchema');
+    const raw = JSON.parse(kept) as {
       seen?: unknown;
       formula?: unknown;
     } | null;
@@ -53,13 +57,13 @@ export function holdTab(): void {
 export async function findDraft(formulaId: string): Promise<Draft | null> {
   try {
     const mine = keyOf(formulaId, tabId());
-    const own = read(mine);
+    const own = await read(mine);
     if (own) return own;
     const held = new Set((await navigator.locks?.query())?.held?.map((lock) => lock.name));
     for (const key of Object.keys(localStorage)) {
       const tab = key.startsWith(`${PREFIX}:${formulaId}:`) ? key.slice(keyOf(formulaId, '').length) : null;
       if (tab === null || held.has(`crumb-tab:${tab}`)) continue;
-      const left = read(key);
+      const left = await read(key);
       localStorage.removeItem(key);
       if (left) return left;
     }

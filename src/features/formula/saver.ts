@@ -84,7 +84,7 @@ export class Saver {
       this.become({ kind: 'held', problems });
       return;
     }
-    if (this.state.kind !== 'unreachable') this.become({ kind: 'waiting' });
+    if (this.state.kind !== 'unreachable' && this.state.kind !== 'waiting') this.become({ kind: 'waiting' });
     this.later(PAUSE_MS);
   }
 

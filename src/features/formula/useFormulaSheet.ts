@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import {
   applyEdit,
   checkFormula,
@@ -17,6 +17,7 @@ import type { Problem } from '@/core/result';
 import { ask } from '../asking/ask';
 import { findDraft, holdTab, rememberDraft } from './draft';
 import { Saver, type SaveState } from './saver';
+import { SheetStore } from './sheetStore';
 
 export interface LoadedFormula {
   readonly id: string;
@@ -30,20 +31,16 @@ export interface LoadedFormula {
 export type Edit = (edit: FormulaEdit, key?: string) => Problem | null;
 
 export interface FormulaSheet {
-  readonly formula: Formula;
+  readonly store: SheetStore;
   readonly edit: Edit;
   readonly settle: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
   readonly save: SaveState;
   readonly broughtBack: boolean;
   readonly saveOnTop: () => void;
   readonly takeTheirs: () => Promise<void>;
   readonly flush: () => Promise<void>;
-  readonly revision: () => number;
-  readonly settled: () => boolean;
 }
 
 const same = (a: Formula, b: Formula): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -66,10 +63,9 @@ function makeSaver(loaded: LoadedFormula): Saver {
 
 /** One formula on the table: its present state, undo, and the saver that keeps every settled state as a revision. */
 export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
-  const [history, setHistory] = useState<History>(() => startHistory(loaded.formula));
+  const [store] = useState(() => new SheetStore(loaded.formula, libraryBook));
   const [saver] = useState(() => makeSaver(loaded));
   const [broughtBack, setBroughtBack] = useState(false);
-  const latest = useRef(history);
   const save = useSyncExternalStore(
     saver.subscribe,
     () => saver.state,
@@ -78,20 +74,18 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
 
   const put = useCallback(
     (next: History) => {
-      latest.current = next;
-      setHistory(next);
+      store.put(next);
       saver.change(next.present);
     },
-    [saver],
+    [saver, store],
   );
 
   const adopt = useCallback(
     (head: LoadedFormula) => {
-      latest.current = startHistory(head.formula);
-      setHistory(latest.current);
+      store.put(startHistory(head.formula));
       saver.adopt(head.formula, head);
     },
-    [saver],
+    [saver, store],
   );
 
   const takeTheirs = useCallback(async () => {
@@ -104,17 +98,17 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
     let gone = false;
     holdTab();
     void findDraft(loaded.id).then((draft) => {
-      if (gone || !draft || same(draft.formula, latest.current.present)) return;
+      if (gone || !draft || same(draft.formula, store.state.formula)) return;
       // typed upon another revision than the one shown: the save will meet the conflict and say so
       if (draft.seen !== saver.revision)
-        saver.adopt(latest.current.present, { revision: draft.seen, savedAtMs: 0 });
-      put(record(latest.current, draft.formula, null));
+        saver.adopt(store.state.formula, { revision: draft.seen, savedAtMs: 0 });
+      put(record(store.state.history, draft.formula, null));
       setBroughtBack(true);
     });
     return () => {
       gone = true;
     };
-  }, [loaded.id, put, saver]);
+  }, [loaded.id, put, saver, store]);
 
   // A sheet shown again out of the browser's memory, or looked at again after another tab worked on it, catches up.
   useEffect(() => {
@@ -139,34 +133,30 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
 
   const edit = useCallback<Edit>(
     (change, key) => {
-      const result = applyEdit(latest.current.present, change, libraryBook);
+      const result = applyEdit(store.state.formula, change, libraryBook);
       if (!result.ok) return result.problem;
-      put(record(latest.current, result.value, key ?? null));
+      put(record(store.state.history, result.value, key ?? null));
       return null;
     },
-    [put],
+    [put, store],
   );
+
+  // on its own, not in the object below: every row holds it, and must not hear of each change of the save state
+  const leave = useCallback(() => store.put(settle(store.state.history)), [store]);
 
   return useMemo(
     () => ({
-      formula: history.present,
+      store,
       edit,
-      settle: () => {
-        latest.current = settle(latest.current);
-        setHistory(latest.current);
-      },
-      undo: () => put(undo(latest.current)),
-      redo: () => put(redo(latest.current)),
-      canUndo: history.past.length > 0,
-      canRedo: history.future.length > 0,
+      settle: leave,
+      undo: () => put(undo(store.state.history)),
+      redo: () => put(redo(store.state.history)),
       save,
       broughtBack,
       saveOnTop: () => saver.saveOnTop(),
       takeTheirs,
       flush: () => saver.flush(),
-      revision: () => saver.revision,
-      settled: () => saver.settled,
     }),
-    [broughtBack, edit, history, put, save, saver, takeTheirs],
+    [broughtBack, edit, leave, put, save, saver, store, takeTheirs],
   );
 }

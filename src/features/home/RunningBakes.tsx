@@ -72,7 +72,10 @@ function RunningBake({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
           <span className="mt-3 block text-2xl leading-snug">
             {next.kind === 'weigh' && line && (
               <>
-                Next to weigh: <strong>{line.name}</strong>, {units.mass(line.massG)}
+                <span className="figure mb-2 block text-7xl">{units.mass(line.massG)}</span>
+                <span className="text-lg">
+                  next to weigh: <strong>{line.name}</strong>, {next.done} of {next.of} are in
+                </span>
               </>
             )}
             {step && (

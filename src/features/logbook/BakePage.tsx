@@ -8,8 +8,6 @@ import { formulaTotals } from '@/core/formula';
 import { libraryBook } from '@/core/ingredients';
 import { formatDecimal, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
-import { NoteDialog } from '../bench/NoteDialog';
 import { useBench, type BenchBake } from '../bench/useBench';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
@@ -19,7 +17,13 @@ import { PlannedActual } from './PlannedActual';
 import { ScoreMarks } from './ScoreMarks';
 import { TimeLog } from './TimeLog';
 
-const OutcomeForm = dynamic(() => import('./OutcomeForm').then((module) => module.OutcomeForm), {
+const CorrectionDialog = dynamic(
+  () => import('./CorrectionDialog').then((module) => module.CorrectionDialog),
+  {
+    ssr: false,
+  },
+);
+const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => module.NoteDialog), {
   ssr: false,
 });
 
@@ -28,7 +32,6 @@ export function BakePage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
   const bench = useBench(bake, nowMs);
   const { state, tap, outbox } = bench;
   const time = useKitchenTime();
-  const units = useUnits();
   const { preferences } = usePreferences();
   const [dialog, setDialog] = useState<'correct' | 'note' | null>(null);
   const planned = useMemo(() => formulaTotals(bake.sheet, libraryBook), [bake.sheet]);
@@ -49,7 +52,7 @@ export function BakePage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
           <p className="text-soft">
             {time.dayAndYear(bake.startedAtMs)}, {time.clock(bake.startedAtMs)}
             {state.endedAtMs !== null &&
-              ` – ${time.clock(state.endedAtMs)} (${formatDuration((state.endedAtMs - bake.startedAtMs) / 1000)})`}
+              ` – ${time.clock(state.endedAtMs)} (${formatDuration(60 * Math.round((state.endedAtMs - bake.startedAtMs) / 60_000))})`}
             , from{' '}
             <Link href={`/formulas/${bake.formulaId}`} className="text-link underline">
               revision {bake.revision} of the formula
@@ -116,22 +119,7 @@ export function BakePage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
         <NoteDialog open onOpenChange={(now) => setDialog(now ? 'note' : null)} tap={tap} />
       )}
       {dialog === 'correct' && outcome && (
-        <Dialog
-          open
-          wide
-          onOpenChange={(now) => setDialog(now ? 'correct' : null)}
-          title="Correct the log"
-          hint={`What stood there before is kept beside it. ${units.massUnit === 'g' ? '' : 'Weights in ounces.'}`}
-        >
-          <OutcomeForm
-            start={outcome}
-            planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
-            deed="Correct it"
-            onOutcome={(next) => {
-              if (!tap({ type: 'outcomeCorrected', outcome: next })) setDialog(null);
-            }}
-          />
-        </Dialog>
+        <CorrectionDialog bake={bake} outcome={outcome} tap={tap} onClose={() => setDialog(null)} />
       )}
     </>
   );

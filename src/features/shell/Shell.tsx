@@ -1,13 +1,17 @@
 'use client';
 import { BookOpenText, CookingPot, Keyboard, MoonStar, NotebookPen, Sun, Sunrise } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState, type ReactNode } from 'react';
 import { IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { ShortcutSheet } from './ShortcutSheet';
-import { UnitsMenu } from './UnitsMenu';
+import { UnitSwitches } from './UnitSwitches';
+
+const ShortcutSheet = dynamic(() => import('./ShortcutSheet').then((module) => module.ShortcutSheet), {
+  ssr: false,
+});
 
 const STATIONS = [
   { href: '/', word: 'Today', Icon: Sunrise, key: 't' },
@@ -58,7 +62,7 @@ export function Shell({ children }: { children: ReactNode }) {
       </a>
       <header
         className={cx(
-          'no-print sticky top-0 z-30 flex items-center gap-2 border-b border-rule bg-paper/95 px-3 backdrop-blur sm:px-5',
+          'no-print sticky top-0 z-30 flex items-center gap-2 border-b border-rule bg-paper px-3 sm:px-5',
           atBench ? 'hidden' : 'h-14',
         )}
       >
@@ -88,7 +92,7 @@ export function Shell({ children }: { children: ReactNode }) {
           })}
         </nav>
         <div className="ml-auto flex items-center gap-1">
-          <UnitsMenu />
+          <UnitSwitches />
           <IconButton
             label={dim ? 'Daylight (Shift D)' : 'Dim the light (Shift D)'}
             onClick={() => change({ light: dim ? 'day' : 'dim' })}
@@ -106,7 +110,7 @@ export function Shell({ children }: { children: ReactNode }) {
       >
         {children}
       </main>
-      <ShortcutSheet open={help} onOpenChange={setHelp} />
+      {help && <ShortcutSheet open={help} onOpenChange={setHelp} />}
     </>
   );
 }

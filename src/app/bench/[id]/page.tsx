@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
 import { loadBake, stateOf } from '@/server/bakes';
 import { currentContext } from '@/server/context';
@@ -13,5 +14,9 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const bake = id ? await loadBake(context, id) : null;
   if (!bake) notFound();
   if (stateOf(bake).endedAtMs !== null) redirect(`/logbook/${bake.id}`);
-  return <BenchPage bake={bake} nowMs={context.now().getTime()} />;
+  return (
+    <NuqsAdapter>
+      <BenchPage bake={bake} nowMs={context.now().getTime()} />
+    </NuqsAdapter>
+  );
 }

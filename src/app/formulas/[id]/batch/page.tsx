@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BatchPage } from '@/features/batch/BatchPage';
 import { currentContext } from '@/server/context';
 import { loadFormula } from '@/server/formulas';
@@ -12,5 +13,9 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const id = knownId((await params).id);
   const loaded = id ? await loadFormula(context, id) : null;
   if (!loaded) notFound();
-  return <BatchPage key={loaded.revision} loaded={loaded} scales={context.kitchen.details.scales} />;
+  return (
+    <NuqsAdapter>
+      <BatchPage key={loaded.revision} loaded={loaded} scales={context.kitchen.details.scales} />
+    </NuqsAdapter>
+  );
 }

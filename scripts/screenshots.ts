@@ -1,0 +1,132 @@
+/** ./crumb screenshots: the pictures in docs/screenshots/, taken from the demo kitchen and nothing else. */
+import { chromium, type Browser } from '@playwright/test';
+import path from 'node:path';
+import type { BakeAction } from '@/core/bake';
+import { freshDatabase, testCluster } from './freshDatabase';
+import { serveBuilt } from './run';
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly width: number;
+  readonly height: number;
+  readonly light?: 'dim';
+  /** Scrolls this into view first. */
+  readonly to?: string;
+}
+
+async function post<T>(url: string, body: object): Promise<T> {
+  const answer = await fetch(url, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!answer.ok) throw new Error(`${url}: ${answer.status} ${await answer.text()}`);
+  return (await answer.json()) as T;
+}
+
+async function idOf(home: string, list: string, name: string): Promise<string> {
+  const html = await (await fetch(home + list)).text();
+  const link = new RegExp(`href="${list}/([0-9a-f-]{36})"(?:(?!</a>).)*?${name}`, 's').exec(html);
+  if (!link?.[1]) throw new Error(`${name} is not on ${list}`);
+  return link[1];
+}
+
+/** A bake under way: everything before mixing weighed, the first steps done, the proof's timer running. */
+async function bakeUnderWay(
+  home: string,
+  formulaId: string,
+): Promise<{ weighing: string; proofing: string }> {
+  const head = (await (await fetch(`${home}/api/formulas/${formulaId}`)).json()) as {
+    revision: number;
+    formula: {
+      stages: { kind: string; lines: { id: string; massG: number }[] }[];
+      steps: { id: string; kind: string }[];
+    };
+  };
+  const start = async () => {
+    const batch = {
+      mode: 'pieces',
+      pieces: 2,
+      pieceMassG: 1160,
+      weighed: 'dough',
+      bakeLossPercent: 12,
+      bowlLossPercent: 1,
+    };
+    const bake = { requestId: crypto.randomUUID(), formulaId, revision: head.revision, batch };
+    return (await post<{ id: string }>(`${home}/api/bakes`, bake)).id;
+  };
+  const tap = (id: string, actions: BakeAction[]) =>
+    post(`${home}/api/bakes/${id}/taps`, {
+      taps: actions.map((action) => ({ eventId: crypto.randomUUID(), agoMs: 0, action })),
+    });
+  const lines = head.formula.stages.filter(({ kind }) => kind !== 'topping').flatMap((stage) => stage.lines);
+  const weigh = lines.map((line): BakeAction => ({
+    type: 'weighed',
+    lineId: line.id,
+    massG: Math.round(line.massG * 1.99),
+  }));
+  const proof = head.formula.steps.findIndex(({ kind }) => kind === 'proof');
+  const done = head.formula.steps
+    .slice(0, proof)
+    .map(({ id }): BakeAction => ({ type: 'stepDone', stepId: id }));
+  const proofing = await start();
+  await tap(proofing, [...weigh, ...done]);
+  await tap(proofing, [
+    { type: 'timerStarted', stepId: head.formula.steps[proof]?.id ?? '', durationS: 2700 },
+  ]);
+  const weighing = await start();
+  await tap(weighing, weigh.slice(0, 4));
+  return { weighing, proofing };
+}
+
+async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
+  const context = await browser.newContext({
+    baseURL: home,
+    viewport: { width: shot.width, height: shot.height },
+    reducedMotion: 'reduce',
+  });
+  await context.addCookies([{ name: 'crumb-view', value: `${shot.light ?? 'day'}.g.C`, url: home }]);
+  const page = await context.newPage();
+  await page.goto(shot.path, { waitUntil: 'networkidle' });
+  if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
+  await page.screenshot({ path: path.join('docs', 'screenshots', `${shot.name}.png`) });
+  await context.close();
+}
+
+const database = await freshDatabase(testCluster());
+const server = await serveBuilt(database.url);
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking', '--no-first-run'],
+});
+try {
+  const formula = await idOf(server.url, '/formulas', 'Millet and linseed tin loaf');
+  const rolls = await idOf(server.url, '/formulas', 'Pumpkin-seed supper rolls');
+  const logged = await idOf(server.url, '/logbook', 'Poppy rings');
+  const { weighing, proofing } = await bakeUnderWay(server.url, formula);
+  const table = { width: 1280, height: 800 };
+  const tablet = { width: 820, height: 1180 };
+  const phone = { width: 390, height: 844 };
+  const shots: Shot[] = [
+    { name: 'today', path: '/', ...table },
+    { name: 'formulas', path: '/formulas', ...table },
+    { name: 'sheet', path: `/formulas/${formula}`, ...table },
+    { name: 'sheet-method', path: `/formulas/${formula}`, ...table, to: '#method-title' },
+    { name: 'sheet-phone', path: `/formulas/${rolls}`, ...phone },
+    { name: 'batch', path: `/formulas/${rolls}/batch?pieces=8&each=85`, ...table },
+    { name: 'bench-weigh-tablet', path: `/bench/${weighing}`, ...tablet },
+    { name: 'bench-weigh-phone', path: `/bench/${weighing}`, ...phone },
+    { name: 'bench-step-tablet', path: `/bench/${proofing}`, ...tablet },
+    { name: 'bench-step-dim', path: `/bench/${proofing}`, ...phone, light: 'dim' },
+    { name: 'bench-log', path: `/bench/${proofing}?at=log`, ...tablet },
+    { name: 'logbook', path: '/logbook', ...table },
+    { name: 'bake', path: `/logbook/${logged}`, ...table },
+  ];
+  for (const shot of shots) await take(browser, server.url, shot);
+  console.log(`${shots.length} pictures in docs/screenshots`);
+} finally {
+  await browser.close();
+  await server.stop();
+  await database.drop();
+}

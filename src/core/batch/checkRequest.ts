@@ -1,0 +1,29 @@
+import { FORMULA_LIMITS } from '../formula/formula';
+import { ok, refuse, type Result } from '../result';
+import { within } from '../units/decimal';
+import type { BatchRequest } from './batchRequest';
+
+export const FACTOR_LIMITS = { min: 0.01, max: 200 } as const;
+
+/**
+ * The limits of a batch request, field by field: what the schema holds a request from outside to, for one made here as it is
+ * typed. Both take their limits from the same place.
+ */
+export function checkRequest(request: BatchRequest): Result<BatchRequest> {
+  const { pieces, pieceMassG, lossPercent, lineMassG } = FORMULA_LIMITS;
+  const checks = [
+    within(request.pieceMassG, pieceMassG, 'pieceMassG'),
+    within(request.bowlLossPercent, lossPercent, 'bowlLossPercent'),
+    ...(request.mode === 'pieces'
+      ? [
+          within(request.pieces, pieces, 'pieces'),
+          within(request.bakeLossPercent, lossPercent, 'bakeLossPercent'),
+          Number.isInteger(request.pieces) ? ok(request.pieces) : refuse('notWhole', 'pieces'),
+        ]
+      : []),
+    ...(request.mode === 'factor' ? [within(request.factor, FACTOR_LIMITS, 'factor')] : []),
+    ...(request.mode === 'fixed' ? [within(request.massG, lineMassG, 'massG')] : []),
+  ];
+  const refused = checks.find((check) => !check.ok);
+  return refused && !refused.ok ? refused : ok(request);
+}

@@ -1,0 +1,71 @@
+'use client';
+import { Command } from 'cmdk';
+import { Popover } from 'radix-ui';
+import { useMemo, useRef, useState, type RefObject } from 'react';
+import { libraryBook, searchIngredients, type Ingredient } from '@/core/ingredients';
+import { ROLE_WORD } from '../wording/words';
+import { RoleMark } from './RoleMark';
+
+interface IngredientSearchProps {
+  beside: RefObject<HTMLButtonElement | null>;
+  label: string;
+  onPick: (ingredient: Ingredient) => void;
+  onClose: () => void;
+}
+
+/** Finds an ingredient by any of its names; arrows and Enter choose, Escape goes back to the button. */
+export function IngredientSearch({ beside, label, onPick, onClose }: IngredientSearchProps) {
+  const [text, setText] = useState('');
+  const picked = useRef(false);
+  const found = useMemo(() => searchIngredients(libraryBook, text), [text]);
+  return (
+    <Popover.Root open onOpenChange={(open) => !open && onClose()}>
+      {/* the button is always there while the search is open */}
+      <Popover.Anchor virtualRef={beside} />
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          aria-label={label}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            if (!picked.current) beside.current?.focus();
+          }}
+          className="z-50 w-[min(24rem,calc(100vw-1rem))] rounded-md border border-edge bg-sheet shadow-lg"
+        >
+          <Command label={label} shouldFilter={false} loop>
+            <Command.Input
+              value={text}
+              onValueChange={setText}
+              placeholder="Type a name: rice, linseed, cornflour …"
+              aria-label={label}
+              className="w-full border-b border-rule bg-transparent px-3 py-2.5 outline-none focus-visible:outline-none"
+            />
+            <Command.List className="max-h-[min(20rem,50dvh)] overflow-y-auto p-1">
+              <Command.Empty className="px-3 py-4 text-sm text-soft">
+                Nothing by that name. Try another word for it.
+              </Command.Empty>
+              {found.map((ingredient) => (
+                <Command.Item
+                  key={ingredient.id}
+                  value={ingredient.id}
+                  onSelect={() => {
+                    picked.current = true;
+                    onClose();
+                    onPick(ingredient);
+                  }}
+                  className="flex min-h-9 cursor-pointer items-center gap-2 rounded px-2 text-sm data-[selected=true]:bg-well"
+                >
+                  <RoleMark role={ingredient.roles[0]} />
+                  <span className="font-medium">{ingredient.name}</span>
+                  <span className="ml-auto text-xs text-soft">{ROLE_WORD[ingredient.roles[0]]}</span>
+                </Command.Item>
+              ))}
+            </Command.List>
+          </Command>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
