@@ -1,6 +1,10 @@
 # A PostgreSQL cluster of the project's own: loopback only, password only, no socket. Sourced by ./crumb.
 
-pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1 | grep .; }
+# The newest installed server. A machine with only the client has the folder too, so the server's own program is looked for.
+pg_bin() {
+  local initdb; initdb=$(ls /usr/lib/postgresql/*/bin/initdb 2>/dev/null | sort -V | tail -n 1)
+  [ -n "$initdb" ] && dirname "$initdb"
+}
 
 # The server refuses to run as root, and a checkout may lie in a folder that only root can enter: then it runs as the
 # postgres user with leave to walk through folders, and nothing more.

@@ -1,5 +1,5 @@
-import { bakeState, decide, afterEvent, type BakeEvent, type BakeState } from '@/core/bake';
-import { planBatch, type BatchRequest, type BatchSheet } from '@/core/batch';
+import { afterEvent, bakeState, decide, type BakeEvent, type BakeRecord } from '@/core/bake';
+import { planBatch, type BatchRequest } from '@/core/batch';
 import type { Problem } from '@/core/result';
 import type { Tap } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
@@ -20,18 +20,6 @@ import { findRevision } from '@/db/queries/formulas';
 import { transaction } from '@/db/transaction';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
-
-/** A bake and everything that has happened to it: plain data, so it can be handed to a screen as it is. */
-export interface BakeRecord {
-  readonly id: string;
-  readonly formulaId: string;
-  readonly revision: number;
-  readonly startedAtMs: number;
-  readonly sheet: BatchSheet;
-  readonly events: readonly BakeEvent[];
-}
-
-export const stateOf = (bake: BakeRecord): BakeState => bakeState(bake.startedAtMs, bake.events);
 
 const eventOf = ({ seq, atMs, action }: BakeEventRow): BakeEvent => ({ seq, atMs, action });
 

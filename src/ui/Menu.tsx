@@ -15,14 +15,14 @@ interface MenuProps {
   columns?: boolean;
 }
 
-const load = () => import('./OpenMenu');
-const OpenMenu = lazy(() => load().then((module) => ({ default: module.OpenMenu })));
+export const loadMenu = () => import('./OpenMenu');
+const OpenMenu = lazy(() => loadMenu().then((module) => ({ default: module.OpenMenu })));
 
 /** A menu behind a button. What draws it is fetched when the hand comes near, so that no page waits for its menus. */
 export function Menu({ trigger, choices, columns = false }: MenuProps) {
   const [wanted, setWanted] = useState(false);
   if (!wanted)
-    return cloneElement(trigger, { onClick: () => setWanted(true), onPointerEnter: () => void load() });
+    return cloneElement(trigger, { onClick: () => setWanted(true), onPointerEnter: () => void loadMenu() });
   return (
     <Suspense fallback={trigger}>
       <OpenMenu trigger={trigger} choices={choices} columns={columns} />

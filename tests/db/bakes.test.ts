@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { emptyOutcome, type BakeAction } from '@/core/bake';
+import { emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import type { BatchRequest } from '@/core/batch';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
-import { endedBakes, loadBake, recordTaps, runningBakes, startBake, stateOf } from '@/server/bakes';
+import { endedBakes, loadBake, recordTaps, runningBakes, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { createFormula, formulaCards } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';

@@ -17,3 +17,4 @@ export { actualTotals } from './actualSheet';
 export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';
+export { stateOf, type BakeRecord } from './bakeRecord';

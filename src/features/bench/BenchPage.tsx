@@ -5,35 +5,40 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useQueryState, parseAsStringLiteral } from 'nuqs';
 import { useCallback, useEffect, useState } from 'react';
-import { isRunning, isStepDone, nextThing, stillToWeigh, timerLeftS } from '@/core/bake';
+import { isRunning, isStepDone, nextThing, stillToWeigh, timerLeftS, type BakeRecord } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { Button, IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import { Menu } from '@/ui/Menu';
+import { loadMenu, Menu } from '@/ui/Menu';
+import { useFetchedEarly } from '@/ui/useFetchedEarly';
+import { loadIngredientSearch } from '../formula/IngredientPicker';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
 import { STEP_WORD } from '../wording/words';
 import { StepView } from './StepView';
-import { useBench, type Bench, type BenchBake } from './useBench';
+import { useBench, type Bench } from './useBench';
 import { useNow } from './useNow';
 import { WeighView } from './WeighView';
 
-const NoteDialog = dynamic(() => import('./NoteDialog').then((module) => module.NoteDialog), { ssr: false });
-const AdditionDialog = dynamic(() => import('./AdditionDialog').then((module) => module.AdditionDialog), {
-  ssr: false,
-});
-const AbandonDialog = dynamic(() => import('./AbandonDialog').then((module) => module.AbandonDialog), {
-  ssr: false,
-});
-const OutcomeForm = dynamic(() => import('../logbook/OutcomeForm').then((module) => module.OutcomeForm));
+const loadNote = () => import('./NoteDialog').then((module) => module.NoteDialog);
+const loadAddition = () => import('./AdditionDialog').then((module) => module.AdditionDialog);
+const loadAbandon = () => import('./AbandonDialog').then((module) => module.AbandonDialog);
+const loadOutcome = () => import('../logbook/OutcomeForm').then((module) => module.OutcomeForm);
+const NoteDialog = dynamic(loadNote, { ssr: false });
+const AdditionDialog = dynamic(loadAddition, { ssr: false });
+const AbandonDialog = dynamic(loadAbandon, { ssr: false });
+const OutcomeForm = dynamic(loadOutcome);
+// the bench goes on when the server is gone, notes and log included
+const NEEDED_OFFLINE = [loadNote, loadAddition, loadAbandon, loadOutcome, loadMenu, loadIngredientSearch];
 
 const VIEWS = ['weigh', 'steps', 'log'] as const;
 
 /** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
-export function BenchPage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
+export function BenchPage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
   const router = useRouter();
   const bench = useBench(bake, nowMs);
+  useFetchedEarly(NEEDED_OFFLINE);
   const { state, outbox, tap } = bench;
   const { preferences, change } = usePreferences();
   const [asked, setView] = useQueryState('at', parseAsStringLiteral(VIEWS));
@@ -205,7 +210,7 @@ export function BenchPage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
 }
 
 interface RunningTimersProps {
-  bake: BenchBake;
+  bake: BakeRecord;
   bench: Bench;
   nowMs: number;
   except: string | null;

@@ -1,7 +1,7 @@
 'use client';
 import { Check, Hand, Play, Plus, RotateCcw, Square } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { isRunning, isStepDone, timerLeftS } from '@/core/bake';
+import { isRunning, isStepDone, timerLeftS, type BakeRecord } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -9,11 +9,11 @@ import { cx } from '@/ui/cx';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { STEP_WORD } from '../wording/words';
 import { ring } from './bell';
-import type { Bench, BenchBake } from './useBench';
+import type { Bench } from './useBench';
 import { useNow } from './useNow';
 
 interface StepViewProps {
-  bake: BenchBake;
+  bake: BakeRecord;
   bench: Bench;
   nowMs: number;
   chosen: string | null;

@@ -1,7 +1,7 @@
 'use client';
 import { Check, Pencil, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import { onScaleBeforeG, stillToWeigh } from '@/core/bake';
+import { onScaleBeforeG, stillToWeigh, type BakeRecord } from '@/core/bake';
 import type { BatchLine } from '@/core/batch';
 import { within } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -11,10 +11,10 @@ import { Segmented } from '@/ui/Segmented';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { STAGE_WORD } from '../wording/words';
-import type { Bench, BenchBake } from './useBench';
+import type { Bench } from './useBench';
 
 interface WeighViewProps {
-  bake: BenchBake;
+  bake: BakeRecord;
   bench: Bench;
   onSteps: () => void;
 }

@@ -1,26 +1,15 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { afterEvent, bakeState, decide, type BakeAction, type BakeEvent, type BakeState } from '@/core/bake';
-import type { BatchSheet } from '@/core/batch';
+import { afterEvent, bakeState, decide, type BakeAction, type BakeRecord, type BakeState } from '@/core/bake';
 import { libraryBook } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
 import { ask } from '../asking/ask';
 import { Outbox, type OutboxState } from './outbox';
 import { tapStore } from './tapStore';
 
-/** A bake as the server hands it over. */
-export interface BenchBake {
-  readonly id: string;
-  readonly formulaId: string;
-  readonly revision: number;
-  readonly startedAtMs: number;
-  readonly sheet: BatchSheet;
-  readonly events: readonly BakeEvent[];
-}
-
 const LOOK_EVERY_MS = 4000;
 
-function makeOutbox(bake: BenchBake, nowMs: number): Outbox {
+function makeOutbox(bake: BakeRecord, nowMs: number): Outbox {
   return new Outbox(
     {
       post: (taps) => ask(`/api/bakes/${bake.id}/taps`, { taps }),
@@ -44,7 +33,7 @@ export interface Bench {
 }
 
 /** A running bake: the server's log with this device's unsent taps laid over it, so a press shows at once. */
-export function useBench(bake: BenchBake, nowMs: number): Bench {
+export function useBench(bake: BakeRecord, nowMs: number): Bench {
   const [outbox] = useState(() => makeOutbox(bake, nowMs));
   const box = useSyncExternalStore(
     outbox.subscribe,

@@ -7,7 +7,8 @@ import { STYLES } from '@/core/formula';
 import { Button, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
-import { Menu } from '@/ui/Menu';
+import { loadMenu, Menu } from '@/ui/Menu';
+import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
 import { wordProblem } from '../wording/problems';
@@ -15,6 +16,7 @@ import { STYLE_WORD } from '../wording/words';
 import { Answers } from './Answers';
 import { AnswerStrip } from './AnswerStrip';
 import { ConflictBanner } from './ConflictBanner';
+import { loadIngredientSearch } from './IngredientPicker';
 import { IngredientSheet } from './IngredientSheet';
 import { MethodEditor } from './MethodEditor';
 import { SaveStatus } from './SaveStatus';
@@ -24,6 +26,9 @@ import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFor
 const RevisionsDialog = dynamic(() => import('./RevisionsDialog').then((module) => module.RevisionsDialog), {
   ssr: false,
 });
+
+// typing goes on when the server is gone
+const NEEDED_OFFLINE = [loadMenu, loadIngredientSearch];
 
 const STYLE_OPTIONS = STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] }));
 
@@ -38,6 +43,7 @@ function leavingTheCell(deed: () => void): void {
 /** The sheet of one formula: what goes in on the left, what it makes on the right, the method beneath. */
 export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
   const sheet = useFormulaSheet(loaded);
+  useFetchedEarly(NEEDED_OFFLINE);
   const { store, edit, settle } = sheet;
   const actions = useMemo(() => ({ store, edit, settle }), [store, edit, settle]);
   return (

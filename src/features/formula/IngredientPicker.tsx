@@ -13,8 +13,10 @@ interface PickerProps {
   onPick: (ingredient: Ingredient) => void;
 }
 
-const load = () => import('./IngredientSearch');
-const IngredientSearch = lazy(() => load().then((module) => ({ default: module.IngredientSearch })));
+export const loadIngredientSearch = () => import('./IngredientSearch');
+const IngredientSearch = lazy(() =>
+  loadIngredientSearch().then((module) => ({ default: module.IngredientSearch })),
+);
 
 /** A button that opens a search for an ingredient beside itself. The search is fetched when the hand comes near. */
 export function IngredientPicker({ children, className, name, label, onPick }: PickerProps) {
@@ -28,7 +30,7 @@ export function IngredientPicker({ children, className, name, label, onPick }: P
         aria-label={name}
         aria-haspopup="dialog"
         aria-expanded={open}
-        onPointerEnter={() => void load()}
+        onPointerEnter={() => void loadIngredientSearch()}
         onClick={() => setOpen(true)}
         className={className}
       >

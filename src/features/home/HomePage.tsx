@@ -1,14 +1,14 @@
 'use client';
+import type { BakeRecord } from '@/core/bake';
 import Link from 'next/link';
-import type { BenchBake } from '../bench/useBench';
 import { BakeCard } from '../logbook/BakeCard';
 import { useKitchenTime } from '../preferences/time';
 import { RunningBakes } from './RunningBakes';
 
 interface HomePageProps {
   kitchen: string;
-  running: readonly BenchBake[];
-  last: readonly BenchBake[];
+  running: readonly BakeRecord[];
+  last: readonly BakeRecord[];
   nowMs: number;
 }
 

@@ -1,18 +1,17 @@
 'use client';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { bakeState, isRunning, nextThing, stillToWeigh, timerLeftS } from '@/core/bake';
+import { bakeState, isRunning, nextThing, stillToWeigh, timerLeftS, type BakeRecord } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import type { BenchBake } from '../bench/useBench';
 import { clockOffsetMs, useNow } from '../bench/useNow';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { STEP_WORD } from '../wording/words';
 
 /** What is under way and what it needs next, the most pressing thing largest. */
-export function RunningBakes({ bakes, nowMs }: { bakes: readonly BenchBake[]; nowMs: number }) {
+export function RunningBakes({ bakes, nowMs }: { bakes: readonly BakeRecord[]; nowMs: number }) {
   if (bakes.length === 0) {
     return (
       <div className="docket rounded-b-md p-6">
@@ -33,7 +32,7 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly BenchBake[]; no
   );
 }
 
-function RunningBake({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
+function RunningBake({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
   const units = useUnits();
   const time = useKitchenTime();
   const state = useMemo(() => bakeState(bake.startedAtMs, bake.events), [bake]);

@@ -1,16 +1,15 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { bakeState, lossPercent } from '@/core/bake';
+import { bakeState, lossPercent, type BakeRecord } from '@/core/bake';
 import { formatDecimal } from '@/core/units';
-import type { BenchBake } from '../bench/useBench';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { AGAIN_WORD } from '../wording/words';
 import { ScoreMarks } from './ScoreMarks';
 
 /** One past bake in a line: when, what, how it was, and whether to bake it so again. */
-export function BakeCard({ bake }: { bake: BenchBake }) {
+export function BakeCard({ bake }: { bake: BakeRecord }) {
   const time = useKitchenTime();
   const units = useUnits();
   const state = useMemo(() => bakeState(bake.startedAtMs, bake.events), [bake]);

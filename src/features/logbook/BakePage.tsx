@@ -3,12 +3,12 @@ import { ArrowLeft, Pencil } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { actualTotals, lossPercent, type BakeState, type Outcome } from '@/core/bake';
+import { actualTotals, lossPercent, type BakeState, type Outcome, type BakeRecord } from '@/core/bake';
 import { formulaTotals } from '@/core/formula';
 import { libraryBook } from '@/core/ingredients';
 import { formatDecimal, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
-import { useBench, type BenchBake } from '../bench/useBench';
+import { useBench } from '../bench/useBench';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
@@ -28,7 +28,7 @@ const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => 
 });
 
 /** One bake, over: what came out first, then planned beside actual, then what happened when. */
-export function BakePage({ bake, nowMs }: { bake: BenchBake; nowMs: number }) {
+export function BakePage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
   const bench = useBench(bake, nowMs);
   const { state, tap, outbox } = bench;
   const time = useKitchenTime();

@@ -1,12 +1,11 @@
 'use client';
-import type { BakeAction, Outcome } from '@/core/bake';
+import type { BakeAction, Outcome, BakeRecord } from '@/core/bake';
 import type { Problem } from '@/core/result';
 import { Dialog } from '@/ui/Dialog';
-import type { BenchBake } from '../bench/useBench';
 import { OutcomeForm } from './OutcomeForm';
 
 interface CorrectionDialogProps {
-  bake: BenchBake;
+  bake: BakeRecord;
   outcome: Outcome;
   tap: (action: BakeAction) => Problem | null;
   onClose: () => void;

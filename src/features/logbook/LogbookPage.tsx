@@ -1,13 +1,13 @@
 'use client';
+import type { BakeRecord } from '@/core/bake';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import type { BenchBake } from '../bench/useBench';
 import { BakeCard } from './BakeCard';
 
 interface LogbookPageProps {
-  bakes: readonly BenchBake[];
+  bakes: readonly BakeRecord[];
   formulas: readonly { readonly id: string; readonly name: string }[];
   chosen: string | null;
   /** Address of the next, older page; null on the last. */

@@ -1,13 +1,12 @@
 'use client';
-import type { BakeState } from '@/core/bake';
+import type { BakeState, BakeRecord } from '@/core/bake';
 import { libraryBook } from '@/core/ingredients';
 import { cx } from '@/ui/cx';
-import type { BenchBake } from '../bench/useBench';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 
 /** Each line as planned and as weighed, the difference said where there is one; then what else went in. */
-export function PlannedActual({ bake, state }: { bake: BenchBake; state: BakeState }) {
+export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeState }) {
   const units = useUnits();
   const time = useKitchenTime();
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);

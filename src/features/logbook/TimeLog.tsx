@@ -1,8 +1,7 @@
 'use client';
-import type { BakeState } from '@/core/bake';
+import type { BakeState, BakeRecord } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
-import type { BenchBake } from '../bench/useBench';
 import { useKitchenTime } from '../preferences/time';
 import { STEP_WORD } from '../wording/words';
 
@@ -14,7 +13,7 @@ type Entry =
  * Steps and notes on one line of time. How long a step took is counted from its timer where it had one, else from the step
  * before it: what a baker would say, too.
  */
-function entriesOf(bake: BenchBake, state: BakeState): Entry[] {
+function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
   const lastWeighed = Math.max(
     bake.startedAtMs,
     ...[...state.weighed.values()].map((weighing) => weighing.atMs),
@@ -35,7 +34,7 @@ function entriesOf(bake: BenchBake, state: BakeState): Entry[] {
   return [...steps, ...notes].sort((a, b) => a.atMs - b.atMs);
 }
 
-export function TimeLog({ bake, state }: { bake: BenchBake; state: BakeState }) {
+export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
   const time = useKitchenTime();
   const entries = entriesOf(bake, state);
   return (

@@ -1,8 +1,9 @@
+import { stateOf } from '@/core/bake';
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
-import { loadBake, stateOf } from '@/server/bakes';
+import { loadBake } from '@/server/bakes';
 import { currentContext } from '@/server/context';
 import { knownId } from '@/server/knownId';
 
