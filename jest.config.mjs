@@ -2,20 +2,27 @@ import nextJest from 'next/jest.js';
 
 const createJestConfig = nextJest({ dir: './' });
 
-const project = async (config) =>
-  createJestConfig({
+const project = async (config) => {
+  const made = await createJestConfig({
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
     testPathIgnorePatterns: ['/node_modules/', '/.next/', '/tests/e2e/'],
     modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.crumb'],
     ...config,
   })();
+  // next/jest leaves packages alone; this one is published as modules only
+  return { ...made, transformIgnorePatterns: ['/node_modules/(?!nuqs/)'] };
+};
 
 const config = async () => ({
   projects: [
     await project({
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/src/server/**/*.test.ts', '<rootDir>/tests/*.test.ts'],
+      testMatch: [
+        '<rootDir>/src/core/**/*.test.ts',
+        '<rootDir>/src/server/**/*.test.ts',
+        '<rootDir>/tests/*.test.ts',
+      ],
     }),
     await project({
       displayName: 'screens',

@@ -43,7 +43,16 @@ export interface Served {
 /** Serves the built application from a database, on a port of its own. */
 export async function serveBuilt(databaseUrl: string, env: Record<string, string> = {}): Promise<Served> {
   const port = await freePort();
-  const args = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)];
+  const args = [
+    'node_modules/next/dist/bin/next',
+    'start',
+    '-H',
+    '127.0.0.1',
+    '-p',
+    String(port),
+    '--keepAliveTimeout',
+    '120000',
+  ];
   const child: ChildProcess = spawn(process.execPath, args, {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, ...env, NODE_ENV: 'production', DATABASE_URL: databaseUrl },

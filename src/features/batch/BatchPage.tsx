@@ -6,6 +6,7 @@ import { useMemo, useRef, useState } from 'react';
 import { planBatch, type ScaleRanges } from '@/core/batch';
 import { libraryBook } from '@/core/ingredients';
 import { Button } from '@/ui/Button';
+import { newUuid } from '@/ui/newUuid';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
 import { wordProblem } from '../wording/problems';
@@ -30,7 +31,7 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
 
   const start = async () => {
     const what = JSON.stringify(request);
-    if (wish.current?.what !== what) wish.current = { what, requestId: crypto.randomUUID() };
+    if (wish.current?.what !== what) wish.current = { what, requestId: newUuid() };
     setBusy(true);
     setTrouble(null);
     const answer = await ask<{ id: string }>('/api/bakes', {

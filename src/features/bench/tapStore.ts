@@ -1,3 +1,4 @@
+import { newUuid } from '@/ui/newUuid';
 import type { OutboxDeps, WaitingTap } from './outbox';
 
 /** Rough on purpose: what a tap may hold is the server's to check, and it answers tap by tap. */
@@ -28,7 +29,7 @@ function read(key: string): WaitingTap[] {
 export function tapStore(bakeId: string): OutboxDeps['store'] {
   const prefix = `crumb-taps:${bakeId}:`;
   let own: string | null = null;
-  const ownKey = (): string => (own ??= prefix + crypto.randomUUID());
+  const ownKey = (): string => (own ??= prefix + newUuid());
   const save = (taps: readonly WaitingTap[]) => {
     try {
       if (taps.length > 0) localStorage.setItem(ownKey(), JSON.stringify(taps));

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 
 import { afterEvent, bakeState, decide, type BakeAction, type BakeRecord, type BakeState } from '@/core/bake';
 import { libraryBook } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
+import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 import { Outbox, type OutboxState } from './outbox';
 import { tapStore } from './tapStore';
@@ -15,7 +16,7 @@ function makeOutbox(bake: BakeRecord, nowMs: number): Outbox {
       post: (taps) => ask(`/api/bakes/${bake.id}/taps`, { taps }),
       store: tapStore(bake.id),
       now: () => Date.now(),
-      newId: () => crypto.randomUUID(),
+      newId: newUuid,
       wait: (ms, then) => {
         const timer = setTimeout(then, ms);
         return () => clearTimeout(timer);

@@ -9,6 +9,7 @@ import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { loadMenu, Menu } from '@/ui/Menu';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
+import { newUuid } from '@/ui/newUuid';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
 import { wordProblem } from '../wording/problems';
@@ -77,7 +78,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
   }, [redo, undo]);
 
   const copy = async (body: object) => {
-    const answer = await ask<{ id: string }>('/api/formulas', { requestId: crypto.randomUUID(), ...body });
+    const answer = await ask<{ id: string }>('/api/formulas', { requestId: newUuid(), ...body });
     if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
     else setTrouble('The copy could not be made. Nothing is lost; try again.');
   };
@@ -87,8 +88,12 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
     else setTrouble('That did not reach the server. Try again.');
   };
   const toBatch = async () => {
-    await sheet.flush();
-    router.push(`/formulas/${loaded.id}/batch`);
+    // the batch is planned from what is kept, so what is on the sheet has to be kept first
+    if (await sheet.kept()) router.push(`/formulas/${loaded.id}/batch`);
+    else
+      setTrouble(
+        'The sheet is not kept yet, so there is nothing to make a batch of. See what stands beside its name.',
+      );
   };
 
   return (
@@ -111,7 +116,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
           again.
         </p>
       )}
-      {trouble && (
+      {trouble && sheet.save.kind !== 'conflict' && (
         <p
           role="alert"
           className="mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm"

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { emptyFormula } from '@/core/formula';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 
 /** Asks for a name and opens the sheet. */
@@ -12,7 +13,7 @@ export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange
   const [name, setName] = useState('');
   const [reason, setReason] = useState<string | null>(null);
   // made once per dialog: pressing twice, or again after a dead network, still makes one formula
-  const [requestId] = useState(() => crypto.randomUUID());
+  const [requestId] = useState(newUuid);
   const [busy, setBusy] = useState(false);
   const make = async () => {
     if (name.trim() === '') return setReason('Give it a name.');

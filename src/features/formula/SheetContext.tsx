@@ -1,5 +1,6 @@
 'use client';
 import { createContext, useContext, useSyncExternalStore } from 'react';
+import { newUuid } from '@/ui/newUuid';
 import type { SheetState, SheetStore } from './sheetStore';
 import type { Edit } from './useFormulaSheet';
 
@@ -26,4 +27,4 @@ export function useSheetState<T>(select: (state: SheetState) => T): T {
   return useSyncExternalStore(store.subscribe, read, read);
 }
 
-export const newLocalId = (): string => crypto.randomUUID().slice(0, 13);
+export const newLocalId = (): string => newUuid().slice(0, 13);

@@ -1,4 +1,5 @@
 import type { Formula } from '@/core/formula';
+import { newUuid } from '@/ui/newUuid';
 
 /** What was typed and not yet acknowledged, kept in the browser so that a reload or a crash does not take it. */
 export interface Draft {
@@ -12,7 +13,7 @@ const PREFIX = 'crumb-draft';
 function tabId(): string {
   const known = sessionStorage.getItem('crumb-tab');
   if (known) return known;
-  const made = crypto.randomUUID();
+  const made = newUuid();
   sessionStorage.setItem('crumb-tab', made);
   return made;
 }
@@ -59,7 +60,9 @@ export async function findDraft(formulaId: string): Promise<Draft | null> {
     const mine = keyOf(formulaId, tabId());
     const own = await read(mine);
     if (own) return own;
-    const held = new Set((await navigator.locks?.query())?.held?.map((lock) => lock.name));
+    // without locks (plain http) there is no telling a dead tab from a living one: leave what is theirs
+    if (!navigator.locks) return null;
+    const held = new Set((await navigator.locks.query()).held?.map((lock) => lock.name));
     for (const key of Object.keys(localStorage)) {
       const tab = key.startsWith(`${PREFIX}:${formulaId}:`) ? key.slice(keyOf(formulaId, '').length) : null;
       if (tab === null || held.has(`crumb-tab:${tab}`)) continue;

@@ -121,3 +121,17 @@ test('a sheet that cannot be kept is held back, remembered, and saved once it is
   await Promise.resolve();
   expect(sent).toMatchObject([{ formula: { name: 'Good' } }]);
 });
+
+test('waiting for the saving to end ends with it, or with what stands in its way', async () => {
+  const { saver, answer, ok, wind } = rig();
+  expect(await saver.drained(1000)).toBe(true);
+  saver.change(named('A'));
+  const drained = saver.drained(1000);
+  saver.change(named('AB'));
+  await answer(ok(2));
+  wind();
+  await answer(ok(3));
+  expect(await drained).toBe(true);
+  saver.change(named('Bad'));
+  expect(await saver.drained(1000)).toBe(false);
+});

@@ -145,6 +145,27 @@ export class Saver {
     }
   }
 
+  /** Waits until all is saved, or nothing more can be done about it, or the time is up. @returns whether all is saved */
+  async drained(withinMs: number): Promise<boolean> {
+    let late = false;
+    const cancel = this.deps.wait(withinMs, () => {
+      late = true;
+      this.listeners.forEach((listener) => listener());
+    });
+    while (!late && ['waiting', 'saving'].includes(this.state.kind)) {
+      const changed = new Promise<void>((resolve) => {
+        const stop = this.subscribe(() => {
+          stop();
+          resolve();
+        });
+      });
+      void this.flush();
+      await changed;
+    }
+    cancel();
+    return this.settled;
+  }
+
   /** The reader has decided a conflict for this version: it becomes the next revision, on top of the other. */
   saveOnTop(): void {
     if (this.state.kind !== 'conflict') return;

@@ -14,6 +14,7 @@ import {
 } from '@/core/formula';
 import { libraryBook } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
+import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 import { findDraft, holdTab, rememberDraft } from './draft';
 import { Saver, type SaveState } from './saver';
@@ -40,7 +41,8 @@ export interface FormulaSheet {
   readonly broughtBack: boolean;
   readonly saveOnTop: () => void;
   readonly takeTheirs: () => Promise<void>;
-  readonly flush: () => Promise<void>;
+  /** Waits a moment for the saving to come to an end; tells whether it did. */
+  readonly kept: () => Promise<boolean>;
 }
 
 const same = (a: Formula, b: Formula): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -50,7 +52,7 @@ function makeSaver(loaded: LoadedFormula): Saver {
     {
       post: (body) => ask(`/api/formulas/${loaded.id}/revisions`, body, { keepalive: true }),
       check: (formula) => checkFormula(formula, libraryBook),
-      newId: () => crypto.randomUUID(),
+      newId: newUuid,
       wait: (ms, then) => {
         const timer = setTimeout(then, ms);
         return () => clearTimeout(timer);
@@ -155,7 +157,7 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
       broughtBack,
       saveOnTop: () => saver.saveOnTop(),
       takeTheirs,
-      flush: () => saver.flush(),
+      kept: () => saver.drained(4000),
     }),
     [broughtBack, edit, leave, put, save, saver, store, takeTheirs],
   );

@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import * as z from 'zod';
+import { methodTime, newStep, STEP_KINDS, stepTempRangeC } from './method';
+import { methodStepSchema } from './method/stepSchema';
+import { compensatedSum } from './numeric/compensatedSum';
+import { plainText } from './plainTextSchema';
+import { readAs } from './readAs';
+
+test('a compensated sum does not care for the order, and keeps what a plain loop loses', () => {
+  expect(compensatedSum([1e16, 1, -1e16])).toBe(1);
+  expect(compensatedSum([])).toBe(0);
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { maxLength: 60 }), (terms) => {
+      const forwards = compensatedSum(terms);
+      const backwards = compensatedSum([...terms].reverse());
+      expect(Math.abs(forwards - backwards)).toBeLessThanOrEqual(1e-9);
+    }),
+  );
+});
+
+test('a method adds up; preheating runs beside it, and what has no time is counted, not guessed', () => {
+  const step = (kind: (typeof STEP_KINDS)[number], minS: number | null, maxS: number | null = null) => ({
+    ...newStep(kind, kind),
+    minS,
+    maxS,
+  });
+  expect(
+    methodTime([
+      step('mix', 300),
+      step('proof', 3600, 5400),
+      step('preheat', 1800),
+      step('score', null),
+      step('bake', 1200),
+    ]),
+  ).toEqual({
+    minS: 5100,
+    maxS: 6900,
+    handsOnS: 300,
+    untimed: 1,
+  });
+});
+
+test('every new step is one that can be kept, and its warm range lies within the widest', () => {
+  for (const kind of STEP_KINDS) {
+    expect(methodStepSchema.safeParse(newStep(kind, 'x')).success).toBe(true);
+    const { min, max } = stepTempRangeC(kind);
+    expect(min).toBeLessThan(max);
+    const tooHot = readAs(methodStepSchema, { ...newStep(kind, 'x'), tempC: 5000 });
+    expect(tooHot).toMatchObject({ ok: false, problem: { code: 'tooLarge', path: 'tempC' } });
+    expect(methodStepSchema.safeParse({ ...newStep(kind, 'x'), tempC: max }).success).toBe(true);
+    expect(methodStepSchema.safeParse({ ...newStep(kind, 'x'), tempC: max + 1 }).success).toBe(false);
+  }
+});
+
+test('a schema’s complaint becomes a problem of ours, with its path and limit', () => {
+  const schema = z.strictObject({
+    name: plainText(5).min(1),
+    count: z.number().int().max(3),
+    list: z.array(z.number()).max(1),
+    kind: z.enum(['a', 'b']),
+  });
+  const good = { name: 'ok', count: 1, list: [], kind: 'a' };
+  const refusal = (part: object) => {
+    const read = readAs(schema, { ...good, ...part });
+    return read.ok ? 'ok' : read.problem;
+  };
+  expect(refusal({})).toBe('ok');
+  expect(refusal({ name: 'too long' })).toEqual({ code: 'tooLong', path: 'name', params: { max: 5 } });
+  expect(refusal({ name: '' })).toMatchObject({ code: 'required', path: 'name' });
+  expect(refusal({ name: 'a\u0000' })).toMatchObject({ code: 'control', path: 'name' });
+  expect(refusal({ name: undefined })).toEqual({ code: 'required', path: 'name' });
+  expect(refusal({ count: '3' })).toEqual({ code: 'notANumber', path: 'count' });
+  expect(refusal({ count: 1.5 })).toMatchObject({ code: 'notWhole', path: 'count' });
+  expect(refusal({ count: 9 })).toEqual({ code: 'tooLarge', path: 'count', params: { max: 3 } });
+  expect(refusal({ list: [1, 2] })).toEqual({ code: 'tooMany', path: 'list', params: { max: 1 } });
+  expect(refusal({ list: ['x'] })).toMatchObject({ path: 'list.0' });
+  expect(refusal({ kind: 'c' })).toEqual({ code: 'notAllowed', path: 'kind' });
+  expect(refusal({ extra: 1 })).toEqual({ code: 'notAllowed', path: '' });
+});

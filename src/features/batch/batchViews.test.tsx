@@ -1,0 +1,109 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { planBatch } from '@/core/batch';
+import { plainLoaf } from '@/core/formula/testFormulas';
+import { libraryBook } from '@/core/ingredients';
+import { show } from '../testKitchen';
+import { BatchQuestion } from './BatchQuestion';
+import { BatchSheetView, roundingWords } from './BatchSheetView';
+import { requestOf, type BatchQuery } from './useBatchQuery';
+
+const query: BatchQuery = {
+  mode: 'pieces', pieces: 8, each: 85, weighed: 'dough', bakeLoss: 10, bowlLoss: 0, factor: 1, line: 'water', have: 400,
+}; // prettier-ignore
+
+function asking(part: Partial<BatchQuery> = {}, massUnit: 'g' | 'oz' = 'g') {
+  const changes: Partial<BatchQuery>[] = [];
+  show(
+    <BatchQuestion
+      formula={plainLoaf()}
+      query={{ ...query, ...part }}
+      onChange={(change) => changes.push(change)}
+    />,
+    { massUnit },
+  );
+  return changes;
+}
+async function typeInto(name: string, text: string) {
+  const cell = screen.getByRole('textbox', { name });
+  await userEvent.clear(cell);
+  await userEvent.paste(text);
+}
+
+test('each question changes its own part; what can’t be is refused at its field', async () => {
+  const changes = asking();
+  await typeInto('Number of pieces', '12');
+  await typeInto('Weight of a piece', '0.1 kg');
+  await typeInto('Bake loss', '12 %');
+  expect(changes).toEqual([{ pieces: 12 }, { each: 100 }, { bakeLoss: 12 }]);
+  changes.length = 0;
+  await typeInto('Number of pieces', '2.5');
+  expect(screen.getByText('Whole numbers only.')).toBeInTheDocument();
+  await typeInto('Bowl loss', '99');
+  expect(screen.getByText('At most 60 %.')).toBeInTheDocument();
+  await typeInto('Weight of a piece', '21 kg');
+  expect(screen.getByText('At most 20 kg.')).toBeInTheDocument();
+  expect(changes).toEqual([]);
+});
+
+test('by a factor, and by what there is, in the reader’s unit', async () => {
+  const changes = asking({ mode: 'factor' });
+  await typeInto('Factor', '× 1,5');
+  expect(changes).toEqual([{ factor: 1.5 }]);
+  document.body.replaceChildren();
+  const ounces = asking({ mode: 'fixed' }, 'oz');
+  await userEvent.selectOptions(screen.getByRole('combobox'), 'Tapioca starch');
+  await typeInto('What I have of it', '10');
+  expect(ounces[0]).toEqual({ line: 'tapioca-starch' });
+  expect(ounces[1]?.have).toBeCloseTo(283.5, 1);
+});
+
+test('a query is the request it stands for', () => {
+  expect(requestOf(query)).toEqual({
+    mode: 'pieces',
+    pieces: 8,
+    pieceMassG: 85,
+    weighed: 'dough',
+    bakeLossPercent: 10,
+    bowlLossPercent: 0,
+  });
+  expect(requestOf({ ...query, mode: 'factor', factor: 2 })).toEqual({
+    mode: 'factor',
+    factor: 2,
+    pieceMassG: 85,
+    bowlLossPercent: 0,
+  });
+  expect(requestOf({ ...query, mode: 'fixed' })).toEqual({
+    mode: 'fixed',
+    lineId: 'water',
+    massG: 400,
+    pieceMassG: 85,
+    bowlLossPercent: 0,
+  });
+});
+
+test('the sheet tells the yield, what is over, and what the scale did to the dough', () => {
+  const plan = (stepG: 1 | 0.01) => {
+    const request = { mode: 'factor', factor: 0.3, pieceMassG: 85, bowlLossPercent: 0 } as const;
+    const sheet = planBatch(plainLoaf(), request, [{ upToG: 100_000, stepG }], libraryBook);
+    if (!sheet.ok) throw new Error(sheet.problem.code);
+    return sheet.value;
+  };
+  show(<BatchSheetView sheet={plan(1)} />);
+  expect(screen.getByTestId('yield')).toHaveTextContent('3 × 85 g of dough');
+  expect(screen.getByText(/and a small one of 39 g/)).toBeInTheDocument();
+  expect(screen.getByTestId('weigh-salt')).toHaveTextContent('3g');
+  expect(roundingWords(plan(0.01))).toBe(
+    'Rounded to the scale: hydration, salt and binder stay as they are.',
+  );
+  const quarter = planBatch(
+    plainLoaf(),
+    { mode: 'factor', factor: 0.25, pieceMassG: 85, bowlLossPercent: 0 },
+    [{ upToG: 1e5, stepG: 1 }],
+    libraryBook,
+  );
+  if (!quarter.ok) throw new Error(quarter.problem.code);
+  expect(roundingWords(quarter.value)).toMatch(
+    /salt 2.00 → 2.40 %.* Salt moved most, by 20 %: a finer scale would help\.$/,
+  );
+});

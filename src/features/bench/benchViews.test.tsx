@@ -1,0 +1,142 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { BakeAction } from '@/core/bake';
+import { show, START_MS, testBake, testBench } from '../testKitchen';
+import { AdditionDialog } from './AdditionDialog';
+import { StepView } from './StepView';
+import { WeighView } from './WeighView';
+
+const weigh = (lineId: string, massG: number): BakeAction => ({ type: 'weighed', lineId, massG });
+const nothing = () => undefined;
+
+function weighing(...actions: BakeAction[]) {
+  const bake = testBake(actions);
+  const { bench, taps } = testBench(bake);
+  show(<WeighView bake={bake} bench={bench} onSteps={nothing} />);
+  return taps;
+}
+
+function stepping(chosen: string | null, nowMs: number, ...actions: BakeAction[]) {
+  const bake = testBake(actions);
+  const { bench, taps } = testBench(bake);
+  show(<StepView bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={nothing} />);
+  return taps;
+}
+
+describe('weighing', () => {
+  test('shows the first thing not yet in, and the big button ticks it with its planned grams', async () => {
+    const taps = weighing(weigh('white-rice-flour', 300));
+    const now = screen.getByRole('region', { name: 'Weigh now' });
+    expect(within(now).getByRole('heading')).toHaveTextContent('Tapioca starch');
+    expect(screen.getByTestId('target')).toHaveTextContent('200g');
+    await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
+    expect(taps).toEqual([weigh('tapioca-starch', 200)]);
+  });
+
+  test('another weight is kept as it was; one that can’t be read can’t be ticked', async () => {
+    const taps = weighing();
+    await userEvent.click(screen.getByRole('button', { name: 'Other weight' }));
+    const actual = screen.getByTestId('actual');
+    await userEvent.clear(actual);
+    await userEvent.type(actual, 'lots');
+    expect(screen.getByRole('button', { name: 'In the bowl' })).toBeDisabled();
+    await userEvent.clear(actual);
+    await userEvent.type(actual, '0.31 kg');
+    await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
+    expect(taps).toEqual([weigh('white-rice-flour', 310)]);
+  });
+
+  test('on a running total the target is bowl and all that is in it, and what is kept is the line’s own', async () => {
+    const taps = weighing(weigh('white-rice-flour', 301));
+    await userEvent.click(screen.getByRole('radio', { name: 'Running total' }));
+    const bowl = screen.getByRole('textbox', { name: /empty bowl/ });
+    await userEvent.clear(bowl);
+    await userEvent.type(bowl, '700');
+    expect(screen.getByTestId('target')).toHaveTextContent('1201g');
+    await userEvent.click(screen.getByRole('button', { name: 'Other weight' }));
+    const display = screen.getByRole('textbox', { name: 'What the display reads' });
+    await userEvent.clear(display);
+    await userEvent.type(display, '900');
+    expect(screen.getByRole('alert')).toHaveTextContent('more than 1001 g');
+    await userEvent.clear(display);
+    await userEvent.type(display, '1206');
+    await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
+    expect(taps).toEqual([weigh('tapioca-starch', 205)]);
+  });
+
+  test('a ticked line can be taken up again: corrected, or not in yet', async () => {
+    const taps = weighing(weigh('salt', 5));
+    await userEvent.click(screen.getByRole('button', { name: /^Salt.*in the bowl/ }));
+    expect(screen.getByRole('button', { name: 'Correct it' })).toBeDisabled();
+    const actual = screen.getByTestId('actual');
+    await userEvent.clear(actual);
+    await userEvent.type(actual, '10');
+    await userEvent.click(screen.getByRole('button', { name: 'Correct it' }));
+    await userEvent.click(screen.getByRole('button', { name: /^Salt/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Not in yet' }));
+    expect(taps).toEqual([weigh('salt', 10), { type: 'unweighed', lineId: 'salt' }]);
+  });
+
+  test('in ounces the same grams are shown and kept', async () => {
+    const bake = testBake();
+    const { bench, taps } = testBench(bake);
+    show(<WeighView bake={bake} bench={bench} onSteps={nothing} />, { massUnit: 'oz' });
+    expect(screen.getByTestId('target')).toHaveTextContent('10.58oz');
+    await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
+    expect(taps).toEqual([weigh('white-rice-flour', 300)]);
+  });
+});
+
+describe('steps', () => {
+  test('a timed step starts its timer with the short end; an untimed one is only done', async () => {
+    const taps = stepping('proof', START_MS);
+    expect(screen.getByRole('region', { name: 'Step now' })).toHaveTextContent('60 – 90 min');
+    await userEvent.click(screen.getByRole('button', { name: 'Start 1 h' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+    expect(taps).toEqual([
+      { type: 'timerStarted', stepId: 'proof', durationS: 3600 },
+      { type: 'stepDone', stepId: 'proof' },
+    ]);
+  });
+
+  test('a running timer shows what is left by the server’s clock and takes more time', async () => {
+    const taps = stepping('proof', START_MS + 11 * 60_000, {
+      type: 'timerStarted',
+      stepId: 'proof',
+      durationS: 3600,
+    });
+    expect(screen.getByTestId('clock')).toHaveTextContent('50:00');
+    await userEvent.click(screen.getByRole('button', { name: '5 min' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(taps).toEqual([
+      { type: 'timerChanged', stepId: 'proof', deltaS: 300 },
+      { type: 'timerStopped', stepId: 'proof' },
+    ]);
+  });
+
+  test('a timer that is over says so in words and counts on', () => {
+    stepping('mix', START_MS + 8 * 60_000, { type: 'timerStarted', stepId: 'mix', durationS: 300 });
+    expect(screen.getByTestId('clock')).toHaveTextContent('+2:00');
+    expect(screen.getByText('time is up: look at it')).toBeInTheDocument();
+  });
+
+  test('a step done by mistake is opened again', async () => {
+    const taps = stepping('mix', START_MS, { type: 'stepDone', stepId: 'mix' });
+    await userEvent.click(screen.getByRole('button', { name: 'Not done after all' }));
+    expect(taps).toEqual([{ type: 'stepReopened', stepId: 'mix' }]);
+  });
+});
+
+test('what went in extra needs a name and a weight, and takes a reason', async () => {
+  const { bench, taps } = testBench(testBake());
+  const closed: boolean[] = [];
+  show(<AdditionDialog open onOpenChange={(open) => closed.push(open)} tap={bench.tap} />);
+  await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+  expect(screen.getByRole('alert')).toHaveTextContent('Say what went in');
+  await userEvent.click(screen.getByRole('button', { name: 'Water' }));
+  await userEvent.type(screen.getByTestId('extra-mass'), '15');
+  await userEvent.type(screen.getByRole('textbox', { name: 'Why it went in' }), 'cracked');
+  await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+  expect(taps).toEqual([{ type: 'added', ingredientId: 'water', massG: 15, note: 'cracked' }]);
+  expect(closed).toEqual([false]);
+});

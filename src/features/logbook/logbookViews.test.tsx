@@ -1,0 +1,154 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { emptyOutcome, stateOf, type BakeAction, type Outcome } from '@/core/bake';
+import { RunningBakes } from '../home/RunningBakes';
+import { show, START_MS, testBake } from '../testKitchen';
+import { BakeCard } from './BakeCard';
+import { OutcomeForm } from './OutcomeForm';
+import { PlannedActual } from './PlannedActual';
+import { TimeLog } from './TimeLog';
+
+const weigh = (lineId: string, massG: number): BakeAction => ({ type: 'weighed', lineId, massG });
+const planned = { pieces: 2, massG: 980 };
+
+describe('the log form', () => {
+  beforeEach(() => localStorage.clear());
+
+  test('hands over what was typed, in grams and degrees, with what was left open left open', async () => {
+    const closed: Outcome[] = [];
+    show(<OutcomeForm planned={planned} deed="Close" onOutcome={(outcome) => closed.push(outcome)} />, {
+      temperatureUnit: 'F',
+    });
+    await userEvent.type(screen.getByLabelText('Pieces'), '2');
+    await userEvent.type(screen.getByLabelText('Core'), '207');
+    await userEvent.click(screen.getByRole('radio', { name: 'crust 4' }));
+    await userEvent.click(screen.getByRole('radio', { name: 'chew 2' }));
+    await userEvent.click(screen.getByRole('radio', { name: 'chew 2' }));
+    await userEvent.click(screen.getByRole('radio', { name: 'Yes, as it is' }));
+    await userEvent.type(screen.getByLabelText('In words'), 'Even.');
+    await userEvent.click(screen.getByRole('button', { name: 'Close' }));
+    expect(closed).toMatchObject([
+      {
+        pieces: 2,
+        massBeforeG: null,
+        scores: { crumb: null, crust: 4, chew: null },
+        again: 'yes',
+        words: 'Even.',
+      },
+    ]);
+    expect(closed[0]?.coreTempC).toBeCloseTo(97.2, 1);
+  });
+
+  test('tells each fault at its field, hands nothing over, and remembers the rest through a reload', async () => {
+    const closed: Outcome[] = [];
+    const form = (
+      <OutcomeForm
+        planned={planned}
+        draftKey="draft"
+        deed="Close"
+        onOutcome={(outcome) => closed.push(outcome)}
+      />
+    );
+    const first = show(form);
+    await userEvent.type(screen.getByLabelText('Pieces'), '1.5');
+    await userEvent.type(screen.getByLabelText('Core'), '5000');
+    await userEvent.type(screen.getByLabelText('In words'), 'Half written');
+    await userEvent.click(screen.getByRole('button', { name: 'Close' }));
+    expect(await screen.findByText('Whole numbers only.')).toBeInTheDocument();
+    expect(screen.getByText('At most 130 °C.')).toBeInTheDocument();
+    expect(screen.getByLabelText('Core')).toBeInvalid();
+    expect(closed).toEqual([]);
+    first.unmount();
+    show(form);
+    expect(screen.getByLabelText('In words')).toHaveValue('Half written');
+    await userEvent.clear(screen.getByLabelText('Pieces'));
+    await userEvent.clear(screen.getByLabelText('Core'));
+    await userEvent.click(screen.getByRole('button', { name: 'Close' }));
+    expect(closed).toMatchObject([{ pieces: null, words: 'Half written' }]);
+    expect(localStorage).toHaveLength(0);
+  });
+});
+
+test('planned beside weighed: what is off, what was corrected, what was not ticked, what went in extra', () => {
+  const bake = testBake([
+    weigh('water', 380),
+    weigh('salt', 5),
+    weigh('salt', 10),
+    { type: 'added', ingredientId: 'water', massG: 15, note: 'cracked' },
+  ]);
+  show(<PlannedActual bake={bake} state={stateOf(bake)} />);
+  const row = (name: RegExp) => screen.getByRole('row', { name });
+  expect(row(/^Water 400/)).toHaveTextContent('−20 g');
+  expect(within(row(/^Salt/)).getByText('5 g').tagName).toBe('S');
+  expect(row(/^Salt/)).toHaveTextContent('10 g');
+  expect(row(/^Tapioca/)).toHaveTextContent('not ticked');
+  expect(row(/extra, 05:04: cracked/)).toHaveTextContent('+15 g');
+});
+
+test('what happened when: steps by their timers, notes between them, in order', () => {
+  const bake = testBake([
+    weigh('salt', 10),
+    { type: 'stepDone', stepId: 'mix' },
+    { type: 'timerStarted', stepId: 'proof', durationS: 3600 },
+    { type: 'noted', text: 'slow today' },
+    { type: 'stepDone', stepId: 'proof' },
+  ]);
+  show(<TimeLog bake={bake} state={stateOf(bake)} />);
+  const entries = screen.getAllByRole('listitem').map((entry) => entry.textContent);
+  expect(entries).toEqual([
+    '05:02Mix 1 minplanned 5 min',
+    '05:04slow today',
+    '05:05Proof 2 minplanned 60 – 90 min',
+  ]);
+});
+
+test('a card tells how it was, and owns up to a bake given up', () => {
+  const outcome: Outcome = {
+    ...emptyOutcome,
+    massBeforeG: 980,
+    massAfterG: 860,
+    scores: { ...emptyOutcome.scores, crumb: 4 },
+    words: 'Good.',
+  };
+  show(<BakeCard bake={testBake([{ type: 'closed', outcome }])} />);
+  expect(screen.getByRole('link')).toHaveTextContent(
+    /Plain loaf.*2 × 490 g, lost 12.2 %.*Good\..*crumb 4.*crust –/,
+  );
+  show(<BakeCard bake={testBake([{ type: 'abandoned', reason: 'forgot the salt' }])} />);
+  expect(screen.getByText('forgot the salt', { exact: false })).toHaveTextContent(
+    'Given up. forgot the salt',
+  );
+});
+
+describe('what is under way', () => {
+  const card = (nowMs: number, ...actions: BakeAction[]) => {
+    show(<RunningBakes bakes={[testBake(actions)]} nowMs={nowMs} />);
+    return screen.getByRole('link').textContent;
+  };
+  const lines = testBake().sheet.stages[0]!.lines.map(({ id, massG }) => weigh(id, massG));
+
+  test('names the next thing to weigh, then the next step, then the log', () => {
+    expect(card(START_MS)).toContain('300 gnext to weigh: White rice flour, 0 of 7 are in');
+    document.body.replaceChildren();
+    expect(card(START_MS, ...lines)).toContain('Next: Mix');
+    document.body.replaceChildren();
+    const done: BakeAction[] = [
+      { type: 'stepDone', stepId: 'mix' },
+      { type: 'stepDone', stepId: 'proof' },
+    ];
+    expect(card(START_MS, ...lines, weigh('poppy-seed', 10), ...done)).toContain('look, taste and log it');
+  });
+
+  test('puts the timer that is up first', () => {
+    const timers: BakeAction[] = [
+      { type: 'timerStarted', stepId: 'proof', durationS: 3600 },
+      { type: 'timerStarted', stepId: 'mix', durationS: 300 },
+    ];
+    expect(card(START_MS + 9 * 60_000, ...timers)).toContain('+2:00Time is up: Mix, until even');
+  });
+
+  test('teaches what to do when nothing is', () => {
+    show(<RunningBakes bakes={[]} nowMs={START_MS} />);
+    expect(screen.getByRole('link', { name: 'Choose a formula' })).toHaveAttribute('href', '/formulas');
+  });
+});

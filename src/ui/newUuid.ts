@@ -1,0 +1,11 @@
+/**
+ * A random id (RFC 9562, version 4). Not crypto.randomUUID: browsers keep that from pages on plain http, which is what a
+ * tablet at the bench gets over the kitchen's own network.
+ */
+export function newUuid(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}
