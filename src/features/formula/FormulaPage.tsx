@@ -16,7 +16,6 @@ import { wordProblem } from '../wording/problems';
 import { STYLE_WORD } from '../wording/words';
 import { Answers } from './Answers';
 import { AnswerStrip } from './AnswerStrip';
-import { ConflictBanner } from './ConflictBanner';
 import { loadIngredientSearch } from './IngredientPicker';
 import { IngredientSheet } from './IngredientSheet';
 import { MethodEditor } from './MethodEditor';
@@ -24,6 +23,9 @@ import { SaveStatus } from './SaveStatus';
 import { SheetActionsProvider, useSheetState } from './SheetContext';
 import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 
+const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) => module.ConflictBanner), {
+  ssr: false,
+});
 const RevisionsDialog = dynamic(() => import('./RevisionsDialog').then((module) => module.RevisionsDialog), {
   ssr: false,
 });
