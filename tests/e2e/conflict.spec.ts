@@ -47,9 +47,14 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   expect(revisions.map(({ number }) => number)).toEqual([3, 2, 1]);
 
   // and the other way round: the first tab, behind now, goes on with theirs
-  await page.route(`**/api/formulas/${id}`, (route) => route.abort(), { times: 0 });
+  const catchUp = `**/api/formulas/${id}`;
+  await page.route(catchUp, (route) =>
+    route.request().method() === 'GET' ? route.abort() : route.continue(),
+  );
   await cell(page, 'Salt, weight').fill('9');
   const here = page.getByRole('alert').filter({ hasText: 'changed somewhere else' });
+  await expect(here).toContainText('revision 3');
+  await page.unroute(catchUp);
   await here.getByRole('button', { name: 'Go on with theirs' }).click();
   await expect(cell(page, 'Olive oil, weight')).toHaveValue('25');
   await expect(cell(page, 'Salt, weight')).toHaveValue('10.5');

@@ -18,7 +18,7 @@ test('an answer is handed on; a body is sent as JSON, none is a plain reading', 
 });
 
 test('what may be asked again just as it is, is told from what may not', async () => {
-  for (const status of [429, 502, 503, 504]) {
+  for (const status of [429, 500, 502, 503, 504]) {
     answerWith(status, {});
     expect(await ask('/x', {})).toEqual({ kind: 'unreachable', full: false });
   }
@@ -30,7 +30,7 @@ test('what may be asked again just as it is, is told from what may not', async (
     [403, 'forbidden'],
     [404, 'notFound'],
     [413, 'tooBig'],
-    [500, 'broken'],
+    [400, 'broken'],
   ] as const) {
     answerWith(status, { error: {} });
     expect(await ask('/x', {})).toEqual({ kind: 'refused', why });

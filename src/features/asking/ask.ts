@@ -13,7 +13,8 @@ interface ErrorBody {
   error?: { kind?: string; problems?: Problem[]; revision?: number; savedAtMs?: number };
 }
 
-const AGAIN = new Set([429, 502, 503, 504, 507]);
+/** A broken answer (500) is among them: every writing request carries an id, so asking again does no harm, and giving up would. */
+const AGAIN = new Set([429, 500, 502, 503, 504, 507]);
 
 /** Asks our own server. Without a body it reads, with one it writes. Never throws: a dead network is an answer too. */
 export async function ask<T>(path: string, body?: unknown, { keepalive = false } = {}): Promise<Answer<T>> {

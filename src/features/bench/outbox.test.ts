@@ -116,4 +116,10 @@ test('one bad tap among several is struck out alone', async () => {
   }
   expect(sent.slice(1).map((batch) => batch.map(({ eventId }) => eventId))).toEqual([['a'], ['bad'], ['c']]);
   expect(kept()).toEqual([]);
+  // the bad one is gone: from now on they travel together again
+  outbox.tap(salt);
+  outbox.tap(note);
+  outbox.tap(note);
+  await answer(ok(sent.at(-1)!));
+  expect(sent.at(-1)).toHaveLength(2);
 });

@@ -139,6 +139,7 @@ export class Outbox {
   private strike(batch: readonly WaitingTap[], part: Partial<OutboxState>): void {
     const gone = new Set(batch.map(({ eventId }) => eventId));
     const waiting = this.state.waiting.filter(({ eventId }) => !gone.has(eventId));
+    if (waiting.length === 0) this.atOnce = AT_ONCE;
     this.deps.store.save(waiting);
     this.become({ waiting, ...part });
   }

@@ -7,9 +7,9 @@ export function AnswerStrip() {
   const totals = useSheetState((state) => state.totals);
   return (
     <dl className="sticky top-14 whitespace-nowrap z-20 -mx-3 flex items-baseline justify-between gap-3 border-b border-rule bg-paper px-3 py-2 sm:-mx-5 sm:px-5 lg:hidden">
-      <div className="flex items-baseline gap-2">
-        <dd className="figure text-2xl">{wordPercent(totals.hydrationAll)}</dd>
+      <div className="flex flex-row-reverse items-baseline gap-2">
         <dt className="text-xs text-soft">water</dt>
+        <dd className="figure text-2xl">{wordPercent(totals.hydrationAll)}</dd>
       </div>
       <div className="flex items-baseline gap-1.5">
         <dt className="text-xs text-soft">salt</dt>

@@ -30,16 +30,12 @@ export function rememberDraft(formulaId: string, draft: Draft | null): void {
   }
 }
 
-async function read(key: string): Promise<Draft | null> {
+/** What was left as draft, if it is one. Throws when the schema cannot be had: then nothing is known about the draft. */
+async function read(kept: string): Promise<Draft | null> {
+  // fetched only when there is a draft to hold against it: a sheet opens without it
+  const { formulaSchema } = await import('@/core/formula/formulaSchema');
   try {
-    const kept = localStorage.getItem(key);
-    if (kept === null) return null;
-    // the schema is fetched only when there is a draft to hold against it: a sheet opens without it
-    const { formulaSchema } = await import('@/core/formula/formulaSchema');
-    const raw = JSON.parse(kept) as {
-      seen?: unknown;
-      formula?: unknown;
-    } | null;
+    const raw = JSON.parse(kept) as { seen?: unknown; formula?: unknown } | null;
     const formula = formulaSchema.safeParse(raw?.formula);
     return formula.success && typeof raw?.seen === 'number'
       ? { seen: raw.seen, formula: formula.data }
@@ -54,24 +50,27 @@ export function holdTab(): void {
   void navigator.locks?.request(`crumb-tab:${tabId()}`, () => new Promise(() => undefined));
 }
 
-/** This tab's draft of a formula, or one left behind by a tab that is gone. It is moved to this tab. */
+/**
+ * This tab's draft of a formula, or one left behind by a tab that is gone; it is moved to this tab. A draft that cannot be
+ * looked at now (the server went away before the schema came) is left where it is, for the next page.
+ */
 export async function findDraft(formulaId: string): Promise<Draft | null> {
   try {
-    const mine = keyOf(formulaId, tabId());
-    const own = await read(mine);
-    if (own) return own;
+    const own = localStorage.getItem(keyOf(formulaId, tabId()));
+    if (own !== null) return await read(own);
     // without locks (plain http) there is no telling a dead tab from a living one: leave what is theirs
     if (!navigator.locks) return null;
     const held = new Set((await navigator.locks.query()).held?.map((lock) => lock.name));
     for (const key of Object.keys(localStorage)) {
       const tab = key.startsWith(`${PREFIX}:${formulaId}:`) ? key.slice(keyOf(formulaId, '').length) : null;
       if (tab === null || held.has(`crumb-tab:${tab}`)) continue;
-      const left = await read(key);
+      const left = await read(localStorage.getItem(key) ?? '');
       localStorage.removeItem(key);
       if (left) return left;
     }
   } catch {
-    // no storage: nothing was left
+    // This tab takes another name, so that what it types next is not written over a draft nobody could read.
+    sessionStorage.removeItem('crumb-tab');
   }
   return null;
 }

@@ -135,3 +135,17 @@ test('waiting for the saving to end ends with it, or with what stands in its way
   saver.change(named('Bad'));
   expect(await saver.drained(1000)).toBe(false);
 });
+
+test('a change taken back before it was sent is kept already: nothing is sent, nothing waits for ever', async () => {
+  const { saver, sent, wind, answer, ok, remembered } = rig();
+  saver.change(named('A'));
+  wind();
+  await answer(ok(2));
+  const kept = sent[0]!.formula;
+  saver.change(named('AB'));
+  saver.change(kept);
+  expect(await saver.drained(1000)).toBe(true);
+  expect(saver.state).toEqual({ kind: 'saved', revision: 2, savedAtMs: 2 });
+  expect(sent).toHaveLength(1);
+  expect(remembered.at(-1)).toBeNull();
+});

@@ -41,6 +41,7 @@ export class Saver {
   private pending: SaveFormula | null = null;
   private sending = false;
   private failures = 0;
+  private keptAtMs: number;
   private cancelWait: () => void = () => undefined;
   private listeners = new Set<() => void>();
   state: SaveState;
@@ -52,6 +53,7 @@ export class Saver {
     this.wanted = start.formula;
     this.kept = start.formula;
     this.seen = start.revision;
+    this.keptAtMs = start.savedAtMs;
     this.state = { kind: 'saved', revision: start.revision, savedAtMs: start.savedAtMs };
   }
 
@@ -97,7 +99,7 @@ export class Saver {
   async flush(): Promise<void> {
     if (this.sending || this.state.kind === 'conflict' || this.state.kind === 'held') return;
     if (!this.pending) {
-      if (this.wanted === this.kept) return;
+      if (this.wanted === this.kept) return this.rest();
       this.pending = { requestId: this.deps.newId(), seen: this.seen, formula: this.wanted };
     }
     this.cancelWait();
@@ -109,6 +111,14 @@ export class Saver {
     this.receive(request, answer);
   }
 
+  /** All that is on the sheet is kept: also after a change that was taken back before it was sent. */
+  private rest(): void {
+    // not a word to the storage while nothing was changed here: an earlier page's draft may still be waiting in it
+    if (this.state.kind === 'saved') return;
+    this.deps.remember(null);
+    this.become({ kind: 'saved', revision: this.seen, savedAtMs: this.keptAtMs });
+  }
+
   private receive(request: SaveFormula, answer: Answer<Saved>): void {
     switch (answer.kind) {
       case 'ok': {
@@ -116,6 +126,7 @@ export class Saver {
         this.pending = null;
         this.seen = answer.value.revision;
         this.kept = request.formula;
+        this.keptAtMs = answer.value.savedAtMs;
         if (this.wanted !== this.kept) {
           this.deps.remember({ seen: this.seen, formula: this.wanted });
           if (this.state.kind === 'held') return;
@@ -123,8 +134,7 @@ export class Saver {
           this.later(PAUSE_MS);
           return;
         }
-        this.deps.remember(null);
-        this.become({ kind: 'saved', revision: this.seen, savedAtMs: answer.value.savedAtMs });
+        this.rest();
         return;
       }
       case 'unreachable':
@@ -179,6 +189,7 @@ export class Saver {
     this.cancelWait();
     this.wanted = formula;
     this.kept = formula;
+    this.keptAtMs = savedAtMs;
     this.seen = revision;
     this.pending = null;
     this.deps.remember(null);

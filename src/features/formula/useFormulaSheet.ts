@@ -100,7 +100,9 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
     let gone = false;
     holdTab();
     void findDraft(loaded.id).then((draft) => {
-      if (gone || !draft || same(draft.formula, store.state.formula)) return;
+      if (gone || !draft) return;
+      // the server had taken it and only its answer was lost
+      if (same(draft.formula, store.state.formula)) return rememberDraft(loaded.id, null);
       // typed upon another revision than the one shown: the save will meet the conflict and say so
       if (draft.seen !== saver.revision)
         saver.adopt(store.state.formula, { revision: draft.seen, savedAtMs: 0 });

@@ -155,9 +155,9 @@ function OutcomeView({
       </div>
       <dl className="mt-2 flex flex-wrap gap-x-6 gap-y-2">
         {figures.map(([word, figure]) => (
-          <div key={word}>
-            <dd className="figure text-2xl">{figure}</dd>
+          <div key={word} className="flex flex-col-reverse">
             <dt className="text-sm text-soft">{word}</dt>
+            <dd className="figure text-2xl">{figure}</dd>
           </div>
         ))}
       </dl>
