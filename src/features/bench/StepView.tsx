@@ -1,11 +1,12 @@
 'use client';
 import { Check, Hand, Play, Plus, RotateCcw, Square } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { isRunning, isStepDone, timerLeftS, type BakeRecord } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { cx } from '@/ui/cx';
+import { useSteady } from '@/ui/useSteady';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { STEP_WORD } from '../wording/words';
 import { ring } from './bell';
@@ -24,6 +25,7 @@ interface StepViewProps {
 export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps) {
   const { sheet } = bake;
   const { state } = bench;
+  const [ticked, setTicked] = useState(false);
   const open = sheet.steps.find((step) => !isStepDone(state, step.id)) ?? null;
   const current = sheet.steps.find((step) => step.id === chosen) ?? open;
   const next = sheet.steps.find((step) => step.id !== current?.id && !isStepDone(state, step.id));
@@ -38,7 +40,11 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
           bench={bench}
           nowMs={nowMs}
           next={next ?? null}
-          onDone={() => onChoose(null)}
+          exchanged={ticked}
+          onDone={() => {
+            setTicked(true);
+            onChoose(null);
+          }}
         />
       ) : (
         <section className="docket rounded-b-xl p-6">
@@ -124,10 +130,12 @@ interface OneStepProps {
   bench: Bench;
   nowMs: number;
   next: MethodStep | null;
+  exchanged: boolean;
   onDone: () => void;
 }
 
-function OneStep({ step, number, of, bench, nowMs, next, onDone }: OneStepProps) {
+function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: OneStepProps) {
+  const steady = useSteady(exchanged);
   const { state, tap, outbox } = bench;
   const units = useUnits();
   const now = useNow(outbox.offsetMs, nowMs);
@@ -207,7 +215,14 @@ function OneStep({ step, number, of, bench, nowMs, next, onDone }: OneStepProps)
 
       <div className="mt-6 grid gap-3">
         {startFirst && (
-          <Button look="now" size="wall" data-primary onClick={() => start(planned)}>
+          <Button
+            look="now"
+            size="wall"
+            data-primary
+            disabled={!steady}
+            className={steady ? '' : 'disabled:opacity-100'}
+            onClick={() => start(planned)}
+          >
             <Play size={28} aria-hidden fill="currentColor" /> Start {formatDuration(planned)}
           </Button>
         )}
@@ -238,6 +253,8 @@ function OneStep({ step, number, of, bench, nowMs, next, onDone }: OneStepProps)
             look={startFirst ? 'plain' : 'now'}
             size="wall"
             {...(startFirst ? {} : { 'data-primary': true })}
+            disabled={!steady}
+            className={steady ? '' : 'disabled:opacity-100'}
             onClick={finish}
           >
             <Check size={30} aria-hidden strokeWidth={3} /> Done

@@ -8,6 +8,7 @@ import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { Segmented } from '@/ui/Segmented';
+import { useSteady } from '@/ui/useSteady';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { STAGE_WORD } from '../wording/words';
@@ -26,13 +27,16 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [running, setRunning] = useState(false);
   const [vesselG, setVesselG] = useState(0);
+  const [ticked, setTicked] = useState(false);
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
   const open = stillToWeigh(bake.sheet, state);
   const current = lines.find(({ id }) => id === chosen) ?? open.now[0] ?? open.later[0] ?? null;
 
   const weigh = (line: BatchLine, massG: number) => {
     const problem = tap({ type: 'weighed', lineId: line.id, massG });
-    if (!problem) setChosen(null);
+    if (problem) return;
+    setTicked(true);
+    setChosen(null);
   };
 
   return (
@@ -45,6 +49,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
           weighedG={state.weighed.get(current.id)?.massG ?? null}
           beforeG={running ? onScaleBeforeG(bake.sheet, state, current.id, vesselG) : 0}
           running={running}
+          exchanged={ticked}
           onWeigh={(massG) => weigh(current, massG)}
           onUntick={() => {
             tap({ type: 'unweighed', lineId: current.id });
@@ -150,11 +155,22 @@ interface OneThingProps {
   weighedG: number | null;
   beforeG: number;
   running: boolean;
+  exchanged: boolean;
   onWeigh: (massG: number) => void;
   onUntick: () => void;
 }
 
-function OneThing({ line, stageName, weighedG, beforeG, running, onWeigh, onUntick }: OneThingProps) {
+function OneThing({
+  line,
+  stageName,
+  weighedG,
+  beforeG,
+  running,
+  exchanged,
+  onWeigh,
+  onUntick,
+}: OneThingProps) {
+  const steady = useSteady(exchanged);
   const units = useUnits();
   const { preferences } = usePreferences();
   const [other, setOther] = useState(weighedG !== null);
@@ -206,7 +222,8 @@ function OneThing({ line, stageName, weighedG, beforeG, running, onWeigh, onUnti
           look="now"
           size="wall"
           data-primary
-          disabled={unreadable || (weighedG !== null && actualG === weighedG)}
+          className={steady ? '' : 'disabled:opacity-100'}
+          disabled={!steady || unreadable || (weighedG !== null && actualG === weighedG)}
           onClick={() => onWeigh(Math.round(actualG * 100) / 100)}
         >
           <Check size={30} aria-hidden strokeWidth={3} />
