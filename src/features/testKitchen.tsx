@@ -1,8 +1,7 @@
 import { render, type RenderResult } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { bakeState, afterEvent, decide, type BakeAction, type BakeRecord } from '@/core/bake';
-import { planBatch, type ScaleRanges } from '@/core/batch';
-import { plainLoaf } from '@/core/formula/testFormulas';
+import { loafSheet } from '@/core/batch/testBatch';
 import { libraryBook } from '@/core/ingredients';
 import type { Bench } from './bench/useBench';
 import type { Preferences } from './preferences/preferences';
@@ -11,25 +10,13 @@ import { PreferencesProvider } from './preferences/PreferencesProvider';
 /** For screen tests: a made-up bake, a bench that remembers its taps, and the frame every screen stands in. */
 export const START_MS = Date.UTC(2026, 10, 19, 5, 0);
 
-const scales: ScaleRanges = [
-  { upToG: 20, stepG: 0.1 },
-  { upToG: 100_000, stepG: 1 },
-];
-
 export function testBake(actions: readonly BakeAction[] = []): BakeRecord {
-  const sheet = planBatch(
-    plainLoaf(),
-    { mode: 'factor', factor: 1, pieceMassG: 490, bowlLossPercent: 0 },
-    scales,
-    libraryBook,
-  );
-  if (!sheet.ok) throw new Error(sheet.problem.code);
   return {
     id: 'bake',
     formulaId: 'formula',
     revision: 3,
     startedAtMs: START_MS,
-    sheet: sheet.value,
+    sheet: loafSheet(490),
     events: actions.map((action, index) => ({
       seq: index + 1,
       atMs: START_MS + (index + 1) * 60_000,

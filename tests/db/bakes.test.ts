@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
-import type { BatchRequest } from '@/core/batch';
+import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
 import { endedBakes, loadBake, recordTaps, runningBakes, startBake } from '@/server/bakes';
@@ -22,15 +22,6 @@ beforeEach(async () => {
   here = await db.kitchen(clock);
 });
 
-const batch: BatchRequest = {
-  mode: 'pieces',
-  pieces: 8,
-  pieceMassG: 85,
-  weighed: 'dough',
-  bakeLossPercent: 10,
-  bowlLossPercent: 0,
-};
-
 async function started(context = here): Promise<string> {
   const formula = await createFormula(context, { requestId: randomUUID(), formula: plainLoaf() });
   if (!formula.ok) throw new Error('no formula');
@@ -38,7 +29,7 @@ async function started(context = here): Promise<string> {
     requestId: randomUUID(),
     formulaId: formula.value.id,
     revision: 1,
-    batch,
+    batch: eightRolls,
   });
   if (!bake.ok) throw new Error('no bake');
   return bake.value.id;
@@ -65,7 +56,7 @@ test('a bake keeps the sheet it ran on and the log of what happened, in order', 
 test('starting twice with one wish is one bake; a stranger’s revision is not found', async () => {
   const formula = await createFormula(here, { requestId: randomUUID(), formula: plainLoaf() });
   if (!formula.ok) throw new Error('no formula');
-  const start = { requestId: randomUUID(), formulaId: formula.value.id, revision: 1, batch };
+  const start = { requestId: randomUUID(), formulaId: formula.value.id, revision: 1, batch: eightRolls };
   const answers = await Promise.all([startBake(here, start), startBake(here, start), startBake(here, start)]);
   expect(new Set(answers.map((answer) => answer.ok && answer.value.id)).size).toBe(1);
   expect(await runningBakes(here)).toHaveLength(1);

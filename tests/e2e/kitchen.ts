@@ -1,3 +1,4 @@
+import { eightRolls } from '../../src/core/batch/testBatch';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 /**
@@ -56,14 +57,7 @@ export async function startBake(page: Page, formulaId: string): Promise<string> 
       requestId: crypto.randomUUID(),
       formulaId,
       revision: 1,
-      batch: {
-        mode: 'pieces',
-        pieces: 8,
-        pieceMassG: 85,
-        weighed: 'dough',
-        bakeLossPercent: 10,
-        bowlLossPercent: 0,
-      },
+      batch: eightRolls,
     },
   });
   return ((await answer.json()) as { id: string }).id;

@@ -1,7 +1,5 @@
 import fc from 'fast-check';
-import { planBatch, type BatchSheet } from '../batch';
-import { ordinaryScales } from '../batch/scale';
-import { plainLoaf } from '../formula/testFormulas';
+import { loafSheet } from '../batch/testBatch';
 import { libraryBook } from '../ingredients';
 import { readAs } from '../readAs';
 import {
@@ -22,16 +20,7 @@ import {
   type BakeState,
 } from '.';
 
-const sheet: BatchSheet = (() => {
-  const planned = planBatch(
-    plainLoaf(),
-    { mode: 'factor', factor: 1, pieceMassG: 980, bowlLossPercent: 0 },
-    ordinaryScales,
-    libraryBook,
-  );
-  if (!planned.ok) throw new Error(planned.problem.code);
-  return planned.value;
-})();
+const sheet = loafSheet();
 const T0 = 1_000_000;
 
 /** Lets actions happen one minute apart; refused ones are skipped, as the server does. */

@@ -1,8 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { planBatch } from '@/core/batch';
+import { eightRolls, loafSheet } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
-import { libraryBook } from '@/core/ingredients';
 import { show } from '../testKitchen';
 import { BatchQuestion } from './BatchQuestion';
 import { BatchSheetView, roundingWords } from './BatchSheetView';
@@ -59,14 +58,7 @@ test('by a factor, and by what there is, in the reader’s unit', async () => {
 });
 
 test('a query is the request it stands for', () => {
-  expect(requestOf(query)).toEqual({
-    mode: 'pieces',
-    pieces: 8,
-    pieceMassG: 85,
-    weighed: 'dough',
-    bakeLossPercent: 10,
-    bowlLossPercent: 0,
-  });
+  expect(requestOf(query)).toEqual(eightRolls);
   expect(requestOf({ ...query, mode: 'factor', factor: 2 })).toEqual({
     mode: 'factor',
     factor: 2,
@@ -83,12 +75,7 @@ test('a query is the request it stands for', () => {
 });
 
 test('the sheet tells the yield, what is over, and what the scale did to the dough', () => {
-  const plan = (stepG: 1 | 0.01) => {
-    const request = { mode: 'factor', factor: 0.3, pieceMassG: 85, bowlLossPercent: 0 } as const;
-    const sheet = planBatch(plainLoaf(), request, [{ upToG: 100_000, stepG }], libraryBook);
-    if (!sheet.ok) throw new Error(sheet.problem.code);
-    return sheet.value;
-  };
+  const plan = (stepG: 1 | 0.01, factor = 0.3) => loafSheet(85, [{ upToG: 100_000, stepG }], factor);
   show(<BatchSheetView sheet={plan(1)} />);
   expect(screen.getByTestId('yield')).toHaveTextContent('3 × 85 g of dough');
   expect(screen.getByText(/and a small one of 39 g/)).toBeInTheDocument();
@@ -96,14 +83,7 @@ test('the sheet tells the yield, what is over, and what the scale did to the dou
   expect(roundingWords(plan(0.01))).toBe(
     'Rounded to the scale: hydration, salt and binder stay as they are.',
   );
-  const quarter = planBatch(
-    plainLoaf(),
-    { mode: 'factor', factor: 0.25, pieceMassG: 85, bowlLossPercent: 0 },
-    [{ upToG: 1e5, stepG: 1 }],
-    libraryBook,
-  );
-  if (!quarter.ok) throw new Error(quarter.problem.code);
-  expect(roundingWords(quarter.value)).toMatch(
+  expect(roundingWords(plan(1, 0.25))).toMatch(
     /salt 2.00 → 2.40 %.* Salt moved most, by 20 %: a finer scale would help\.$/,
   );
 });
