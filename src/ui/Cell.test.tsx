@@ -42,3 +42,37 @@ test('answers as you type, keeps what it cannot take in sight with the reason, a
   expect(cell).toHaveValue('42');
   expect(screen.queryByRole('alert')).toBeNull();
 });
+
+test('what was on the way to a refused text is put back, by refusal and by Escape', async () => {
+  function Pieces() {
+    const [pieces, setPieces] = useState(12);
+    return (
+      <>
+        <Cell
+          label="Pieces"
+          value={String(pieces)}
+          onType={(text) => {
+            if (!/^[1-9]\d?$/.test(text)) return 'One to ninety-nine.';
+            setPieces(Number(text));
+            return null;
+          }}
+          restore={() => setPieces(pieces)}
+        />
+        <output>{pieces}</output>
+      </>
+    );
+  }
+  const user = userEvent.setup();
+  render(<Pieces />);
+  const cell = screen.getByRole('textbox', { name: 'Pieces' });
+  await user.click(cell);
+  await user.keyboard('45');
+  expect(screen.getByRole('status')).toHaveTextContent('45');
+  await user.keyboard('6');
+  expect(screen.getByRole('status')).toHaveTextContent('12');
+  await user.keyboard('{Backspace}');
+  expect(screen.getByRole('status')).toHaveTextContent('45');
+  await user.keyboard('{Escape}');
+  expect(screen.getByRole('status')).toHaveTextContent('12');
+  expect(cell).toHaveValue('12');
+});

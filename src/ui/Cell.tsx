@@ -1,6 +1,7 @@
 'use client';
 import {
   useId,
+  useRef,
   useState,
   type ChangeEvent,
   type FocusEvent,
@@ -14,10 +15,16 @@ interface CellProps {
   /** What the sheet holds now, as text. Shown whenever the cell is not being typed in. */
   value: string;
   /**
-   * Called at each change with the text. Answers with the reason when the text can't be used: then nothing has changed,
-   * and the cell keeps the text and shows the reason until it is mended or Escape brings the old value back.
+   * Called at each change with the text. Answers with the reason when the text can't be used: the cell then keeps the text
+   * and shows the reason until it is mended or Escape brings the old value back.
    */
   onType: (text: string) => string | null;
+  /**
+   * Puts back what was held when the typing began; asked when the text can't be used, and by Escape. What is handed in at that
+   * first key is what is called, so it may simply close over the present value. Without it "45", typed on the way to a
+   * refused "4500", would stay.
+   */
+  restore?: () => void;
   /** The cell was left; the next typing is a new deed. */
   onLeave?: () => void;
   unit?: string;
@@ -38,6 +45,7 @@ export function Cell({
   label,
   value,
   onType,
+  restore,
   onLeave,
   unit,
   inputMode = 'decimal',
@@ -54,6 +62,8 @@ export function Cell({
   const [typed, setTyped] = useState<string | null>(null);
   const [reason, setReason] = useState<string | null>(null);
 
+  const restoreTyping = useRef<(() => void) | undefined>(undefined);
+
   const stop = () => {
     setTyped(null);
     setReason(null);
@@ -61,6 +71,7 @@ export function Cell({
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
     if (event.key === 'Escape' && typed !== null) {
       event.stopPropagation();
+      restoreTyping.current?.();
       stop();
     }
     if (event.key === 'Enter') {
@@ -84,8 +95,11 @@ export function Cell({
     onFocus: (event: FocusEvent<Typing>) => event.currentTarget.select(),
     onChange: (event: ChangeEvent<Typing>) => {
       const text = event.currentTarget.value;
+      if (typed === null) restoreTyping.current = restore;
+      const refused = onType(text);
+      if (refused !== null) restoreTyping.current?.();
       setTyped(text);
-      setReason(onType(text));
+      setReason(refused);
     },
     onKeyDown,
     onBlur: () => {

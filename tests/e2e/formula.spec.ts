@@ -63,6 +63,14 @@ test('what cannot be is refused at its field and changes nothing', async ({ page
   await expect(page.getByRole('alert').filter({ hasText: '45 min, 1 h 15' })).toBeVisible();
   const kept = (await (await page.request.get(`/api/formulas/${id}`)).json()) as { revision: number };
   expect(kept.revision).toBe(1);
+
+  // key by key too: 9 g, 90 g ... on the way to what is refused do not stay
+  await flour.press('Control+a');
+  await flour.pressSequentially('900000');
+  await expect(page.getByRole('alert').filter({ hasText: 'At most 100 kg' })).toBeVisible();
+  await expect(page.getByTestId('hydration-poured')).toHaveText('111.0 %');
+  await flour.press('Escape');
+  await expect(flour).toHaveValue('260');
 });
 
 test('lines and steps are put in order with the keyboard alone', async ({ page }) => {

@@ -14,6 +14,7 @@ import {
   redo,
   settle,
   startHistory,
+  takeBack,
   takeApart,
   undo,
   type Formula,
@@ -304,5 +305,18 @@ describe('history', () => {
     expect(redo(undo(history)).present.name).toBe('d');
     expect(undo(undo(undo(undo(history)))).present.name).toBe('a');
     expect(record(undo(history), b, null).future).toEqual([]);
+  });
+
+  test('what was typed on the way to a refusal is taken back; what another cell holds is not', () => {
+    const [a, b, c] = ['a', 'b', 'c'].map((name) => ({ ...plainLoaf(), name })) as [
+      Formula,
+      Formula,
+      Formula,
+    ];
+    const typing = record(record(startHistory(a), b, 'name'), c, 'name');
+    expect(takeBack(typing, 'name').present.name).toBe('a');
+    expect(takeBack(typing, 'about').present.name).toBe('c');
+    expect(takeBack(settle(typing), 'name').present.name).toBe('c');
+    expect(takeBack(takeBack(typing, 'name'), 'name').present.name).toBe('a');
   });
 });

@@ -23,6 +23,16 @@ export function record(history: History, next: Formula, key: string | null): His
 export const settle = (history: History): History =>
   history.key === null ? history : { ...history, key: null };
 
+/**
+ * Takes back what has been typed into the cell `key` since it was entered, as if it had never been: "45" on the way to a
+ * refused "4500" must not stay behind. Without typing there, nothing happens.
+ */
+export function takeBack(history: History, key: string): History {
+  const present = history.past.at(-1);
+  if (history.key !== key || !present) return history;
+  return { past: history.past.slice(0, -1), present, future: [], key: null };
+}
+
 export function undo(history: History): History {
   const present = history.past.at(-1);
   if (!present) return history;

@@ -15,7 +15,7 @@ export { formulaTotals, type FormulaTotals, type WaterSource } from './totals';
 export { takeApart } from './takeApart';
 export { checkFormula } from './checkFormula';
 export { applyEdit, type FormulaEdit } from './edit';
-export { record, redo, settle, startHistory, undo, type History } from './history';
+export { record, redo, settle, startHistory, takeBack, undo, type History } from './history';
 export { compareFormulas, type Difference } from './compare';
 export { firstMassG } from './firstMass';
 export { formulaSchema, localIdSchema } from './formulaSchema';

@@ -57,6 +57,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
       <Cell
         size="bench"
         label="Weight of a piece"
+        restore={() => onChange({ each: query.each })}
         testId="piece-mass"
         unit={units.massUnit}
         value={units.massNumber(query.each)}
@@ -88,6 +89,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
             <Cell
               size="bench"
               label="Number of pieces"
+              restore={() => onChange({ pieces: query.pieces })}
               testId="pieces"
               inputMode="numeric"
               value={formatDecimal(query.pieces, 0)}
@@ -109,6 +111,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
             <Cell
               size="bench"
               label="Bake loss"
+              restore={() => onChange({ bakeLoss: query.bakeLoss })}
               unit="%"
               value={formatDecimal(query.bakeLoss, 1)}
               onType={take('bakeLossPercent', percent, FORMULA_LIMITS.lossPercent, (bakeLoss) =>
@@ -124,6 +127,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
             <Cell
               size="bench"
               label="Factor"
+              restore={() => onChange({ factor: query.factor })}
               testId="factor"
               unit="×"
               value={formatDecimal(query.factor, 3)}
@@ -151,6 +155,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
             <Cell
               size="bench"
               label="What I have of it"
+              restore={() => onChange({ have: query.have })}
               testId="have"
               unit={units.massUnit}
               value={units.massNumber(query.have)}
@@ -164,6 +169,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
         <Cell
           size="bench"
           label="Bowl loss"
+          restore={() => onChange({ bowlLoss: query.bowlLoss })}
           unit="%"
           value={formatDecimal(query.bowlLoss, 1)}
           onType={take('bowlLossPercent', percent, FORMULA_LIMITS.lossPercent, (bowlLoss) =>

@@ -48,7 +48,7 @@ function usualWords(ingredientId: string, percent: number | null): string {
 }
 
 export const Answers = memo(function Answers() {
-  const { edit, settle } = useSheetActions();
+  const { edit, settle, takeBack } = useSheetActions();
   const usualYield = useSheetState((state) => state.formula.usualYield);
   const percentBase = useSheetState((state) => state.formula.percentBase);
   const totals = useSheetState((state) => state.totals);
@@ -138,6 +138,7 @@ export const Answers = memo(function Answers() {
               className="w-14 border-b border-dotted border-edge"
               value={String(usualYield.pieces)}
               onType={typeYield('pieces', parseDecimal)}
+              restore={() => takeBack('yield:pieces')}
               onLeave={settle}
             />
             {usualYield.pieces === 1 ? 'piece of' : 'pieces of'}
@@ -147,6 +148,7 @@ export const Answers = memo(function Answers() {
               unit={units.massUnit}
               value={units.massNumber(usualYield.pieceMassG)}
               onType={typeYield('pieceMassG', units.parseMass)}
+              restore={() => takeBack('yield:pieceMassG')}
               onLeave={settle}
             />
             losing
@@ -156,6 +158,7 @@ export const Answers = memo(function Answers() {
               unit="%"
               value={formatDecimal(usualYield.bakeLossPercent, 1)}
               onType={typeYield('bakeLossPercent', parseDecimal)}
+              restore={() => takeBack('yield:bakeLossPercent')}
               onLeave={settle}
             />
             in the oven

@@ -47,8 +47,8 @@ function leavingTheCell(deed: () => void): void {
 export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
   const sheet = useFormulaSheet(loaded);
   useFetchedEarly(NEEDED_OFFLINE);
-  const { store, edit, settle } = sheet;
-  const actions = useMemo(() => ({ store, edit, settle }), [store, edit, settle]);
+  const { store, edit, settle, takeBack } = sheet;
+  const actions = useMemo(() => ({ store, edit, settle, takeBack }), [store, edit, settle, takeBack]);
   return (
     <SheetActionsProvider value={actions}>
       <SheetView loaded={loaded} sheet={sheet} />
@@ -59,7 +59,7 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
 function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaSheet }) {
   const router = useRouter();
   const { preferences } = usePreferences();
-  const { store, edit, settle, undo, redo } = sheet;
+  const { store, edit, settle, takeBack, undo, redo } = sheet;
   const name = useSheetState((state) => state.formula.name);
   const style = useSheetState((state) => state.formula.style);
   const about = useSheetState((state) => state.formula.about);
@@ -139,6 +139,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
             const problem = edit({ type: 'rename', name: typed }, 'name');
             return problem && wordProblem(problem, preferences);
           }}
+          restore={() => takeBack('name')}
           onLeave={settle}
         />
         <Choice

@@ -35,7 +35,7 @@ interface RowProps {
 }
 
 function Row({ line, percent, onMove }: RowProps) {
-  const { edit, settle } = useSheetActions();
+  const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
   const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
@@ -105,6 +105,7 @@ function Row({ line, percent, onMove }: RowProps) {
         className="max-sm:hidden"
         inputClassName="text-sm text-soft"
         onType={(note) => attempt({ type: 'setLineNote', lineId: line.id, note }, 'note')}
+        restore={() => takeBack(`note:${line.id}`)}
         onLeave={settle}
       />
       <Cell
@@ -113,6 +114,7 @@ function Row({ line, percent, onMove }: RowProps) {
         value={units.massNumber(line.massG)}
         unit={units.massUnit}
         onType={typeMass}
+        restore={() => takeBack(`mass:${line.id}`)}
         onLeave={settle}
         inputClassName="font-semibold"
       />
@@ -123,6 +125,7 @@ function Row({ line, percent, onMove }: RowProps) {
         placeholder="–"
         unit="%"
         onType={typePercent}
+        restore={() => takeBack(`percent:${line.id}`)}
         onLeave={settle}
       />
       <IconButton

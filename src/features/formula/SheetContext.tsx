@@ -9,6 +9,8 @@ export interface SheetActions {
   readonly store: SheetStore;
   readonly edit: Edit;
   readonly settle: () => void;
+  /** Takes back what was typed into this cell since it was entered. */
+  readonly takeBack: (key: string) => void;
 }
 
 const Context = createContext<SheetActions | null>(null);

@@ -31,7 +31,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
   const kind = useSheetState((state) => find(state)?.kind ?? 'main');
   const massG = useSheetState((state) => state.totals.stageG.get(stageId) ?? 0);
   const order = useSheetState((state) => (find(state)?.lines ?? []).map((line) => line.id).join(' '));
-  const { edit, settle } = useSheetActions();
+  const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
   const { setNodeRef } = useDroppable({ id: stageId });
@@ -53,6 +53,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
             const problem = edit(change, `stage:${stageId}`);
             return problem && wordProblem(problem, preferences);
           }}
+          restore={() => takeBack(`stage:${stageId}`)}
           onLeave={settle}
         />
         <Choice

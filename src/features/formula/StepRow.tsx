@@ -25,7 +25,7 @@ interface StepRowProps {
 
 /** One step of the method: what, how long or until what, how warm, and whether it takes the baker's hands. */
 export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowProps) {
-  const { edit, settle } = useSheetActions();
+  const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
   const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
@@ -91,6 +91,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
           maxLength={80}
           className="max-sm:order-5 max-sm:col-span-2"
           onType={(title) => change({ title }, 'title')}
+          restore={() => takeBack(`title:${step.id}`)}
           onLeave={settle}
         />
         <Cell
@@ -100,6 +101,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
           inputMode="text"
           placeholder="time"
           onType={typeTime}
+          restore={() => takeBack(`time:${step.id}`)}
           onLeave={settle}
         />
         <Cell
@@ -109,6 +111,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
           placeholder="–"
           className="max-sm:order-4"
           onType={typeTemp}
+          restore={() => takeBack(`temp:${step.id}`)}
           onLeave={settle}
         />
         <span className="col-span-2 flex items-baseline max-sm:order-6 sm:col-start-2 sm:col-end-3">
@@ -124,6 +127,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
             className="flex-1"
             inputClassName="text-sm italic"
             onType={(until) => change({ until }, 'until')}
+            restore={() => takeBack(`until:${step.id}`)}
             onLeave={settle}
           />
         </span>
@@ -140,6 +144,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
             className="flex-1"
             inputClassName="text-sm"
             onType={(note) => change({ note }, 'note')}
+            restore={() => takeBack(`note:${step.id}`)}
             onLeave={settle}
           />
         </span>

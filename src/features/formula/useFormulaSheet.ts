@@ -7,6 +7,7 @@ import {
   redo,
   settle,
   startHistory,
+  takeBack,
   undo,
   type Formula,
   type FormulaEdit,
@@ -35,6 +36,7 @@ export interface FormulaSheet {
   readonly store: SheetStore;
   readonly edit: Edit;
   readonly settle: () => void;
+  readonly takeBack: (key: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly save: SaveState;
@@ -148,11 +150,14 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   // on its own, not in the object below: every row holds it, and must not hear of each change of the save state
   const leave = useCallback(() => store.put(settle(store.state.history)), [store]);
 
+  const withdraw = useCallback((key: string) => put(takeBack(store.state.history, key)), [put, store]);
+
   return useMemo(
     () => ({
       store,
       edit,
       settle: leave,
+      takeBack: withdraw,
       undo: () => put(undo(store.state.history)),
       redo: () => put(redo(store.state.history)),
       save,
@@ -161,6 +166,6 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
       takeTheirs,
       kept: () => saver.drained(4000),
     }),
-    [broughtBack, edit, leave, put, save, saver, store, takeTheirs],
+    [broughtBack, edit, leave, put, save, saver, store, takeTheirs, withdraw],
   );
 }

@@ -1,0 +1,187 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Formula } from '@/core/formula';
+import { plainLoaf } from '@/core/formula/testFormulas';
+import type { SaveFormula } from '@/core/requests';
+import { show } from '../testKitchen';
+import { FormulaPage } from './FormulaPage';
+import { rememberDraft } from './draft';
+
+const push = jest.fn();
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
+
+/** A server that keeps revisions as the real one does; `down` answers nothing, `ahead` saves behind the page's back. */
+function fakeServer() {
+  const revisions: Formula[] = [plainLoaf()];
+  const posts: { path: string; body: unknown }[] = [];
+  const server = { revisions, posts, down: false, ahead: (formula: Formula) => revisions.push(formula) };
+  const answer = (status: number, data: unknown) =>
+    Promise.resolve({ ok: status < 300, status, json: () => Promise.resolve(data) } as Response);
+  global.fetch = jest.fn((path: string, init?: { body?: string }) => {
+    if (server.down) return Promise.reject(new TypeError('Failed to fetch'));
+    if (init?.body === undefined) {
+      if (path.endsWith('/revisions')) {
+        const list = revisions.map((formula, index) => ({ number: index + 1, savedAtMs: 0, formula }));
+        return answer(200, list.reverse());
+      }
+      return answer(200, {
+        id: 'f',
+        revision: revisions.length,
+        savedAtMs: 0,
+        archivedAtMs: null,
+        formula: revisions.at(-1),
+      });
+    }
+    const body = JSON.parse(init.body) as SaveFormula;
+    posts.push({ path, body });
+    if (!path.endsWith('/revisions')) return answer(201, { id: 'copy' });
+    if (body.seen !== revisions.length)
+      return answer(409, { error: { kind: 'stale', revision: revisions.length, savedAtMs: 0 } });
+    revisions.push(body.formula);
+    return answer(200, { id: 'f', revision: revisions.length, savedAtMs: 0 });
+  }) as unknown as typeof fetch;
+  return server;
+}
+
+const loaded = { id: 'f', revision: 1, savedAtMs: 0, archivedAtMs: null };
+const open = (formula = plainLoaf(), revision = 1) =>
+  show(<FormulaPage loaded={{ ...loaded, revision, formula }} />);
+const water = () => screen.getByRole('textbox', { name: 'Water, weight' });
+const state = () => screen.getByTestId('save-status').dataset.state;
+const gramsOf = (formula: Formula | undefined, id: string) =>
+  formula?.stages.flatMap((stage) => stage.lines).find((line) => line.id === id)?.massG;
+async function type(cell: HTMLElement, text: string) {
+  await userEvent.clear(cell);
+  await userEvent.paste(text);
+}
+
+beforeEach(() => {
+  localStorage.clear();
+  sessionStorage.clear();
+  push.mockClear();
+});
+
+test('what is typed shows at once, is kept by itself, and a batch waits for it', async () => {
+  const server = fakeServer();
+  open();
+  await type(water(), '450');
+  expect(screen.getByRole('textbox', { name: 'Water, percent of the flours' })).toHaveValue('90');
+  expect(screen.getByTestId('hydration-poured')).toHaveTextContent('90.0 %');
+  expect(server.revisions).toHaveLength(1);
+  await userEvent.click(screen.getByRole('button', { name: 'Make a batch' }));
+  await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/f/batch'));
+  expect(gramsOf(server.revisions.at(-1), 'water')).toBe(450);
+});
+
+test('a change taken back at once leaves nothing to keep, and a batch can be made', async () => {
+  const server = fakeServer();
+  open();
+  await userEvent.click(screen.getByRole('button', { name: 'Take Salt out' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Undo (Ctrl Z)' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Make a batch' }));
+  await waitFor(() => expect(push).toHaveBeenCalled());
+  expect(state()).toBe('saved');
+  expect(server.posts).toEqual([]);
+});
+
+test('with the server away typing goes on, and no batch is made of what is not kept', async () => {
+  const server = fakeServer();
+  open();
+  await waitFor(() => expect(fetch).toHaveBeenCalled());
+  server.down = true;
+  await type(water(), '430');
+  await waitFor(() => expect(state()).toBe('unreachable'));
+  await userEvent.click(screen.getByRole('button', { name: 'Make a batch' }));
+  expect(await screen.findByText(/not kept yet, so there is nothing to make a batch of/)).toBeInTheDocument();
+  expect(push).not.toHaveBeenCalled();
+  server.down = false;
+  await waitFor(() => expect(state()).toBe('saved'), { timeout: 5000 });
+  expect(server.revisions).toHaveLength(2);
+});
+
+test('what a closed page had not kept comes back, once, and can be undone', async () => {
+  const server = fakeServer();
+  const draft = plainLoaf();
+  draft.stages[0]!.lines.find((line) => line.id === 'water')!.massG = 470;
+  rememberDraft('f', { seen: 1, formula: draft });
+  open();
+  await waitFor(() => expect(water()).toHaveValue('470'));
+  expect(screen.getByText(/is back on the sheet/)).toBeInTheDocument();
+  await waitFor(() => expect(gramsOf(server.revisions.at(-1), 'water')).toBe(470));
+  await waitFor(() => expect(localStorage).toHaveLength(0));
+  await userEvent.click(screen.getByRole('button', { name: 'Undo (Ctrl Z)' }));
+  expect(water()).toHaveValue('400');
+});
+
+test('a draft the server had taken after all is forgotten without a word', async () => {
+  fakeServer();
+  rememberDraft('f', { seen: 0, formula: plainLoaf() });
+  open();
+  await waitFor(() => expect(localStorage).toHaveLength(0));
+  expect(screen.queryByText(/is back on the sheet/)).toBeNull();
+  expect(state()).toBe('saved');
+});
+
+describe('two hands on one sheet', () => {
+  async function meetConflict() {
+    const server = fakeServer();
+    open();
+    await waitFor(() => expect(fetch).toHaveBeenCalled());
+    server.ahead({ ...plainLoaf(), name: 'Theirs' });
+    await type(water(), '440');
+    const banner = await screen.findByRole('alert');
+    expect(banner).toHaveTextContent('changed somewhere else (revision 2)');
+    expect(await within(banner).findByText('Water: 400 g → 440 g')).toBeInTheDocument();
+    expect(server.revisions).toHaveLength(2);
+    return {
+      server,
+      choose: (name: string) => userEvent.click(within(banner).getByRole('button', { name })),
+    };
+  }
+
+  test('theirs goes on', async () => {
+    const { server, choose } = await meetConflict();
+    await choose('Go on with theirs');
+    await waitFor(() =>
+      expect(screen.getByRole('textbox', { name: 'Name of the formula' })).toHaveValue('Theirs'),
+    );
+    expect(water()).toHaveValue('400');
+    expect(server.revisions).toHaveLength(2);
+  });
+
+  test('mine goes on top, theirs stays beneath', async () => {
+    const { server, choose } = await meetConflict();
+    await choose('Keep mine as the newest');
+    await waitFor(() => expect(server.revisions).toHaveLength(3));
+    expect(server.revisions.map((formula) => [formula.name, gramsOf(formula, 'water')])).toEqual([
+      ['Plain loaf', 400],
+      ['Theirs', 400],
+      ['Plain loaf', 440],
+    ]);
+  });
+
+  test('mine becomes a formula of its own', async () => {
+    const { server, choose } = await meetConflict();
+    await choose('Keep mine as a formula of its own');
+    await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/copy'));
+    const copy = server.posts.at(-1)?.body as { formula: Formula };
+    expect([copy.formula.name, gramsOf(copy.formula, 'water')]).toEqual(['Plain loaf (mine)', 440]);
+  });
+});
+
+test('the method: a step’s time, temperature and cue are typed in, and what cannot be is refused', async () => {
+  const server = fakeServer();
+  open();
+  await type(screen.getByRole('textbox', { name: 'Step 2, time' }), '40–55');
+  await type(screen.getByRole('textbox', { name: 'Step 2, temperature' }), '95');
+  expect(screen.getByRole('alert')).toHaveTextContent('At most 50 °C.');
+  await userEvent.keyboard('{Escape}');
+  await type(screen.getByRole('textbox', { name: 'Step 2, until' }), 'it jiggles');
+  await userEvent.click(screen.getByRole('button', { name: 'Step 2 goes by itself' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Take step 1 out' }));
+  await waitFor(() => expect(server.revisions.length).toBeGreaterThan(1));
+  await waitFor(() => expect(state()).toBe('saved'));
+  expect(server.revisions.at(-1)?.steps).toMatchObject([
+    { kind: 'proof', minS: 2400, maxS: 3300, tempC: 28, until: 'it jiggles', handsOn: true },
+  ]);
+});
