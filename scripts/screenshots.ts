@@ -13,6 +13,8 @@ interface Shot {
   readonly light?: 'dim';
   /** Scrolls this into view first. */
   readonly to?: string;
+  /** Typed into the first large field, for a page that answers to a text. */
+  readonly type?: string;
 }
 
 async function post<T>(url: string, body: object): Promise<T> {
@@ -89,10 +91,34 @@ async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
   await context.addCookies([{ name: 'crumb-view', value: `${shot.light ?? 'day'}.g.C`, url: home }]);
   const page = await context.newPage();
   await page.goto(shot.path, { waitUntil: 'networkidle' });
+  if (shot.type) {
+    await page.locator('main textarea').fill(shot.type);
+    await page.getByTestId('understood').waitFor();
+  }
   if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
   await page.screenshot({ path: path.join('docs', 'screenshots', `${shot.name}.png`) });
   await context.close();
 }
+
+/** A made-up recipe with what recipes have: a cup and its grams that disagree, a yeast of no kind, two scales that differ. */
+const RECIPE = `Harbour Lane tin loaf
+Makes 1 loaf
+
+For the gel:
+2 tbsp psyllium husk
+1 1/2 cups (355 g) warm water
+
+Dry ingredients
+1 cup (150 g) brown rice flour
+120 g tapioca starch
+1 cup (350 g) millet flour
+7 g yeast
+salt to taste
+
+Method
+1. Whisk the dry ingredients and mix for 5 minutes.
+2. Proof 1 hour at 28 °C.
+3. Bake at 350 °F / 220 °C for 50 minutes.`;
 
 const database = await freshDatabase(testCluster());
 const server = await serveBuilt(database.url);
@@ -103,6 +129,7 @@ const browser = await chromium.launch({
 try {
   const formula = await idOf(server.url, '/formulas', 'Millet and linseed tin loaf');
   const rolls = await idOf(server.url, '/formulas', 'Pumpkin-seed supper rolls');
+  const tray = await idOf(server.url, '/formulas', 'Blue-jar tray bread');
   const logged = await idOf(server.url, '/logbook', 'Poppy rings');
   const { weighing, proofing } = await bakeUnderWay(server.url, formula);
   const table = { width: 1280, height: 800 };
@@ -112,8 +139,12 @@ try {
     { name: 'today', path: '/', ...table },
     { name: 'formulas', path: '/formulas', ...table },
     { name: 'sheet', path: `/formulas/${formula}`, ...table },
+    { name: 'sheet-answers', path: `/formulas/${formula}`, ...table, to: '[aria-label="To mind"]' },
     { name: 'sheet-method', path: `/formulas/${formula}`, ...table, to: '#method-title' },
     { name: 'sheet-phone', path: `/formulas/${rolls}`, ...phone },
+    { name: 'read', path: '/formulas/read', ...table, type: RECIPE },
+    { name: 'larder', path: '/ingredients?look=potato-starch&beside=potato-flour', ...table },
+    { name: 'story', path: `/formulas/${tray}/story`, ...table },
     { name: 'batch', path: `/formulas/${rolls}/batch?pieces=8&each=85`, ...table },
     { name: 'bench-weigh-tablet', path: `/bench/${weighing}`, ...tablet },
     { name: 'bench-weigh-phone', path: `/bench/${weighing}`, ...phone },

@@ -1,1 +1,13 @@
 import '@testing-library/jest-dom';
+
+// a slow machine beside other tests is no failure
+jest.setTimeout(30_000);
+
+// what the search list asks of a browser and jsdom does not have
+global.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
+if (!('scrollIntoView' in Element.prototype))
+  Object.assign(Element.prototype, { scrollIntoView: () => undefined });

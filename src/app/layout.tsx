@@ -3,8 +3,10 @@ import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { PREFERENCE_COOKIE, readPreferences } from '@/features/preferences/preferences';
 import { PreferencesProvider } from '@/features/preferences/PreferencesProvider';
+import { BookProvider } from '@/features/book/BookProvider';
 import { Shell } from '@/features/shell/Shell';
 import { currentContext } from '@/server/context';
+import { loadEntries } from '@/server/ingredients';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -16,12 +18,19 @@ export const viewport: Viewport = { themeColor: '#1a2226', width: 'device-width'
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const preferences = readPreferences((await cookies()).get(PREFERENCE_COOKIE)?.value);
-  const { kitchen } = await currentContext();
+  const context = await currentContext();
+  const kept = await loadEntries(context);
   return (
     <html lang="en" data-light={preferences.light}>
       <body>
-        <PreferencesProvider initial={preferences} timeZone={kitchen.details.timeZone}>
-          <Shell>{children}</Shell>
+        <PreferencesProvider
+          initial={preferences}
+          timeZone={context.kitchen.details.timeZone}
+          altitudeM={context.kitchen.details.altitudeM}
+        >
+          <BookProvider kept={kept}>
+            <Shell>{children}</Shell>
+          </BookProvider>
         </PreferencesProvider>
       </body>
     </html>

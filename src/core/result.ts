@@ -32,7 +32,15 @@ export type ProblemCode =
   | 'timerRunning'
   | 'noTimer'
   | 'rangeReversed'
-  | 'control';
+  | 'control'
+  | 'sumNot100'
+  | 'noReading'
+  | 'notSolvable'
+  | 'tooDeep'
+  | 'notText'
+  | 'formulaCell'
+  | 'wrongVersion'
+  | 'wrongFormat';
 
 export interface Problem {
   readonly code: ProblemCode;

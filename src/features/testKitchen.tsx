@@ -2,7 +2,8 @@ import { render, type RenderResult } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { bakeState, afterEvent, decide, type BakeAction, type BakeRecord } from '@/core/bake';
 import { loafSheet } from '@/core/batch/testBatch';
-import { libraryBook } from '@/core/ingredients';
+import { libraryBook, type KeptIngredient } from '@/core/ingredients';
+import { BookProvider } from './book/BookProvider';
 import type { Bench } from './bench/useBench';
 import type { Preferences } from './preferences/preferences';
 import { PreferencesProvider } from './preferences/PreferencesProvider';
@@ -43,13 +44,18 @@ export function testBench(bake: BakeRecord): { bench: Bench; taps: BakeAction[] 
   return { bench, taps };
 }
 
-export function show(children: ReactNode, preferences: Partial<Preferences> = {}): RenderResult {
+export function show(
+  children: ReactNode,
+  preferences: Partial<Preferences> = {},
+  kept: readonly KeptIngredient[] = [],
+): RenderResult {
   return render(
     <PreferencesProvider
-      initial={{ light: 'day', massUnit: 'g', temperatureUnit: 'C', ...preferences }}
+      initial={{ light: 'day', massUnit: 'g', temperatureUnit: 'C', measure: 'metric', ...preferences }}
       timeZone="UTC"
+      altitudeM={95}
     >
-      {children}
+      <BookProvider kept={kept}>{children}</BookProvider>
     </PreferencesProvider>,
   );
 }

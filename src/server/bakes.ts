@@ -65,7 +65,7 @@ export async function startBake(
   if (earlier) return done(earlier);
   const revision = await findRevision(pool, kitchen.id, start.formulaId, start.revision);
   if (!revision) return failed({ kind: 'notFound' });
-  const sheet = planBatch(revision.formula, start.batch, kitchen.details.scales, book);
+  const sheet = planBatch(revision.formula, start.batch, kitchen.details.scales, await book());
   if (!sheet.ok) return invalid(sheet.problem);
   const id = newId();
   try {
@@ -98,6 +98,8 @@ export async function recordTaps(
   bakeId: string,
   taps: readonly Tap[],
 ): Promise<Done<{ results: TapResult[]; events: BakeEvent[]; nowMs: number }>> {
+  // before the transaction: a second connection must never be waited for while one is held
+  const ingredients = await book();
   return transaction(pool, async (client) => {
     const bake = await lockBake(client, kitchen.id, bakeId);
     if (!bake) return failed({ kind: 'notFound' });
@@ -113,7 +115,7 @@ export async function recordTaps(
         results.push({ eventId, problem: null });
         continue;
       }
-      const allowed = decide(bake.sheet, state, action, book);
+      const allowed = decide(bake.sheet, state, action, ingredients);
       if (!allowed.ok) {
         results.push({ eventId, problem: allowed.problem });
         continue;

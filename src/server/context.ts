@@ -1,14 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
-import { libraryBook, type IngredientBook } from '@/core/ingredients';
+import { kitchenBook, type IngredientBook, type KeptIngredient } from '@/core/ingredients';
 import { pool } from '@/db/pool';
+import { listEntries } from '@/db/queries/ingredients';
 import { firstKitchen, type KitchenRow } from '@/db/queries/kitchens';
 
 /** What every use case works with; tests hand in their own database and clock. */
 export interface Context {
   readonly pool: pg.Pool;
   readonly kitchen: KitchenRow;
-  readonly book: IngredientBook;
+  /** The library with this kitchen's own ingredients, asked of the database when first needed. */
+  readonly book: () => Promise<IngredientBook>;
   readonly now: () => Date;
   readonly newId: () => string;
 }
@@ -29,11 +31,24 @@ async function currentKitchen(): Promise<KitchenRow> {
   return holder.crumbKitchen;
 }
 
+/** What is kept always makes a book: each entry was checked against the others when it was saved. */
+function bookFrom(entries: readonly KeptIngredient[]): IngredientBook {
+  const laid = kitchenBook(entries);
+  if (!laid.ok) throw new Error(`The kept ingredients do not make a book: ${JSON.stringify(laid.problem)}`);
+  return laid.value;
+}
+
+export function bookOf(db: pg.Pool, kitchenId: string): () => Promise<IngredientBook> {
+  let book: Promise<IngredientBook> | null = null;
+  return () => (book ??= listEntries(db, kitchenId).then(bookFrom));
+}
+
 export async function currentContext(): Promise<Context> {
+  const kitchen = await currentKitchen();
   return {
     pool: pool(),
-    kitchen: await currentKitchen(),
-    book: libraryBook,
+    kitchen,
+    book: bookOf(pool(), kitchen.id),
     now: () => new Date(),
     newId: randomUUID,
   };

@@ -2,15 +2,18 @@ import { checkFormula, formulaTotals, type Formula } from '@/core/formula';
 import { databaseFailure } from '@/db/errors';
 import { countBakes } from '@/db/queries/bakes';
 import {
+  findBranch,
   findByRequest,
   findFormula,
   findFormulaJson,
   findRevision,
   insertRevision,
+  listBranches,
   listFormulas,
   listRevisions,
   lockHead,
   setArchived,
+  setBranch,
   type FormulaHead,
   type FormulaRevision,
   type SavedRevision,
@@ -35,10 +38,11 @@ export interface FormulaCard {
 }
 
 /** The shelf of formulas, each with the figures a baker knows a dough by. */
-export async function formulaCards({ pool, kitchen, book }: Context): Promise<FormulaCard[]> {
-  const [formulas, counts] = await Promise.all([
+export async function formulaCards({ pool, kitchen, book: loadBook }: Context): Promise<FormulaCard[]> {
+  const [formulas, counts, book] = await Promise.all([
     listFormulas(pool, kitchen.id),
     countBakes(pool, kitchen.id),
+    loadBook(),
   ]);
   const bakes = new Map(counts.map((count) => [count.formulaId, count]));
   return formulas.map(({ id, revision, savedAtMs, archivedAtMs, formula }) => {
@@ -71,6 +75,9 @@ export const loadFormula = ({ pool, kitchen }: Context, id: string): Promise<For
 export const loadFormulaJson = async ({ pool, kitchen }: Context, id: string): Promise<string | null> =>
   (await findFormulaJson(pool, kitchen.id, id))?.json ?? null;
 
+/** Revisions of a story that are read at once. */
+export const STORY_PAGE = 60;
+
 export const loadRevisions = ({ pool, kitchen }: Context, id: string): Promise<FormulaRevision[]> =>
   listRevisions(pool, kitchen.id, id, 200);
 
@@ -80,9 +87,13 @@ export const loadRevisions = ({ pool, kitchen }: Context, id: string): Promise<F
  */
 export async function createFormula(
   { pool, kitchen, book, now, newId }: Context,
-  { requestId, formula }: { requestId: string; formula: Formula },
+  {
+    requestId,
+    formula,
+    branch = null,
+  }: { requestId: string; formula: Formula; branch?: { id: string; revision: number } | null },
 ): Promise<Done<SavedRevision>> {
-  const problems = checkFormula(formula, book);
+  const problems = checkFormula(formula, await book());
   if (problems.length > 0) return invalid(...problems);
   const savedAt = now();
   const id = newId();
@@ -91,6 +102,7 @@ export async function createFormula(
       const earlier = await findByRequest(client, kitchen.id, requestId);
       if (earlier) return done(earlier);
       await insertRevision(client, { kitchenId: kitchen.id, id, number: 1, requestId, formula, savedAt });
+      if (branch) await setBranch(client, kitchen.id, id, branch.id, branch.revision);
       return done({ id, revision: 1, savedAtMs: savedAt.getTime() });
     });
   } catch (error) {
@@ -110,7 +122,7 @@ export async function saveFormula(
   { pool, kitchen, book, now }: Context,
   { id, requestId, seen, formula }: { id: string; requestId: string; seen: number; formula: Formula },
 ): Promise<Done<SavedRevision>> {
-  const problems = checkFormula(formula, book);
+  const problems = checkFormula(formula, await book());
   if (problems.length > 0) return invalid(...problems);
   return transaction(pool, async (client) => {
     // The lock comes first: a repetition that arrives while the first is under way waits here, then finds its answer.
@@ -131,15 +143,32 @@ export async function saveFormula(
   });
 }
 
-/** A copy under its own name, starting its own history. */
+/**
+ * A copy under its own name, starting its own history and remembering where it branched off: the newest revision, or the one
+ * named.
+ */
 export async function duplicateFormula(
   context: Context,
-  { id, requestId }: { id: string; requestId: string },
+  { id, requestId, revision, name }: { id: string; requestId: string; revision?: number; name?: string },
 ): Promise<Done<SavedRevision>> {
-  const source = await loadFormula(context, id);
+  const { pool, kitchen } = context;
+  const head = await loadFormula(context, id);
+  if (!head) return failed({ kind: 'notFound' });
+  const number = revision ?? head.revision;
+  const source = number === head.revision ? head : await findRevision(pool, kitchen.id, id, number);
   if (!source) return failed({ kind: 'notFound' });
-  const name = `${source.formula.name.slice(0, 72)} (copy)`;
-  return createFormula(context, { requestId, formula: { ...source.formula, name } });
+  const formula = { ...source.formula, name: name ?? `${source.formula.name.slice(0, 72)} (copy)` };
+  return createFormula(context, { requestId, formula, branch: { id, revision: number } });
+}
+
+/** What the story of a formula tells: where it came from, its revisions, and what came out of it. */
+export async function loadStory({ pool, kitchen }: Context, id: string, before: number | null) {
+  const [branch, revisions, branches] = await Promise.all([
+    findBranch(pool, kitchen.id, id),
+    listRevisions(pool, kitchen.id, id, STORY_PAGE, before),
+    listBranches(pool, kitchen.id, id),
+  ]);
+  return { branch, revisions, branches };
 }
 
 /** Puts a formula away or brings it back; doing it twice is the same as once. */

@@ -1,9 +1,10 @@
 import { planBatch } from '@/core/batch';
 import { readKitchenFile, type KitchenFile } from '@/core/formats';
-import type { IngredientBook } from '@/core/ingredients';
+import { layOver, type IngredientBook } from '@/core/ingredients';
 import type { Result } from '@/core/result';
 import { insertBake, insertEvents } from '@/db/queries/bakes';
 import { insertRevision, setArchived } from '@/db/queries/formulas';
+import { insertEntry } from '@/db/queries/ingredients';
 import { firstKitchen, insertKitchen } from '@/db/queries/kitchens';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
@@ -43,18 +44,25 @@ async function importFormulas(db: Queryable, file: KitchenFile, kitchenId: strin
  * @returns the new kitchen's id, null when there was one already, or the first problem in the file
  */
 export async function importKitchen(
-  { pool, book, newId }: Importer,
+  { pool, book: library, newId }: Importer,
   data: unknown,
 ): Promise<Result<string | null>> {
-  const read = readKitchenFile(data, book);
+  const read = readKitchenFile(data, library);
   if (!read.ok) return read;
   const file = read.value;
+  const laid = layOver(library, file.ingredients);
+  if (!laid.ok) throw new Error('The file passed the check but its ingredients do not make a book');
+  const book = laid.value;
   return transaction(pool, async (client) => {
     // two starters at once: the second waits here and then finds the kitchen of the first
     await client.query('lock table kitchen in exclusive mode');
     if (await firstKitchen(client)) return { ok: true, value: null };
     const kitchenId = newId();
     await insertKitchen(client, kitchenId, file.kitchen);
+    for (const entry of file.ingredients) {
+      const savedAt = new Date(file.formulas[0]?.revisions[0]?.savedAt ?? 0);
+      await insertEntry(client, { kitchenId, version: 1, requestId: newId(), entry, away: false, savedAt });
+    }
     const formulaIds = await importFormulas(client, file, kitchenId, newId);
     for (const bake of file.bakes) {
       const formula = file.formulas.find(({ key }) => key === bake.formula)?.revisions[bake.revision - 1]

@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react';
+import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { Cell } from './Cell';
@@ -75,4 +75,47 @@ test('what was on the way to a refused text is put back, by refusal and by Escap
   await user.keyboard('{Escape}');
   expect(screen.getByRole('status')).toHaveTextContent('12');
   expect(cell).toHaveValue('12');
+});
+
+test('a text nobody can read yet waits without complaint, is read once its reader is there, and the newest text wins', async () => {
+  const user = userEvent.setup();
+  let arrive = () => {};
+  let words: Record<string, number> | null = null;
+  const coming = new Promise<void>((resolve) => (arrive = resolve));
+  function Cups() {
+    const [massG, setMassG] = useState(400);
+    return (
+      <>
+        <Cell
+          label="Water"
+          value={String(massG)}
+          later={() => (words ? null : coming)}
+          onType={(text) => {
+            const grams = words?.[text] ?? Number(text);
+            if (!(grams > 0)) return `What is ${text}?`;
+            setMassG(grams);
+            return null;
+          }}
+          restore={() => setMassG(massG)}
+        />
+        <output>{massG}</output>
+      </>
+    );
+  }
+  render(<Cups />);
+  const cell = screen.getByRole('textbox', { name: 'Water' });
+  await user.type(cell, 'two cups{Enter}', { initialSelectionStart: 0, initialSelectionEnd: 3 });
+  expect(cell).toHaveValue('two cups');
+  expect(cell).toBeValid();
+  expect(screen.getByRole('status')).toHaveTextContent('400');
+  words = { 'two cups': 473 };
+  arrive();
+  await waitFor(() => expect(cell).toHaveValue('473'));
+  expect(screen.getByRole('status')).toHaveTextContent('473');
+
+  words = null;
+  await user.type(cell, 'a fortnight', { initialSelectionStart: 0, initialSelectionEnd: 3 });
+  expect(await screen.findByRole('alert')).toHaveTextContent('What is a fortnight?');
+  expect(cell).toHaveValue('a fortnight');
+  expect(screen.getByRole('status')).toHaveTextContent('473');
 });

@@ -9,6 +9,7 @@ import {
   type KeyboardEvent,
 } from 'react';
 import { cx } from './cx';
+import { useAwake } from './useAwake';
 
 interface CellProps {
   label: string;
@@ -25,6 +26,11 @@ interface CellProps {
    * refused "4500", would stay.
    */
   restore?: () => void;
+  /**
+   * What still has to arrive before a text can be refused for good; null when nothing does. A text that can't be used is then
+   * kept without complaint and asked about again once it is there.
+   */
+  later?: () => Promise<unknown> | null;
   /** The cell was left; the next typing is a new deed. */
   onLeave?: () => void;
   unit?: string;
@@ -46,6 +52,7 @@ export function Cell({
   value,
   onType,
   restore,
+  later,
   onLeave,
   unit,
   inputMode = 'decimal',
@@ -59,14 +66,38 @@ export function Cell({
   grows = false,
 }: CellProps) {
   const id = useId();
+  const awake = useAwake();
   const [typed, setTyped] = useState<string | null>(null);
   const [reason, setReason] = useState<string | null>(null);
 
   const restoreTyping = useRef<(() => void) | undefined>(undefined);
+  /** The text that waits to be asked about again, and whether the cell was left meanwhile. */
+  const waiting = useRef<{ text: string; left: boolean } | null>(null);
 
   const stop = () => {
+    waiting.current = null;
     setTyped(null);
     setReason(null);
+  };
+  const take = (text: string) => {
+    const refused = onType(text);
+    if (refused !== null) restoreTyping.current?.();
+    const coming = refused === null ? null : (later?.() ?? null);
+    const mine = coming && { text, left: false };
+    waiting.current = mine;
+    setTyped(text);
+    setReason(coming ? null : refused);
+    void coming?.then(() => {
+      if (waiting.current !== mine) return;
+      const again = onType(text);
+      waiting.current = null;
+      if (again !== null) restoreTyping.current?.();
+      setReason(again);
+      if (mine?.left && again === null) {
+        setTyped(null);
+        onLeave?.();
+      }
+    });
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
     if (event.key === 'Escape' && typed !== null) {
@@ -91,19 +122,17 @@ export function Cell({
     'data-testid': testId,
     placeholder,
     maxLength,
+    readOnly: !awake,
     value: typed ?? value,
     onFocus: (event: FocusEvent<Typing>) => event.currentTarget.select(),
     onChange: (event: ChangeEvent<Typing>) => {
-      const text = event.currentTarget.value;
       if (typed === null) restoreTyping.current = restore;
-      const refused = onType(text);
-      if (refused !== null) restoreTyping.current?.();
-      setTyped(text);
-      setReason(refused);
+      take(event.currentTarget.value);
     },
     onKeyDown,
     onBlur: () => {
-      if (reason === null) setTyped(null);
+      if (waiting.current) waiting.current.left = true;
+      else if (reason === null) setTyped(null);
       onLeave?.();
     },
     className: cx(

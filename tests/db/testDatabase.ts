@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
 import type { KitchenDetails } from '@/core/formats';
-import { libraryBook } from '@/core/ingredients';
 import { openPool } from '@/db/pool';
 import { insertKitchen } from '@/db/queries/kitchens';
-import type { Context } from '@/server/context';
+import { bookOf, type Context } from '@/server/context';
 
 export const TEMPLATE = 'crumb_template';
 
@@ -41,13 +40,16 @@ export async function testDatabase({ empty = false } = {}): Promise<TestDatabase
   const pool = openPool(clusterUrl(name));
   return {
     pool,
-    kitchen: async (clock = { ms: Date.UTC(2026, 10, 19, 5) }) => ({
-      pool,
-      kitchen: await insertKitchen(pool, randomUUID(), details),
-      book: libraryBook,
-      now: () => new Date(clock.ms),
-      newId: randomUUID,
-    }),
+    kitchen: async (clock = { ms: Date.UTC(2026, 10, 19, 5) }) => {
+      const kitchen = await insertKitchen(pool, randomUUID(), details);
+      return {
+        pool,
+        kitchen,
+        book: bookOf(pool, kitchen.id),
+        now: () => new Date(clock.ms),
+        newId: randomUUID,
+      };
+    },
     drop: async () => {
       await pool.end();
       await admin.query(`drop database ${name} with (force)`);

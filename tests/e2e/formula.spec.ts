@@ -41,12 +41,12 @@ test('what cannot be is refused at its field and changes nothing', async ({ page
   const trials: [string, RegExp][] = [
     ['-5', /At least 0.01 g/],
     ['0', /take the line away/],
-    ['NaN', /not a number/],
-    ['🍞', /not a number/],
+    ['NaN', /can’t read an amount/],
+    ['🍞', /can’t read an amount/],
     ['1e9', /not a number|unit/],
     ['900000', /At most 100 kg/],
     ['7 stone', /unit “stone”/],
-    ['9'.repeat(100), /not a number/],
+    ['9'.repeat(100), /Too long/],
   ];
   for (const [text, reason] of trials) {
     await flour.fill(text);
@@ -116,13 +116,23 @@ test('a line is carried with the mouse into another part', async ({ page }) => {
   await expect(saved(page)).toContainText('revision 2');
 });
 
-test('earlier states can be read and brought back; a copy and the archive work', async ({ page }) => {
+test('a formula’s story is told in figures, any two states compared, one brought back, one branched; the archive works', async ({
+  page,
+}) => {
   const id = await copyOf(page, 'Millet and linseed tin loaf');
   await cell(page, 'Salt, weight').fill('12');
   await expect(saved(page)).toContainText('revision 2');
   await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Earlier states' }).click();
-  await expect(page.getByText('Salt: 10 g → 12 g')).toBeVisible();
+  await page.getByRole('menuitem', { name: 'Its story' }).click();
+  await expect(page.getByText('salt 2 → 2.4 %')).toBeVisible();
+  await expect(page.getByText('It branched off Millet and linseed tin loaf')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Revision 2' }).check();
+  await page.getByRole('checkbox', { name: 'Revision 1' }).check();
+  await expect(page.getByRole('region', { name: 'Two compared' })).toContainText('salt 2 → 2.4 %');
+  await page.getByRole('button', { name: 'Branch from here' }).last().click();
+  await expect(cell(page, 'Salt, weight')).toHaveValue('10');
+  await expect(page.getByRole('textbox', { name: 'Name of the formula' })).toHaveValue(/, from 1$/);
+  await page.goto(`/formulas/${id}/story`);
   await page.getByRole('button', { name: 'Bring back' }).click();
   await expect(cell(page, 'Salt, weight')).toHaveValue('10');
   await expect(saved(page)).toContainText('revision 3');

@@ -28,6 +28,10 @@ export function watch(page: Page, home: string, faults: string[]): void {
   });
 }
 
+/** The page answers: keys and presses before that are nobody's. */
+export const awake = (page: Page): Promise<void> =>
+  expect(page.locator('main[data-awake="true"]')).toBeVisible();
+
 export const saved = (page: Page): Locator => page.locator('[data-testid="save-status"][data-state="saved"]');
 
 /** The sheet of a formula made for this test alone, so that tests can run side by side. */

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { copyOf, expect, startBake, test } from './kitchen';
+import { awake, copyOf, expect, startBake, test } from './kitchen';
 
 async function check(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -51,6 +51,9 @@ for (const light of ['day', 'dim'] as const) {
         `/bench/${bake}`,
         `/bench/${bake}?at=steps`,
         `/bench/${bake}?at=log`,
+        `/formulas/${id}/story`,
+        '/formulas/read',
+        '/ingredients?look=potato-starch&beside=potato-flour',
         '/logbook',
         `/logbook/${logged}`,
       ]) {
@@ -72,6 +75,7 @@ for (const light of ['day', 'dim'] as const) {
 
 test('the keys work and are listed; dialogs give the focus back', async ({ page }) => {
   await page.goto('/');
+  await awake(page);
   await page.keyboard.press('g');
   await page.keyboard.press('f');
   await expect(page).toHaveURL(/\/formulas$/);
@@ -89,4 +93,14 @@ test('the keys work and are listed; dialogs give the focus back', async ({ page 
   await check(page);
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Give it a name.' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'New formula' })).toBeFocused();
+  await page.getByRole('link').filter({ hasText: 'Poppy rings' }).first().click();
+  await awake(page);
+  const tool = page.getByRole('button', { name: 'Set the water' });
+  await tool.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(tool).toBeFocused();
 });

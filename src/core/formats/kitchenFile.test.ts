@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { libraryBook } from '../ingredients';
+import firstVersion from './fixtures/kitchen.v1.json';
 import { KITCHEN_FORMAT, readKitchenFile, type KitchenFile } from '.';
 
 const demo = (): KitchenFile => JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')) as KitchenFile;
@@ -9,12 +10,12 @@ const read = (change: (file: KitchenFile) => unknown) => {
   return result.ok ? 'ok' : `${result.problem.path}:${result.problem.code}`;
 };
 
-test('the demo kitchen is a file a user could import: nine formulas, a dozen bakes and more, with ups and downs', () => {
+test('the demo kitchen is a file a user could import: ten formulas, a dozen bakes and more, with ups and downs', () => {
   const file = readKitchenFile(demo(), libraryBook);
   if (!file.ok) throw new Error(JSON.stringify(file.problem));
   const { formulas, bakes, kitchen } = file.value;
   expect(kitchen).toMatchObject({ name: 'Larkspur Lock', altitudeM: 95 });
-  expect(formulas).toHaveLength(9);
+  expect(formulas).toHaveLength(10);
   expect(bakes.length).toBeGreaterThanOrEqual(12);
   const starts = bakes.map(({ startedAt }) => Date.parse(startedAt));
   expect(Math.max(...starts) - Math.min(...starts)).toBeLessThanOrEqual(43 * 86_400_000);
@@ -28,9 +29,9 @@ test('the demo kitchen is a file a user could import: nine formulas, a dozen bak
 
 test('what is wrong is found with its place, and nothing of the file is taken', () => {
   expect(read(() => undefined)).toBe('ok');
-  expect(read(() => 'not even an object')).toBe('format:notAllowed');
-  expect(read((file) => ({ ...file, format: 'something.else' }))).toBe('format:notAllowed');
-  expect(read((file) => ({ ...file, version: 0 }))).toBe('version:notAllowed');
+  expect(read(() => 'not even an object')).toBe('format:wrongFormat');
+  expect(read((file) => ({ ...file, format: 'something.else' }))).toBe('format:wrongFormat');
+  expect(read((file) => ({ ...file, version: 0 }))).toBe('version:wrongVersion');
   expect(read((file) => ({ ...file, version: 99 }))).toBe('version:notAllowed');
   expect(read((file) => ({ ...file, surprise: true }))).toBe(':notAllowed');
   expect(read((file) => void (file.formulas[1]!.key = file.formulas[0]!.key))).toBe('formulas:duplicateId');
@@ -52,4 +53,14 @@ test('what is wrong is found with its place, and nothing of the file is taken', 
     /alreadyClosed$/,
   );
   expect(KITCHEN_FORMAT).toBe('honest-crumb.kitchen');
+});
+
+test('a file of the first version is read for ever, and has no ingredients of its own yet', () => {
+  expect(firstVersion.version).toBe(1);
+  const file = readKitchenFile(firstVersion, libraryBook);
+  expect(file.ok && [file.value.version, file.value.ingredients, file.value.bakes.length]).toEqual([
+    2,
+    [],
+    1,
+  ]);
 });

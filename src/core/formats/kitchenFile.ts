@@ -7,6 +7,8 @@ import { planBatch } from '../batch/planBatch';
 import { scaleRangesSchema } from '../batch/scaleSchema';
 import { checkFormula } from '../formula/checkFormula';
 import { formulaSchema } from '../formula/formulaSchema';
+import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
+import { layOver } from '../ingredients/layOver';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { plainText } from '../plainTextSchema';
 import { readAs } from '../readAs';
@@ -14,10 +16,10 @@ import { ok, refuse, type Result } from '../result';
 
 /**
  * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
- * Described with an example in docs/formats.md. Version history: 1, the first.
+ * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 1;
+export const KITCHEN_VERSION = 2;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -31,10 +33,12 @@ export const kitchenDetailsSchema = z.strictObject({
 });
 export type KitchenDetails = z.infer<typeof kitchenDetailsSchema>;
 
-const kitchenFileV1Schema = z.strictObject({
+const kitchenFileV2Schema = z.strictObject({
   format: z.literal(KITCHEN_FORMAT),
-  version: z.literal(1),
+  version: z.literal(2),
   kitchen: kitchenDetailsSchema,
+  /** Own ingredients, blends and bags, laid over the library for everything below. */
+  ingredients: z.array(kitchenEntrySchema).max(2000),
   formulas: z
     .array(
       z.strictObject({
@@ -62,10 +66,12 @@ const kitchenFileV1Schema = z.strictObject({
     )
     .max(20_000),
 });
-export type KitchenFile = z.infer<typeof kitchenFileV1Schema>;
+export type KitchenFile = z.infer<typeof kitchenFileV2Schema>;
 
-/** One migration per old version, each to the next; none yet. */
-const MIGRATIONS: Readonly<Record<number, (file: unknown) => unknown>> = {};
+/** One migration per old version, each to the next. Every old version has a fixture that is read for ever. */
+const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
+  1: (file) => ({ ...file, version: 2, ingredients: [] }),
+};
 
 /**
  * Reads a kitchen file of any version and checks it whole: shapes, unique keys, formulas that could be kept, bakes whose
@@ -76,19 +82,22 @@ const MIGRATIONS: Readonly<Record<number, (file: unknown) => unknown>> = {};
  */
 export function readKitchenFile(data: unknown, book: IngredientBook): Result<KitchenFile> {
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== KITCHEN_FORMAT) {
-    return refuse('notAllowed', 'format');
+    return refuse('wrongFormat', 'format');
   }
-  let migrated: unknown = data;
+  let migrated: object = data;
   for (let version = Number((data as { version?: unknown }).version); version < KITCHEN_VERSION; version++) {
     const migrate = MIGRATIONS[version];
-    if (!migrate) return refuse('notAllowed', 'version');
+    if (!migrate) return refuse('wrongVersion', 'version', { version, max: KITCHEN_VERSION });
     migrated = migrate(migrated);
   }
-  const read = readAs(kitchenFileV1Schema, migrated);
+  const read = readAs(kitchenFileV2Schema, migrated);
   return read.ok ? checkKitchenFile(read.value, book) : read;
 }
 
-function checkKitchenFile(file: KitchenFile, book: IngredientBook): Result<KitchenFile> {
+function checkKitchenFile(file: KitchenFile, library: IngredientBook): Result<KitchenFile> {
+  const laid = layOver(library, file.ingredients);
+  if (!laid.ok) return { ok: false, problem: { ...laid.problem, path: `ingredients.${laid.problem.path}` } };
+  const book = laid.value;
   const formulas = new Map(file.formulas.map((formula) => [formula.key, formula]));
   if (formulas.size !== file.formulas.length) return refuse('duplicateId', 'formulas');
   if (new Set(file.bakes.map((bake) => bake.key)).size !== file.bakes.length)

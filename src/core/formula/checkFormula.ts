@@ -25,7 +25,14 @@ export function checkFormula(formula: Formula, book: IngredientBook): Problem[] 
   for (const id of duplicates(formula.steps.map((step) => step.id))) {
     problems.push({ code: 'duplicateId', path: 'steps', params: { id } });
   }
+  if (formula.stages.length > FORMULA_LIMITS.stages) {
+    problems.push({ code: 'tooMany', path: 'stages', params: { max: FORMULA_LIMITS.stages } });
+  }
   formula.stages.forEach((stage, stageIndex) => {
+    if (stage.lines.length > FORMULA_LIMITS.linesPerStage) {
+      const params = { max: FORMULA_LIMITS.linesPerStage };
+      problems.push({ code: 'tooMany', path: `stages.${stageIndex}.lines`, params });
+    }
     stage.lines.forEach((line, lineIndex) => {
       if (!book.has(line.ingredientId)) {
         problems.push({

@@ -5,6 +5,7 @@ import { never, ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
 import {
   allLines,
+  atWeight,
   FORMULA_LIMITS,
   type Formula,
   type Line,
@@ -22,7 +23,12 @@ export type FormulaEdit =
   | { readonly type: 'setAbout'; readonly about: string }
   | { readonly type: 'setPercentBase'; readonly percentBase: Formula['percentBase'] }
   | { readonly type: 'setYield'; readonly usualYield: Formula['usualYield'] }
-  | { readonly type: 'setMass'; readonly lineId: string; readonly massG: number }
+  | {
+      readonly type: 'setMass';
+      readonly lineId: string;
+      readonly massG: number;
+      readonly measured?: Line['measured'];
+    }
   | { readonly type: 'setPercent'; readonly lineId: string; readonly percent: number }
   | { readonly type: 'setIngredient'; readonly lineId: string; readonly ingredientId: string }
   | { readonly type: 'setLineNote'; readonly lineId: string; readonly note: string }
@@ -53,7 +59,7 @@ const mapLines = (formula: Formula, change: (line: Line) => Line): Formula => ({
 const withMass = (formula: Formula, masses: ReadonlyMap<string, number>): Formula =>
   mapLines(formula, (line) => {
     const massG = masses.get(line.id);
-    return massG === undefined || massG === line.massG ? line : { ...line, massG };
+    return massG === undefined || massG === line.massG ? line : atWeight(line, massG);
   });
 
 /** Refuses an edit only when it is this edit that makes the dough impossibly wet: drying a wet sheet is allowed. */
@@ -184,7 +190,13 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
       const mass = within(edit.massG, FORMULA_LIMITS.lineMassG, 'massG');
       if (!mass.ok) return mass;
       if (!allLines(formula).some(({ id }) => id === edit.lineId)) return refuse('unknownLine', 'massG');
-      return notWetter(formula, withMass(formula, new Map([[edit.lineId, edit.massG]])), book);
+      return notWetter(
+        formula,
+        mapLines(formula, (line) =>
+          line.id === edit.lineId ? atWeight(line, edit.massG, edit.measured) : line,
+        ),
+        book,
+      );
     }
     case 'setPercent':
       return setPercent(formula, edit.lineId, edit.percent, book);
@@ -192,7 +204,7 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
       if (!book.has(edit.ingredientId)) return refuse('unknownIngredient', 'ingredientId');
       return ok(
         mapLines(formula, (line) =>
-          line.id === edit.lineId ? { ...line, ingredientId: edit.ingredientId } : line,
+          line.id === edit.lineId ? atWeight({ ...line, ingredientId: edit.ingredientId }, line.massG) : line,
         ),
       );
     case 'setLineNote': {

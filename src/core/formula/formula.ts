@@ -44,6 +44,22 @@ export const isDoughStage = (stage: Pick<Stage, 'kind'>): boolean => stage.kind 
 export const allLines = (formula: Pick<Formula, 'stages'>): Line[] =>
   formula.stages.flatMap((stage) => stage.lines);
 
+/** What there is of each ingredient on the sheet, g, wherever it stands. */
+export function massByIngredient(formula: Pick<Formula, 'stages'>): Map<string, number> {
+  const byId = new Map<string, number>();
+  for (const { ingredientId, massG } of allLines(formula)) {
+    byId.set(ingredientId, (byId.get(ingredientId) ?? 0) + massG);
+  }
+  return byId;
+}
+
+/** A line at another weight. How the old one was measured ("a cup") says nothing of the new one. */
+export const atWeight = (
+  { id, ingredientId, note }: Line,
+  massG: number,
+  measured?: Line['measured'],
+): Line => ({ id, ingredientId, massG, note, ...(measured && { measured }) });
+
 /** A sheet with nothing on it yet. */
 export function emptyFormula(name: string, stageId: string): Formula {
   return {

@@ -11,6 +11,20 @@ const lineSchema = z.strictObject({
   ingredientId: z.string().regex(/^[a-z0-9-]{1,60}$/),
   massG: z.number().min(FORMULA_LIMITS.lineMassG.min).max(FORMULA_LIMITS.lineMassG.max),
   note: plainText(FORMULA_LIMITS.noteLength),
+  /** How it was measured if not by weight ("1 1/2 cups"), and between which weights that lies; gone when the weight is changed. */
+  measured: z
+    .strictObject({
+      said: plainText(60),
+      lowG: z
+        .number()
+        .min(0)
+        .max(FORMULA_LIMITS.lineMassG.max * 2),
+      highG: z
+        .number()
+        .min(0)
+        .max(FORMULA_LIMITS.lineMassG.max * 2),
+    })
+    .optional(),
 });
 export type Line = z.infer<typeof lineSchema>;
 

@@ -3,6 +3,7 @@ export {
   emptyFormula,
   FORMULA_LIMITS,
   isDoughStage,
+  massByIngredient,
   STAGE_KINDS,
   STYLES,
   type Formula,
@@ -19,3 +20,5 @@ export { record, redo, settle, startHistory, takeBack, undo, type History } from
 export { compareFormulas, type Difference } from './compare';
 export { firstMassG } from './firstMass';
 export { formulaSchema, localIdSchema } from './formulaSchema';
+export { NUTRIENTS, type Nutrition } from './nutrition';
+export { YEAST_KINDS, type YeastDose } from './yeast';

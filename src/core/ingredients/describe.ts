@@ -30,7 +30,11 @@ export interface Entry {
  */
 const spread = (value: number): Estimate => ({
   value,
-  sd: value === 0 ? 0 : Math.min(Math.max(0.08 * value, 0.2), 0.5 * value),
+  // what is nearly all of a thing can't vary more than the little that is left beside it
+  sd:
+    value === 0
+      ? 0
+      : Math.min(Math.max(Math.min(0.08 * value, 0.8 + 0.08 * (100 - value)), 0.2), 0.5 * value),
 });
 
 function composition(parts: Entry['parts']): Composition {

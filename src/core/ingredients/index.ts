@@ -9,5 +9,11 @@ export {
   type Ingredient,
   type Role,
 } from './ingredient';
+export { ALLERGENS, ENTRY_LIMITS, FAMILIES, GLUTEN_RISKS, PARTS, ROLES } from './entryLimits';
 export { ingredientLibrary } from './library';
 export { libraryBook, searchIngredients, type IngredientBook } from './ingredientBook';
+export { lookAlikesOf } from './lookAlikes';
+export { layOver } from './layOver';
+export { kitchenBook, type KeptIngredient } from './kitchenBook';
+export { estimateFromLabel, type Label, type LabelEstimate } from './label';
+export type { BagEntry, BlendEntry, KitchenEntry, OwnEntry } from './kitchenEntrySchema';

@@ -1,3 +1,5 @@
+import type { ALLERGENS, FAMILIES, GLUTEN_RISKS, ROLES } from './entryLimits';
+
 /** A figure with its spread: `sd` is one standard deviation, in the unit of the value. */
 export interface Estimate {
   readonly value: number;
@@ -8,53 +10,14 @@ export interface Estimate {
  * What an ingredient is in the dough. The first role of an ingredient decides how the sheet colours it; `flour`,
  * `starch` and `seedMeal` make it part of the flour base, the 100 % of baker's percentages.
  */
-export type Role =
-  | 'flour'
-  | 'starch'
-  | 'seedMeal'
-  | 'binder'
-  | 'liquid'
-  | 'egg'
-  | 'sweet'
-  | 'fat'
-  | 'salt'
-  | 'leaven'
-  | 'acid'
-  | 'flavour'
-  | 'inclusion'
-  | 'starter';
+export type Role = (typeof ROLES)[number];
 
-export type Family =
-  | 'grainFlour'
-  | 'pseudoCereal'
-  | 'pulse'
-  | 'tuberOrNut'
-  | 'starch'
-  | 'seed'
-  | 'binder'
-  | 'liquid'
-  | 'eggAndDairy'
-  | 'fat'
-  | 'sweet'
-  | 'leaven'
-  | 'seasoning'
-  | 'culture';
+export type Family = (typeof FAMILIES)[number];
 
-export type Allergen =
-  | 'egg'
-  | 'milk'
-  | 'soya'
-  | 'treeNuts'
-  | 'sesame'
-  | 'lupin'
-  | 'mustard'
-  | 'sulphites'
-  | 'wheat'
-  | 'psylliumDust'
-  | 'maize';
+export type Allergen = (typeof ALLERGENS)[number];
 
 /** How gluten can get in: grown or milled beside wheat, safe only when certified, or made out of wheat. */
-export type GlutenRisk = 'free' | 'crossContactCommon' | 'onlyIfCertified' | 'processedWheatStarch';
+export type GlutenRisk = (typeof GLUTEN_RISKS)[number];
 
 /** Grams per 100 g as sold. `other` is what the seven do not cover (organic acids, alcohol, carbon dioxide). */
 export interface Composition {

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { bakeActionSchema } from '../bake/bakeEvent';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { formulaSchema } from '../formula/formulaSchema';
+import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 
 /** What a screen may ask of the server. One schema each, used where it is made and where it is received. */
 
@@ -10,9 +11,18 @@ const requestId = z.uuid();
 
 export const createFormulaSchema = z.union([
   z.strictObject({ requestId, formula: formulaSchema }),
-  z.strictObject({ requestId, copyOf: z.uuid() }),
+  /** A copy of a formula as it is now, or as an earlier revision had it: a branch that remembers where it came from. */
+  z.strictObject({
+    requestId,
+    copyOf: z.uuid(),
+    revision: z.number().int().min(1).max(1_000_000_000).optional(),
+    name: formulaSchema.shape.name.optional(),
+  }),
 ]);
 export type CreateFormula = z.infer<typeof createFormulaSchema>;
+
+/** A formula file as its text: the server reads it, so that what is refused is refused in one place. */
+export const importFormulaSchema = z.strictObject({ requestId, file: z.string().max(480_000) });
 
 export const saveFormulaSchema = z.strictObject({
   requestId,
@@ -21,6 +31,15 @@ export const saveFormulaSchema = z.strictObject({
   formula: formulaSchema,
 });
 export type SaveFormula = z.infer<typeof saveFormulaSchema>;
+
+export const saveIngredientSchema = z.strictObject({
+  requestId,
+  /** The version the writer had before its eyes; 0 for a new entry. */
+  seen: z.number().int().min(0).max(1_000_000_000),
+  entry: kitchenEntrySchema,
+  away: z.boolean(),
+});
+export type SaveIngredient = z.infer<typeof saveIngredientSchema>;
 
 export const archiveFormulaSchema = z.strictObject({ archived: z.boolean() });
 

@@ -61,17 +61,68 @@ export const findRevision = (db: Queryable, kitchenId: string, id: string, numbe
     [kitchenId, id, number],
   );
 
-/** Newest first. The documents come along: a revision is read to be compared. */
-export const listRevisions = (db: Queryable, kitchenId: string, id: string, most: number) =>
+/** Newest first, from below `before` on. The documents come along: a revision is read to be compared. */
+export const listRevisions = (
+  db: Queryable,
+  kitchenId: string,
+  id: string,
+  most: number,
+  before: number | null = null,
+) =>
   many(
     db,
     {
       text: `select number, saved_at as "savedAtMs", formula from formula_revision
-             where kitchen_id = $1 and formula_id = $2 order by number desc limit $3`,
+             where kitchen_id = $1 and formula_id = $2 and ($4::integer is null or number < $4)
+             order by number desc limit $3`,
       row: revisionRow,
     },
-    [kitchenId, id, most],
+    [kitchenId, id, most, before],
   );
+
+const branchRow = z.object({ id: z.uuid(), name: z.string(), revision: z.number().int() });
+export type Branch = z.infer<typeof branchRow>;
+
+/** The formula and revision that this one branched off from; null for one that began by itself. */
+export const findBranch = (db: Queryable, kitchenId: string, id: string) =>
+  maybeOne(
+    db,
+    {
+      text: `select r.formula_id as id, r.formula ->> 'name' as name, r.number as revision
+             from formula f join formula_revision r on r.kitchen_id = f.kitchen_id
+               and r.formula_id = f.branched_from and r.number = f.branched_revision
+             where f.kitchen_id = $1 and f.id = $2`,
+      row: branchRow,
+    },
+    [kitchenId, id],
+  );
+
+/** Formulas that branched off from this one; `revision` is the one they left it at. */
+export const listBranches = (db: Queryable, kitchenId: string, id: string) =>
+  many(
+    db,
+    {
+      text: `select f.id, r.formula ->> 'name' as name, f.branched_revision as revision
+             from formula f join formula_revision r on r.kitchen_id = f.kitchen_id
+               and r.formula_id = f.id and r.number = f.head
+             where f.kitchen_id = $1 and f.branched_from = $2 order by f.created_at desc limit 100`,
+      row: branchRow,
+    },
+    [kitchenId, id],
+  );
+
+export async function setBranch(
+  db: Queryable,
+  kitchenId: string,
+  id: string,
+  fromId: string,
+  revision: number,
+): Promise<void> {
+  await db.query({
+    text: 'update formula set branched_from = $3, branched_revision = $4 where kitchen_id = $1 and id = $2',
+    values: [kitchenId, id, fromId, revision],
+  });
+}
 
 const savedRow = z.object({ id: z.uuid(), revision: z.number().int(), savedAtMs: instant });
 export type SavedRevision = z.infer<typeof savedRow>;

@@ -4,9 +4,9 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { planBatch, type ScaleRanges } from '@/core/batch';
-import { libraryBook } from '@/core/ingredients';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
+import { useBook } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
 import { wordProblem } from '../wording/problems';
@@ -26,8 +26,9 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
   // One wish, one bake: the id changes only when what is asked for does.
   const wish = useRef<{ what: string; requestId: string } | null>(null);
 
+  const book = useBook();
   const request = useMemo(() => requestOf(query), [query]);
-  const plan = useMemo(() => planBatch(formula, request, scales, libraryBook), [formula, request, scales]);
+  const plan = useMemo(() => planBatch(formula, request, scales, book), [book, formula, request, scales]);
 
   const start = async () => {
     const what = JSON.stringify(request);

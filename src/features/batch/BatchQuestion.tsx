@@ -1,16 +1,25 @@
 'use client';
-import { useId, type ReactNode } from 'react';
+import { Ruler } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { useId, useState, type ReactNode } from 'react';
 import { FACTOR_LIMITS } from '@/core/batch';
 import { allLines, FORMULA_LIMITS, type Formula } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
 import { ok, refuse, type Result } from '@/core/result';
 import { formatDecimal, parseDecimal, within, type Bounds } from '@/core/units';
+import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { Segmented } from '@/ui/Segmented';
+import { useBook, useNameOf } from '../book/BookProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { quantitiesComing } from '../quantities/readQuantity';
+import { useQuantity } from '../quantities/useQuantity';
 import { wordProblem } from '../wording/problems';
 import type { BatchQuery } from './useBatchQuery';
+
+const VesselDialog = dynamic(() => import('./VesselDialog').then((module) => module.VesselDialog), {
+  ssr: false,
+});
 
 function Ask({ word, children }: { word: string; children: ReactNode }) {
   return (
@@ -29,7 +38,10 @@ interface BatchQuestionProps {
 
 export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) {
   const id = useId();
+  const nameOf = useNameOf();
   const units = useUnits();
+  const readMass = useQuantity();
+  const book = useBook();
   const { preferences } = usePreferences();
 
   const take =
@@ -51,7 +63,10 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
     return typed.ok ? ok(typed.value) : typed;
   };
 
+  const [measuring, setMeasuring] = useState(false);
   const lines = allLines(formula);
+  const fixedId = lines.find((line) => line.id === query.line)?.ingredientId ?? '';
+  const readHave = (text: string) => readMass(text, book.get(fixedId) ?? null);
   const piece = (
     <Ask word={query.mode === 'pieces' ? 'each weighing' : 'in pieces of'}>
       <Cell
@@ -121,6 +136,21 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
           </Ask>
         </>
       )}
+      {query.mode === 'pieces' && query.weighed === 'dough' && (
+        <Button className="mt-3" onClick={() => setMeasuring(true)}>
+          <Ruler size={16} aria-hidden /> From a tin or a size
+        </Button>
+      )}
+      {measuring && (
+        <VesselDialog
+          formula={formula}
+          onClose={() => setMeasuring(false)}
+          onTake={(each) => {
+            onChange({ each });
+            setMeasuring(false);
+          }}
+        />
+      )}
       {query.mode === 'factor' && (
         <>
           <Ask word="Times the formula">
@@ -145,7 +175,7 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
               value={query.line}
               options={lines.map((line) => ({
                 value: line.id,
-                label: libraryBook.get(line.ingredientId)?.name ?? line.ingredientId,
+                label: nameOf(line.ingredientId),
               }))}
               onChange={(line) => onChange({ line })}
               className="min-h-12 w-full border-edge bg-sheet px-2 text-lg"
@@ -159,7 +189,8 @@ export function BatchQuestion({ formula, query, onChange }: BatchQuestionProps) 
               testId="have"
               unit={units.massUnit}
               value={units.massNumber(query.have)}
-              onType={take('massG', units.parseMass, FORMULA_LIMITS.lineMassG, (have) => onChange({ have }))}
+              onType={take('massG', readHave, FORMULA_LIMITS.lineMassG, (have) => onChange({ have }))}
+              later={quantitiesComing}
             />
           </Ask>
           {piece}

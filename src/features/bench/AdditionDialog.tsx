@@ -2,13 +2,16 @@
 import { useState } from 'react';
 import type { BakeAction } from '@/core/bake';
 import { FORMULA_LIMITS } from '@/core/formula';
-import { libraryBook, type Ingredient } from '@/core/ingredients';
+import type { Ingredient } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
 import { within } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
+import { useBook } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
+import { quantitiesComing } from '../quantities/readQuantity';
+import { useQuantity } from '../quantities/useQuantity';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
@@ -22,7 +25,9 @@ const USUAL = ['water', 'white-rice-flour', 'tapioca-starch'];
 
 /** "It was too wet, so I put some flour in": the spoonful that nobody writes down, written down. */
 export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps) {
+  const book = useBook();
   const units = useUnits();
+  const readMass = useQuantity();
   const { preferences } = usePreferences();
   const [ingredient, setIngredient] = useState<Ingredient | null>(null);
   const [massG, setMassG] = useState<number | null>(null);
@@ -42,7 +47,7 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
       hint="It counts in this bake’s hydration and stays in its log."
     >
       <div className="flex flex-wrap gap-2">
-        {USUAL.map((id) => libraryBook.get(id)).map(
+        {USUAL.map((id) => book.get(id)).map(
           (usual) =>
             usual && (
               <Button
@@ -72,11 +77,12 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
         unit={units.massUnit}
         value={massG === null ? '' : units.massNumber(massG)}
         onType={(text) => {
-          const typed = units.parseMass(text);
+          const typed = readMass(text, ingredient);
           const value = typed.ok ? within(typed.value, FORMULA_LIMITS.lineMassG, 'massG') : typed;
           setMassG(value.ok ? value.value : null);
           return value.ok ? null : wordProblem(value.problem, preferences);
         }}
+        later={quantitiesComing}
       />
       <p className="mt-4 font-semibold">Why</p>
       <Cell

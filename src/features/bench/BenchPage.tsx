@@ -59,15 +59,17 @@ export function BenchPage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) 
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement &&
-        event.target.closest('input, textarea, select, button, a, [role="dialog"]');
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      const within = (selector: string) =>
+        event.target instanceof HTMLElement && event.target.closest(selector) !== null;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (within('input, textarea, select, [role="dialog"], [role="menu"]')) return;
       if (event.key === 'n') {
         event.preventDefault();
         setDialog('note');
       }
-      if (event.key === 'Enter') document.querySelector<HTMLButtonElement>('[data-primary]')?.click();
+      // on a button of its own, Enter is that button's
+      if (event.key === 'Enter' && !within('button, a'))
+        document.querySelector<HTMLButtonElement>('[data-primary]')?.click();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

@@ -1,9 +1,9 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { afterEvent, bakeState, decide, type BakeAction, type BakeRecord, type BakeState } from '@/core/bake';
-import { libraryBook } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
+import { useBook } from '../book/BookProvider';
 import { ask } from '../asking/ask';
 import { Outbox, type OutboxState } from './outbox';
 import { tapStore } from './tapStore';
@@ -35,6 +35,7 @@ export interface Bench {
 
 /** A running bake: the server's log with this device's unsent taps laid over it, so a press shows at once. */
 export function useBench(bake: BakeRecord, nowMs: number): Bench {
+  const book = useBook();
   const [outbox] = useState(() => makeOutbox(bake, nowMs));
   const box = useSyncExternalStore(
     outbox.subscribe,
@@ -60,19 +61,19 @@ export function useBench(bake: BakeRecord, nowMs: number): Bench {
   const state = useMemo(() => {
     const kept = bakeState(bake.startedAtMs, box.events);
     return box.waiting.reduce((so, { action, madeAtMs }) => {
-      const allowed = decide(bake.sheet, so, action, libraryBook);
+      const allowed = decide(bake.sheet, so, action, book);
       return allowed.ok ? afterEvent(so, { seq: so.lastSeq + 1, atMs: madeAtMs + box.offsetMs, action }) : so;
     }, kept);
-  }, [bake, box]);
+  }, [bake, book, box]);
 
   const tap = useCallback(
     (action: BakeAction) => {
-      const allowed = decide(bake.sheet, state, action, libraryBook);
+      const allowed = decide(bake.sheet, state, action, book);
       if (!allowed.ok) return allowed.problem;
       outbox.tap(action);
       return null;
     },
-    [bake.sheet, outbox, state],
+    [bake.sheet, book, outbox, state],
   );
   return { state, outbox: box, tap };
 }

@@ -1,49 +1,32 @@
 'use client';
-import { memo, type ReactNode } from 'react';
+import dynamic from 'next/dynamic';
+import { memo } from 'react';
 import { FORMULA_LIMITS } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
+import type { IngredientBook } from '@/core/ingredients';
 import { formatDecimal, parseDecimal, within } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { Segmented } from '@/ui/Segmented';
+import { useBook, useNameOf } from '../book/BookProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { wordPercent } from '../wording/words';
+import { Feel } from './Feel';
 import { useSheetActions, useSheetState } from './SheetContext';
-import { WaterPicture } from './WaterPicture';
+import { Tools } from './tools/Tools';
+import { AnswerRow, Why } from './Why';
 
-const nameOf = (ingredientId: string): string => libraryBook.get(ingredientId)?.name ?? ingredientId;
-
-/** The sum behind a figure, one tap away. */
-function Why({ children }: { children: ReactNode }) {
-  return (
-    <details className="text-xs text-soft">
-      <summary className="inline-flex min-h-6 items-center font-semibold underline decoration-dotted underline-offset-4">
-        why?
-      </summary>
-      <div className="mt-1 space-y-1">{children}</div>
-    </details>
-  );
-}
-
-function Row({ word, figure, children }: { word: string; figure: string; children?: ReactNode }) {
-  return (
-    <div className="border-t border-rule py-2.5">
-      <div className="flex items-baseline justify-between gap-3">
-        <span className="text-sm">{word}</span>
-        <span className="figure text-xl">{figure}</span>
-      </div>
-      {children}
-    </div>
-  );
-}
+// drawn by the server like the rest; the code of what stands further down follows after the sheet's own
+const Below = dynamic(() => import('./AnswersBelow').then((module) => module.AnswersBelow));
+const Notices = dynamic(() => import('./Notices').then((module) => module.Notices));
+const WaterPicture = dynamic(() => import('./WaterPicture').then((module) => module.WaterPicture));
 
 /** Where a dose lies against what is usual: said in words only when it is outside. */
-function usualWords(ingredientId: string, percent: number | null): string {
-  const share = libraryBook.get(ingredientId)?.usualShare;
-  const most = libraryBook.get(ingredientId)?.mostShare ?? null;
+function usualWords(book: IngredientBook, ingredientId: string, percent: number | null): string {
+  const share = book.get(ingredientId)?.usualShare;
+  const most = book.get(ingredientId)?.mostShare ?? null;
   if (!share || percent === null) return '';
-  const range = `usual ${share.from}–${share.to} %`;
-  if (most !== null && percent > most) return `above the most that makes sense (${most} %); ${range}`;
+  const range = `usual ${share.from}–${share.to} %${most === null ? '' : `, at most ${most} %`}`;
+  if (most !== null && percent > most) return `above the most that makes sense; ${range}`;
   return percent < share.from || percent > share.to ? `outside the usual; ${range}` : range;
 }
 
@@ -51,7 +34,9 @@ export const Answers = memo(function Answers() {
   const { edit, settle, takeBack } = useSheetActions();
   const usualYield = useSheetState((state) => state.formula.usualYield);
   const percentBase = useSheetState((state) => state.formula.percentBase);
-  const totals = useSheetState((state) => state.totals);
+  const { totals, consistency, notices, nutrition } = useSheetState((state) => state.reckoning);
+  const book = useBook();
+  const nameOf = useNameOf();
   const units = useUnits();
   const { preferences } = usePreferences();
   const bindersIn = percentBase === 'floursAndBinders';
@@ -79,29 +64,34 @@ export const Answers = memo(function Answers() {
 
   return (
     <aside aria-label="What this makes" className="docket rounded-b-md px-4 pt-4 pb-3">
-      <p className="text-sm font-semibold">Hydration, all water counted</p>
-      <p className="figure mt-1 text-6xl" data-testid="hydration-all">
-        {totals.hydrationAll === null ? '–' : formatDecimal(totals.hydrationAll, 1)}
-        <span className="ml-1 text-2xl">%</span>
-      </p>
-      <p className="mt-2 text-sm text-soft">
-        as poured{' '}
-        <strong className="text-base text-ink" data-testid="hydration-poured">
-          {wordPercent(totals.hydrationPoured)}
-        </strong>
-      </p>
-      <WaterPicture totals={totals} />
-      <Why>
-        <p>
-          All water: what is in the liquids, egg, dairy, sweeteners, starters and acids, on{' '}
-          {units.mass(totals.baseG)} of flours. The little water inside flours and binders as sold is not
-          counted.
+      {consistency && <Feel consistency={consistency} />}
+      {consistency && <Tools />}
+      <div className={consistency ? 'mt-4 border-t border-rule pt-3' : ''}>
+        <p className="text-sm font-semibold">Hydration, all water counted</p>
+        <p className="figure mt-1 text-5xl" data-testid="hydration-all">
+          {totals.hydrationAll === null ? '–' : formatDecimal(totals.hydrationAll, 1)}
+          <span className="ml-1 text-2xl">%</span>
         </p>
-        <p>As poured: the weight of every liquid poured, milk and yoghurt whole, on the same flours.</p>
-      </Why>
+        <p className="mt-1 text-sm text-soft">
+          as poured{' '}
+          <strong className="text-base text-ink" data-testid="hydration-poured">
+            {wordPercent(totals.hydrationPoured)}
+          </strong>
+        </p>
+        <Why>
+          <p>
+            All water: what is in the liquids, egg, dairy, sweeteners, starters and acids, on{' '}
+            {units.mass(totals.baseG)} of flours. The little water inside flours and binders as sold is not
+            counted.
+          </p>
+          <p>As poured: the weight of every liquid poured, milk and yoghurt whole, on the same flours.</p>
+        </Why>
+      </div>
+      <Notices notices={notices} />
+      <WaterPicture totals={totals} balance={consistency?.balance ?? null} />
 
       <div className="mt-3">
-        <Row word="Flours and starches, the 100 %" figure={units.mass(totals.baseG)}>
+        <AnswerRow word="Flours and starches, the 100 %" figure={units.mass(totals.baseG)}>
           <Segmented
             label="What counts as 100 %"
             value={percentBase}
@@ -112,11 +102,17 @@ export const Answers = memo(function Answers() {
             ]}
             className="mt-1.5"
           />
-        </Row>
-        <Row word="Salt" figure={wordPercent(totals.saltPercent, 2)}>
-          <p className="text-xs text-soft">{usualWords('salt', totals.saltPercent)}</p>
-        </Row>
-        <Row
+        </AnswerRow>
+        <AnswerRow word="Salt" figure={wordPercent(totals.saltPercent, 2)}>
+          <p className="text-xs text-soft">{usualWords(book, 'salt', totals.saltPercent)}</p>
+          <Why>
+            <p>
+              {units.mass(totals.saltG)} of salt as such, on {units.mass(totals.baseG)}. With the salt inside
+              cheese, olives and the like it comes to {wordPercent(nutrition.perBase100g?.salt ?? null, 2)}.
+            </p>
+          </Why>
+        </AnswerRow>
+        <AnswerRow
           word={bindersIn ? 'Binders, within the 100 %' : 'Binders'}
           figure={wordPercent(totals.binderPercent)}
         >
@@ -124,13 +120,19 @@ export const Answers = memo(function Answers() {
             {totals.binders.map((binder) => (
               <li key={binder.ingredientId}>
                 {nameOf(binder.ingredientId)} {wordPercent(binder.percent)},{' '}
-                {usualWords(binder.ingredientId, binder.percent)}
+                {usualWords(book, binder.ingredientId, binder.percent)}
               </li>
             ))}
             {totals.binders.length === 0 && totals.baseG > 0 && <li>None: expect a crumb that crumbles.</li>}
           </ul>
-        </Row>
-        <Row word="Dough" figure={units.mass(totals.doughG)}>
+          <Why>
+            <p>
+              Psyllium, gums, gelatine and gels, blends taken apart, on {units.mass(totals.baseG)}. Egg binds
+              too, but not by a dose; its grip is in the figure above.
+            </p>
+          </Why>
+        </AnswerRow>
+        <AnswerRow word="Dough" figure={units.mass(totals.doughG)}>
           <div className="mt-1 flex flex-wrap items-center gap-x-1 text-sm text-soft">
             usually
             <Cell
@@ -163,8 +165,9 @@ export const Answers = memo(function Answers() {
             />
             in the oven
           </div>
-        </Row>
+        </AnswerRow>
       </div>
+      {totals.totalG > 0 && <Below />}
     </aside>
   );
 });

@@ -1,14 +1,13 @@
 'use client';
 import type { Difference } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
 import { never } from '@/core/result';
+import { useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
-
-const nameOf = (id: string): string => libraryBook.get(id)?.name ?? id;
 
 /** What changed, a line each, from the first state to the second. */
 export function Differences({ differences }: { differences: readonly Difference[] }) {
   const units = useUnits();
+  const nameOf = useNameOf();
   const word = (difference: Difference): string => {
     switch (difference.kind) {
       case 'name':

@@ -1,5 +1,15 @@
 'use client';
-import { Archive, ArchiveRestore, Copy, EllipsisVertical, History, Redo2, Scale, Undo2 } from 'lucide-react';
+import {
+  Archive,
+  ArchiveRestore,
+  Copy,
+  EllipsisVertical,
+  FileOutput,
+  History,
+  Redo2,
+  Scale,
+  Undo2,
+} from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
@@ -10,28 +20,33 @@ import { Choice } from '@/ui/Choice';
 import { loadMenu, Menu } from '@/ui/Menu';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { newUuid } from '@/ui/newUuid';
+import { useAwake } from '@/ui/useAwake';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
 import { wordProblem } from '../wording/problems';
 import { STYLE_WORD } from '../wording/words';
 import { Answers } from './Answers';
 import { AnswerStrip } from './AnswerStrip';
+import { loadDoughTemperature } from './DoughTemperature';
 import { loadIngredientSearch } from './IngredientPicker';
 import { IngredientSheet } from './IngredientSheet';
-import { MethodEditor } from './MethodEditor';
+import { loadQuantities } from '../quantities/readQuantity';
 import { SaveStatus } from './SaveStatus';
+import { loadToolDialog } from './tools/Tools';
 import { SheetActionsProvider, useSheetState } from './SheetContext';
 import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 
+// drawn by the server, so that it is there to be read; its code follows after the sheet's own
+const MethodEditor = dynamic(() => import('./MethodEditor').then((module) => module.MethodEditor));
 const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) => module.ConflictBanner), {
   ssr: false,
 });
-const RevisionsDialog = dynamic(() => import('./RevisionsDialog').then((module) => module.RevisionsDialog), {
+const ExportDialog = dynamic(() => import('./ExportDialog').then((module) => module.ExportDialog), {
   ssr: false,
 });
 
 // typing goes on when the server is gone
-const NEEDED_OFFLINE = [loadMenu, loadIngredientSearch];
+const NEEDED_OFFLINE = [loadMenu, loadIngredientSearch, loadQuantities, loadToolDialog, loadDoughTemperature];
 
 const STYLE_OPTIONS = STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] }));
 
@@ -66,7 +81,8 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
   const canUndo = useSheetState((state) => state.history.past.length > 0);
   const canRedo = useSheetState((state) => state.history.future.length > 0);
   const [archived, setArchived] = useState(loaded.archivedAtMs !== null);
-  const [revisions, setRevisions] = useState(false);
+  const [writing, setWriting] = useState(false);
+  const awake = useAwake();
   const [trouble, setTrouble] = useState<string | null>(null);
 
   useEffect(() => {
@@ -88,6 +104,11 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
     const answer = await ask(`/api/formulas/${loaded.id}/archive`, { archived: away });
     if (answer.kind === 'ok') setArchived(away);
     else setTrouble('That did not reach the server. Try again.');
+  };
+  const toStory = async () => {
+    // what is on the sheet belongs into its story; what can't be kept is shown beside the name, and the story goes without it
+    await sheet.kept();
+    router.push(`/formulas/${loaded.id}/story`);
   };
   const toBatch = async () => {
     // the batch is planned from what is kept, so what is on the sheet has to be kept first
@@ -165,13 +186,22 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
             }
             choices={[
               {
-                key: 'states',
+                key: 'story',
                 words: (
                   <>
-                    <History size={16} aria-hidden /> Earlier states
+                    <History size={16} aria-hidden /> Its story
                   </>
                 ),
-                onSelect: () => setRevisions(true),
+                onSelect: () => void toStory(),
+              },
+              {
+                key: 'write',
+                words: (
+                  <>
+                    <FileOutput size={16} aria-hidden /> Write it out
+                  </>
+                ),
+                onSelect: () => setWriting(true),
               },
               {
                 key: 'copy',
@@ -213,6 +243,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
             </h2>
             <textarea
               aria-labelledby="about-title"
+              readOnly={!awake}
               rows={3}
               maxLength={4000}
               value={about}
@@ -227,14 +258,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
           <Answers />
         </div>
       </div>
-      {revisions && (
-        <RevisionsDialog
-          formulaId={loaded.id}
-          open={revisions}
-          onOpenChange={setRevisions}
-          onBringBack={(back) => edit({ type: 'bringBack', formula: back })}
-        />
-      )}
+      {writing && <ExportDialog onClose={() => setWriting(false)} />}
     </>
   );
 }

@@ -1,11 +1,11 @@
 'use client';
-import { Plus } from 'lucide-react';
+import { ClipboardPaste, Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useQueryState } from 'nuqs';
 import { useState } from 'react';
 import type { Style } from '@/core/formula';
-import { Button } from '@/ui/Button';
+import { Button, buttonClass } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
 import { useKitchenTime } from '../preferences/time';
 import { STYLE_WORD, wordPercent } from '../wording/words';
@@ -76,7 +76,7 @@ export function FormulaShelf({ cards }: { cards: readonly ShelfCard[] }) {
     <>
       <div className="mb-5 flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">Formulas</h1>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
           {archived > 0 && (
             <Segmented
               label="Which formulas"
@@ -88,6 +88,9 @@ export function FormulaShelf({ cards }: { cards: readonly ShelfCard[] }) {
               ]}
             />
           )}
+          <Link href="/formulas/read" className={buttonClass('plain', 'table', 'min-h-10 px-4')}>
+            <ClipboardPaste size={17} aria-hidden /> Read a recipe
+          </Link>
           <Button look="strong" className="min-h-10 px-4" onClick={() => setMaking(true)}>
             <Plus size={18} aria-hidden /> New formula
           </Button>

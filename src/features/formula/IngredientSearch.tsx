@@ -2,7 +2,8 @@
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useMemo, useRef, useState, type RefObject } from 'react';
-import { libraryBook, searchIngredients, type Ingredient } from '@/core/ingredients';
+import { lookAlikesOf, searchIngredients, type Ingredient } from '@/core/ingredients';
+import { useBook, useKeptIngredients } from '../book/BookProvider';
 import { ROLE_WORD } from '../wording/words';
 import { RoleMark } from './RoleMark';
 
@@ -17,7 +18,12 @@ interface IngredientSearchProps {
 export function IngredientSearch({ beside, label, onPick, onClose }: IngredientSearchProps) {
   const [text, setText] = useState('');
   const picked = useRef(false);
-  const found = useMemo(() => searchIngredients(libraryBook, text), [text]);
+  const book = useBook();
+  const { away } = useKeptIngredients();
+  const found = useMemo(
+    () => searchIngredients(book, text).filter(({ id }) => !away.has(id)),
+    [away, book, text],
+  );
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>
       {/* the button is always there while the search is open */}
@@ -58,7 +64,17 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
                   className="flex min-h-9 cursor-pointer items-center gap-2 rounded px-2 text-sm data-[selected=true]:bg-well"
                 >
                   <RoleMark role={ingredient.roles[0]} />
-                  <span className="font-medium">{ingredient.name}</span>
+                  <span className="min-w-0 font-medium">
+                    {ingredient.name}
+                    {lookAlikesOf(ingredient.id)[0] && (
+                      <span className="block text-xs font-normal text-soft">
+                        not{' '}
+                        {lookAlikesOf(ingredient.id)
+                          .map(({ otherId }) => book.get(otherId)?.name.toLowerCase())
+                          .join(', ')}
+                      </span>
+                    )}
+                  </span>
                   <span className="ml-auto text-xs text-soft">{ROLE_WORD[ingredient.roles[0]]}</span>
                 </Command.Item>
               ))}

@@ -12,9 +12,11 @@ import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
 import { memo, useCallback, useEffect, useId, useMemo, useRef } from 'react';
 import { firstMassG, type Formula } from '@/core/formula';
-import { libraryBook, type Ingredient } from '@/core/ingredients';
+import type { Ingredient } from '@/core/ingredients';
 import { Button } from '@/ui/Button';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { Choice } from '@/ui/Choice';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { MEASURE_WORD } from '../wording/words';
 import { carryWords } from './carryWords';
 import { newLocalId, useSheetActions, useSheetState } from './SheetContext';
 import { StageBlock } from './StageBlock';
@@ -46,6 +48,9 @@ function neighbour(formula: Formula, lineId: string, by: -1 | 1): Place | null {
 }
 
 /** The left side of the sheet: what goes in, part by part. */
+// not from the core's list: that would bring its reader of quantities into the first load
+const MEASURES = ['metric', 'us', 'imperial'] as const;
+
 export const IngredientSheet = memo(function IngredientSheet() {
   const { edit, store } = useSheetActions();
   // the whole order as one word: this draws again when something comes, goes or moves, not when a number changes
@@ -105,7 +110,7 @@ export const IngredientSheet = memo(function IngredientSheet() {
       announcements: carryWords((id) => {
         const { stages } = store.state.formula;
         const line = stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
-        if (line) return libraryBook.get(line.ingredientId)?.name ?? line.ingredientId;
+        if (line) return store.book.get(line.ingredientId)?.name ?? line.ingredientId;
         return stages.find((stage) => stage.id === id)?.name ?? 'that part';
       }),
     }),
@@ -144,6 +149,7 @@ export const IngredientSheet = memo(function IngredientSheet() {
         >
           <Plus size={16} aria-hidden /> Another part
         </Button>
+        <CupChoice />
         <span className="pr-2 text-sm text-soft">
           All of it <Total />
         </span>
@@ -151,6 +157,21 @@ export const IngredientSheet = memo(function IngredientSheet() {
     </div>
   );
 });
+
+/** Whose cups and eggs a cell means: it only matters to who types them, so it stands quietly at the foot of the sheet. */
+function CupChoice() {
+  const { preferences, change } = usePreferences();
+  return (
+    <Choice
+      label="Whose cups, spoons and eggs"
+      title="Cells also take cups, spoons, eggs, packets and percent"
+      value={preferences.measure}
+      options={MEASURES.map((measure) => ({ value: measure, label: MEASURE_WORD[measure].label }))}
+      onChange={(measure) => change({ measure })}
+      className="ml-auto w-auto text-xs text-soft"
+    />
+  );
+}
 
 function Total() {
   const units = useUnits();

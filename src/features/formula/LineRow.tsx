@@ -4,14 +4,15 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
 import type { FormulaEdit, Line } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
-import { formatDecimal, parseDecimal } from '@/core/units';
+import { formatDecimal, GRAMS_PER_OUNCE, parseDecimal } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { IconButton } from '@/ui/Button';
+import { useBook } from '../book/BookProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { IngredientPicker } from './IngredientPicker';
+import { quantitiesComing, readQuantity } from '../quantities/readQuantity';
 import { roleColor } from './RoleMark';
 import { useSheetActions, useSheetState } from './SheetContext';
 import { ROLE_WORD } from '../wording/words';
@@ -35,14 +36,15 @@ interface RowProps {
 }
 
 function Row({ line, percent, onMove }: RowProps) {
-  const { edit, settle, takeBack } = useSheetActions();
+  const book = useBook();
+  const { store, edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
   const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
     useSortable({
       id: line.id,
     });
-  const ingredient = libraryBook.get(line.ingredientId);
+  const ingredient = book.get(line.ingredientId);
   const name = ingredient?.name ?? line.ingredientId;
   const role = ingredient?.roles[0] ?? 'inclusion';
 
@@ -52,9 +54,26 @@ function Row({ line, percent, onMove }: RowProps) {
   };
   const typeMass = (text: string) => {
     const massG = units.parseMass(text);
-    return massG.ok
-      ? attempt({ type: 'setMass', lineId: line.id, massG: massG.value }, 'mass')
-      : wordProblem(massG.problem, preferences);
+    if (massG.ok) return attempt({ type: 'setMass', lineId: line.id, massG: massG.value }, 'mass');
+    const said = readQuantity(text, ingredient ?? null, {
+      system: preferences.measure,
+      bareUnitG: units.massUnit === 'g' ? 1 : GRAMS_PER_OUNCE,
+      baseG: store.state.totals.baseG,
+    });
+    // until the reader is there a cell understands weights, as it always did
+    if (!said || (!said.ok && said.problem.code === 'notANumber'))
+      return wordProblem(massG.problem, preferences);
+    if (!said.ok) return wordProblem(said.problem, preferences);
+    const { massG: takenG, lowG, highG, by } = said.value;
+    if (by === 'percent') {
+      return attempt(
+        { type: 'setPercent', lineId: line.id, percent: (100 * takenG) / store.state.totals.baseG },
+        'mass',
+      );
+    }
+    const measured =
+      by === 'mass' && highG - lowG < 0.01 ? undefined : { said: text.trim().slice(0, 60), lowG, highG };
+    return attempt({ type: 'setMass', lineId: line.id, massG: takenG, measured }, 'mass');
   };
   const typePercent = (text: string) => {
     const typed = parseDecimal(text.replace(/\s*%\s*$/, ''));
@@ -114,6 +133,7 @@ function Row({ line, percent, onMove }: RowProps) {
         value={units.massNumber(line.massG)}
         unit={units.massUnit}
         onType={typeMass}
+        later={quantitiesComing}
         restore={() => takeBack(`mass:${line.id}`)}
         onLeave={settle}
         inputClassName="font-semibold"
@@ -135,6 +155,14 @@ function Row({ line, percent, onMove }: RowProps) {
       >
         <X size={15} aria-hidden />
       </IconButton>
+      {line.measured && (
+        <span
+          data-testid="measured"
+          className="col-start-2 col-end-6 -mt-1 pb-1 pl-1 text-xs text-soft sm:col-start-4 sm:col-end-7 sm:pl-1.5"
+        >
+          {line.measured.said}: {units.massNumber(line.measured.lowG)}–{units.mass(line.measured.highG)}
+        </span>
+      )}
       <span
         aria-hidden
         title={ROLE_WORD[role]}

@@ -1,6 +1,7 @@
 'use client';
 import { Check, CloudOff, CircleAlert, Loader } from 'lucide-react';
 import { never } from '@/core/result';
+import { useAwake } from '@/ui/useAwake';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
@@ -10,6 +11,7 @@ import type { SaveState } from './saver';
 export function SaveStatus({ save }: { save: SaveState }) {
   const time = useKitchenTime();
   const { preferences } = usePreferences();
+  const awake = useAwake();
   const parts = ((): { icon: typeof Check; text: string; alarm?: boolean } => {
     switch (save.kind) {
       case 'saved':
@@ -56,7 +58,7 @@ export function SaveStatus({ save }: { save: SaveState }) {
     <span
       role="status"
       data-testid="save-status"
-      data-state={save.kind}
+      data-state={awake ? save.kind : 'opening'}
       className={
         parts.alarm
           ? 'flex items-center gap-1.5 text-sm font-semibold text-alarm'

@@ -1,63 +1,132 @@
 'use client';
+import { useState } from 'react';
+import { waterState, type WaterBalance } from '@/core/consistency';
 import type { FormulaTotals } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
+import { formatDuration } from '@/core/units';
+import { Segmented } from '@/ui/Segmented';
+import { useBook } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { roleColor } from './RoleMark';
 
 interface Part {
-  readonly ingredientId: string;
+  readonly key: string;
+  readonly name: string;
+  readonly color: string;
   readonly waterG: number;
 }
 
-function byIngredient(totals: FormulaTotals): Part[] {
-  const sums = new Map<string, number>();
-  for (const { ingredientId, waterG } of totals.waterSources) {
-    sums.set(ingredientId, (sums.get(ingredientId) ?? 0) + waterG);
+/** Parts of the same name together, largest first; what is too little to see becomes one trace. */
+function gather(parts: readonly Part[], allG: number): Part[] {
+  const byKey = new Map<string, Part>();
+  for (const part of parts) {
+    byKey.set(part.key, { ...part, waterG: part.waterG + (byKey.get(part.key)?.waterG ?? 0) });
   }
-  return [...sums]
-    .map(([ingredientId, waterG]) => ({ ingredientId, waterG }))
-    .sort((a, b) => b.waterG - a.waterG);
+  const sorted = [...byKey.values()].sort((a, b) => b.waterG - a.waterG);
+  const seen = sorted.filter(({ waterG }) => waterG >= 0.008 * allG);
+  const tracesG =
+    sorted.reduce((sum, part) => sum + part.waterG, 0) - seen.reduce((sum, part) => sum + part.waterG, 0);
+  return tracesG > 0.005
+    ? [...seen, { key: 'traces', name: 'traces', color: 'var(--edge)', waterG: tracesG }]
+    : seen;
 }
 
-/** Where the water comes from, as one trough filled from several jugs; the sources named beneath with their grams. */
-export function WaterPicture({ totals }: { totals: FormulaTotals }) {
+function Trough({ word, parts, wholeG }: { word: string; parts: readonly Part[]; wholeG: number }) {
   const units = useUnits();
-  const all = byIngredient(totals);
-  const allG = all.reduce((sum, part) => sum + part.waterG, 0);
-  // the trace of water in salt or oil is counted, but naming it would hide what matters
-  const parts = all.filter(({ waterG }) => waterG >= 0.004 * allG);
-  const tracesG = allG - parts.reduce((sum, part) => sum + part.waterG, 0);
-  if (allG <= 0) return <p className="mt-2 text-sm text-soft">No water in it yet.</p>;
   return (
-    <figure className="mt-3">
+    <figure className="mt-2">
       <div
         aria-hidden
         className="flex h-6 overflow-hidden rounded-b-xl border-2 border-t-0 border-ink bg-well"
       >
-        {parts.map(({ ingredientId, waterG }) => (
+        {parts.map(({ key, waterG, color }) => (
           <span
-            key={ingredientId}
-            style={{
-              width: `${(100 * waterG) / allG}%`,
-              background: roleColor(libraryBook.get(ingredientId)?.roles[0] ?? 'liquid'),
-            }}
+            key={key}
+            style={{ width: `${(100 * waterG) / wholeG}%`, background: color }}
             className="border-r border-sheet last:border-0"
           />
         ))}
       </div>
-      <figcaption className="mt-1.5 flex flex-wrap gap-x-3 text-xs text-soft">
-        {parts.map(({ ingredientId, waterG }) => (
-          <span key={ingredientId}>
+      <figcaption className="mt-1 text-xs text-soft">
+        <strong className="text-ink">{word}</strong>{' '}
+        {parts.map(({ key, name, color, waterG }) => (
+          <span key={key} className="mr-2.5 inline-block whitespace-nowrap">
             <span
               aria-hidden
-              className="mr-1 inline-block size-2.5 rounded-[2px]"
-              style={{ background: roleColor(libraryBook.get(ingredientId)?.roles[0] ?? 'liquid') }}
+              className="mr-1 inline-block size-2.5 rounded-[2px] border border-edge"
+              style={{ background: color }}
             />
-            {libraryBook.get(ingredientId)?.name ?? ingredientId} {units.mass(waterG)}
+            {name} {units.mass(waterG)}
           </span>
         ))}
-        {tracesG > 0.005 && <span>traces elsewhere {units.mass(tracesG)}</span>}
       </figcaption>
     </figure>
+  );
+}
+
+/**
+ * The water of the dough: one trough for where it comes from, one for where it is, at the end of mixing or after the rest.
+ * What nobody holds stays white.
+ */
+export function WaterPicture({ totals, balance }: { totals: FormulaTotals; balance: WaterBalance | null }) {
+  const book = useBook();
+  const units = useUnits();
+  const [moment, setMoment] = useState<'now' | 'rested'>('rested');
+  const allG = totals.waterSources.reduce((sum, source) => sum + source.waterG, 0);
+  if (allG <= 0) return <p className="mt-2 text-sm text-soft">No water in it yet.</p>;
+  const part = (ingredientId: string, waterG: number): Part => {
+    const ingredient = book.get(ingredientId);
+    return {
+      key: ingredientId,
+      name: ingredient?.name ?? ingredientId,
+      color: roleColor(ingredient?.roles[0] ?? 'liquid'),
+      waterG,
+    };
+  };
+  const sources = gather(
+    totals.waterSources.map(({ ingredientId, waterG }) => part(ingredientId, waterG)),
+    allG,
+  );
+  const state = balance && waterState(balance, moment === 'now' ? 0 : balance.restMin);
+  return (
+    <section aria-label="The water" className="mt-4 border-t border-rule pt-3">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 className="text-sm">The water</h2>
+        {balance && (
+          <Segmented
+            label="At which moment"
+            value={moment}
+            onChange={setMoment}
+            options={[
+              { value: 'now', label: 'mixed' },
+              { value: 'rested', label: formatDuration(balance.restMin * 60) },
+            ]}
+          />
+        )}
+      </div>
+      <Trough word="from" parts={sources} wholeG={allG} />
+      {balance && state && (
+        <>
+          <Trough
+            word="held by"
+            wholeG={allG}
+            parts={[
+              ...gather(
+                balance.thirsts.map(({ ingredientId }, index) => part(ingredientId, state.heldG[index] ?? 0)),
+                allG,
+              ),
+              { key: 'free', name: 'free', color: 'var(--sheet)', waterG: state.freeG },
+            ]}
+          />
+          <p className="mt-1 text-sm" data-testid="free-water">
+            <strong className="figure text-lg">{units.mass(state.freeG)}</strong> free
+            <span className="text-soft">
+              {state.shortG > 0.5
+                ? `; in the end the powders would take ${units.mass(state.shortG)} more than there is`
+                : '; more than the powders will ever take'}
+            </span>
+          </p>
+        </>
+      )}
+    </section>
   );
 }

@@ -57,7 +57,9 @@ test('the answers follow the sheet, say what is usual, and own their choice of t
   expect(screen.getByTestId('hydration-all')).toHaveTextContent('87.6%');
   expect(screen.getByText(/Psyllium husk 4.0 %, usual 3–7 %/)).toBeInTheDocument();
   act(() => void actions.edit({ type: 'setMass', lineId: 'psyllium-husk', massG: 60 }));
-  expect(screen.getByText(/12.0 %, above the most that makes sense \(10 %\)/)).toBeInTheDocument();
+  expect(
+    screen.getByText(/12.0 %, above the most that makes sense; usual 3–7 %, at most 10 %/),
+  ).toBeInTheDocument();
   await userEvent.click(screen.getByRole('radio', { name: 'binders within' }));
   expect(actions.store.state.totals.baseG).toBe(560);
   const pieces = screen.getByRole('textbox', { name: 'Usual number of pieces' });

@@ -1,6 +1,5 @@
 import {
   allLines,
-  formulaTotals,
   startHistory,
   type Formula,
   type FormulaTotals,
@@ -8,11 +7,13 @@ import {
   type Line,
 } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
+import { reckon, type Reckoning } from '@/core/notices';
 
 export interface SheetState {
   readonly history: History;
   readonly formula: Formula;
   readonly totals: FormulaTotals;
+  readonly reckoning: Reckoning;
   readonly lines: ReadonlyMap<string, Line>;
 }
 
@@ -27,7 +28,7 @@ export class SheetStore {
 
   constructor(
     formula: Formula,
-    private readonly book: IngredientBook,
+    public book: IngredientBook,
   ) {
     this.state = this.stateOf(startHistory(formula));
   }
@@ -37,12 +38,22 @@ export class SheetStore {
     return () => this.listeners.delete(listener);
   };
 
+  /** Reckons with another book from now on. */
+  useBook(book: IngredientBook): void {
+    if (book === this.book) return;
+    this.book = book;
+    this.state = this.stateOf(this.state.history);
+    this.listeners.forEach((listener) => listener());
+  }
+
   private stateOf(history: History): SheetState {
     const formula = history.present;
+    const reckoning = reckon(formula, this.book);
     return {
       history,
       formula,
-      totals: formulaTotals(formula, this.book),
+      totals: reckoning.totals,
+      reckoning,
       lines: new Map(allLines(formula).map((line) => [line.id, line])),
     };
   }

@@ -13,10 +13,11 @@ import {
   type FormulaEdit,
   type History,
 } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
+import type { IngredientBook } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
+import { useBook } from '../book/BookProvider';
 import { findDraft, holdTab, rememberDraft } from './draft';
 import { Saver, type SaveState } from './saver';
 import { SheetStore } from './sheetStore';
@@ -49,11 +50,11 @@ export interface FormulaSheet {
 
 const same = (a: Formula, b: Formula): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-function makeSaver(loaded: LoadedFormula): Saver {
+function makeSaver(loaded: LoadedFormula, book: () => IngredientBook): Saver {
   return new Saver(
     {
       post: (body) => ask(`/api/formulas/${loaded.id}/revisions`, body, { keepalive: true }),
-      check: (formula) => checkFormula(formula, libraryBook),
+      check: (formula) => checkFormula(formula, book()),
       newId: newUuid,
       wait: (ms, then) => {
         const timer = setTimeout(then, ms);
@@ -67,8 +68,11 @@ function makeSaver(loaded: LoadedFormula): Saver {
 
 /** One formula on the table: its present state, undo, and the saver that keeps every settled state as a revision. */
 export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
-  const [store] = useState(() => new SheetStore(loaded.formula, libraryBook));
-  const [saver] = useState(() => makeSaver(loaded));
+  const book = useBook();
+  const [store] = useState(() => new SheetStore(loaded.formula, book));
+  const [saver] = useState(() => makeSaver(loaded, () => store.book));
+  // an ingredient was added or a bag opened: the same sheet, reckoned anew
+  useEffect(() => store.useBook(book), [book, store]);
   const [broughtBack, setBroughtBack] = useState(false);
   const save = useSyncExternalStore(
     saver.subscribe,
@@ -139,7 +143,7 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
 
   const edit = useCallback<Edit>(
     (change, key) => {
-      const result = applyEdit(store.state.formula, change, libraryBook);
+      const result = applyEdit(store.state.formula, change, store.book);
       if (!result.ok) return result.problem;
       put(record(store.state.history, result.value, key ?? null));
       return null;

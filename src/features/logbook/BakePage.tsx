@@ -5,9 +5,9 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { actualTotals, lossPercent, type BakeState, type Outcome, type BakeRecord } from '@/core/bake';
 import { formulaTotals } from '@/core/formula';
-import { libraryBook } from '@/core/ingredients';
 import { formatDecimal, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
+import { useBook } from '../book/BookProvider';
 import { useBench } from '../bench/useBench';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
@@ -34,8 +34,9 @@ export function BakePage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
   const time = useKitchenTime();
   const { preferences } = usePreferences();
   const [dialog, setDialog] = useState<'correct' | 'note' | null>(null);
-  const planned = useMemo(() => formulaTotals(bake.sheet, libraryBook), [bake.sheet]);
-  const actual = useMemo(() => actualTotals(bake.sheet, state, libraryBook), [bake.sheet, state]);
+  const book = useBook();
+  const planned = useMemo(() => formulaTotals(bake.sheet, book), [bake.sheet, book]);
+  const actual = useMemo(() => actualTotals(bake.sheet, state, book), [bake.sheet, book, state]);
   const { outcome } = state;
 
   return (

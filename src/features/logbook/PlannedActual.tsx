@@ -1,12 +1,13 @@
 'use client';
 import type { BakeState, BakeRecord } from '@/core/bake';
-import { libraryBook } from '@/core/ingredients';
 import { cx } from '@/ui/cx';
+import { useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 
 /** Each line as planned and as weighed, the difference said where there is one; then what else went in. */
 export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeState }) {
+  const nameOf = useNameOf();
   const units = useUnits();
   const time = useKitchenTime();
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
@@ -61,7 +62,7 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
         {state.additions.map((addition) => (
           <tr key={`${addition.atMs}-${addition.ingredientId}`} className="border-t border-rule">
             <th scope="row" className="py-1.5 pr-2 text-left font-normal">
-              {libraryBook.get(addition.ingredientId)?.name ?? addition.ingredientId}
+              {nameOf(addition.ingredientId)}
               <span className="block text-xs text-soft">
                 extra, {time.clock(addition.atMs)}
                 {addition.note && `: ${addition.note}`}

@@ -1,6 +1,7 @@
 'use client';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import {
+  formatDurationRange,
   formatMass,
   formatTemperature,
   massNumber,
@@ -13,6 +14,8 @@ import { PREFERENCE_COOKIE, writePreferences, type Preferences } from './prefere
 interface PreferencesValue {
   readonly preferences: Preferences;
   readonly timeZone: string;
+  /** The kitchen's height above the sea. */
+  readonly altitudeM: number;
   readonly change: (part: Partial<Preferences>) => void;
 }
 
@@ -21,10 +24,12 @@ const Context = createContext<PreferencesValue | null>(null);
 export function PreferencesProvider({
   initial,
   timeZone,
+  altitudeM,
   children,
 }: {
   initial: Preferences;
   timeZone: string;
+  altitudeM: number;
   children: ReactNode;
 }) {
   const [preferences, setPreferences] = useState(initial);
@@ -37,7 +42,10 @@ export function PreferencesProvider({
     },
     [preferences],
   );
-  const value = useMemo(() => ({ preferences, timeZone, change }), [preferences, timeZone, change]);
+  const value = useMemo(
+    () => ({ preferences, timeZone, altitudeM, change }),
+    [preferences, timeZone, altitudeM, change],
+  );
   return <Context value={value}>{children}</Context>;
 }
 
@@ -58,6 +66,7 @@ export function useUnits() {
       mass: (massG: number) => formatMass(massG, massUnit),
       massNumber: (massG: number) => massNumber(massG, massUnit),
       parseMass: (text: string) => parseMassG(text, massUnit),
+      duration: formatDurationRange,
       temperature: (tempC: number) => formatTemperature(tempC, temperatureUnit),
       temperatureNumber: (tempC: number) =>
         temperatureNumber(tempC, temperatureUnit, temperatureUnit === 'F' ? 0 : 1),

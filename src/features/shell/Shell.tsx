@@ -1,11 +1,12 @@
 'use client';
-import { BookOpenText, CookingPot, Keyboard, MoonStar, NotebookPen, Sun, Sunrise } from 'lucide-react';
+import { BookOpenText, Boxes, CookingPot, Keyboard, MoonStar, NotebookPen, Sun, Sunrise } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState, type ReactNode } from 'react';
 import { IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
+import { useAwake } from '@/ui/useAwake';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { UnitSwitches } from './UnitSwitches';
 
@@ -16,6 +17,7 @@ const ShortcutSheet = dynamic(() => import('./ShortcutSheet').then((module) => m
 const STATIONS = [
   { href: '/', word: 'Today', Icon: Sunrise, key: 't' },
   { href: '/formulas', word: 'Formulas', Icon: NotebookPen, key: 'f' },
+  { href: '/ingredients', word: 'Larder', Icon: Boxes, key: 'i' },
   { href: '/bench', word: 'Bench', Icon: CookingPot, key: 'b' },
   { href: '/logbook', word: 'Logbook', Icon: BookOpenText, key: 'l' },
 ] as const;
@@ -30,6 +32,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const router = useRouter();
   const { preferences, change } = usePreferences();
   const [help, setHelp] = useState(false);
+  const awake = useAwake();
   const dim = preferences.light === 'dim';
 
   useEffect(() => {
@@ -106,6 +109,7 @@ export function Shell({ children }: { children: ReactNode }) {
       </header>
       <main
         id="main"
+        data-awake={awake}
         className={cx('mx-auto w-full', atBench ? '' : 'max-w-[92rem] px-3 pt-4 pb-24 sm:px-5 sm:pb-10')}
       >
         {children}

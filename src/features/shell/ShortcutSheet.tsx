@@ -7,6 +7,7 @@ const GROUPS = [
     keys: [
       ['g then t', 'Today'],
       ['g then f', 'Formulas'],
+      ['g then i', 'Larder'],
       ['g then b', 'Bench'],
       ['g then l', 'Logbook'],
       ['Shift D', 'Dim the light, and back'],

@@ -19,10 +19,15 @@ test('no refusal shows a code, a blank or a hole', () => {
     'required', 'notANumber', 'notADuration', 'unknownUnit', 'tooLong', 'tooMany', 'notWhole', 'notAllowed', 'unknownIngredient',
     'unknownLine', 'unknownStage', 'unknownStep', 'duplicateId', 'onlyFlour', 'noFlour', 'noShareWithoutFlour', 'tooWet',
     'lastStage', 'cycle', 'nothingToWeigh', 'heavierThanBefore', 'alreadyClosed', 'alreadyDone', 'notDoneYet', 'timerRunning',
-    'noTimer', 'rangeReversed', 'control',
+    'noTimer', 'rangeReversed', 'control', 'sumNot100', 'noReading', 'notSolvable', 'tooDeep', 'notText', 'formulaCell', 'wrongFormat',
+    'wrongVersion',
   ] as const; // prettier-ignore
   for (const code of codes) {
-    const words = word({ code, path: 'x', params: { max: 9, percent: 900, unit: 'stone' } });
+    const words = word({
+      code,
+      path: 'x',
+      params: { max: 9, percent: 900, unit: 'stone', sum: 93, line: 2, column: 5, version: 9 },
+    });
     expect(words).toMatch(/^[A-ZI].*[.?]$/);
     expect(words).not.toMatch(/undefined|NaN|null/);
   }

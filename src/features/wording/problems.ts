@@ -81,6 +81,22 @@ export function wordProblem(problem: Problem, units: Units): string {
       return 'No timer is running for this step.';
     case 'rangeReversed':
       return 'The shorter time comes first.';
+    case 'sumNot100':
+      return `The parts come to ${text(problem, 'sum')} g; together they make 98 to 102 g of 100 g.`;
+    case 'noReading':
+      return 'I can’t read an amount there. Try 250 g, 1 1/2 cups, 2 large eggs or 12 %.';
+    case 'notSolvable':
+      return 'No amount of it gets there. Choose another, or change what it should be.';
+    case 'tooDeep':
+      return 'This file is nested deeper than any recipe.';
+    case 'notText':
+      return `This is not the kind of file it says it is${text(problem, 'line') ? `: line ${text(problem, 'line')}, column ${text(problem, 'column')}` : ''}.`;
+    case 'formulaCell':
+      return 'A cell begins like a spreadsheet formula. Open the file, make it plain text, and try again.';
+    case 'wrongFormat':
+      return 'This is not a file I know.';
+    case 'wrongVersion':
+      return `This file is of version ${text(problem, 'version')}; I know up to ${text(problem, 'max')}. Use a newer Honest Crumb.`;
     case 'control':
       return 'There is a hidden character in this text that can’t be kept. Type it rather than paste it.';
     default:

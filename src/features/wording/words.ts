@@ -1,6 +1,7 @@
 import type { StageKind, Style } from '@/core/formula';
-import type { Role } from '@/core/ingredients';
+import type { Family, Role } from '@/core/ingredients';
 import type { StepKind } from '@/core/method';
+import type { MeasureSystem } from '@/core/quantity';
 
 /** The craft's word for each thing the core has a name for. */
 export const STYLE_WORD: Record<Style, string> = {
@@ -65,6 +66,31 @@ export const ROLE_WORD: Record<Role, string> = {
   flavour: 'flavour',
   inclusion: 'seeds and bits',
   starter: 'starter',
+};
+
+export const FAMILY_WORD: Record<Family, string> = {
+  grainFlour: 'Grain flours',
+  pseudoCereal: 'Pseudo-cereals',
+  pulse: 'Pulses',
+  tuberOrNut: 'Tubers and nuts',
+  starch: 'Starches',
+  seed: 'Seeds',
+  binder: 'Binders',
+  liquid: 'Liquids',
+  eggAndDairy: 'Eggs and dairy',
+  fat: 'Fats',
+  sweet: 'Sweet things',
+  leaven: 'Leavens',
+  seasoning: 'Seasonings and acids',
+  inclusion: 'Fruit and bits',
+  culture: 'Wild starters',
+};
+
+/** Whose cups: a short word for a switch, and the whole of it for who hears it. */
+export const MEASURE_WORD: Record<MeasureSystem, { readonly label: string; readonly name: string }> = {
+  metric: { label: 'metric cups', name: 'Metric cups of 250 ml, European egg sizes' },
+  us: { label: 'US cups', name: 'US cups of 237 ml, US egg sizes' },
+  imperial: { label: 'imperial', name: 'Imperial cups of 284 ml, European egg sizes' },
 };
 
 /** "12.5 %", a dash where there is no flour to be a percentage of. */

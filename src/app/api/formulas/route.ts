@@ -8,7 +8,7 @@ export const POST = (request: Request): Promise<Response> =>
     const context = await currentContext();
     return answer(
       'copyOf' in body
-        ? await duplicateFormula(context, { id: body.copyOf, requestId: body.requestId })
+        ? await duplicateFormula(context, { ...body, id: body.copyOf })
         : await createFormula(context, body),
       201,
     );

@@ -1,7 +1,10 @@
 import type { Ingredient } from '../ingredient';
 import { binders, seeds } from './bindersAndSeeds';
-import { grainFlours, pseudoCereals, pulses, starches, tubersAndNuts } from './flours';
-import { cultures, eggsAndDairy, fats, leavens, liquids, seasonings, sweets } from './wetAndFat';
+import { grainFlours, pseudoCereals, pulses } from './flours';
+import { cultures, inclusions, seasonings } from './seasoningAndCulture';
+import { starches, tubersAndNuts } from './tubersAndStarches';
+import { eggsAndDairy, liquids } from './liquidsEggsDairy';
+import { fats, leavens, sweets } from './fatsSweetsLeavens';
 
 /** Every ingredient the product knows by itself, in the order in which a baker's shelf is walked along. */
 export const ingredientLibrary: readonly Ingredient[] = [
@@ -18,5 +21,6 @@ export const ingredientLibrary: readonly Ingredient[] = [
   ...sweets,
   ...leavens,
   ...seasonings,
+  ...inclusions,
   ...cultures,
 ];

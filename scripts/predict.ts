@@ -1,0 +1,51 @@
+import { readFile, stat } from 'node:fs/promises';
+import { readFormulaFile } from '../src/core/formats';
+import { libraryBook } from '../src/core/ingredients';
+import { ORDINARY_DAY, predict } from '../src/core/predict';
+
+/**
+ * `./crumb predict FILE [roomC=18 wantedC=26 ...]`: a formula in the open format in, everything the core can say of it out, as
+ * JSON. No database. A refusal goes to standard error as JSON with code, path and params, and the exit code is 1.
+ */
+const MOST_BYTES = 4_000_000;
+
+function fail(problem: object): never {
+  console.error(JSON.stringify({ problem }));
+  process.exit(1);
+}
+
+const [file, ...settings] = process.argv.slice(2);
+if (!file) {
+  console.error(
+    'Usage: ./crumb predict FILE [roomC=21 fridgeC=5 wantedC=26 bowlG=800 mixing=machine mixMin=6 altitudeM=0 tapC=12]',
+  );
+  process.exit(2);
+}
+const day: Record<string, number | string | null> = { ...ORDINARY_DAY };
+for (const setting of settings) {
+  const [key = '', value = ''] = setting.split('=');
+  if (!(key in day)) fail({ code: 'notAllowed', path: key });
+  if (key === 'mixing') {
+    if (value !== 'hand' && value !== 'machine') fail({ code: 'notAllowed', path: key });
+    day[key] = value;
+  } else {
+    const number = Number(value);
+    if (value === '' || !Number.isFinite(number)) fail({ code: 'notANumber', path: key });
+    day[key] = number;
+  }
+}
+const size = await stat(file).then(
+  (stats) => (stats.isFile() ? stats.size : null),
+  () => null,
+);
+if (size === null) fail({ code: 'required', path: 'file' });
+if (size > MOST_BYTES) fail({ code: 'tooLong', path: 'file', params: { max: MOST_BYTES } });
+const read = readFormulaFile(await readFile(file, 'utf8'), libraryBook);
+if (!read.ok) fail(read.problem);
+console.log(
+  JSON.stringify(
+    predict(read.value.file.formula, read.value.book, day as unknown as typeof ORDINARY_DAY),
+    null,
+    2,
+  ),
+);

@@ -1,0 +1,12 @@
+import { saveIngredientSchema } from '@/core/requests';
+import { currentContext } from '@/server/context';
+import { loadEntries, saveEntry } from '@/server/ingredients';
+import { answer, reading, writing } from '../edge';
+
+export const GET = (request: Request): Promise<Response> =>
+  reading(request, async () => Response.json(await loadEntries(await currentContext())));
+
+export const POST = (request: Request): Promise<Response> =>
+  writing(request, saveIngredientSchema, async (body) =>
+    answer(await saveEntry(await currentContext(), body), 201),
+  );

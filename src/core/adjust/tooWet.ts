@@ -1,0 +1,86 @@
+import { consistencyOf } from '../consistency/consistency';
+import { BAND_AIMS, type Band } from '../consistency/parameters';
+import { allLines, type Formula } from '../formula/formula';
+import { formulaTotals } from '../formula/totals';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import { Z80 } from '../numeric/normal';
+import { ok, refuse, type Result } from '../result';
+
+export interface TooWet {
+  readonly ingredientId: string;
+  /** How much of it to work in, g. */
+  readonly addG: number;
+  /** Between which amounts it most likely lies (80 %): bags of a powder drink differently. */
+  readonly lowG: number;
+  readonly highG: number;
+  readonly saltPercent: { readonly from: number | null; readonly to: number | null };
+  readonly hydration: { readonly from: number | null; readonly to: number | null };
+  /** Salt and leaven that would keep their share, g. */
+  readonly saltG: number;
+  readonly leavenG: readonly { readonly ingredientId: string; readonly addG: number }[];
+}
+
+/**
+ * "Too wet today": how much of which powder brings a dough that feels like `felt` to `wanted`. What the hand feels is taken as
+ * the truth of the day: whatever the reason (humid flour, big eggs), the excess counts as water.
+ *
+ * m = (L / s_wanted - L / s_felt) / a: L the liquid there is, L / s_felt the demand that makes it feel so, a what a gram of the
+ * powder holds after the rest.
+ *
+ * @param powders the candidates; those on the sheet come first if the caller puts them so
+ * @returns one answer per powder that can do it with at most half of the flour base; `rangeReversed` when `wanted` is not drier
+ */
+export function tooWet(
+  formula: Formula,
+  felt: Band,
+  wanted: Band,
+  powders: readonly string[],
+  book: IngredientBook,
+): Result<readonly TooWet[]> {
+  if (BAND_AIMS[wanted] >= BAND_AIMS[felt]) return refuse('rangeReversed', 'wanted');
+  const consistency = consistencyOf(formula, book);
+  const totals = formulaTotals(formula, book);
+  if (!consistency || totals.baseG <= 0) return refuse('noFlour');
+  const liquidNowG = consistency.balance.waterG + consistency.balance.softeningG;
+  // the demand of the day is what makes the present liquid feel as it does
+  const demandG = liquidNowG / (BAND_AIMS[felt] + consistency.shift);
+  const neededG = liquidNowG / (BAND_AIMS[wanted] + consistency.shift) - demandG;
+  const leavens = allLines(formula).filter((line) => book.get(line.ingredientId)?.roles[0] === 'leaven');
+  const answers = powders.flatMap((ingredientId): TooWet[] => {
+    const ingredient = book.get(ingredientId);
+    if (!ingredient?.absorption) return [];
+    const rested = 1 - Math.exp(-consistency.balance.restMin / ingredient.absorption.tauMin);
+    const addG = neededG / (ingredient.absorption.gPerG.value * Math.max(0.3, rested));
+    if (addG > totals.baseG / 2) return [];
+    const after = formulaTotals(
+      {
+        ...formula,
+        stages: [
+          ...formula.stages,
+          {
+            id: 'added',
+            kind: 'late',
+            name: '',
+            lines: [{ id: 'added', ingredientId, massG: addG, note: '' }],
+          },
+        ],
+      },
+      book,
+    );
+    const doubt = (Z80 * ingredient.absorption.gPerG.sd) / ingredient.absorption.gPerG.value;
+    const grown = after.baseG / totals.baseG - 1;
+    return [
+      {
+        ingredientId,
+        addG,
+        lowG: addG / (1 + doubt),
+        highG: addG / Math.max(0.2, 1 - doubt),
+        saltPercent: { from: totals.saltPercent, to: after.saltPercent },
+        hydration: { from: totals.hydrationAll, to: after.hydrationAll },
+        saltG: totals.saltG * grown,
+        leavenG: leavens.map((line) => ({ ingredientId: line.ingredientId, addG: line.massG * grown })),
+      },
+    ];
+  });
+  return answers.length > 0 ? ok(answers) : refuse('notSolvable', 'wanted');
+}

@@ -1,0 +1,1 @@
+export { allergenStatement, cautionsOf, type AllergenStatement, type Caution } from './cautions';

@@ -1,0 +1,138 @@
+import fc from 'fast-check';
+import { formulaTotals, type Formula } from '../formula';
+import { anyFormula, line, plainLoaf } from '../formula/testFormulas';
+import { ingredientLibrary, libraryBook } from '../ingredients';
+import { BAND_ENDS, BANDS, consistencyOf, waterState } from '.';
+import { liquidForG } from './consistency';
+
+const feel = (formula: Formula) => consistencyOf(formula, libraryBook)!;
+const adding = (formula: Formula, ingredientId: string, massG: number): Formula => ({
+  ...formula,
+  stages: formula.stages.map((stage, index) =>
+    index === 0
+      ? { ...stage, lines: [...stage.lines, line(ingredientId, massG, `extra-${ingredientId}`)] }
+      : stage,
+  ),
+});
+const swapping = (formula: Formula, from: string, to: string): Formula => ({
+  ...formula,
+  stages: formula.stages.map((stage) => ({
+    ...stage,
+    lines: stage.lines.map((each) => (each.ingredientId === from ? { ...each, ingredientId: to } : each)),
+  })),
+});
+const some = fc.double({ min: 5, max: 200, noNaN: true });
+
+test('worked by hand: the plain loaf', () => {
+  // 300 g rice flour 0.75, 200 g tapioca 0.45, 20 g psyllium 11; 400 g water 38 g in the egg, a trace in the salt
+  const { balance, rested, now } = feel(plainLoaf());
+  expect(balance.demandG).toBeCloseTo(300 * 0.75 + 200 * 0.45 + 20 * 11, 6);
+  expect(balance.waterG).toBeCloseTo(438.02, 6);
+  expect(balance.mixMin).toBe(5);
+  // no rest in its method: it drinks through the 60-90 min proof
+  expect(balance.restMin).toBe(75);
+  const shift = -0.03 + 0.06 * (1 - 2 ** (-4 / 3));
+  expect(rested.s).toBeCloseTo(438 / balance.demandG - shift, 2);
+  expect(rested.band).toBe('stiff');
+  expect(BANDS.indexOf(now.band)).toBeGreaterThan(BANDS.indexOf(rested.band));
+});
+
+test('more water is never stiffer, more psyllium or flour never thinner, rest never thins', () => {
+  fc.assert(
+    fc.property(anyFormula, some, (formula, massG) => {
+      const was = feel(formula);
+      expect(feel(adding(formula, 'water', massG)).rested.s).toBeGreaterThanOrEqual(was.rested.s);
+      expect(feel(adding(formula, 'water', massG)).now.s).toBeGreaterThanOrEqual(was.now.s);
+      for (const powder of ['psyllium-husk', 'psyllium-powder', 'xanthan', 'hpmc']) {
+        expect(feel(adding(formula, powder, massG)).rested.s).toBeLessThanOrEqual(was.rested.s + 1e-9);
+      }
+      expect(was.rested.s).toBeLessThanOrEqual(was.now.s + 1e-12);
+      expect(was.rested.low).toBeLessThanOrEqual(was.rested.s);
+      expect(was.rested.high).toBeGreaterThanOrEqual(was.rested.s);
+      expect(was.rested.chance.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 6);
+      expect(was.rested.chance.every((chance) => chance > -1e-6)).toBe(true);
+      expect(was.rested.likely).toContain(was.rested.band);
+    }),
+    { numRuns: 150 },
+  );
+});
+
+test('a starch for a whole grain thins it', () => {
+  const wholes = [
+    'brown-rice-flour',
+    'sorghum-flour',
+    'teff-flour',
+    'buckwheat-flour',
+    'oat-flour-certified',
+  ];
+  const starches = ['tapioca-starch', 'potato-starch', 'maize-starch', 'arrowroot', 'rice-starch'];
+  fc.assert(
+    fc.property(
+      anyFormula,
+      fc.constantFrom(...wholes),
+      fc.constantFrom(...starches),
+      some,
+      (formula, whole, starch, massG) => {
+        const before = adding(adding(formula, 'water', 50), whole, massG);
+        expect(feel(swapping(before, whole, starch)).rested.s).toBeGreaterThan(feel(before).rested.s);
+      },
+    ),
+    { numRuns: 100 },
+  );
+});
+
+test('water is conserved: what is held and what is free is what came in', () => {
+  fc.assert(
+    fc.property(anyFormula, fc.double({ min: 0, max: 3000, noNaN: true }), (formula, standMin) => {
+      const { balance } = feel(formula);
+      const state = waterState(balance, standMin);
+      const held = state.heldG.reduce((sum, heldG) => sum + heldG, 0);
+      expect(held + state.freeG).toBeCloseTo(balance.waterG, 6);
+      expect(waterState(balance, standMin + 10).freeG).toBeLessThanOrEqual(state.freeG + 1e-9);
+      const totals = formulaTotals(formula, libraryBook);
+      expect(balance.waterG).toBeCloseTo(
+        totals.waterSources.reduce((sum, { waterG }) => sum + waterG, 0),
+        6,
+      );
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test('the inverse: the water asked for brings the dough where it was asked to be', () => {
+  fc.assert(
+    fc.property(anyFormula, fc.double({ min: 0.6, max: 1.5, noNaN: true }), (formula, s) => {
+      const needG = liquidForG(feel(formula), s);
+      fc.pre(needG > 0.1);
+      expect(feel(adding(formula, 'water', needG)).rested.s).toBeCloseTo(s, 9);
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test('a scald drinks more than the same flour and water cold, and what stood before mixing has drunk already', () => {
+  const with_ = (kind: 'main' | 'scald' | 'soaker'): Formula => ({
+    ...plainLoaf(),
+    stages: [
+      ...plainLoaf().stages,
+      { id: 'x', kind, name: 'x', lines: [line('brown-rice-flour', 60, 'x1'), line('water', 120, 'x2')] },
+    ],
+  });
+  expect(feel(with_('scald')).balance.demandG).toBeGreaterThan(feel(with_('main')).balance.demandG + 40);
+  expect(feel(with_('soaker')).now.s).toBeLessThan(feel(with_('main')).now.s);
+  expect(feel(with_('soaker')).balance.demandG).toBeCloseTo(feel(with_('main')).balance.demandG, 9);
+});
+
+test('bands go from dry to wet, and a sheet without flour has none', () => {
+  const ends = BANDS.map((band) => BAND_ENDS[band]);
+  expect([...ends].sort((a, b) => a - b)).toEqual(ends);
+  expect(
+    consistencyOf(
+      { ...plainLoaf(), stages: [{ id: 'a', kind: 'main', name: '', lines: [line('water', 10)] }] },
+      libraryBook,
+    ),
+  ).toBeNull();
+  expect(ingredientLibrary.every(({ absorption }) => absorption === null || absorption.gPerG.sd > 0)).toBe(
+    true,
+  );
+});

@@ -1,0 +1,136 @@
+import type { Formula } from '../formula/formula';
+import { normalBelow, Z80 } from '../numeric/normal';
+import { formulaTotals, type FormulaTotals } from '../formula/totals';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import {
+  BANDS,
+  BAND_ENDS,
+  BARE_SHIFT,
+  BINDING,
+  CONSISTENCY,
+  EGG_HOLDS,
+  UNKNOWN_BINDING,
+  type Band,
+} from './parameters';
+import { mixedMin, takenShare, waterBalance, type WaterBalance } from './waterBalance';
+
+/** How a dough feels at one moment. */
+export interface Feel {
+  /** Saturation as the hand reads it: binder's shift included; central value and the 80 % interval. */
+  readonly s: number;
+  readonly low: number;
+  readonly high: number;
+  readonly band: Band;
+  /** Bands that the interval touches, from dry to wet. */
+  readonly likely: readonly Band[];
+  /** How likely each band is, in the order of BANDS; sums to 1. */
+  readonly chance: readonly number[];
+}
+
+export interface Consistency {
+  readonly balance: WaterBalance;
+  /** At the end of mixing. */
+  readonly now: Feel;
+  /** When it has stood as long as the method says. */
+  readonly rested: Feel;
+  /** How well it holds together, and how much it clings; 0 ... 1. */
+  readonly holds: number;
+  readonly clings: number;
+  /** What binders add to the edges of the bands, in saturation. */
+  readonly shift: number;
+}
+
+export const bandOf = (s: number): Band => BANDS.find((band) => s < BAND_ENDS[band]) ?? 'pourable';
+
+/** A lot of the base may be egg; its grip counts by weight on the base. */
+function binding(totals: FormulaTotals, eggPercent: number): Pick<Consistency, 'holds' | 'clings' | 'shift'> {
+  let shift = BARE_SHIFT;
+  let holds = EGG_HOLDS * eggPercent;
+  let clings = 0;
+  for (const { ingredientId, percent } of totals.binders) {
+    if (percent === null) continue;
+    const binds = BINDING[ingredientId] ?? UNKNOWN_BINDING;
+    shift += binds.carries * (1 - 2 ** (-percent / binds.halfAtPercent));
+    holds += binds.holds * percent;
+    clings += binds.clings * percent;
+  }
+  return { shift, holds: 1 - Math.exp(-holds), clings: 1 - Math.exp(-clings) };
+}
+
+/** D(t) and its sd: each ingredient's own spread, its time constant's, and what is common to all. */
+function demandAt(balance: WaterBalance, standMin: number): { valueG: number; sdG: number } {
+  let valueG = 0;
+  let variance = 0;
+  for (const thirst of balance.thirsts) {
+    const share = takenShare(thirst, balance, standMin);
+    const x = (thirst.headStartMin + mixedMin(balance) + standMin) / thirst.tauMin;
+    valueG += thirst.demandG * share;
+    variance += (thirst.sdG * share) ** 2;
+    variance += (thirst.demandG * Math.exp(-x) * x * CONSISTENCY.tauSd) ** 2 || 0;
+  }
+  return { valueG, sdG: Math.sqrt(variance + (CONSISTENCY.commonSd * valueG) ** 2) };
+}
+
+function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {
+  const demand = demandAt(balance, standMin);
+  const liquidG = balance.waterG + balance.softeningG;
+  // nothing that drinks: a liquid with things in it
+  if (demand.valueG <= 0) {
+    const chance = BANDS.map((band) => (band === 'pourable' ? 1 : 0));
+    return { s: 9.99, low: 9.99, high: 9.99, band: 'pourable', likely: ['pourable'], chance };
+  }
+  const raw = liquidG / demand.valueG;
+  // spread of a ratio by the delta method on its logarithm
+  const cv = Math.hypot(
+    demand.sdG / demand.valueG,
+    liquidG > 0 ? Math.hypot(balance.softeningSdG, balance.measuredSdG) / liquidG : 0,
+  );
+  const s = raw - shift;
+  const low = raw * Math.exp(-Z80 * cv) - shift;
+  const high = raw * Math.exp(Z80 * cv) - shift;
+  const sd = Math.hypot(raw * cv, CONSISTENCY.edgeSd);
+  const below = BANDS.map((band) =>
+    BAND_ENDS[band] === Infinity ? 1 : normalBelow((BAND_ENDS[band] - s) / sd),
+  );
+  const chance = below.map((end, index) => end - (index > 0 ? (below[index - 1] ?? 0) : 0));
+  const from = BANDS.indexOf(bandOf(low));
+  const to = BANDS.indexOf(bandOf(high));
+  return { s, low, high, band: bandOf(s), likely: BANDS.slice(from, to + 1), chance };
+}
+
+/**
+ * What kind of dough a formula makes, at the end of mixing and after its rest.
+ *
+ * Saturation S = (water + softening liquid) / D, against bands with soft edges; what the binders carry shifts the edges. The
+ * interval is the central 80 % from the spread of every absorption, of the time constants and of what a day has in common.
+ *
+ * @returns null where there is no flour base
+ */
+export function consistencyOf(
+  formula: Formula,
+  book: IngredientBook,
+  totals: FormulaTotals = formulaTotals(formula, book),
+): Consistency | null {
+  if (totals.baseG <= 0) return null;
+  const balance = waterBalance(formula, book);
+  const eggG = formula.stages
+    .filter((stage) => stage.kind !== 'topping')
+    .flatMap((stage) => stage.lines)
+    .reduce((sum, line) => sum + (book.get(line.ingredientId)?.roles.includes('egg') ? line.massG : 0), 0);
+  const bound = binding(totals, (100 * eggG) / totals.baseG);
+  return {
+    balance,
+    now: feelAt(balance, bound.shift, 0),
+    rested: feelAt(balance, bound.shift, balance.restMin),
+    ...bound,
+  };
+}
+
+/**
+ * The water's worth of liquid that brings a dough, rested, to a saturation the hand reads as `s`. Linear, so solved exactly.
+ * @returns g to add; negative: to take away
+ */
+export function liquidForG({ balance, shift }: Consistency, s: number): number {
+  const demandG = demandAt(balance, balance.restMin).valueG;
+  return (s + shift) * demandG - balance.waterG - balance.softeningG;
+}

@@ -1,0 +1,3 @@
+export { consistencyOf, type Consistency, type Feel } from './consistency';
+export { BAND_AIMS, BAND_ENDS, BANDS, type Band } from './parameters';
+export { waterState, type WaterBalance, type WaterState } from './waterBalance';

@@ -1,0 +1,193 @@
+import { isDoughStage, type Formula } from '../formula/formula';
+import { takeApart } from '../formula/takeApart';
+import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import type { MethodStep } from '../method/step';
+import { Z80 } from '../numeric/normal';
+import { CONSISTENCY } from './parameters';
+
+/** One powder's wish for water. */
+export interface Thirst {
+  readonly ingredientId: string;
+  readonly massG: number;
+  /** All it will take in the end, g, with its sd. */
+  readonly demandG: number;
+  readonly sdG: number;
+  readonly tauMin: number;
+  /** Minutes it had stood wet before the dough was mixed. */
+  readonly headStartMin: number;
+}
+
+export interface WaterBalance {
+  /** All water that is not inside the powders as sold, g. */
+  readonly waterG: number;
+  /** What oil and dissolved sugar add to it, g of water's worth. */
+  readonly softeningG: number;
+  readonly softeningSdG: number;
+  /** sd of the liquid from how it was measured: cups and eggs, g. */
+  readonly measuredSdG: number;
+  readonly thirsts: readonly Thirst[];
+  /** D(∞), g. */
+  readonly demandG: number;
+  readonly mixMin: number;
+  readonly restMin: number;
+}
+
+const midMin = (step: MethodStep): number | null =>
+  step.minS === null ? null : (step.minS + (step.maxS ?? step.minS)) / 120;
+
+const WORKED: ReadonlySet<MethodStep['kind']> = new Set(['mix', 'fold']);
+const STANDING: ReadonlySet<MethodStep['kind']> = new Set(['rest', 'bulk', 'chill']);
+const DONE_RESTING: ReadonlySet<MethodStep['kind']> = new Set([
+  'divide', 'shape', 'proof', 'score', 'boil', 'griddle', 'fry', 'bake',
+]); // prettier-ignore
+
+/** How long the dough is mixed, and how long it then stands until it is shaped or goes into its tin, as the method has it. */
+function timesOf(steps: readonly MethodStep[]): { mixMin: number; restMin: number } {
+  let mixMin: number | null = null;
+  let restMin: number | null = null;
+  for (const step of steps) {
+    if (WORKED.has(step.kind)) mixMin = (mixMin ?? 0) + (midMin(step) ?? CONSISTENCY.usualMixMin);
+    else if (mixMin !== null && STANDING.has(step.kind))
+      restMin = (restMin ?? 0) + (midMin(step) ?? CONSISTENCY.usualRestMin);
+    else if (mixMin !== null && DONE_RESTING.has(step.kind)) break;
+  }
+  // straight into the tin: it drinks through the proof
+  if (restMin === null) {
+    const proof = steps.find((step) => step.kind === 'proof');
+    restMin = (proof && midMin(proof)) ?? CONSISTENCY.usualRestMin;
+  }
+  return { mixMin: mixMin ?? CONSISTENCY.usualMixMin, restMin: Math.min(restMin, 48 * 60) };
+}
+
+/** Relative sd of a line's weight from how it was measured; the range kept with it is the central 80 %. */
+const doubtOf = ({ massG, measured }: Formula['stages'][number]['lines'][number]): number =>
+  measured && massG > 0 ? Math.max(0, measured.highG - measured.lowG) / (2 * Z80 * massG) : 0;
+
+/** Does it drink, or is its water part of what others drink? Powders keep the little water they are sold with. */
+const bringsWater = (ingredient: Ingredient): boolean =>
+  !isFlourBase(ingredient) && !(ingredient.roles.includes('binder') && !ingredient.roles.includes('egg'));
+
+/**
+ * Where a dough's water comes from and what asks for it.
+ *
+ * Demand of each powder m · a with its own absorption a (g water per g as sold, with spread), taken up as 1 - exp(-t/τ). In a
+ * scald the starch is gelatinised as far as the part's water allows and holds more. Parts that stood before mixing have a
+ * head start. Toppings are no part of it.
+ *
+ * Valid for doughs and batters of 30-250 % water on the flour base; a mixture is taken apart to any depth. Lines the book
+ * does not know count for nothing and are named by the totals.
+ */
+export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: IngredientBook): WaterBalance {
+  let waterG = 0;
+  let oilG = 0;
+  let sugarG = 0;
+  let measuredVariance = 0;
+  const byKey = new Map<string, Thirst>();
+  for (const stage of formula.stages) {
+    if (!isDoughStage(stage)) continue;
+    const parts = stage.lines.flatMap((line) => {
+      const apart = takeApart(book, line.ingredientId, line.massG);
+      return apart.ok
+        ? apart.value.map((part) => ({ ...part, mixture: apart.value.length > 1, doubt: doubtOf(line) }))
+        : [];
+    });
+    const stageWaterG = parts.reduce(
+      (sum, { ingredient, massG }) =>
+        sum + (bringsWater(ingredient) ? (massG * ingredient.per100g.water.value) / 100 : 0),
+      0,
+    );
+    const stageStarchG = parts.reduce(
+      (sum, { ingredient, massG }) =>
+        sum + (isFlourBase(ingredient) ? (massG * ingredient.per100g.starch.value) / 100 : 0),
+      0,
+    );
+    // starch swells fully from about one and a half times its weight of boiling water upwards
+    const swollen =
+      stage.kind === 'scald' && stageStarchG > 0 ? Math.min(1, stageWaterG / (1.5 * stageStarchG)) : 0;
+    for (const { ingredient, massG, mixture, doubt } of parts) {
+      const { per100g, absorption } = ingredient;
+      if (bringsWater(ingredient)) measuredVariance += ((massG * doubt * per100g.water.value) / 100) ** 2;
+      if (bringsWater(ingredient)) waterG += (massG * per100g.water.value) / 100;
+      if (ingredient.roles.includes('fat')) oilG += (massG * per100g.fat.value) / 100;
+      if (ingredient.roles[0] === 'sweet' || ingredient.roles[0] === 'liquid')
+        sugarG += (massG * per100g.sugars.value) / 100;
+      if (!absorption) continue;
+      const extra = isFlourBase(ingredient) ? swollen * (per100g.starch.value / 100) : 0;
+      const gPerG = absorption.gPerG.value + extra * CONSISTENCY.scaldedStarchHolds.value;
+      const sd = Math.hypot(absorption.gPerG.sd, extra * CONSISTENCY.scaldedStarchHolds.sd, doubt * gPerG);
+      const headStartMin =
+        mixture &&
+        ingredient.madeOf === null &&
+        stage.kind === 'main' &&
+        isInWetMixture(stage.lines, ingredient, book)
+          ? CONSISTENCY.headStartMin.starter
+          : CONSISTENCY.headStartMin[stage.kind];
+      const key = `${ingredient.id} ${headStartMin} ${swollen}`;
+      const before = byKey.get(key);
+      byKey.set(key, {
+        ingredientId: ingredient.id,
+        massG: (before?.massG ?? 0) + massG,
+        demandG: (before?.demandG ?? 0) + massG * gPerG,
+        // one bag, one error: the sds of the same ingredient add up
+        sdG: (before?.sdG ?? 0) + massG * sd,
+        tauMin: absorption.tauMin,
+        headStartMin,
+      });
+    }
+  }
+  const thirsts = [...byKey.values()];
+  const { oilSoftens, sugarSoftens } = CONSISTENCY;
+  return {
+    waterG,
+    softeningG: oilG * oilSoftens.value + sugarG * sugarSoftens.value,
+    softeningSdG: Math.hypot(oilG * oilSoftens.sd, sugarG * sugarSoftens.sd),
+    measuredSdG: Math.sqrt(measuredVariance),
+    thirsts,
+    demandG: thirsts.reduce((sum, thirst) => sum + thirst.demandG, 0),
+    ...timesOf(formula.steps),
+  };
+}
+
+/** A starter or gel kept ready has been wet for hours, whichever part of the sheet it is weighed into. */
+function isInWetMixture(
+  lines: readonly { readonly ingredientId: string }[],
+  part: Ingredient,
+  book: IngredientBook,
+): boolean {
+  return lines.some(({ ingredientId }) => {
+    const whole = book.get(ingredientId);
+    if (!whole?.madeOf || whole.per100g.water.value <= 30) return false;
+    return whole.madeOf.some((inside) => inside.ingredientId === part.id);
+  });
+}
+
+/** Minutes of standing that the mixing is worth. */
+export const mixedMin = (balance: Pick<WaterBalance, 'mixMin'>): number =>
+  (CONSISTENCY.wettingMin + balance.mixMin) * CONSISTENCY.mixingHastens;
+
+/** The share of its demand that a powder has taken, `standMin` minutes after the end of mixing; Infinity: in the end. */
+export const takenShare = (thirst: Thirst, balance: Pick<WaterBalance, 'mixMin'>, standMin: number): number =>
+  1 - Math.exp(-(thirst.headStartMin + mixedMin(balance) + standMin) / thirst.tauMin);
+
+export interface WaterState {
+  /** What each powder holds, g, in the order of `thirsts`. */
+  readonly heldG: readonly number[];
+  /** Water nobody holds (yet). */
+  readonly freeG: number;
+  /** What the powders would still take if there were more, in the end. */
+  readonly shortG: number;
+}
+
+/** Who holds the water, so many minutes after mixing. Where there is too little for all, each gets its share of what there is. */
+export function waterState(balance: WaterBalance, standMin: number): WaterState {
+  const share = balance.demandG > 0 ? Math.min(1, balance.waterG / balance.demandG) : 0;
+  const heldG = balance.thirsts.map(
+    (thirst) => thirst.demandG * takenShare(thirst, balance, standMin) * share,
+  );
+  return {
+    heldG,
+    freeG: Math.max(0, balance.waterG - heldG.reduce((sum, held) => sum + held, 0)),
+    shortG: Math.max(0, balance.demandG - balance.waterG),
+  };
+}

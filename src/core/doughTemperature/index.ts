@@ -1,0 +1,10 @@
+export { airPressurePa, boilingPointC } from './boilingPoint';
+export { specificHeatJPerGK } from './heatCapacity';
+export {
+  DOUGH_TEMPERATURE_LIMITS,
+  waterTemperatureFor,
+  YEAST_C,
+  type MixingDay,
+  type WaterTemperature,
+  type WaterWarning,
+} from './waterTemperature';

@@ -1,0 +1,129 @@
+import papa from 'papaparse';
+import { FORMULA_LIMITS, STAGE_KINDS, type Formula, type StageKind } from '../formula/formula';
+import { formulaTotals } from '../formula/totals';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import { isPlain } from '../plainText';
+import { matchIngredient } from '../recipe/match';
+import type { IngredientLine } from '../recipe/readLine';
+import type { RecipePart, RecipeReading, SourceLine } from '../recipe/readRecipe';
+import { ok, refuse, type Result } from '../result';
+import { parseDecimal, within } from '../units/decimal';
+import { FILE_LIMITS } from './readJson';
+import { lossesOf, type Loss } from './loss';
+
+/** Columns of our CSV. Only `ingredient` and `grams` have to be there when a file from elsewhere is read. */
+const COLUMNS = ['part', 'kind', 'ingredient', 'id', 'grams', 'percent', 'note'] as const;
+const LOSES: readonly Loss[] = [
+  'style',
+  'usualYield',
+  'percentBase',
+  'method',
+  'about',
+  'measured',
+  'ownIngredients',
+];
+
+/** A text a spreadsheet would take for a formula is marked as text, the way spreadsheets themselves do it. */
+const asText = (text: string): string => (/^[=+\-@\t]/.test(text) ? `'${text}` : text);
+const fromText = (text: string): string => (/^'[=+\-@\t]/.test(text) ? text.slice(1) : text);
+
+/** A formula's ingredients as CSV (RFC 4180, comma, CRLF), with the losses. Grams in full, so that they come back the same. */
+export function writeFormulaCsv(formula: Formula, book: IngredientBook): { text: string; losses: Loss[] } {
+  const totals = formulaTotals(formula, book);
+  const rows = formula.stages.flatMap((stage) =>
+    stage.lines.map((line) => {
+      const percent = totals.linePercent.get(line.id) ?? null;
+      return [
+        asText(stage.name),
+        stage.kind,
+        asText(book.get(line.ingredientId)?.name ?? line.ingredientId),
+        line.ingredientId,
+        String(line.massG),
+        percent === null ? '' : percent.toFixed(2),
+        asText(line.note),
+      ];
+    }),
+  );
+  return {
+    text: `${papa.unparse([[...COLUMNS], ...rows], { newline: '\r\n' })}\r\n`,
+    losses: lossesOf(formula, LOSES),
+  };
+}
+
+const HEADS: Readonly<Record<string, (typeof COLUMNS)[number]>> = {
+  part: 'part', stage: 'part', section: 'part', kind: 'kind', ingredient: 'ingredient', name: 'ingredient', id: 'id',
+  grams: 'grams', g: 'grams', 'weight (g)': 'grams', weight: 'grams', amount: 'grams', percent: 'percent', '%': 'percent',
+  note: 'note', notes: 'note',
+}; // prettier-ignore
+
+/**
+ * Reads ingredients from CSV: our own or a plain table with at least a column for the ingredient and one for grams. A name
+ * that is not sure becomes a question, as in a pasted recipe.
+ *
+ * @returns a reading, or the first problem with row and column in its path ("row.4.grams", counted from 1 with the head):
+ *   `formulaCell` for a cell that a spreadsheet would run, `notANumber`, `tooMany`, `control`, `wrongFormat` without the columns
+ */
+export function readFormulaCsv(text: string, book: IngredientBook): Result<RecipeReading> {
+  if (text.length > FILE_LIMITS.letters) return refuse('tooLong', 'file', { max: FILE_LIMITS.letters });
+  const bare = text.replace(/^\uFEFF/, '');
+  if (bare.trim() === '') return refuse('required', 'file');
+  if (bare.split('\n').length > FILE_LIMITS.rows) return refuse('tooMany', 'file', { max: FILE_LIMITS.rows });
+  const parsed = papa.parse(bare, { skipEmptyLines: 'greedy' });
+  const broken = parsed.errors.find(({ code }) => code === 'MissingQuotes' || code === 'InvalidQuotes');
+  if (broken) return refuse('notText', `row.${(broken.row ?? 0) + 1}`);
+  const [head = [], ...rows] = parsed.data;
+  const columns = head.map((name) => HEADS[name.trim().toLowerCase()] ?? null);
+  if (!columns.includes('ingredient') && !columns.includes('id')) return refuse('wrongFormat', 'row.1');
+  if (!columns.includes('grams')) return refuse('wrongFormat', 'row.1');
+
+  const lines: SourceLine[] = [];
+  const parts: { name: string; kind: StageKind; items: (IngredientLine & { number: number })[] }[] = [];
+  for (const [index, row] of rows.entries()) {
+    const number = index + 2;
+    const cell: Partial<Record<(typeof COLUMNS)[number], string>> = {};
+    for (const [at, column] of columns.entries()) {
+      const raw = (row[at] ?? '').trim();
+      if (/^[=@]|^[+-](?![\d.,]+$)|^\t/.test(raw))
+        return refuse('formulaCell', `row.${number}.${column ?? at + 1}`);
+      if (!isPlain(raw, false)) return refuse('control', `row.${number}.${column ?? at + 1}`);
+      if (raw.length > 400) return refuse('tooLong', `row.${number}.${column ?? at + 1}`, { max: 400 });
+      if (column) cell[column] = fromText(raw);
+    }
+    if (Object.values(cell).every((value) => value === '')) continue;
+    const grams = parseDecimal((cell.grams ?? '').replace(/\s*g$/i, ''));
+    if (!grams.ok) return refuse(grams.problem.code, `row.${number}.grams`);
+    const inRange = within(grams.value, FORMULA_LIMITS.lineMassG, `row.${number}.grams`);
+    if (!inRange.ok) return inRange;
+    if ((cell.part ?? '').length > 40) return refuse('tooLong', `row.${number}.part`, { max: 40 });
+    const kind = STAGE_KINDS.find((each) => each === cell.kind) ?? 'main';
+    const last = parts.at(-1);
+    const part =
+      last?.name === (cell.part ?? '') && last.kind === kind
+        ? last
+        : { name: cell.part ?? '', kind, items: [] };
+    if (part !== last) parts.push(part);
+    const name = cell.ingredient ?? '';
+    const known = cell.id && book.has(cell.id) ? cell.id : null;
+    const match = known
+      ? ({ kind: 'sure', ingredientId: known } as const)
+      : matchIngredient(name || (cell.id ?? ''), book);
+    const said = `${cell.grams ?? ''} g`;
+    part.items.push({
+      number,
+      text: `${said} ${name || (cell.id ?? '')}`,
+      ingredientId: match.kind === 'sure' ? match.ingredientId : null,
+      candidates: match.kind === 'which' ? match.candidates : [],
+      readings: [
+        { said, weighed: { massG: grams.value, lowG: grams.value, highG: grams.value, by: 'mass' } },
+      ],
+      weighed: { massG: grams.value, lowG: grams.value, highG: grams.value, by: 'mass' },
+      percent: null,
+      note: cell.note ?? '',
+      asks: match.kind === 'sure' ? [] : [match.kind],
+    });
+    lines.push({ number, text: row.join(', '), role: 'ingredient' });
+  }
+  if (lines.length === 0) return refuse('required', 'file');
+  const kept: RecipePart[] = parts;
+  return ok({ title: null, lines, parts: kept, steps: [], yieldText: null, notes: [], contradictions: [] });
+}

@@ -1,0 +1,45 @@
+import { allLines, type Formula } from '../formula/formula';
+
+/** What a format that is not our own cannot carry; said when it is written, not found out when it is read. */
+export type Loss =
+  | 'percentBase'
+  | 'usualYield'
+  | 'partKinds'
+  | 'method'
+  | 'stepDetails'
+  | 'ownIngredients'
+  | 'measured'
+  | 'about'
+  | 'style'
+  | 'roundedGrams';
+
+/** The losses of a format that apply to this very formula: what is not on the sheet can't be lost. */
+export function lossesOf(formula: Formula, loses: readonly Loss[]): Loss[] {
+  const { stages, steps, about, percentBase } = formula;
+  return loses.filter((loss) => {
+    switch (loss) {
+      case 'percentBase':
+        return percentBase !== 'flours';
+      case 'partKinds':
+        return stages.some(({ kind }) => kind !== 'main');
+      case 'method':
+        return steps.length > 0;
+      case 'stepDetails':
+        return steps.some(
+          (step) => step.until !== '' || step.tempC !== null || step.minS !== null || step.handsOn,
+        );
+      case 'ownIngredients':
+        return allLines(formula).some((line) => line.ingredientId.startsWith('own-'));
+      case 'measured':
+        return allLines(formula).some((line) => line.measured);
+      case 'about':
+        return about !== '';
+      case 'roundedGrams':
+        return allLines(formula).some(
+          (line) => Math.abs(line.massG * 100 - Math.round(line.massG * 100)) > 1e-6,
+        );
+      default:
+        return true;
+    }
+  });
+}

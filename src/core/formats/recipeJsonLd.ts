@@ -1,0 +1,154 @@
+import type { Formula } from '../formula/formula';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import { methodTime } from '../method/methodTime';
+import { isPlain } from '../plainText';
+import type { MeasureSystem } from '../quantity/measures';
+import { readRecipe, type RecipeReading } from '../recipe/readRecipe';
+import { ok, refuse, type Result } from '../result';
+import { ingredientText, stepText } from './formulaMarkdown';
+import { lossesOf, type Loss } from './loss';
+import { readJson } from './readJson';
+
+const LOSES: readonly Loss[] = [
+  'style',
+  'percentBase',
+  'partKinds',
+  'stepDetails',
+  'measured',
+  'ownIngredients',
+  'roundedGrams',
+];
+
+const isoDuration = (seconds: number): string =>
+  `PT${Math.floor(seconds / 3600)}H${Math.round((seconds % 3600) / 60)}M`;
+
+/**
+ * A formula as schema.org Recipe in JSON-LD (schema.org/Recipe, properties of Recipe and HowTo only). It makes no claim of a
+ * diet: "gluten-free" is a legal claim, and the baker's to make.
+ */
+export function writeRecipeJsonLd(
+  formula: Formula,
+  book: IngredientBook,
+  stepWord: (kind: Formula['steps'][number]['kind']) => string,
+): { text: string; losses: Loss[] } {
+  const time = methodTime(formula.steps);
+  const recipe = {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    name: formula.name,
+    ...(formula.about && { description: formula.about }),
+    recipeYield: `${formula.usualYield.pieces} × ${Math.round(formula.usualYield.pieceMassG)} g of dough`,
+    ...(time.maxS > 0 && { totalTime: isoDuration(time.maxS) }),
+    recipeIngredient: formula.stages.flatMap((stage) =>
+      stage.lines.map((line) =>
+        ingredientText(line.massG, book.get(line.ingredientId)?.name ?? line.ingredientId, line.note),
+      ),
+    ),
+    recipeInstructions: formula.steps.map((step) => ({
+      '@type': 'HowToStep',
+      ...(step.title && { name: step.title }),
+      text: stepText(step, stepWord(step.kind)),
+    })),
+  };
+  return { text: `${JSON.stringify(recipe, null, 2)}\n`, losses: lossesOf(formula, LOSES) };
+}
+
+type Json = Record<string, unknown>;
+const isObject = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isRecipe = (value: unknown): value is Json =>
+  isObject(value) && (Array.isArray(value['@type']) ? value['@type'] : [value['@type']]).includes('Recipe');
+
+/** The first Recipe of a JSON-LD document: itself, in a list, or in its graph. */
+function recipeIn(data: unknown): Json | null {
+  if (isRecipe(data)) return data;
+  const inside = Array.isArray(data)
+    ? data
+    : isObject(data) && Array.isArray(data['@graph'])
+      ? data['@graph']
+      : [];
+  return inside.find(isRecipe) ?? null;
+}
+
+const READ = new Set([
+  '@context',
+  '@type',
+  '@id',
+  'name',
+  'description',
+  'recipeYield',
+  'recipeIngredient',
+  'ingredients',
+  'recipeInstructions',
+]);
+
+/** Markup in texts from web pages is dropped to its words. */
+const words = (value: unknown): string =>
+  typeof value === 'string'
+    ? value
+        .replace(/<[^>]{0,500}>/g, ' ')
+        .replace(/&(?:nbsp|#160);/g, ' ')
+        .replace(/&amp;/g, '&')
+        .replace(/&frac12;/g, '½')
+        .replace(/[^\S\n]+/g, ' ')
+        .trim()
+    : '';
+
+/** Instructions in all the shapes schema.org allows: a text, a list of texts, steps, sections of steps. */
+function instructionsOf(value: unknown, depth = 0): string[] {
+  if (depth > 6) return [];
+  if (typeof value === 'string')
+    return words(value)
+      .split(/\n+/)
+      .map((line) => line.trim())
+      .filter(Boolean);
+  if (Array.isArray(value)) return value.flatMap((each) => instructionsOf(each, depth + 1));
+  if (!isObject(value)) return [];
+  if (value.itemListElement)
+    return [words(value.name), ...instructionsOf(value.itemListElement, depth + 1)].filter(Boolean);
+  return [words(value.text) || words(value.name)].filter(Boolean);
+}
+
+/**
+ * Reads a schema.org Recipe. Its ingredients and instructions go through the same reader as a pasted text, so what is not
+ * understood is asked for; what the sheet has no place for is listed.
+ *
+ * @returns the reading and the properties that were left behind; `wrongFormat` without a Recipe, `required` at
+ *   `recipeIngredient` without ingredients, and the reader's own problems
+ */
+export function readRecipeJsonLd(
+  text: string,
+  book: IngredientBook,
+  system: MeasureSystem,
+  newId: () => string,
+): Result<{ reading: RecipeReading; left: readonly string[] }> {
+  const json = readJson(text);
+  if (!json.ok) return json;
+  const recipe = recipeIn(json.value);
+  if (!recipe) return refuse('wrongFormat', '@type');
+  const listed = recipe.recipeIngredient ?? recipe.ingredients;
+  const ingredients = (Array.isArray(listed) ? listed : [listed]).map(words).filter(Boolean);
+  if (ingredients.length === 0) return refuse('required', 'recipeIngredient');
+  const bad = ingredients.findIndex((line) => !isPlain(line, false));
+  if (bad >= 0) return refuse('control', `recipeIngredient.${bad}`);
+  const yields: readonly unknown[] = [recipe.recipeYield].flat();
+  const yieldOf = yields[0];
+  const steps = instructionsOf(recipe.recipeInstructions);
+  const source = [
+    words(recipe.name) || 'Recipe without a name',
+    '',
+    'Ingredients',
+    ...ingredients.map((line) => `- ${line.replace(/\n/g, ' ')}`),
+    ...(steps.length > 0 ? ['', 'Method', ...steps] : []),
+    ...(words(recipe.description) ? ['', 'Notes', words(recipe.description)] : []),
+  ].join('\n');
+  const reading = readRecipe(source, book, system, newId);
+  if (!reading.ok) return reading;
+  const yieldText = typeof yieldOf === 'number' ? String(yieldOf) : words(yieldOf);
+  return ok({
+    reading: { ...reading.value, yieldText: yieldText || reading.value.yieldText },
+    left: Object.keys(recipe)
+      .filter((key) => !READ.has(key))
+      .slice(0, 40),
+  });
+}

@@ -1,0 +1,120 @@
+import * as z from 'zod';
+import { plainText } from '../plainTextSchema';
+import { ALLERGENS, ENTRY_LIMITS, FAMILIES, GLUTEN_RISKS, PARTS, ROLES } from './entryLimits';
+
+const number = ({ min, max }: { min: number; max: number }) => z.number().min(min).max(max);
+const ingredientId = z.string().regex(/^[a-z0-9-]{1,60}$/);
+const ownId = z.string().regex(/^own-[a-z0-9-]{1,56}$/);
+const estimate = (limits: { min: number; max: number }) =>
+  z.strictObject({ value: number(limits), sd: z.number().min(0).max(limits.max) });
+
+const part = estimate(ENTRY_LIMITS.gPer100g);
+const composition = z
+  .strictObject({
+    water: part,
+    protein: part,
+    fat: part,
+    starch: part,
+    sugars: part,
+    fibre: part,
+    ash: part,
+    other: part,
+  }) // prettier-ignore
+  .superRefine((parts, context) => {
+    const sum = PARTS.reduce((total, name) => total + parts[name].value, 0);
+    if (sum < 98 || sum > 102) {
+      context.addIssue({
+        code: 'custom',
+        path: [],
+        params: { code: 'sumNot100', sum: Math.round(sum * 10) / 10 },
+      });
+    }
+  });
+const absorption = z
+  .strictObject({ gPerG: estimate(ENTRY_LIMITS.absorptionGPerG), tauMin: number(ENTRY_LIMITS.tauMin) })
+  .nullable();
+const gelatinisation = z
+  .strictObject({ onset: number(ENTRY_LIMITS.gelatinisationC), peak: number(ENTRY_LIMITS.gelatinisationC) })
+  .refine(({ onset, peak }) => onset <= peak, { params: { code: 'rangeReversed' } })
+  .nullable();
+const usualShare = z
+  .strictObject({ from: number(ENTRY_LIMITS.sharePercent), to: number(ENTRY_LIMITS.sharePercent) })
+  .refine(({ from, to }) => from <= to, { params: { code: 'rangeReversed' } })
+  .nullable();
+const alsoCalled = z.array(plainText(ENTRY_LIMITS.nameLength).trim().min(1)).max(ENTRY_LIMITS.otherNames);
+const allergens = z.array(z.enum(ALLERGENS)).max(ALLERGENS.length);
+const density = number(ENTRY_LIMITS.densityGPerMl);
+
+const ownFields = {
+  name: plainText(ENTRY_LIMITS.nameLength).trim().min(1),
+  alsoCalled,
+  source: plainText(ENTRY_LIMITS.sourceLength, { lines: true }),
+};
+
+/** An ingredient the baker describes: every figure the library holds of its own. */
+const ownEntrySchema = z.strictObject({
+  kind: z.literal('own'),
+  id: ownId,
+  ...ownFields,
+  family: z.enum(FAMILIES),
+  roles: z.tuple([z.enum(ROLES)], z.enum(ROLES)).refine((roles) => roles.length <= 4),
+  per100g: composition,
+  saltPer100g: number(ENTRY_LIMITS.gPer100g),
+  densitySpooned: density,
+  densityScooped: density,
+  absorption,
+  gelatinisationC: gelatinisation,
+  usualShare,
+  mostShare: number(ENTRY_LIMITS.sharePercent).nullable(),
+  allergens,
+  gluten: z.enum(GLUTEN_RISKS),
+  smokePointC: number(ENTRY_LIMITS.smokePointC).nullable(),
+});
+
+/** A mixture of other ingredients: a jar blend, a starter, a gel kept ready. Its figures follow from its parts. */
+const blendEntrySchema = z.strictObject({
+  kind: z.literal('blend'),
+  id: ownId,
+  ...ownFields,
+  /** How it is used on a sheet: a jar of flours is flour, a fed culture is a starter. */
+  role: z.enum(['flour', 'starter', 'binder', 'inclusion', 'flavour']),
+  parts: z
+    .array(z.strictObject({ ingredientId, massG: z.number().min(0.001).max(100_000) }))
+    .min(1)
+    .max(ENTRY_LIMITS.blendParts),
+  /** Weighed out as grams; the density of the jar, where the baker has measured it. */
+  densityGPerMl: density.nullable(),
+});
+
+/** The bag at hand of something the library knows: only what differs from the library is kept. */
+const bagEntrySchema = z.strictObject({
+  kind: z.literal('bag'),
+  id: ingredientId,
+  /** Which bag: mill, lot, date opened. */
+  bag: plainText(ENTRY_LIMITS.nameLength).trim().min(1),
+  source: ownFields.source,
+  changes: z.strictObject({
+    per100g: composition.optional(),
+    saltPer100g: number(ENTRY_LIMITS.gPer100g).optional(),
+    densitySpooned: density.optional(),
+    densityScooped: density.optional(),
+    absorption: absorption.optional(),
+    gelatinisationC: gelatinisation.optional(),
+    usualShare: usualShare.optional(),
+    mostShare: number(ENTRY_LIMITS.sharePercent).nullable().optional(),
+    allergens: allergens.optional(),
+    gluten: z.enum(GLUTEN_RISKS).optional(),
+    smokePointC: number(ENTRY_LIMITS.smokePointC).nullable().optional(),
+  }),
+});
+
+/** What a kitchen adds to the library or says otherwise about it. */
+export const kitchenEntrySchema = z.discriminatedUnion('kind', [
+  ownEntrySchema,
+  blendEntrySchema,
+  bagEntrySchema,
+]);
+export type KitchenEntry = z.infer<typeof kitchenEntrySchema>;
+export type OwnEntry = z.infer<typeof ownEntrySchema>;
+export type BlendEntry = z.infer<typeof blendEntrySchema>;
+export type BagEntry = z.infer<typeof bagEntrySchema>;

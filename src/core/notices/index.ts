@@ -1,0 +1,2 @@
+export { reckon, type Reckoning } from './reckon';
+export { noticesOf, STYLE_BANDS, type Notice } from './notices';

@@ -1,0 +1,34 @@
+import { cautionsOf, type Caution } from '../cautions/cautions';
+import { consistencyOf, type Consistency } from '../consistency/consistency';
+import type { Formula } from '../formula/formula';
+import { nutritionOf, type Nutrition } from '../formula/nutrition';
+import { formulaTotals, type FormulaTotals } from '../formula/totals';
+import { yeastDose, type YeastDose } from '../formula/yeast';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import { noticesOf, type Notice } from './notices';
+
+/** Everything a sheet answers while it is being typed. Each model is run once and handed on to those that build on it. */
+export interface Reckoning {
+  readonly totals: FormulaTotals;
+  readonly consistency: Consistency | null;
+  readonly nutrition: Nutrition;
+  readonly yeast: YeastDose | null;
+  readonly notices: readonly Notice[];
+  readonly cautions: readonly Caution[];
+}
+
+/** Never refuses: what can't be said of a formula is null or an empty list. */
+export function reckon(formula: Formula, book: IngredientBook): Reckoning {
+  const totals = formulaTotals(formula, book);
+  const consistency = consistencyOf(formula, book, totals);
+  const nutrition = nutritionOf(formula, book, totals.baseG);
+  const yeast = yeastDose(formula, book, totals.baseG);
+  return {
+    totals,
+    consistency,
+    nutrition,
+    yeast,
+    notices: noticesOf(formula, book, { totals, consistency, nutrition, yeast }),
+    cautions: cautionsOf(formula, book, totals.baseG),
+  };
+}

@@ -1,0 +1,1 @@
+export { Z80 } from './normal';

@@ -1,0 +1,1 @@
+export { ORDINARY_DAY, predict, type Prediction } from './predict';

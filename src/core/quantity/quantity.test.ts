@@ -1,0 +1,142 @@
+import fc from 'fast-check';
+import { libraryBook } from '../ingredients';
+import { MEASURE_SYSTEMS, parseQuantity, type MeasureSystem } from '.';
+
+const read = (
+  text: string,
+  id: string,
+  system: MeasureSystem = 'us',
+  bareUnitG: number | null = 1,
+  baseG: number | null = 500,
+) => parseQuantity(text, libraryBook.get(id) ?? null, { system, bareUnitG, baseG });
+const grams = (...given: Parameters<typeof read>) => {
+  const said = read(...given);
+  return said.ok ? said.value.massG : null;
+};
+
+describe('what bakers type, in US cups and eggs', () => {
+  test.each([
+    ['350', 'water', 350],
+    ['350 g', 'water', 350],
+    ['1.2 kg', 'water', 1200],
+    ['0,5 kg', 'water', 500],
+    ['4 oz', 'water', 113.4],
+    ['1 lb 4 oz', 'water', 567],
+    ['1/2 pound', 'water', 226.8],
+    ['1 1/2 cups', 'water', 354.9],
+    ['1½ cups', 'water', 354.9],
+    ['1-1/2 c', 'water', 354.9],
+    ['1 C', 'water', 236.6],
+    ['1 and 1/2 cups', 'water', 354.9],
+    ['¾ tsp', 'salt', 4.52],
+    ['3/4 teaspoon', 'salt', 4.52],
+    ['1 T', 'honey', 21],
+    ['1 t', 'honey', 7],
+    ['2 Tbsp.', 'honey', 42],
+    ['a pinch', 'salt', 0.38],
+    ['half a cup', 'water', 118.3],
+    ['a cup', 'water', 236.6],
+    ['a heaped tsp', 'salt', 9.64],
+    ['1 scant cup', 'water', 212.9],
+    ['1 generous cup', 'water', 260.2],
+    ['2-3 tbsp', 'olive-oil', 33.8],
+    ['2 to 3 tbsp', 'olive-oil', 33.8],
+    ['1 cup plus 2 tbsp', 'water', 266.2],
+    ['1,5 dl', 'water', 150],
+    ['3 cl', 'water', 30],
+    ['250 ml', 'whole-milk', 257.5],
+    ['4 fl oz', 'water', 118.3],
+    ['1 pint', 'water', 473.2],
+    ['12 %', 'water', 60],
+    ['2.5%', 'salt', 12.5],
+    ['2 large eggs', 'egg-whole', 100],
+    ['2 eggs', 'egg-whole', 100],
+    ['1 extra large egg', 'egg-whole', 56],
+    ['1 medium', 'egg-whole', 44],
+    ['3 egg whites', 'egg-white', 99],
+    ['half a dozen eggs', 'egg-whole', 300],
+    ['a packet', 'instant-yeast', 7],
+    ['2 sachets', 'active-dry-yeast', 14],
+    ['7 g packet', 'instant-yeast', 7],
+    ['2 x 7 g packets', 'instant-yeast', 14],
+    ['2 (7 g) packets', 'instant-yeast', 14],
+    ['1 stick', 'butter', 113.4],
+    ['½ stick', 'butter', 56.7],
+    ['1 tin', 'coconut-milk', 392],
+    ['2 bananas', 'banana', 230],
+    ['about 3 tbsp', 'sugar', 38.8],
+    ['50', 'egg-whole', 50],
+  ] as const)('%j of %s is %d g', (text, id, massG) => {
+    expect(grams(text, id)).toBeCloseTo(massG, massG < 10 ? 1 : 0);
+  });
+
+  test.each([
+    ['', 'water', 'required'],
+    ['0', 'water', 'tooSmall'],
+    ['-4', 'water', 'tooSmall'],
+    ['1,200', 'water', 'notANumber'],
+    ['1/0 cup', 'water', 'noReading'],
+    ['1 cup of kindness', 'water', 'unknownUnit'],
+    ['3 stone', 'water', 'unknownUnit'],
+    ['2 sticks', 'water', 'unknownUnit'],
+    ['2 cubes', 'instant-yeast', 'unknownUnit'],
+    ['some', 'water', 'noReading'],
+    ['🍞', 'water', 'noReading'],
+    ['1e9', 'water', 'unknownUnit'],
+    ['40C', 'water', 'unknownUnit'],
+    ['9'.repeat(80), 'water', 'tooLong'],
+  ] as const)('%j of %s is refused: %s', (text, id, code) => {
+    const said = read(text, id);
+    expect(said.ok ? 'read' : said.problem.code).toBe(code);
+  });
+});
+
+test('whose cup it is, is said; a weight is the same everywhere', () => {
+  const cups = MEASURE_SYSTEMS.map((system) => Math.round(grams('1 cup', 'water', system) ?? 0));
+  expect(cups).toEqual([250, 237, 284]);
+  const eggs = MEASURE_SYSTEMS.map((system) => Math.round(grams('1 large egg', 'egg-whole', system) ?? 0));
+  expect(eggs).toEqual([60, 50, 60]);
+  for (const system of MEASURE_SYSTEMS) expect(grams('8 oz', 'water', system)).toBeCloseTo(226.8, 1);
+});
+
+test('a percentage needs a base, a cup an ingredient, a bare number a unit', () => {
+  expect(read('12 %', 'water', 'us', 1, null)).toMatchObject({
+    ok: false,
+    problem: { code: 'noShareWithoutFlour' },
+  });
+  expect(read('1 cup', 'no-such-thing')).toMatchObject({ ok: false, problem: { code: 'unknownIngredient' } });
+  expect(read('12', 'water', 'us', null)).toMatchObject({ ok: false, problem: { code: 'unknownUnit' } });
+  expect(grams('10', 'water', 'us', 28.349523125)).toBeCloseTo(283.5, 1);
+});
+
+test('the range holds the weight, and is wider for a cup than for a scale', () => {
+  const ids = [...libraryBook.keys()];
+  const units = ['g', 'oz', 'cup', 'cups', 'tbsp', 'tsp', 'ml', 'fl oz', 'pinch'];
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...ids),
+      fc.constantFrom(...units),
+      fc.integer({ min: 1, max: 40 }),
+      fc.constantFrom(...MEASURE_SYSTEMS),
+      (id, unit, amount, system) => {
+        const said = read(`${amount} ${unit}`, id, system);
+        if (!said.ok) throw new Error(`${amount} ${unit} ${id}: ${said.problem.code}`);
+        const { massG, lowG, highG, by } = said.value;
+        expect(lowG).toBeLessThanOrEqual(massG * (1 + 1e-12));
+        expect(highG).toBeGreaterThanOrEqual(massG * (1 - 1e-12));
+        expect(by).toBe(unit === 'g' || unit === 'oz' ? 'mass' : 'volume');
+        if (by === 'volume') expect(highG - lowG).toBeGreaterThan(0.009 * massG);
+        // twice as much of it weighs twice as much
+        expect(grams(`${2 * amount} ${unit}`, id, system)).toBeCloseTo(2 * massG, 6);
+      },
+    ),
+    { numRuns: 300 },
+  );
+});
+
+test('no text makes it throw', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary' }), (text) => typeof read(text, 'water').ok === 'boolean'),
+    { numRuns: 500 },
+  );
+});

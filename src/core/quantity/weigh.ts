@@ -1,0 +1,98 @@
+import type { Ingredient } from '../ingredients/ingredient';
+import { ok, refuse, type Result } from '../result';
+import { FILLS, type MeasureSystem } from './measures';
+import { pieceWeight } from './pieces';
+import type { Phrase, Term } from './phrase';
+
+/** What a quantity weighs, with the 80 % range that comes from how it was measured. */
+export interface Weighed {
+  readonly massG: number;
+  readonly lowG: number;
+  readonly highG: number;
+  /** By what: the weakest of its terms. */
+  readonly by: 'mass' | 'volume' | 'count' | 'percent';
+}
+
+export interface WeighingContext {
+  readonly system: MeasureSystem;
+  /** What a number without a unit means; null: nothing. */
+  readonly bareUnitG: number | null;
+  /** The flour base a percentage is of; null where there is none. */
+  readonly baseG: number | null;
+}
+
+const exact = (low: number, high: number, by: Weighed['by']): Weighed => ({
+  massG: (low + high) / 2,
+  lowG: low,
+  highG: high,
+  by,
+});
+
+function weighTerm(term: Term, ingredient: Ingredient | null, context: WeighingContext): Result<Weighed> {
+  const { amount, unit } = term;
+  if (term.each && term.each.unit.kind === 'mass') {
+    const g = term.each.unit.g;
+    return ok(exact(amount.low * term.each.amount.low * g, amount.high * term.each.amount.high * g, 'mass'));
+  }
+  if (term.each) return weighTerm({ ...term, amount: { low: amount.low * term.each.amount.low, high: amount.high * term.each.amount.high }, unit: term.each.unit, each: null }, ingredient, context); // prettier-ignore
+  if (unit?.kind === 'mass') return ok(exact(amount.low * unit.g, amount.high * unit.g, 'mass'));
+  if (unit?.kind === 'percent') {
+    if (context.baseG === null || context.baseG <= 0) return refuse('noShareWithoutFlour', 'massG');
+    return ok(exact((amount.low * context.baseG) / 100, (amount.high * context.baseG) / 100, 'percent'));
+  }
+  if (unit?.kind === 'volume') {
+    if (!ingredient) return refuse('unknownIngredient', 'massG');
+    const fill = FILLS[term.fill ?? ''] ?? { factor: 1, doubt: 0 };
+    const ml = unit.ml[context.system] * fill.factor;
+    const doubt = Math.max(0.005, unit.fill + fill.doubt);
+    // spooned or scooped: nobody says which, so the weight lies between, and most likely near their geometric mean
+    const { densitySpooned: loose, densityScooped: packed } = ingredient;
+    return ok({
+      massG: ((amount.low + amount.high) / 2) * ml * Math.sqrt(loose * packed),
+      lowG: amount.low * ml * loose * (1 - doubt),
+      highG: amount.high * ml * packed * (1 + doubt),
+      by: 'volume',
+    });
+  }
+  if (!ingredient) {
+    if (unit || term.size || context.bareUnitG === null) return refuse('unknownIngredient', 'massG');
+    return ok(exact(amount.low * context.bareUnitG, amount.high * context.bareUnitG, 'mass'));
+  }
+  const piece = pieceWeight(ingredient.id, unit?.word ?? null, term.size, context.system);
+  if (piece) {
+    return ok({
+      massG: ((amount.low + amount.high) / 2) * piece.g,
+      lowG: amount.low * piece.lowG,
+      highG: amount.high * piece.highG,
+      by: 'count',
+    });
+  }
+  if (unit) return refuse('unknownUnit', 'massG', { unit: unit.word });
+  if (context.bareUnitG === null || term.size)
+    return refuse('unknownUnit', 'massG', { unit: term.size ?? '' });
+  return ok(exact(amount.low * context.bareUnitG, amount.high * context.bareUnitG, 'mass'));
+}
+
+const RANK: readonly Weighed['by'][] = ['mass', 'percent', 'volume', 'count'];
+
+/** The grams of a quantity of an ingredient. Terms add up; so do the ends of their ranges. */
+export function weigh(
+  phrase: Phrase,
+  ingredient: Ingredient | null,
+  context: WeighingContext,
+): Result<Weighed> {
+  let sum: Weighed | null = null;
+  for (const term of phrase.terms) {
+    const one = weighTerm(term, ingredient, context);
+    if (!one.ok) return one;
+    sum = sum
+      ? {
+          massG: sum.massG + one.value.massG,
+          lowG: sum.lowG + one.value.lowG,
+          highG: sum.highG + one.value.highG,
+          by: RANK.indexOf(one.value.by) > RANK.indexOf(sum.by) ? one.value.by : sum.by,
+        }
+      : one.value;
+  }
+  return sum && Number.isFinite(sum.massG) && sum.massG > 0 ? ok(sum) : refuse('noReading', 'massG');
+}

@@ -1,0 +1,131 @@
+import fc from 'fast-check';
+import { methodStepSchema, STEP_LIMITS } from '../method';
+import { readAs } from '../readAs';
+import { libraryBook } from '../ingredients';
+import { matchIngredient } from '.';
+import { heatContradictions, readSteps } from './readStep';
+
+const ids = () => {
+  let next = 0;
+  return () => `n${next++}`;
+};
+const steps = (text: string) =>
+  readSteps(text, ids()).map(({ kind, minS, maxS, tempC }) => [kind, minS, maxS, tempC]);
+
+test.each([
+  ['Whisk the flours together.', [['mix', null, null, null]]],
+  ['Preheat the oven to 230 °C.', [['preheat', null, null, 230]]],
+  ['Heat the oven to 450 °F with the stone in it.', [['preheat', null, null, 232]]],
+  ['Let it rest for 30 minutes.', [['rest', 1800, null, null]]],
+  ['Let it rise 1 to 1½ hours until doubled.', [['bulk', 3600, 5400, null]]],
+  ['Proof 45-60 min at 30 °C.', [['proof', 2700, 3600, 30]]],
+  ['Bake for 1 hour and 10 minutes.', [['bake', 4200, null, null]]],
+  ['Boil for 45 seconds each side.', [['boil', 45, null, null]]],
+  ['Deep-fry at 165 °C for 6 minutes.', [['fry', 360, null, 165]]],
+  ['Refrigerate overnight.', [['chill', null, null, null]]],
+  ['Cool on a rack for 2 hours before slicing.', [['cool', 7200, null, null]]],
+  ['Divide into eight.', [['divide', null, null, null]]],
+  ['Sing to it.', [['free', null, null, null]]],
+  [
+    'Mix 5 minutes. Rest 20 minutes. Bake 40 minutes at 220 °C.',
+    [
+      ['mix', 300, null, null],
+      ['rest', 1200, null, null],
+      ['bake', 2400, null, 220],
+    ],
+  ],
+  ['Scrape into the tin. Smooth the top with a wet hand.', [['shape', null, null, null]]],
+] as const)('%j', (text, expected) => {
+  expect(steps(text)).toEqual(expected);
+});
+
+test('two scales that disagree are told, and neither is taken', () => {
+  expect(heatContradictions('Bake at 350 °F / 220 °C.')).toMatchObject([
+    { said: '350 °F / 220 °C', secondC: 220 },
+  ]);
+  expect(heatContradictions('Bake at 220 °C (425 °F).')).toEqual([]);
+  expect(heatContradictions('Bake at 180 °C or 350 F.')).toEqual([]);
+  expect(heatContradictions('First 250 °C for ten minutes, then down to 200 °C.')).toEqual([]);
+  expect(heatContradictions('From 60 °C in the centre to 400 °F in the oven')).toEqual([]);
+  expect(steps('Bake at 350 °F / 220 °C for 50 minutes.')).toEqual([['bake', 3000, null, null]]);
+});
+
+test('a temperature that can’t be one of that step stays in the words alone', () => {
+  expect(steps('Proof at 90 °C for an hour.')).toEqual([['proof', 3600, null, null]]);
+});
+
+test('no word is lost, and every step may be kept, whatever the paragraph', () => {
+  const word = fc.constantFrom(
+    'Mix',
+    'rest',
+    'for',
+    '20',
+    'minutes.',
+    'Bake',
+    'at',
+    '220 °C',
+    '(350 °F)',
+    'until',
+    'golden.',
+    'Then',
+    '1½',
+    'hours',
+    'x'.repeat(60),
+    '!',
+    '🍞',
+  );
+  fc.assert(
+    fc.property(fc.array(word, { minLength: 1, maxLength: 120 }), (words) => {
+      const text = words.join(' ');
+      const read = readSteps(text, ids());
+      expect(
+        read
+          .map(({ note }) => note)
+          .join(' ')
+          .replace(/\s+/g, ''),
+      ).toBe(text.replace(/\s+/g, ''));
+      for (const step of read) {
+        expect(step.note.length).toBeLessThanOrEqual(STEP_LIMITS.cueLength);
+        expect(readAs(methodStepSchema, step).ok).toBe(true);
+      }
+    }),
+    { numRuns: 200 },
+  );
+});
+
+describe('which ingredient a name means', () => {
+  test.each([
+    ['rice flour', 'white-rice-flour'],
+    ['Brown Rice Flour, superfine', 'brown-rice-flour'],
+    ['linseeds, ground', '?'],
+    ['flax meal', 'ground-linseed'],
+    ['garbanzo flour', 'chickpea-flour'],
+    ['sweet rice flour', 'sweet-rice-flour'],
+    ['tapioca flour', 'tapioca-starch'],
+    ['corn starch', 'maize-starch'],
+    ['cornflour', 'maize-starch'],
+    ['corn flour', '?'],
+    ['yeast', '?'],
+    ['dried yeast', '?'],
+    ['fast-action dried yeast', 'instant-yeast'],
+    ['oil', '?'],
+    ['bicarb', 'baking-soda'],
+    ['cream of tartar', 'cream-of-tartar'],
+    ['buckwheat flour', 'buckwheat-flour'],
+    ['yoghurt', 'plain-yoghurt'],
+    ['plain yogurt', 'plain-yoghurt'],
+    ['gluten-free flour', '?'],
+    ['rice flour and tapioca starch', '?'],
+    ['moon dust', 'unknown'],
+    ['bread flour', 'gluten'],
+    ['plain flour', 'gluten'],
+    ['wholemeal spelt', 'gluten'],
+    ['malt extract', 'gluten'],
+    ['gluten-free wheat starch', 'wheat-starch-gluten-free'],
+  ] as const)('%j → %s', (name, expected) => {
+    const match = matchIngredient(name, libraryBook);
+    expect(match.kind === 'sure' ? match.ingredientId : match.kind === 'which' ? '?' : match.kind).toBe(
+      expected,
+    );
+  });
+});

@@ -1,0 +1,1 @@
+export { storyOf, type Turn } from './storyOf';

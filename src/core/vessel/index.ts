@@ -1,0 +1,1 @@
+export { doughBody, fillVessel, VESSEL_LIMITS, type DoughBody, type Vessel, type VesselFill } from './vessel';

@@ -1,0 +1,18 @@
+'use client';
+import { Cautions } from './Cautions';
+import { DoughTemperature } from './DoughTemperature';
+import { Inside, YeastRow } from './Inside';
+import { useSheetState } from './SheetContext';
+
+/** What one looks up rather than watches: yeast, composition, the water's warmth, cautions. */
+export function AnswersBelow() {
+  const { yeast, nutrition, cautions } = useSheetState((state) => state.reckoning);
+  return (
+    <>
+      {yeast && <YeastRow yeast={yeast} />}
+      <Inside nutrition={nutrition} />
+      <DoughTemperature />
+      <Cautions cautions={cautions} />
+    </>
+  );
+}

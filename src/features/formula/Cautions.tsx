@@ -1,0 +1,75 @@
+'use client';
+import { useMemo } from 'react';
+import { allergenStatement, type Caution } from '@/core/cautions';
+import { useBook, useNameOf } from '../book/BookProvider';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { ALLERGEN_WORD, GLUTEN_WORD, wordCaution } from '../wording/cautions';
+import { useSheetState } from './SheetContext';
+
+/** Where it can hurt somebody: one sentence each, the longer text behind it; and the statement to check against the local rule. */
+export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
+  const nameOf = useNameOf();
+  const book = useBook();
+  const { preferences } = usePreferences();
+  const stages = useSheetState((state) => state.formula.stages);
+  const statement = useMemo(() => allergenStatement({ stages }, book), [book, stages]);
+  const names = (ids: readonly string[]) => ids.map((id) => nameOf(id).toLowerCase()).join(', ');
+  const legal = statement.allergens.map(({ allergen }) => ALLERGEN_WORD[allergen]);
+  return (
+    <section aria-label="Cautions" className="mt-4 border-t border-rule pt-3">
+      <h2 className="text-sm">Who must not eat it, and what to mind</h2>
+      <p className="mt-1 text-sm" data-testid="allergens">
+        Contains <strong>{legal.length > 0 ? legal.join(', ') : 'no allergen that the book knows of'}</strong>
+        {statement.unknownIds.length > 0 && (
+          <strong className="text-alarm">; of {names(statement.unknownIds)} nothing is known</strong>
+        )}
+      </p>
+      <ul className="mt-1 text-sm">
+        {cautions.map((caution) => {
+          const words = wordCaution(caution, nameOf, preferences.temperatureUnit);
+          return (
+            <li key={`${caution.code} ${caution.ingredientIds.join()}`}>
+              <details className="border-t border-rule py-1 first:border-0">
+                <summary className="min-h-6 cursor-pointer leading-snug">{words.short}</summary>
+                <p className="mt-1 text-xs text-soft">{words.long}</p>
+              </details>
+            </li>
+          );
+        })}
+      </ul>
+      <details className="border-t border-rule py-1 text-sm">
+        <summary className="min-h-6 cursor-pointer font-semibold">
+          Allergens and “made with”, to check
+        </summary>
+        <dl className="mt-1 space-y-1 text-xs" data-testid="statement">
+          {statement.allergens.map(({ allergen, ingredientIds }) => (
+            <div key={allergen}>
+              <dt className="inline font-semibold">{ALLERGEN_WORD[allergen]}:</dt>{' '}
+              <dd className="inline">{names(ingredientIds)}</dd>
+            </div>
+          ))}
+          {statement.avoided.map(({ allergen, ingredientIds }) => (
+            <div key={allergen}>
+              <dt className="inline font-semibold">{ALLERGEN_WORD[allergen]}, which some avoid:</dt>{' '}
+              <dd className="inline">{names(ingredientIds)}</dd>
+            </div>
+          ))}
+          {statement.gluten.map(({ risk, ingredientIds }) => (
+            <div key={risk}>
+              <dt className="inline font-semibold">{GLUTEN_WORD[risk]}:</dt>{' '}
+              <dd className="inline">{names(ingredientIds)}</dd>
+            </div>
+          ))}
+          <div>
+            <dt className="inline font-semibold">Made with, by weight:</dt>{' '}
+            <dd className="inline">{names(statement.madeWith.map(({ ingredientId }) => ingredientId))}</dd>
+          </div>
+        </dl>
+        <p className="mt-2 text-xs text-soft">
+          Reckoned from what stands on the sheet and typical ingredients. Read your own labels. What may be
+          called gluten-free, and which allergens have to be named, is set by the food law where you are.
+        </p>
+      </details>
+    </section>
+  );
+}

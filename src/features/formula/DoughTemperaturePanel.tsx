@@ -1,0 +1,136 @@
+'use client';
+import { useMemo, useState, type ComponentProps } from 'react';
+import {
+  DOUGH_TEMPERATURE_LIMITS,
+  waterTemperatureFor,
+  YEAST_C,
+  type MixingDay,
+  type WaterWarning,
+} from '@/core/doughTemperature';
+import { Segmented } from '@/ui/Segmented';
+import { useBook } from '../book/BookProvider';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { NumberField } from '../quantities/NumberField';
+import { wordProblem } from '../wording/problems';
+import { useSheetState } from './SheetContext';
+import { Why } from './Why';
+
+type Field = 'wantedC' | 'roomC' | 'tapC' | 'mixMin' | 'bowlG' | 'altitudeM';
+
+/** The kitchen of the day, and the water it asks for: the temperature large, what limits it beneath. */
+export function DoughTemperaturePanel() {
+  const formula = useSheetState((state) => state.formula);
+  const mixMin = useSheetState((state) => state.reckoning.consistency?.balance.mixMin ?? 6);
+  const book = useBook();
+  const units = useUnits();
+  const { preferences, altitudeM } = usePreferences();
+  const [day, setDay] = useState<MixingDay>({
+    roomC: 20,
+    fridgeC: 5,
+    wantedC:
+      formula.steps.find(
+        (step) => step.kind === 'mix' && step.tempC !== null && step.tempC >= 5 && step.tempC <= 45,
+      )?.tempC ?? 26,
+    bowlG: 800,
+    mixing: 'machine',
+    mixMin: Math.min(120, Math.round(mixMin)),
+    altitudeM,
+    tapC: 12,
+  });
+  const solved = useMemo(() => waterTemperatureFor(formula, book, day), [book, day, formula]);
+  const warnings: Record<WaterWarning, string> = {
+    yeastHurt: `Yeast is hurt from about ${units.temperature(YEAST_C.hurtFrom)}: stir it into the flour, not into this water.`,
+    yeastDead: `From about ${units.temperature(YEAST_C.deadFrom)} yeast dies. Warm the flour or the bowl instead.`,
+    needsIce: 'Colder than your tap: give part of it as ice.',
+    tooMuchIce: 'Even half of it as ice is not cold enough: chill the flour too.',
+    nearBoiling: 'Hotter than water can be poured here: warm the flour or the bowl.',
+  };
+  const field = (
+    key: Field,
+    word: string,
+    unit: string,
+    as: Pick<ComponentProps<typeof NumberField>, 'show' | 'read'> = {},
+  ) => (
+    <NumberField
+      word={word}
+      unit={unit}
+      name={key}
+      places={0}
+      value={day[key]}
+      bounds={DOUGH_TEMPERATURE_LIMITS[key]}
+      onChange={(value) => value !== null && setDay((before) => ({ ...before, [key]: value }))}
+      {...as}
+    />
+  );
+  const temperature = { show: units.temperatureNumber, read: units.parseTemperature };
+  return (
+    <div className="mt-1">
+      {solved.ok ? (
+        <>
+          <p className="figure text-4xl" data-testid="water-temperature">
+            {units.temperature(solved.value.waterC)}
+          </p>
+          <p className="text-sm text-soft">
+            {units.temperature(solved.value.lowC)} – {units.temperature(solved.value.highC)} for{' '}
+            {units.mass(solved.value.waterG)} of water
+            {solved.value.iceG > 0.5 && (
+              <strong className="text-ink">, {units.mass(solved.value.iceG)} of it ice</strong>
+            )}
+          </p>
+          {solved.value.warnings.map((warning) => (
+            <p key={warning} role="status" className="mt-1 text-sm text-alarm">
+              {warnings[warning]}
+            </p>
+          ))}
+        </>
+      ) : (
+        <p role="alert" className="text-sm text-alarm">
+          {solved.problem.path === 'water'
+            ? 'No water is poured in this formula.'
+            : wordProblem(solved.problem, preferences)}
+        </p>
+      )}
+      <div className="mt-2 space-y-0.5">
+        {field('wantedC', 'Dough wanted at', units.temperatureUnit, temperature)}
+        {field('roomC', 'Kitchen and flour', units.temperatureUnit, temperature)}
+        {field('tapC', 'Coldest water', units.temperatureUnit, temperature)}
+        {field('mixMin', 'Mixing', 'min')}
+        {field('bowlG', 'Bowl', units.massUnit, { show: units.massNumber, read: units.parseMass })}
+        {field('altitudeM', 'Height above the sea', 'm')}
+      </div>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Segmented
+          label="How it is mixed"
+          value={day.mixing}
+          onChange={(mixing) => setDay({ ...day, mixing })}
+          options={[
+            { value: 'hand', label: 'by hand' },
+            { value: 'machine', label: 'machine' },
+          ]}
+        />
+        <Segmented
+          label="Where eggs, dairy and starter come from"
+          value={day.fridgeC === null ? 'room' : 'fridge'}
+          onChange={(from) => setDay({ ...day, fridgeC: from === 'fridge' ? 5 : null })}
+          options={[
+            { value: 'fridge', label: 'eggs from the fridge' },
+            { value: 'room', label: 'at room' },
+          ]}
+        />
+      </div>
+      {solved.ok && (
+        <Why>
+          <p>
+            A heat balance: everything at its own temperature and specific heat (from its composition), the
+            bowl, the work of mixing and the warmth that dry flour gives off when it is wetted. Water boils
+            here at {units.temperature(solved.value.boilingC)}.
+          </p>
+          <p>
+            Dry yeast wakes best in water of {units.temperature(YEAST_C.bloomFrom)}–
+            {units.temperature(YEAST_C.bloomTo)}.
+          </p>
+        </Why>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,154 @@
+'use client';
+import { Copy, Download } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import {
+  writeFormulaCsv,
+  writeFormulaFile,
+  writeFormulaMarkdown,
+  writeRecipeJsonLd,
+  type Loss,
+} from '@/core/formats';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { Segmented } from '@/ui/Segmented';
+import { useBook, useKeptIngredients } from '../book/BookProvider';
+import { STEP_WORD } from '../wording/words';
+import { useSheetState } from './SheetContext';
+
+const FORMATS = ['own', 'markdown', 'csv', 'jsonLd'] as const;
+type Format = (typeof FORMATS)[number];
+
+const ABOUT: Record<Format, { label: string; ending: string; type: string; words: string }> = {
+  own: {
+    label: 'Honest Crumb',
+    ending: 'crumb.json',
+    type: 'application/json',
+    words:
+      'Everything, number for number, with the ingredients of your own that it needs. For another kitchen, or to keep.',
+  },
+  markdown: {
+    label: 'Markdown',
+    ending: 'md',
+    type: 'text/markdown',
+    words: 'To read, print or put into a notebook.',
+  },
+  csv: {
+    label: 'CSV',
+    ending: 'csv',
+    type: 'text/csv',
+    words: 'The ingredients as a table for a spreadsheet.',
+  },
+  jsonLd: {
+    label: 'JSON-LD',
+    ending: 'json',
+    type: 'application/ld+json',
+    words: 'A schema.org Recipe, for websites and other recipe programs.',
+  },
+};
+
+const LOSS_WORD: Record<Loss, string> = {
+  percentBase: 'binders are counted within the 100 %',
+  usualYield: 'the usual pieces and losses',
+  partKinds: 'which part is a starter, a gel, a topping',
+  method: 'the method',
+  stepDetails: 'times, temperatures and cues as figures (they stand in the text)',
+  ownIngredients: 'what your own ingredients are made of',
+  measured: 'how it was measured (cups, eggs) and the doubt of it',
+  about: 'the text about it',
+  style: 'the style',
+  roundedGrams: 'hundredths of a gram and less',
+};
+
+/** Writes the sheet out in one of four formats, and says beforehand what that format cannot carry. */
+export function ExportDialog({ onClose }: { onClose: () => void }) {
+  const formula = useSheetState((state) => state.formula);
+  const book = useBook();
+  const { kept } = useKeptIngredients();
+  const [format, setFormat] = useState<Format>('own');
+  const [copied, setCopied] = useState(false);
+  const written = useMemo((): { text: string; losses: readonly Loss[] } => {
+    const stepWord = (kind: (typeof formula.steps)[number]['kind']) => STEP_WORD[kind];
+    switch (format) {
+      case 'markdown':
+        return writeFormulaMarkdown(formula, book, stepWord);
+      case 'csv':
+        return writeFormulaCsv(formula, book);
+      case 'jsonLd':
+        return writeRecipeJsonLd(formula, book, stepWord);
+      default:
+        return {
+          text: writeFormulaFile(
+            formula,
+            kept.map(({ entry }) => entry),
+          ),
+          losses: [],
+        };
+    }
+  }, [book, formula, format, kept]);
+  const about = ABOUT[format];
+  const fileName = `${
+    formula.name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'formula'
+  }.${about.ending}`;
+
+  const save = () => {
+    const url = URL.createObjectURL(new Blob([written.text], { type: about.type }));
+    const link = document.createElement('a');
+    link.href = url;
+    link.download = fileName;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  };
+  return (
+    <Dialog open wide onOpenChange={(open) => !open && onClose()} title="Write it out" hint={about.words}>
+      <Segmented
+        label="Format"
+        value={format}
+        onChange={(next) => {
+          setFormat(next);
+          setCopied(false);
+        }}
+        options={FORMATS.map((each) => ({ value: each, label: ABOUT[each].label }))}
+      />
+      <div className="mt-3 text-sm" data-testid="losses">
+        {written.losses.length === 0 ? (
+          <p>Nothing is lost: read back, it is the same formula.</p>
+        ) : (
+          <>
+            <p className="font-semibold">This format does not carry:</p>
+            <ul className="list-disc pl-5 text-soft">
+              {written.losses.map((loss) => (
+                <li key={loss}>{LOSS_WORD[loss]}</li>
+              ))}
+            </ul>
+          </>
+        )}
+      </div>
+      <pre
+        tabIndex={0}
+        aria-label="What will be written"
+        className="mt-3 max-h-64 overflow-auto rounded border border-rule bg-well p-3 text-xs whitespace-pre-wrap"
+      >
+        {written.text}
+      </pre>
+      <div className="mt-3 flex gap-2">
+        <Button look="strong" className="min-h-11 px-5" onClick={save}>
+          <Download size={17} aria-hidden /> {fileName}
+        </Button>
+        <Button
+          className="min-h-11"
+          onClick={() =>
+            void navigator.clipboard.writeText(written.text).then(
+              () => setCopied(true),
+              () => setCopied(false),
+            )
+          }
+        >
+          <Copy size={16} aria-hidden /> {copied ? 'Copied' : 'Copy'}
+        </Button>
+      </div>
+    </Dialog>
+  );
+}

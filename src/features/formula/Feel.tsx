@@ -1,0 +1,106 @@
+import { BAND_ENDS, BANDS, type Band, type Consistency } from '@/core/consistency';
+import { formatDecimal, formatDuration } from '@/core/units';
+import { cx } from '@/ui/cx';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { BAND_WORD } from '../wording/bands';
+import { Why } from './Why';
+
+const FROM = 0.55;
+const TO = 1.6;
+
+/** Where a saturation stands on the ruler, %: each band has the same width, so that the narrow ones can be read too. */
+function placeOf(s: number): number {
+  const width = 100 / BANDS.length;
+  let start = FROM;
+  for (const [index, band] of BANDS.entries()) {
+    const end = Math.min(TO, BAND_ENDS[band]);
+    if (s < end || index === BANDS.length - 1) {
+      return width * (index + Math.min(1, Math.max(0, (s - start) / (end - start))));
+    }
+    start = end;
+  }
+  return 100;
+}
+
+const likelyWords = (likely: readonly Band[], band: Band): string | null => {
+  const others = likely.filter((each) => each !== band).map((each) => BAND_WORD[each].name.toLowerCase());
+  return others.length > 0 ? `may be ${others.join(' or ')}` : null;
+};
+
+/** What kind of dough this will be: its word, large; and the ruler from crumbly to pourable with its two moments. */
+export function Feel({ consistency }: { consistency: Consistency }) {
+  const { now, rested, balance, holds, clings, shift } = consistency;
+  const units = useUnits();
+  const words = BAND_WORD[rested.band];
+  const rest = formatDuration(balance.restMin * 60);
+  const from = placeOf(rested.low);
+  const to = placeOf(rested.high);
+  return (
+    <section aria-label="What kind of dough">
+      <p className="text-sm font-semibold">After {rest} of rest</p>
+      <p className="font-head text-3xl leading-tight font-bold tracking-tight" data-testid="band-rested">
+        {words.name}
+      </p>
+      <p className="text-sm text-soft">
+        {words.like}
+        {likelyWords(rested.likely, rested.band) && <>; {likelyWords(rested.likely, rested.band)}</>}
+      </p>
+      <div aria-hidden className="relative mt-3 mb-1 h-11">
+        <div className="absolute inset-x-0 top-4 flex h-5 overflow-hidden rounded-sm border border-ink">
+          {BANDS.map((band, index) => (
+            <span
+              key={band}
+              className={cx(
+                'flex-1 border-l border-ink first:border-0',
+                band === rested.band ? 'bg-now' : 'bg-well',
+              )}
+              style={{ opacity: band === rested.band ? 1 : 0.35 + 0.1 * index }}
+            />
+          ))}
+        </div>
+        <span
+          className="absolute top-[1.4rem] h-2 rounded-full bg-ink"
+          style={{ left: `${from}%`, width: `${Math.max(1, to - from)}%` }}
+        />
+        <span
+          className="absolute top-2.5 h-8 w-1 -translate-x-1/2 rounded-full bg-ink"
+          style={{ left: `${placeOf(rested.s)}%` }}
+        />
+        <span
+          className="absolute top-0.5 size-3 -translate-x-1/2 rounded-full border-2 border-ink bg-sheet"
+          style={{ left: `${placeOf(now.s)}%` }}
+        />
+      </div>
+      <div aria-hidden className="flex text-center text-xs text-soft">
+        {BANDS.map((band) => (
+          <span key={band} className={cx('flex-1', band === rested.band && 'font-semibold text-ink')}>
+            {BAND_WORD[band].short}
+          </span>
+        ))}
+      </div>
+      <p className="mt-2 text-sm">
+        <span
+          aria-hidden
+          className="mr-1.5 inline-block size-2.5 rounded-full border-2 border-ink bg-sheet"
+        />
+        At the end of mixing: <strong data-testid="band-now">{BAND_WORD[now.band].name.toLowerCase()}</strong>
+      </p>
+      <Why>
+        <p>
+          Saturation {formatDecimal(rested.s, 2)} ({formatDecimal(rested.low, 2)}–
+          {formatDecimal(rested.high, 2)}, four times in five): {units.mass(balance.waterG)} of water and{' '}
+          {units.mass(balance.softeningG)} worth of oil and sugar, on the {units.mass(balance.demandG)} that
+          the powders will drink in the end.
+        </p>
+        <p>
+          The binder holds the mass together {Math.round(100 * holds)} of 100 and clings{' '}
+          {Math.round(100 * clings)} of 100; it moves the edges by {formatDecimal(shift, 3)}.
+        </p>
+        <p>
+          Mixed {formatDuration(balance.mixMin * 60)}, then {rest} until it is shaped or goes into its tin, as
+          the method has it. No bake of yours stands behind it yet: typical figures of the ingredients do.
+        </p>
+      </Why>
+    </section>
+  );
+}

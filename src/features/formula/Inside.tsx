@@ -1,0 +1,89 @@
+'use client';
+import { NUTRIENTS, YEAST_KINDS, type Nutrition, type YeastDose } from '@/core/formula';
+import { Z80 } from '@/core/numeric';
+import { formatDecimal } from '@/core/units';
+import { useNameOf } from '../book/BookProvider';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { AnswerRow, Why } from './Why';
+
+const NUTRIENT_WORD = {
+  protein: 'Protein',
+  fat: 'Fat',
+  starch: 'Starch',
+  sugars: 'Sugars',
+  fibre: 'Fibre',
+  salt: 'Salt',
+} as const;
+
+/** Yeast in the three kinds it is sold in, whichever stands on the sheet. */
+export function YeastRow({ yeast }: { yeast: YeastDose }) {
+  const units = useUnits();
+  const nameOf = useNameOf();
+  const range = (low: number, high: number) =>
+    high - low > 0.05 ? ` (${units.massNumber(low)}–${units.massNumber(high)})` : '';
+  return (
+    <AnswerRow
+      word="Yeast, as fresh"
+      figure={yeast.freshPercent === null ? '–' : `${formatDecimal(yeast.freshPercent, 1)} %`}
+    >
+      <ul className="text-xs text-soft" data-testid="yeast">
+        {YEAST_KINDS.map((kind) => (
+          <li key={kind} className={yeast.kinds.includes(kind) ? 'font-semibold text-ink' : ''}>
+            {units.mass(yeast.as[kind].g)} {nameOf(kind).toLowerCase()}
+            {range(yeast.as[kind].lowG, yeast.as[kind].highG)}
+          </li>
+        ))}
+      </ul>
+    </AnswerRow>
+  );
+}
+
+/** What is in it: on the flours, where bakers think, and in the baked piece, where eaters do. */
+export function Inside({ nutrition }: { nutrition: Nutrition }) {
+  const { perBase100g, perBaked100g, energyKjPerBaked100g, starchSharePercent } = nutrition;
+  if (!perBase100g) return null;
+  return (
+    <div className="border-t border-rule py-2.5">
+      <div className="flex items-baseline justify-between gap-3">
+        <span className="text-sm">Starches in the base</span>
+        <span className="figure text-xl">{formatDecimal(starchSharePercent ?? 0, 0)} %</span>
+      </div>
+      <table className="mt-1 w-full text-xs">
+        <thead className="text-soft">
+          <tr>
+            <th scope="col" className="text-left font-normal">
+              What is in it
+            </th>
+            <th scope="col" className="text-right font-normal">
+              of the flours
+            </th>
+            <th scope="col" className="text-right font-normal">
+              100 g baked
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {NUTRIENTS.map((nutrient) => (
+            <tr key={nutrient} className="border-t border-rule">
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {NUTRIENT_WORD[nutrient]}
+              </th>
+              <td className="text-right tabular-nums">{formatDecimal(perBase100g[nutrient], 1)} %</td>
+              <td className="text-right tabular-nums">
+                {formatDecimal(perBaked100g[nutrient].value, 1)} ±{' '}
+                {formatDecimal(Z80 * perBaked100g[nutrient].sd, 1)} g
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Why word={`about ${Math.round(energyKjPerBaked100g / 10) * 10} kJ in 100 g`}>
+        <p>
+          From the typical composition of each ingredient, toppings included, with the usual bake loss taken
+          as water. What the yeast eats is not counted. An estimate for choosing between formulas, never a
+          label.
+        </p>
+      </Why>
+    </div>
+  );
+}

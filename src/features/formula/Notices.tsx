@@ -1,0 +1,43 @@
+'use client';
+import { TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
+import type { Notice } from '@/core/notices';
+import { useNameOf } from '../book/BookProvider';
+import { wordNotice } from '../wording/notices';
+
+const FIRST = 3;
+
+/** What the sheet has to say about itself, most important first; the rest one press away. */
+export function Notices({ notices }: { notices: readonly Notice[] }) {
+  const nameOf = useNameOf();
+  const [all, setAll] = useState(false);
+  if (notices.length === 0) return null;
+  const shown = all ? notices : notices.slice(0, FIRST);
+  return (
+    <section aria-label="To mind" className="mt-4 border-t border-rule pt-3">
+      <h2 className="text-sm">To mind</h2>
+      <ul className="mt-1 space-y-1.5 text-sm">
+        {shown.map((notice, index) => (
+          <li key={`${notice.code}${index}`} className="flex gap-2">
+            {notice.rank >= 55 ? (
+              <TriangleAlert size={16} aria-label="Important:" className="mt-0.5 shrink-0 text-alarm" />
+            ) : (
+              <span aria-hidden className="mt-2 size-1.5 shrink-0 rounded-full bg-soft" />
+            )}
+            <span>{wordNotice(notice, nameOf)}</span>
+          </li>
+        ))}
+      </ul>
+      {notices.length > FIRST && (
+        <button
+          type="button"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+          className="mt-1 min-h-6 text-xs font-semibold text-soft underline decoration-dotted underline-offset-4"
+        >
+          {all ? 'fewer' : `${notices.length - FIRST} more`}
+        </button>
+      )}
+    </section>
+  );
+}

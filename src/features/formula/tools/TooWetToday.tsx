@@ -1,0 +1,84 @@
+'use client';
+import { useState } from 'react';
+import { tooWet } from '@/core/adjust';
+import { BANDS, type Band } from '@/core/consistency';
+import { massByIngredient } from '@/core/formula';
+import { isFlourBase } from '@/core/ingredients';
+import { formatDecimal } from '@/core/units';
+import { useBook, useNameOf } from '../../book/BookProvider';
+import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
+import { BAND_OPTIONS } from '../../wording/bands';
+import { wordProblem } from '../../wording/problems';
+import { useSheetState } from '../SheetContext';
+import { Asked } from './Asked';
+
+/** What every kitchen has, beside the powders of the sheet. */
+const AT_HAND = ['tapioca-starch', 'white-rice-flour', 'psyllium-powder'];
+
+/** As exactly as a spoon is worth reading: whole grams, fives above fifty. */
+const roughly = (massG: number): number =>
+  massG > 50 ? Math.round(massG / 5) * 5 : massG > 5 ? Math.round(massG) : massG;
+
+export function TooWetToday() {
+  const formula = useSheetState((state) => state.formula);
+  const rested = useSheetState((state) => state.reckoning.consistency?.rested.band ?? 'soft');
+  const book = useBook();
+  const nameOf = useNameOf();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const [felt, setFelt] = useState<Band>(BANDS[BANDS.indexOf(rested) + 1] ?? rested);
+  const [wanted, setWanted] = useState<Band>(rested);
+  const onSheet = [...massByIngredient(formula).keys()].filter((id) => {
+    const ingredient = book.get(id);
+    return ingredient && isFlourBase(ingredient) && ingredient.absorption;
+  });
+  const answers = tooWet(formula, felt, wanted, [...new Set([...onSheet, ...AT_HAND])], book);
+  return (
+    <>
+      <Asked word="It feels" value={felt} options={BAND_OPTIONS} onChange={setFelt} />
+      <Asked word="It should be" value={wanted} options={BAND_OPTIONS} onChange={setWanted} />
+      {answers.ok ? (
+        <ul className="mt-4 border-t border-rule" data-testid="too-wet">
+          {answers.value.map(
+            ({ ingredientId, addG, lowG, highG, hydration, saltPercent, saltG, leavenG }) => (
+              <li key={ingredientId} className="border-b border-rule py-2">
+                <p className="flex items-baseline justify-between gap-3">
+                  <span className="font-medium">{nameOf(ingredientId)}</span>
+                  <span className="text-right">
+                    <span className="figure text-2xl">+ {units.mass(roughly(addG))}</span>
+                    <span className="ml-2 text-sm text-soft">
+                      {units.massNumber(roughly(lowG))}–{units.mass(roughly(highG))}
+                    </span>
+                  </span>
+                </p>
+                <p className="text-xs text-soft">
+                  water {formatDecimal(hydration.from ?? 0, 1)} → {formatDecimal(hydration.to ?? 0, 1)} %
+                  {saltPercent.from !== null && saltPercent.from > 0 && (
+                    <>
+                      , salt {formatDecimal(saltPercent.from, 2)} → {formatDecimal(saltPercent.to ?? 0, 2)} %
+                      {saltG >= 0.05 && <>: {units.mass(saltG)} more keeps it</>}
+                    </>
+                  )}
+                  {leavenG
+                    .filter((leaven) => leaven.addG >= 0.05)
+                    .map((leaven) => (
+                      <span key={leaven.ingredientId}>
+                        ; {nameOf(leaven.ingredientId).toLowerCase()} {units.mass(leaven.addG)} more keeps its
+                        pace
+                      </span>
+                    ))}
+                </p>
+              </li>
+            ),
+          )}
+        </ul>
+      ) : (
+        <p role="alert" className="mt-4 text-alarm">
+          {answers.problem.code === 'rangeReversed'
+            ? 'It is to become drier: choose a firmer dough than it feels now.'
+            : wordProblem(answers.problem, preferences)}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,56 @@
+'use client';
+import { useState } from 'react';
+import { useUp as scaleToWhatThereIs } from '@/core/adjust';
+import { FORMULA_LIMITS, massByIngredient } from '@/core/formula';
+import { within } from '@/core/units';
+import { Cell } from '@/ui/Cell';
+import { useBook, useNameOf } from '../../book/BookProvider';
+import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
+import { quantitiesComing } from '../../quantities/readQuantity';
+import { useQuantity } from '../../quantities/useQuantity';
+import { wordProblem } from '../../wording/problems';
+import { useSheetState } from '../SheetContext';
+import { Asked } from './Asked';
+import { Proposed } from './Proposed';
+
+export function UseUp({ onDone }: { onDone: () => void }) {
+  const formula = useSheetState((state) => state.formula);
+  const book = useBook();
+  const nameOf = useNameOf();
+  const units = useUnits();
+  const readMass = useQuantity();
+  const { preferences } = usePreferences();
+  const masses = massByIngredient(formula);
+  const [id, setId] = useState(() => [...masses.keys()][0] ?? '');
+  const [haveG, setHaveG] = useState(() => masses.get(id) ?? 100);
+  return (
+    <>
+      <Asked
+        word="Of"
+        value={id}
+        options={[...masses.keys()].map((each) => ({ value: each, label: nameOf(each) }))}
+        onChange={(next) => {
+          setId(next);
+          setHaveG(masses.get(next) ?? 100);
+        }}
+      />
+      <p className="mt-2 text-sm font-semibold">I have</p>
+      <Cell
+        size="bench"
+        label="How much there is"
+        unit={units.massUnit}
+        value={units.massNumber(haveG)}
+        onType={(text) => {
+          const typed = readMass(text, book.get(id) ?? null);
+          const massG = typed.ok ? within(typed.value, FORMULA_LIMITS.lineMassG, 'massG') : typed;
+          if (!massG.ok) return wordProblem(massG.problem, preferences);
+          setHaveG(massG.value);
+          return null;
+        }}
+        restore={() => setHaveG(haveG)}
+        later={quantitiesComing}
+      />
+      <Proposed proposed={scaleToWhatThereIs(formula, id, haveG, book)} onDone={onDone} />
+    </>
+  );
+}

@@ -1,0 +1,170 @@
+'use client';
+import { Columns2, PencilLine, TriangleAlert } from 'lucide-react';
+import { lookAlikesOf, type Ingredient } from '@/core/ingredients';
+import { formatDecimal } from '@/core/units';
+import { Button, buttonClass } from '@/ui/Button';
+import { useKeptIngredients, useNameOf } from '../book/BookProvider';
+import { IngredientPicker } from '../formula/IngredientPicker';
+import { RoleMark } from '../formula/RoleMark';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import { figuresOf } from './figures';
+import { useSaveEntry } from './useSaveEntry';
+
+interface IngredientCardProps {
+  ingredient: Ingredient;
+  beside: Ingredient | null;
+  onBeside: (id: string | null) => void;
+  onLook: (id: string) => void;
+  onEdit: (ingredient: Ingredient) => void;
+}
+
+/** One ingredient with every figure, its doubt and where it comes from; or two, figure beside figure. */
+export function IngredientCard({ ingredient, beside, onBeside, onLook, onEdit }: IngredientCardProps) {
+  const { preferences } = usePreferences();
+  const nameOf = useNameOf();
+  const { kept } = useKeptIngredients();
+  const own = kept.find(({ id }) => id === ingredient.id);
+  const { save, trouble } = useSaveEntry();
+  const figures = figuresOf(ingredient, preferences.temperatureUnit);
+  const others = beside
+    ? new Map(figuresOf(beside, preferences.temperatureUnit).map((each) => [each.word, each]))
+    : null;
+  const words = [
+    ...figures.map(({ word }) => word),
+    ...[...(others?.keys() ?? [])].filter((word) => !figures.some((each) => each.word === word)),
+  ];
+  const bar = (share: number | null | undefined) =>
+    share == null ? null : (
+      <span
+        aria-hidden
+        className="mt-0.5 block h-1 rounded-full bg-ink/70"
+        style={{ width: `${Math.max(1, 100 * share)}%` }}
+      />
+    );
+  return (
+    <article aria-label={ingredient.name} className="docket min-w-0 rounded-b-md px-4 pt-4 pb-5 sm:px-6">
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <div>
+          <p className="flex items-center gap-2 text-sm text-soft">
+            <RoleMark role={ingredient.roles[0]} />
+            {FAMILY_WORD[ingredient.family]} · {ingredient.roles.map((role) => ROLE_WORD[role]).join(', ')}
+          </p>
+          <h2 className="text-2xl">{ingredient.name}</h2>
+          {ingredient.alsoCalled.length > 0 && (
+            <p className="text-sm text-soft">also called {ingredient.alsoCalled.join(', ')}</p>
+          )}
+        </div>
+        <div className="flex flex-wrap gap-1.5">
+          <Button onClick={() => onEdit(ingredient)}>
+            <PencilLine size={15} aria-hidden />{' '}
+            {own && own.entry.kind !== 'bag' ? 'Change it' : 'The bag I hold'}
+          </Button>
+          {own && (
+            <Button onClick={() => void save({ entry: own.entry, seen: own.version, away: !own.away })}>
+              {own.entry.kind === 'bag'
+                ? own.away
+                  ? 'Use my bag again'
+                  : 'Back to the library’s figures'
+                : own.away
+                  ? 'Bring back'
+                  : 'Put away'}
+            </Button>
+          )}
+          <IngredientPicker
+            label={`Lay beside ${ingredient.name}`}
+            onPick={({ id }) => onBeside(id)}
+            className={buttonClass('plain')}
+          >
+            <Columns2 size={15} aria-hidden /> Compare
+          </IngredientPicker>
+        </div>
+      </div>
+      {trouble && (
+        <p role="alert" className="mt-2 text-sm text-alarm">
+          {trouble}
+        </p>
+      )}
+      {own?.entry.kind === 'bag' && !own.away && (
+        <p className="mt-2 rounded border border-rule bg-well px-3 py-1.5 text-sm">
+          Your bag: <strong>{own.entry.bag}</strong>. Its figures stand here instead of the library’s.
+        </p>
+      )}
+      {lookAlikesOf(ingredient.id).map(({ otherId, difference }) => (
+        <p key={otherId} className="mt-2 flex gap-2 text-sm">
+          <TriangleAlert size={16} aria-hidden className="mt-0.5 shrink-0 text-alarm" />
+          <span>
+            Not{' '}
+            <button type="button" className="min-h-6 text-link underline" onClick={() => onBeside(otherId)}>
+              {nameOf(otherId).toLowerCase()}
+            </button>
+            : {difference}
+          </span>
+        </p>
+      ))}
+      {ingredient.madeOf && (
+        <p className="mt-2 text-sm">
+          Made of{' '}
+          {ingredient.madeOf.map(({ ingredientId, share }, index) => (
+            <span key={ingredientId}>
+              {index > 0 && ', '}
+              <button
+                type="button"
+                className="min-h-6 text-link underline"
+                onClick={() => onLook(ingredientId)}
+              >
+                {nameOf(ingredientId).toLowerCase()}
+              </button>{' '}
+              {formatDecimal(100 * share, 1)} %
+            </span>
+          ))}
+        </p>
+      )}
+      <table className="mt-4 w-full table-fixed text-sm">
+        {beside && (
+          <thead>
+            <tr className="align-bottom">
+              <td />
+              <th scope="col" className="py-1 text-left">
+                {ingredient.name}
+              </th>
+              <th scope="col" className="py-1 text-left">
+                {beside.name}{' '}
+                <Button look="quiet" className="px-1 text-xs text-soft" onClick={() => onBeside(null)}>
+                  take away
+                </Button>
+              </th>
+            </tr>
+          </thead>
+        )}
+        <tbody>
+          {words.map((word) => {
+            const figure = figures.find((each) => each.word === word);
+            const other = others?.get(word);
+            return (
+              <tr key={word} className="border-t border-rule">
+                <th scope="row" className="py-1 pr-3 text-left font-normal text-soft">
+                  {word}
+                </th>
+                <td className="py-1 pr-4 font-semibold tabular-nums">
+                  {figure?.text ?? '–'}
+                  {bar(figure?.share)}
+                </td>
+                {beside && (
+                  <td className="py-1 font-semibold tabular-nums">
+                    {other?.text ?? '–'}
+                    {bar(other?.share)}
+                  </td>
+                )}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-3 text-xs text-soft">
+        ± holds four bags of five. {ingredient.source}
+        {beside && beside.source !== ingredient.source && ` ${beside.name}: ${beside.source}`}
+      </p>
+    </article>
+  );
+}

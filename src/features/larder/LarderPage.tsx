@@ -1,0 +1,183 @@
+'use client';
+import { Plus, Search } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
+import { useMemo, useRef, useState } from 'react';
+import { FAMILIES, searchIngredients, type Ingredient } from '@/core/ingredients';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { cx } from '@/ui/cx';
+import { Menu } from '@/ui/Menu';
+import { useAwake } from '@/ui/useAwake';
+import { useBook, useKeptIngredients } from '../book/BookProvider';
+import { RoleMark } from '../formula/RoleMark';
+import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import { IngredientCard } from './IngredientCard';
+
+const EntryDialog = dynamic(() => import('./EntryDialog').then((module) => module.EntryDialog), {
+  ssr: false,
+});
+const BlendDialog = dynamic(() => import('./BlendDialog').then((module) => module.BlendDialog), {
+  ssr: false,
+});
+const LabelDialog = dynamic(() => import('./LabelDialog').then((module) => module.LabelDialog), {
+  ssr: false,
+});
+
+/** What is being written: an ingredient of one's own, a blend, one from its label, or the bag at hand of a known one. */
+type Writing =
+  | { readonly kind: 'own'; readonly id: string | null }
+  | { readonly kind: 'blend'; readonly id: string | null }
+  | { readonly kind: 'label' }
+  | { readonly kind: 'bag'; readonly id: string };
+
+/** The larder: everything the product knows of ingredients, searched by any of their names, two of them side by side. */
+export function LarderPage() {
+  const book = useBook();
+  const { kept, away } = useKeptIngredients();
+  const [query, setQuery] = useQueryStates(
+    {
+      find: parseAsString.withDefault(''),
+      of: parseAsStringLiteral(['all', 'mine', ...FAMILIES] as const).withDefault('all'),
+      look: parseAsString,
+      beside: parseAsString,
+    },
+    { history: 'replace', shallow: true },
+  );
+  const awake = useAwake();
+  const card = useRef<HTMLDivElement>(null);
+  const [writing, setWriting] = useState<Writing | null>(null);
+  const mine = useMemo(() => new Set(kept.map(({ id }) => id)), [kept]);
+  const found = useMemo(
+    () =>
+      searchIngredients(book, query.find).filter(({ id, family }) =>
+        query.of === 'all'
+          ? !away.has(id)
+          : query.of === 'mine'
+            ? mine.has(id)
+            : family === query.of && !away.has(id),
+      ),
+    [away, book, mine, query.find, query.of],
+  );
+  const look = (query.look && book.get(query.look)) || found[0] || null;
+  const beside = query.beside && query.beside !== look?.id ? (book.get(query.beside) ?? null) : null;
+
+  const edit = (ingredient: Ingredient) => {
+    const entry = kept.find(({ id }) => id === ingredient.id)?.entry;
+    if (entry?.kind === 'own' || entry?.kind === 'blend') setWriting({ kind: entry.kind, id: ingredient.id });
+    else setWriting({ kind: 'bag', id: ingredient.id });
+  };
+  const close = (savedId?: string) => {
+    setWriting(null);
+    if (savedId) void setQuery({ look: savedId });
+  };
+
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-3xl">Larder</h1>
+        <Menu
+          trigger={
+            <Button look="strong" className="min-h-10 px-4">
+              <Plus size={18} aria-hidden /> Add your own
+            </Button>
+          }
+          choices={[
+            {
+              key: 'blend',
+              words: 'A blend or starter from things here',
+              onSelect: () => setWriting({ kind: 'blend', id: null }),
+            },
+            {
+              key: 'label',
+              words: 'A bought blend, from its label',
+              onSelect: () => setWriting({ kind: 'label' }),
+            },
+            {
+              key: 'own',
+              words: 'An ingredient, figure by figure',
+              onSelect: () => setWriting({ kind: 'own', id: null }),
+            },
+          ]}
+        />
+      </div>
+      <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">
+        <section aria-label="Ingredients" className="docket min-w-0 rounded-b-md">
+          <div className="flex items-center gap-2 border-b border-rule px-3 pt-2">
+            <Search size={16} aria-hidden className="text-soft" />
+            <input
+              type="search"
+              aria-label="Find an ingredient"
+              readOnly={!awake}
+              value={query.find}
+              placeholder="rice, linseed, cornflour …"
+              onChange={(event) => void setQuery({ find: event.currentTarget.value })}
+              className="min-h-11 w-full bg-transparent outline-none focus-visible:outline-none"
+            />
+          </div>
+          <Choice
+            label="Which of them"
+            value={query.of}
+            options={[
+              { value: 'all', label: 'All of them' },
+              { value: 'mine', label: `Mine (${kept.length})` },
+              ...FAMILIES.map((family) => ({ value: family, label: FAMILY_WORD[family] })),
+            ]}
+            onChange={(of) => void setQuery({ of })}
+            className="mx-1 my-1 w-[calc(100%-0.5rem)] text-sm text-soft"
+          />
+          <ul className="max-h-[60dvh] overflow-y-auto border-t border-rule p-1 lg:max-h-[calc(100dvh-16rem)]">
+            {found.map((ingredient) => (
+              <li key={ingredient.id}>
+                <button
+                  type="button"
+                  aria-current={ingredient.id === look?.id}
+                  onClick={() => {
+                    void setQuery({ look: ingredient.id });
+                    // on a phone the card stands below the list
+                    if (card.current && card.current.getBoundingClientRect().top > window.innerHeight / 2)
+                      card.current.scrollIntoView({ block: 'start' });
+                  }}
+                  className={cx(
+                    'flex min-h-9 w-full items-center gap-2 rounded px-2 text-left text-sm hover:bg-well',
+                    ingredient.id === look?.id && 'bg-well font-semibold',
+                  )}
+                >
+                  <RoleMark role={ingredient.roles[0]} />
+                  <span className="min-w-0 flex-1">{ingredient.name}</span>
+                  <span className="text-xs text-soft">
+                    {away.has(ingredient.id)
+                      ? 'put away'
+                      : mine.has(ingredient.id)
+                        ? 'mine'
+                        : ROLE_WORD[ingredient.roles[0]]}
+                  </span>
+                </button>
+              </li>
+            ))}
+            {found.length === 0 && (
+              <li className="p-3 text-sm text-soft">
+                Nothing by that name. Try another word for it, or add your own.
+              </li>
+            )}
+          </ul>
+        </section>
+        <div ref={card} className="min-w-0 scroll-mt-16">
+          {look && (
+            <IngredientCard
+              ingredient={look}
+              beside={beside}
+              onBeside={(id) => void setQuery({ beside: id })}
+              onLook={(id) => void setQuery({ look: id, beside: null })}
+              onEdit={edit}
+            />
+          )}
+        </div>
+      </div>
+      {writing?.kind === 'own' && <EntryDialog id={writing.id} bag={false} onClose={close} />}
+      {writing?.kind === 'bag' && <EntryDialog id={writing.id} bag onClose={close} />}
+      {writing?.kind === 'blend' && <BlendDialog id={writing.id} onClose={close} />}
+      {writing?.kind === 'label' && <LabelDialog onClose={close} />}
+    </>
+  );
+}

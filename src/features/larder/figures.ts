@@ -1,0 +1,85 @@
+import { energyKjPer100g, PARTS, type Ingredient } from '@/core/ingredients';
+import { Z80 } from '@/core/numeric';
+import { formatDecimal, type TemperatureUnit, formatTemperature } from '@/core/units';
+import { GLUTEN_WORD, ALLERGEN_WORD } from '../wording/cautions';
+
+export const PART_WORD: Record<(typeof PARTS)[number], string> = {
+  water: 'Water',
+  protein: 'Protein',
+  fat: 'Fat',
+  starch: 'Starch',
+  sugars: 'Sugars',
+  fibre: 'Fibre',
+  ash: 'Ash (minerals)',
+  other: 'Other',
+};
+
+export interface Figure {
+  readonly word: string;
+  readonly text: string;
+  /** For laying two beside one another: how far along this one is, 0 ... 1. */
+  readonly share: number | null;
+}
+
+const spread = (value: number, sd: number): string =>
+  sd > 0 ? `${formatDecimal(value, 1)} ± ${formatDecimal(Z80 * sd, 1)}` : formatDecimal(value, 1);
+
+/** Every figure of an ingredient in the words of the larder, the ones a dough feels first on top. */
+export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure[] {
+  const { absorption, gelatinisationC, usualShare, mostShare, per100g, smokePointC } = ingredient;
+  const figures: (Figure | null)[] = [
+    absorption && {
+      word: 'Drinks, g of water per g',
+      text: `${formatDecimal(absorption.gPerG.value, 2)} ± ${formatDecimal(Z80 * absorption.gPerG.sd, 2)}`,
+      share: Math.min(1, absorption.gPerG.value / 15),
+    },
+    absorption && {
+      word: 'Four fifths of it taken in',
+      text: `${formatDecimal(absorption.tauMin * Math.log(5), 0)} min`,
+      share: Math.min(1, absorption.tauMin / 40),
+    },
+    usualShare && {
+      word: 'Usual, of the flours',
+      text: `${usualShare.from}–${usualShare.to} %${mostShare === null ? '' : `, at most ${mostShare} %`}`,
+      share: null,
+    },
+    ...PARTS.map((part) => ({
+      word: `${PART_WORD[part]}, g in 100 g`,
+      text: spread(per100g[part].value, per100g[part].sd),
+      share: per100g[part].value / 100,
+    })),
+    { word: 'Salt, g in 100 g', text: formatDecimal(ingredient.saltPer100g, 2), share: null },
+    {
+      word: 'Energy, kJ in 100 g',
+      text: formatDecimal(energyKjPer100g(ingredient), 0),
+      share: Math.min(1, energyKjPer100g(ingredient) / 3700),
+    },
+    {
+      word: 'A millilitre weighs, g',
+      text:
+        ingredient.densitySpooned === ingredient.densityScooped
+          ? formatDecimal(ingredient.densitySpooned, 2)
+          : `${formatDecimal(ingredient.densitySpooned, 2)} spooned, ${formatDecimal(ingredient.densityScooped, 2)} scooped`,
+      share: Math.min(1, ingredient.densityScooped / 1.5),
+    },
+    gelatinisationC && {
+      word: 'Starch swells and sets at',
+      text: `${formatTemperature(gelatinisationC.onset, unit)} – ${formatTemperature(gelatinisationC.peak, unit)}`,
+      share: null,
+    },
+    smokePointC === null
+      ? null
+      : {
+          word: 'Smokes at',
+          text: formatTemperature(smokePointC, unit),
+          share: Math.min(1, smokePointC / 260),
+        },
+    { word: 'Gluten', text: GLUTEN_WORD[ingredient.gluten], share: null },
+    {
+      word: 'Allergens, and what some avoid',
+      text: ingredient.allergens.map((allergen) => ALLERGEN_WORD[allergen]).join(', ') || 'none known',
+      share: null,
+    },
+  ];
+  return figures.filter((figure) => figure !== null);
+}

@@ -1,0 +1,215 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import {
+  libraryBook,
+  type BagEntry,
+  type BlendEntry,
+  type KeptIngredient,
+  type OwnEntry,
+} from '@/core/ingredients';
+import type { SaveIngredient } from '@/core/requests';
+import { show } from '../testKitchen';
+import { BlendDialog } from './BlendDialog';
+import { EntryDialog } from './EntryDialog';
+import { IngredientCard } from './IngredientCard';
+import { LabelDialog } from './LabelDialog';
+
+const refresh = jest.fn();
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn(), refresh }) }));
+
+/** A server that keeps what it is sent, or answers as it is told. */
+function server(answers: { status: number; body: unknown }[] = []) {
+  const sent: SaveIngredient[] = [];
+  global.fetch = jest.fn((_path: string, init?: { body?: string }) => {
+    if (init?.body) sent.push(JSON.parse(init.body) as SaveIngredient);
+    const { status, body } = answers.shift() ?? { status: 201, body: {} };
+    return Promise.resolve({ ok: status < 300, status, json: () => Promise.resolve(body) } as Response);
+  }) as unknown as typeof fetch;
+  return sent;
+}
+async function put(name: string, text: string) {
+  const field = screen.getByRole('textbox', { name });
+  await userEvent.clear(field);
+  if (text) await userEvent.paste(text);
+}
+const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+const jar: BlendEntry = {
+  kind: 'blend', id: 'own-jar', name: 'House jar', alsoCalled: ['the jar'], source: '', role: 'flour', densityGPerMl: null,
+  parts: [{ ingredientId: 'white-rice-flour', massG: 600 }, { ingredientId: 'tapioca-starch', massG: 400 }],
+}; // prettier-ignore
+const kept = (entry: KeptIngredient['entry'], version = 1): KeptIngredient => ({
+  id: entry.id,
+  version,
+  away: false,
+  entry,
+});
+
+test('the bag at hand: only what differs from the library is sent', async () => {
+  const sent = server();
+  const onClose = jest.fn();
+  show(<EntryDialog id="brown-rice-flour" bag onClose={onClose} />);
+  expect(screen.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await put('Which bag mill, lot, opened when', 'Gate mill, May');
+  await put('Drinks, g of water per g', '0.95');
+  await keep();
+  await waitFor(() => expect(onClose).toHaveBeenCalledWith('brown-rice-flour'));
+  expect(sent[0]).toMatchObject({
+    seen: 0,
+    away: false,
+    entry: { kind: 'bag', id: 'brown-rice-flour', bag: 'Gate mill, May' },
+  });
+  const { changes } = sent[0]!.entry as BagEntry;
+  expect(Object.keys(changes)).toEqual(['absorption']);
+  expect(changes.absorption!.gPerG.value).toBe(0.95);
+  expect(refresh).toHaveBeenCalled();
+});
+
+test('an ingredient of one’s own: parts must add up, a refusal is told with its place, the wish stays one', async () => {
+  const sent = server([
+    { status: 503, body: { error: { kind: 'unavailable' } } },
+    {
+      status: 422,
+      body: { error: { kind: 'invalid', problems: [{ code: 'required', path: 'entry.name' }] } },
+    },
+    { status: 201, body: {} },
+  ]);
+  const onClose = jest.fn();
+  show(<EntryDialog id={null} bag={false} onClose={onClose} />);
+  await put('Name', 'Gate mill flour');
+  // key by key: a comma is typed like any other letter
+  await userEvent.type(
+    screen.getByRole('textbox', { name: 'Also called commas between' }),
+    'gate flour, miller’s own',
+  );
+  await put('Starch', '20');
+  expect(screen.getByText(/together 42 g: must be 98 to 102/)).toBeInTheDocument();
+  expect(screen.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await put('Starch', '78');
+  await put('Protein', '600');
+  expect(screen.getByText('At most 100.')).toBeInTheDocument();
+  await put('Protein', '6.2');
+  await userEvent.selectOptions(
+    screen.getByRole('combobox', { name: 'Gluten' }),
+    'often in contact with wheat: buy it labelled',
+  );
+  await userEvent.click(screen.getByRole('checkbox', { name: 'lupin' }));
+  await keep();
+  expect(await screen.findByText(/did not answer. Nothing was changed/)).toBeInTheDocument();
+  await keep();
+  expect(await screen.findByText('Name: This needs a value.')).toBeInTheDocument();
+  await keep();
+  await waitFor(() => expect(onClose).toHaveBeenCalled());
+  expect(new Set(sent.map(({ requestId }) => requestId)).size).toBe(1);
+  expect(sent[2]!.entry as OwnEntry).toMatchObject({
+    kind: 'own', name: 'Gate mill flour', alsoCalled: ['gate flour', 'miller’s own'], gluten: 'crossContactCommon', allergens: ['lupin'], roles: ['flour'],
+  }); // prettier-ignore
+});
+
+test('a blend is mixed by weight, shows what comes of it, and never holds itself', async () => {
+  const sponge: BlendEntry = {
+    ...jar,
+    id: 'own-sponge',
+    name: 'Sponge',
+    parts: [{ ingredientId: 'own-jar', massG: 1 }],
+  };
+  const sent = server();
+  const onClose = jest.fn();
+  show(<BlendDialog id="own-jar" onClose={onClose} />, {}, [kept(jar, 3), kept(sponge)]);
+  expect(screen.getByText(/1000 g in all. In 100 g: 12 water, 81\.\d starch/)).toBeInTheDocument();
+  await put('Weight of Tapioca starch', '1400');
+  await userEvent.click(screen.getByRole('button', { name: 'Tapioca starch one up' }));
+  expect(within(screen.getByRole('list')).getAllByRole('listitem')[0]).toHaveTextContent('Tapioca starch');
+  await keep();
+  await waitFor(() => expect(onClose).toHaveBeenCalledWith('own-jar'));
+  expect(sent[0]).toMatchObject({
+    seen: 3,
+    entry: { parts: [{ ingredientId: 'tapioca-starch', massG: 1400 }, { massG: 600 }] },
+  });
+});
+
+test('a blend that would contain itself is refused before it is sent', async () => {
+  const sponge: BlendEntry = {
+    ...jar,
+    id: 'own-sponge',
+    name: 'Sponge',
+    parts: [{ ingredientId: 'own-jar', massG: 1 }],
+  };
+  server();
+  show(<BlendDialog id="own-jar" onClose={() => undefined} />, {}, [kept(jar), kept(sponge)]);
+  await userEvent.click(screen.getByRole('button', { name: 'Add an ingredient' }));
+  await userEvent.type(await screen.findByRole('combobox', { name: 'Add to it' }), 'Sponge{Enter}');
+  await put('Weight of Sponge', '50');
+  expect(screen.getByRole('alert')).toHaveTextContent('This mixture would contain itself.');
+  expect(screen.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+});
+
+test('a label: the shares that must be inside, kept with their doubt in words', async () => {
+  const sent = server();
+  const onClose = jest.fn();
+  show(<LabelDialog onClose={onClose} />);
+  await put('Name yours, not the maker’s, will do', 'Market mix');
+  for (const part of ['White rice flour', 'Chickpea flour', 'Xanthan gum']) {
+    await userEvent.click(screen.getByRole('button', { name: 'Add an ingredient' }));
+    await userEvent.type(await screen.findByRole('combobox', { name: 'Add to it' }), `${part}{Enter}`);
+  }
+  await put('Protein', '12.4');
+  await put('Fat', '3.2');
+  expect(screen.getByTestId('estimate')).toHaveTextContent(/White rice flour[56]\d %/);
+  await put('Percentage of Xanthan gum', '60');
+  await put('Percentage of Chickpea flour', '30');
+  expect(screen.getByText(/A label lists by falling weight/)).toBeInTheDocument();
+  await put('Percentage of Xanthan gum', '1');
+  await keep();
+  await waitFor(() => expect(onClose).toHaveBeenCalled());
+  const entry = sent[0]!.entry as BlendEntry;
+  expect(entry.parts.map(({ ingredientId }) => ingredientId)).toEqual([
+    'white-rice-flour',
+    'chickpea-flour',
+    'xanthan',
+  ]);
+  expect(entry.source).toMatch(
+    /^Estimated from its label, (fairly sure|half sure|mostly a guess): white rice flour \d/,
+  );
+});
+
+test('two ingredients stand figure beside figure; look-alikes warn and lead to one another', async () => {
+  const onBeside = jest.fn();
+  const props = { onBeside, onLook: jest.fn(), onEdit: jest.fn() };
+  const starch = libraryBook.get('potato-starch')!;
+  show(<IngredientCard ingredient={starch} beside={libraryBook.get('potato-flour')!} {...props} />);
+  const drinks = screen.getByRole('row', { name: /^Drinks/ });
+  expect(
+    within(drinks)
+      .getAllByRole('cell')
+      .map((cell) => cell.textContent),
+  ).toEqual(['0.46 ± 0.06', '3 ± 0.64']);
+  await userEvent.click(screen.getByRole('button', { name: 'potato flour' }));
+  expect(onBeside).toHaveBeenCalledWith('potato-flour');
+  await userEvent.click(screen.getByRole('button', { name: 'take away' }));
+  expect(onBeside).toHaveBeenCalledWith(null);
+});
+
+test('a bag can be put away again, and the sheet goes back to the library', async () => {
+  const sent = server();
+  const bag: BagEntry = {
+    kind: 'bag',
+    id: 'potato-starch',
+    bag: 'Gate mill',
+    source: '',
+    changes: { mostShare: 40 },
+  };
+  show(
+    <IngredientCard
+      ingredient={libraryBook.get('potato-starch')!}
+      beside={null}
+      onBeside={() => undefined}
+      onLook={() => undefined}
+      onEdit={() => undefined}
+    />,
+    {},
+    [kept(bag, 2)],
+  );
+  expect(screen.getByText('Gate mill')).toBeInTheDocument();
+  await userEvent.click(screen.getByRole('button', { name: 'Back to the library’s figures' }));
+  await waitFor(() => expect(sent[0]).toMatchObject({ seen: 2, away: true, entry: bag }));
+});

@@ -1,0 +1,25 @@
+'use client';
+import { useEffect } from 'react';
+import type { Ingredient } from '@/core/ingredients';
+import { ok, type Result } from '@/core/result';
+import { GRAMS_PER_OUNCE } from '@/core/units';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { loadQuantities, readQuantity } from './readQuantity';
+
+/** Reads what a weight cell holds in whatever words: "350", "1 1/2 cups", "a packet". Weights alone until the reader is there. */
+export function useQuantity(): (text: string, ingredient: Ingredient | null) => Result<number> {
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  useEffect(() => void loadQuantities().catch(() => undefined), []);
+  return (text, ingredient) => {
+    const massG = units.parseMass(text);
+    if (massG.ok) return massG;
+    const said = readQuantity(text, ingredient, {
+      system: preferences.measure,
+      bareUnitG: units.massUnit === 'g' ? 1 : GRAMS_PER_OUNCE,
+      baseG: null,
+    });
+    if (!said) return massG;
+    return said.ok ? ok(said.value.massG) : said;
+  };
+}

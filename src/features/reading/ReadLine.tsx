@@ -1,0 +1,161 @@
+'use client';
+import { Check, CircleHelp, X } from 'lucide-react';
+import { readLineAs, type Answer, type Asking, type IngredientLine } from '@/core/recipe';
+import { formatDecimal } from '@/core/units';
+import { Button, buttonClass, IconButton } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
+import { cx } from '@/ui/cx';
+import { useBook, useNameOf } from '../book/BookProvider';
+import { IngredientPicker } from '../formula/IngredientPicker';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { quantitiesComing } from '../quantities/readQuantity';
+import { useQuantity } from '../quantities/useQuantity';
+import { wordProblem } from '../wording/problems';
+
+const QUESTION: Record<Asking, string> = {
+  which: 'Which one is meant?',
+  unknown: 'What is this?',
+  gluten: 'This names a grain with gluten. What goes in instead?',
+  howMuch: 'How much of it?',
+  disagree: 'Its amounts do not agree. Which is right?',
+  several: 'More than one thing on this line. What and how much goes on the sheet?',
+};
+
+interface ReadLineProps {
+  item: IngredientLine & { readonly number: number };
+  answer: Answer;
+  open: boolean;
+  percentOff: { readonly said: number; readonly is: number } | null;
+  onAnswer: (answer: Answer) => void;
+}
+
+/** One line of ingredients: what was taken from it, and its question where there is one. */
+export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineProps) {
+  const book = useBook();
+  const nameOf = useNameOf();
+  const units = useUnits();
+  const readMass = useQuantity();
+  const { preferences } = usePreferences();
+  const ingredientId = answer.ingredientId ?? item.ingredientId;
+  const refused = item.asks.includes('disagree') || item.asks.includes('several');
+  const massG = answer.massG ?? (refused ? null : (item.weighed?.massG ?? null));
+  const range =
+    answer.massG === undefined && item.weighed && item.weighed.highG - item.weighed.lowG > 0.5
+      ? item.weighed
+      : null;
+  const asked = item.asks.length > 0 || open;
+
+  const take = (id: string) => {
+    // its cups and eggs can be weighed now that it is known what they are of
+    const weighed = readLineAs(item.text, id, book, preferences.measure);
+    onAnswer({ ...answer, ingredientId: id, ...(weighed && !refused ? { massG: weighed.massG } : {}) });
+  };
+
+  if (answer.leaveOut) {
+    return (
+      <li className="flex items-center justify-between gap-3 border-t border-rule py-1.5 text-sm text-soft">
+        <span className="line-through">{item.text}</span>
+        <Button look="quiet" onClick={() => onAnswer({})}>
+          back in
+        </Button>
+      </li>
+    );
+  }
+  return (
+    <li
+      className={cx('border-t border-rule py-1.5', open && 'bg-alarm-wash px-2')}
+      data-testid={`line-${item.number}`}
+    >
+      <div className="flex items-baseline gap-2">
+        {open ? (
+          <CircleHelp size={16} aria-label="Asks:" className="shrink-0 self-center text-alarm" />
+        ) : (
+          <Check size={16} aria-label="Read:" className="shrink-0 self-center text-soft" />
+        )}
+        <span className="min-w-0 flex-1">
+          <strong>{ingredientId ? nameOf(ingredientId) : '?'}</strong>
+          <span className="block text-xs text-soft">“{item.text}”</span>
+        </span>
+        <span className="text-right">
+          <span className="figure text-lg">
+            {massG === null ? (item.percent === null ? '?' : `${item.percent} %`) : units.mass(massG)}
+          </span>
+          {range && (
+            <span className="block text-xs text-soft">
+              {units.massNumber(range.lowG)}–{units.mass(range.highG)}
+            </span>
+          )}
+        </span>
+        <IconButton label={`Leave out: ${item.text}`} onClick={() => onAnswer({ leaveOut: true })}>
+          <X size={15} aria-hidden />
+        </IconButton>
+      </div>
+      {percentOff && (
+        <p className="text-xs text-alarm">
+          It says {formatDecimal(percentOff.said, 1)} %, but the weights make{' '}
+          {formatDecimal(percentOff.is, 1)} %.
+        </p>
+      )}
+      {asked && (
+        <div className="mt-1 flex flex-wrap items-center gap-1.5 pl-6">
+          {open && (
+            <span className="w-full text-sm text-alarm">
+              {item.asks.map((each) => QUESTION[each]).join(' ')}
+            </span>
+          )}
+          {item.candidates.map((id) => (
+            <Button
+              key={id}
+              look={answer.ingredientId === id ? 'strong' : 'plain'}
+              aria-pressed={answer.ingredientId === id}
+              onClick={() => take(id)}
+            >
+              {nameOf(id)}
+            </Button>
+          ))}
+          {!item.ingredientId && (
+            <IngredientPicker
+              label={`What is ${item.text}?`}
+              onPick={(ingredient) => take(ingredient.id)}
+              className={buttonClass('plain')}
+            >
+              {item.candidates.length > 0 ? 'another …' : 'find it …'}
+            </IngredientPicker>
+          )}
+          {item.asks.includes('disagree') &&
+            item.readings.map(({ said, weighed }) => (
+              <Button
+                key={said}
+                look={answer.massG === weighed.massG ? 'strong' : 'plain'}
+                aria-pressed={answer.massG === weighed.massG}
+                onClick={() => onAnswer({ ...answer, massG: weighed.massG })}
+              >
+                {weighed.by === 'mass' ? said : `${said} = ${units.mass(weighed.massG)}`}
+              </Button>
+            ))}
+          {(item.asks.includes('howMuch') ||
+            item.asks.includes('several') ||
+            (ingredientId && (massG === null || open))) && (
+            <Cell
+              label={`Weight of ${item.text}`}
+              className="w-28 border-b border-edge"
+              unit={units.massUnit}
+              value={answer.massG === undefined ? '' : units.massNumber(answer.massG)}
+              placeholder="weight"
+              onType={(text) => {
+                const typed = readMass(text, ingredientId ? (book.get(ingredientId) ?? null) : null);
+                if (!typed.ok) return wordProblem(typed.problem, preferences);
+                if (typed.value < 0.01)
+                  return wordProblem({ code: 'tooSmall', path: 'massG', params: { min: 0.01 } }, preferences);
+                onAnswer({ ...answer, massG: typed.value });
+                return null;
+              }}
+              restore={() => onAnswer(answer)}
+              later={quantitiesComing}
+            />
+          )}
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,110 @@
+'use client';
+import { ArrowLeft, FileUp } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useDeferredValue, useRef, useState } from 'react';
+import { MEASURE_SYSTEMS } from '@/core/quantity';
+import { Button } from '@/ui/Button';
+import { Segmented } from '@/ui/Segmented';
+import { useAwake } from '@/ui/useAwake';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { MEASURE_WORD } from '../wording/words';
+
+const ReadingView = dynamic(() => import('./ReadingView').then((module) => module.ReadingView), {
+  ssr: false,
+});
+
+const MOST_BYTES = 2_000_000;
+const EXAMPLE = `Sunday rolls
+
+200 g brown rice flour
+1 cup (125 g) tapioca starch
+18 g psyllium husk
+300 ml warm water
+7 g yeast
+1 tsp salt
+
+Mix for 5 minutes. Let it rest for 30 minutes, shape, and bake for 25 min at 220 °C.`;
+
+/** Paste a recipe on the left, see on the right how every line of it was understood, answer what was not, get a sheet. */
+export function ReadingPage() {
+  const { preferences, change } = usePreferences();
+  const [text, setText] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const awake = useAwake();
+  const file = useRef<HTMLInputElement>(null);
+  // reading a long text takes a moment: the typing goes first
+  const settled = useDeferredValue(text);
+
+  const open = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    if (chosen.size > MOST_BYTES) return setTrouble('This file is larger than any recipe: 2 MB is the most.');
+    try {
+      setText(new TextDecoder('utf-8', { fatal: true }).decode(await chosen.arrayBuffer()));
+      setTrouble(null);
+    } catch {
+      setTrouble('This is not a text file. JSON, CSV, Markdown and plain text can be read.');
+    }
+  };
+
+  return (
+    <>
+      <Link href="/formulas" className="inline-flex min-h-6 items-center gap-1 text-sm text-link underline">
+        <ArrowLeft size={15} aria-hidden /> all formulas
+      </Link>
+      <h1 className="mb-1 text-2xl sm:text-3xl">Read a recipe</h1>
+      <p className="mb-4 max-w-3xl text-soft">
+        Paste it as it stands: cups, grams, fractions, sub-headings, method and all. What is sure is taken,
+        what is not is asked, and no line falls away.
+      </p>
+      <div className="grid items-start gap-5 lg:grid-cols-2">
+        <section aria-label="The text" className="lg:sticky lg:top-18">
+          <textarea
+            aria-label="The recipe"
+            readOnly={!awake}
+            rows={18}
+            value={text}
+            placeholder={EXAMPLE}
+            onChange={(event) => setText(event.currentTarget.value)}
+            className="docket block w-full rounded-b-md p-4 font-mono text-sm leading-relaxed"
+          />
+          <div className="mt-3 flex flex-wrap items-center gap-3">
+            <input
+              ref={file}
+              type="file"
+              accept=".json,.jsonld,.csv,.md,.markdown,.txt,application/json,text/*"
+              className="sr-only"
+              tabIndex={-1}
+              aria-label="Open a file"
+              onChange={(event) => {
+                void open(event.currentTarget.files?.[0]);
+                event.currentTarget.value = '';
+              }}
+            />
+            <Button onClick={() => file.current?.click()}>
+              <FileUp size={16} aria-hidden /> Open a file
+            </Button>
+            <Segmented
+              label="Whose cups, spoons and eggs"
+              value={preferences.measure}
+              onChange={(measure) => change({ measure })}
+              options={MEASURE_SYSTEMS.map((measure) => ({ value: measure, ...MEASURE_WORD[measure] }))}
+            />
+          </div>
+          {trouble && (
+            <p role="alert" className="mt-2 text-sm text-alarm">
+              {trouble}
+            </p>
+          )}
+        </section>
+        {settled.trim() === '' ? (
+          <p className="docket rounded-b-md p-6 text-soft">
+            How it was understood will stand here, line by line.
+          </p>
+        ) : (
+          <ReadingView text={settled} />
+        )}
+      </div>
+    </>
+  );
+}

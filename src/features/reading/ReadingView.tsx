@@ -1,0 +1,245 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { checkFormula } from '@/core/formula';
+import { sheetOfRecipe, type Answer, type RecipeReading } from '@/core/recipe';
+import { formatDecimal } from '@/core/units';
+import { Button } from '@/ui/Button';
+import { newUuid } from '@/ui/newUuid';
+import { ask } from '../asking/ask';
+import { useBook } from '../book/BookProvider';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { STAGE_WORD, STEP_WORD } from '../wording/words';
+import { readText } from './readFile';
+import { ReadLine } from './ReadLine';
+
+/** Ids for lines and steps while a text is being read: the same text gives the same ids, so that answers stay with their lines. */
+function counter(letter: string): () => string {
+  let next = 0;
+  return () => `${letter}${(next += 1)}`;
+}
+
+const placeWords = (path: string): string => {
+  const line = /^line\.(\d+)/.exec(path)?.[1];
+  const row = /^row\.(\d+)(?:\.(\w+))?/.exec(path);
+  if (line) return `Line ${line}: `;
+  if (row) return `Row ${row[1]}${row[2] ? `, ${row[2]}` : ''}: `;
+  if (/^stages(?:\.\d+\.lines)?$/.test(path))
+    return path === 'stages' ? 'Parts: ' : 'Ingredients in one part: ';
+  return path && !['text', 'file'].includes(path) ? `${path}: ` : '';
+};
+
+/** What a text was understood as; the way on is open once no question is. */
+export function ReadingView({ text }: { text: string }) {
+  const router = useRouter();
+  const book = useBook();
+  const { preferences } = usePreferences();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  // one wish per text: pressed twice it is still one formula
+  const requestId = useMemo(() => (text ? newUuid() : ''), [text]);
+  const read = useMemo(
+    () => readText(text, book, preferences.measure, counter('r')),
+    [book, preferences.measure, text],
+  );
+
+  const send = async (path: string, body: object) => {
+    setBusy(true);
+    setTrouble(null);
+    const answer = await ask<{ id: string }>(path, { requestId, ...body });
+    if (answer.kind === 'ok') {
+      router.push(`/formulas/${answer.value.id}`);
+      // it may have brought ingredients along
+      return router.refresh();
+    }
+    setBusy(false);
+    const problem = answer.kind === 'invalid' ? answer.problems[0] : undefined;
+    setTrouble(
+      problem
+        ? `${placeWords(problem.path)}${wordProblem(problem, preferences)}`
+        : answer.kind === 'refused' && answer.why === 'tooBig'
+          ? 'This is more than one sheet can be: half a megabyte is the most.'
+          : 'The server did not answer. Nothing was made; press again.',
+    );
+  };
+
+  if (!read.ok) {
+    return (
+      <p role="alert" className="docket rounded-b-md p-6 text-alarm">
+        {placeWords(read.problem.path)}
+        {wordProblem(read.problem, preferences)}
+      </p>
+    );
+  }
+  return (
+    <section aria-label="How it was understood" className="docket min-w-0 rounded-b-md px-4 pt-4 pb-5">
+      {trouble && (
+        <p
+          role="alert"
+          className="mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm"
+        >
+          {trouble}
+        </p>
+      )}
+      {read.value.as === 'ours' ? (
+        <>
+          <p className="text-lg font-semibold">A formula file of Honest Crumb.</p>
+          <p className="mt-1 text-sm text-soft">
+            It is taken whole, with the ingredients it brings along, or not at all.
+          </p>
+          <Button
+            look="now"
+            className="mt-4 min-h-11 px-5"
+            disabled={busy}
+            onClick={() => void send('/api/formulas/import', { file: text })}
+          >
+            Take it in
+          </Button>
+        </>
+      ) : (
+        <Understood
+          // another text is another set of questions
+          key={text}
+          reading={read.value.reading}
+          left={read.value.left}
+          busy={busy}
+          onMake={(formula) => void send('/api/formulas', { formula })}
+        />
+      )}
+    </section>
+  );
+}
+
+function Understood({
+  reading,
+  left,
+  busy,
+  onMake,
+}: {
+  reading: RecipeReading;
+  left: readonly string[];
+  busy: boolean;
+  onMake: (formula: ReturnType<typeof sheetOfRecipe>['formula']) => void;
+}) {
+  const book = useBook();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const [answers, setAnswers] = useState<ReadonlyMap<number, Answer>>(new Map());
+  const sheet = useMemo(() => sheetOfRecipe(reading, answers, book, counter('s')), [answers, book, reading]);
+  const problem = useMemo(() => checkFormula(sheet.formula, book)[0], [book, sheet.formula]);
+  const others = reading.lines.filter(({ role }) => role === 'note' || role === 'yield');
+  const count = reading.parts.reduce((sum, part) => sum + part.items.length, 0);
+  return (
+    <>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <div>
+          <h2 className="text-xl">{reading.title ?? 'Without a title'}</h2>
+          <p className="text-sm text-soft" data-testid="understood">
+            {count} ingredients, {reading.steps.length} steps
+            {sheet.open.length > 0 && (
+              <strong className="text-alarm">
+                {' '}
+                · {sheet.open.length === 1 ? 'one question' : `${sheet.open.length} questions`} left
+              </strong>
+            )}
+          </p>
+        </div>
+        <Button
+          look="now"
+          className="min-h-11 px-5"
+          disabled={busy || sheet.open.length > 0 || count === 0 || problem !== undefined}
+          onClick={() => onMake(sheet.formula)}
+        >
+          Make the sheet
+        </Button>
+      </div>
+      {problem && (
+        <p role="alert" className="mt-2 text-sm text-alarm">
+          {placeWords(problem.path)}
+          {wordProblem(problem, preferences)}
+        </p>
+      )}
+      {sheet.cutLetters > 0 && (
+        <p role="alert" className="mt-2 text-sm text-alarm">
+          Its words are too many for “about it”: the last {sheet.cutLetters} letters would be cut off.
+        </p>
+      )}
+      {sheet.assumedBaseG !== null && (
+        <p className="mt-2 text-sm text-soft">
+          Only percentages were given: reckoned on {units.mass(sheet.assumedBaseG)} of flours.
+        </p>
+      )}
+      {reading.parts.map((part, index) => (
+        <section key={index} className="mt-4">
+          <h3 className="text-sm text-soft">
+            {part.name || 'Ingredients'}
+            {part.kind !== 'main' &&
+              !part.name.toLowerCase().includes(part.kind) &&
+              ` · ${STAGE_WORD[part.kind].toLowerCase()}`}
+          </h3>
+          <ul className="border-b border-rule">
+            {part.items.map((item) => (
+              <ReadLine
+                key={item.number}
+                item={item}
+                answer={answers.get(item.number) ?? {}}
+                open={sheet.open.includes(item.number)}
+                percentOff={sheet.percentOff.find(({ number }) => number === item.number) ?? null}
+                onAnswer={(answer) => setAnswers((before) => new Map(before).set(item.number, answer))}
+              />
+            ))}
+          </ul>
+        </section>
+      ))}
+      {reading.contradictions.length > 0 && (
+        <section className="mt-4 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
+          {reading.contradictions.map(({ said, firstC, secondC, number }) => (
+            <p key={`${number} ${said}`}>
+              Line {number} says “{said}”: that is {formatDecimal(firstC, 0)} °C and{' '}
+              {formatDecimal(secondC, 0)} °C. One is a slip; the step is left without a temperature.
+            </p>
+          ))}
+        </section>
+      )}
+      {reading.steps.length > 0 && (
+        <section className="mt-4">
+          <h3 className="text-sm text-soft">Method</h3>
+          <ol className="text-sm">
+            {reading.steps.map((step) => (
+              <li key={step.id} className="flex gap-3 border-t border-rule py-1.5">
+                <span className="w-20 shrink-0 font-semibold">{STEP_WORD[step.kind]}</span>
+                <span className="min-w-0">
+                  {step.note}
+                  <span className="block text-xs text-soft">
+                    {[
+                      step.minS === null ? '' : units.duration(step.minS, step.maxS),
+                      step.tempC === null ? '' : units.temperature(step.tempC),
+                    ]
+                      .filter(Boolean)
+                      .join(' · ')}
+                  </span>
+                </span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+      {(others.length > 0 || left.length > 0) && (
+        <section className="mt-4 text-sm">
+          <h3 className="text-sm text-soft">Kept in “about it”</h3>
+          {others.map((line) => (
+            <p key={line.number} className="border-t border-rule py-1">
+              {line.text}
+            </p>
+          ))}
+          {left.length > 0 && (
+            <p className="border-t border-rule py-1 text-soft">
+              The file also says {left.join(', ')}: a sheet has no place for that.
+            </p>
+          )}
+        </section>
+      )}
+    </>
+  );
+}

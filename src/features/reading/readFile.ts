@@ -1,0 +1,44 @@
+import { readFormulaCsv, readRecipeJsonLd } from '@/core/formats';
+import { FORMULA_FORMAT } from '@/core/formats/formulaFile';
+import type { IngredientBook } from '@/core/ingredients';
+import type { MeasureSystem } from '@/core/quantity';
+import { readRecipe, type RecipeReading } from '@/core/recipe';
+import { ok, type Result } from '@/core/result';
+
+/** What a text turned out to be. Our own format is for the server: it may bring ingredients along. */
+export type ReadText =
+  | { readonly as: 'ours'; readonly text: string }
+  | {
+      readonly as: 'recipe' | 'table' | 'recipeData';
+      readonly reading: RecipeReading;
+      readonly left: readonly string[];
+    };
+
+/**
+ * Finds out what a text is by looking at it, not by its file name: JSON of ours, JSON-LD of a recipe, a table with a head for
+ * ingredient and grams, or a recipe as people write it (Markdown too).
+ */
+export function readText(
+  text: string,
+  book: IngredientBook,
+  system: MeasureSystem,
+  newId: () => string,
+): Result<ReadText> {
+  const start = text.replace(/^\uFEFF/, '').trimStart();
+  if (/^[[{]/.test(start)) {
+    if (start.slice(0, 2000).includes(FORMULA_FORMAT)) return ok({ as: 'ours', text });
+    const data = readRecipeJsonLd(text, book, system, newId);
+    return data.ok ? ok({ as: 'recipeData', reading: data.value.reading, left: data.value.left }) : data;
+  }
+  const head = start.split(/\r?\n/, 1)[0]?.toLowerCase() ?? '';
+  if (
+    /[,;\t]/.test(head) &&
+    /\b(?:ingredient|name|id)\b/.test(head) &&
+    /\b(?:grams|g|weight|amount)\b/.test(head)
+  ) {
+    const table = readFormulaCsv(text, book);
+    return table.ok ? ok({ as: 'table', reading: table.value, left: [] }) : table;
+  }
+  const recipe = readRecipe(text, book, system, newId);
+  return recipe.ok ? ok({ as: 'recipe', reading: recipe.value, left: [] }) : recipe;
+}

@@ -1,0 +1,112 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { writeFormulaCsv, writeFormulaFile, writeRecipeJsonLd } from '@/core/formats';
+import type { Formula } from '@/core/formula';
+import { plainLoaf } from '@/core/formula/testFormulas';
+import { libraryBook } from '@/core/ingredients';
+import { show } from '../testKitchen';
+import { readText } from './readFile';
+import { ReadingView } from './ReadingView';
+
+const push = jest.fn();
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push, refresh: jest.fn() }) }));
+
+function server(status = 201, body: unknown = { id: 'made' }) {
+  const sent: { path: string; body: { formula?: Formula; file?: string; requestId: string } }[] = [];
+  global.fetch = jest.fn((path: string, init?: { body?: string }) => {
+    sent.push({ path, body: JSON.parse(init?.body ?? '{}') as never });
+    return Promise.resolve({ ok: status < 300, status, json: () => Promise.resolve(body) } as Response);
+  }) as unknown as typeof fetch;
+  return sent;
+}
+beforeEach(() => push.mockClear());
+const line = (number: number) => screen.getByTestId(`line-${number}`);
+const press = (name: string | RegExp, inside: HTMLElement = document.body) =>
+  userEvent.click(within(inside).getByRole('button', { name }));
+
+const TEXT = `Gate flats
+200 g millet flour
+1 cup (400 g) tapioca starch
+8 g yeast
+2 eggs plus 1 yolk
+salt to taste
+100 g rye flour
+Bake 20 min at 350 °F / 220 °C.`;
+
+test('each question has its answer beside it; the sheet is made once there are none', async () => {
+  const sent = server();
+  show(<ReadingView text={TEXT} />, { measure: 'us' });
+  expect(screen.getByTestId('understood')).toHaveTextContent('6 ingredients, 1 steps · 5 questions left');
+  expect(screen.getByText(/One is a slip/)).toHaveTextContent('177 °C and 220 °C');
+  expect(screen.getByRole('button', { name: 'Make the sheet' })).toBeDisabled();
+  expect(line(3)).toHaveTextContent('Its amounts do not agree');
+  await press(/^1 cup = 133/, line(3));
+  expect(line(4)).toHaveTextContent('Which one is meant?');
+  await press('Fresh yeast', line(4));
+  expect(line(5)).toHaveTextContent('Whole egg');
+  await press('Leave out: 2 eggs plus 1 yolk');
+  const salt = screen.getByRole('textbox', { name: 'Weight of salt to taste' });
+  await userEvent.click(salt);
+  await userEvent.paste('1 tsp');
+  expect(line(6)).toHaveTextContent('6.03 g');
+  expect(line(7)).toHaveTextContent('This names a grain with gluten');
+  await press('find it …', line(7));
+  await userEvent.type(await screen.findByRole('combobox'), 'sorghum flour{Enter}');
+  expect(line(7)).toHaveTextContent('Sorghum flour');
+  await press('Make the sheet');
+  await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/made'));
+  const { formula } = sent[0]!.body;
+  expect(
+    formula!.stages[0]!.lines.map(({ ingredientId, massG }) => [ingredientId, Math.round(massG)]),
+  ).toEqual([
+    ['millet-flour', 200],
+    ['tapioca-starch', 134],
+    ['fresh-yeast', 8],
+    ['salt', 6],
+    ['sorghum-flour', 100],
+  ]);
+  expect(formula!.about).toContain('Not on the sheet: 2 eggs plus 1 yolk');
+  expect(formula!.steps[0]).toMatchObject({ kind: 'bake', minS: 1200, tempC: null });
+});
+
+test('what was left out can come back, and the server’s refusal is told', async () => {
+  server(422, {
+    error: {
+      kind: 'invalid',
+      problems: [{ code: 'tooWet', path: 'stages', params: { percent: 900, max: 400 } }],
+    },
+  });
+  show(<ReadingView text={'200 g millet flour\n100 g water'} />);
+  await press('Leave out: 100 g water');
+  expect(screen.getByText('100 g water')).toHaveClass('line-through');
+  await press('back in');
+  await press('Make the sheet');
+  expect(await screen.findByRole('alert')).toHaveTextContent('makes the water 900 %');
+  expect(push).not.toHaveBeenCalled();
+});
+
+test('a file of ours goes to the server whole; a broken one says where it breaks', async () => {
+  const sent = server();
+  const text = writeFormulaFile(plainLoaf(), []);
+  const { unmount } = show(<ReadingView text={text} />);
+  await press('Take it in');
+  await waitFor(() => expect(push).toHaveBeenCalled());
+  expect(sent[0]).toMatchObject({ path: '/api/formulas/import', body: { file: text } });
+  unmount();
+  show(<ReadingView text={'{"@type": "Recipe",\n "name": '} />);
+  expect(screen.getByRole('alert')).toHaveTextContent(/line 2, column \d+/);
+});
+
+test('what a text is, is seen in the text', () => {
+  const as = (text: string) => {
+    const read = readText(text, libraryBook, 'metric', () => 'x');
+    return read.ok ? read.value.as : read.problem.code;
+  };
+  expect(as(writeFormulaFile(plainLoaf(), []))).toBe('ours');
+  expect(as(writeFormulaCsv(plainLoaf(), libraryBook).text)).toBe('table');
+  expect(as('Ingredient;Weight\nwater;20')).toBe('table');
+  expect(as(writeRecipeJsonLd(plainLoaf(), libraryBook, (kind) => kind).text)).toBe('recipeData');
+  expect(as('\uFEFF# Loaf\n- 200 g water')).toBe('recipe');
+  expect(as('[1, 2]')).toBe('wrongFormat');
+  expect(as('ingredient,grams\n=1+1,5')).toBe('formulaCell');
+});

@@ -1,0 +1,95 @@
+import { readFormulaFile } from '@/core/formats';
+import { allLines, checkFormula, type Formula } from '@/core/formula';
+import { kitchenBook, libraryBook, type KeptIngredient } from '@/core/ingredients';
+import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
+import { findByRequest, insertRevision, type SavedRevision } from '@/db/queries/formulas';
+import { insertEntry, lockEntries } from '@/db/queries/ingredients';
+import { transaction } from '@/db/transaction';
+import type { Context } from './context';
+import { done, invalid, type Done } from './failure';
+import { loadEntries } from './ingredients';
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * What of a file's ingredients has to be added to this kitchen, and under which ids. An own ingredient that is here already is
+ * used as it is; one that has the same id and says something else comes in beside it under a new id; a bag of ours stays.
+ */
+function settle(
+  entries: readonly KitchenEntry[],
+  here: readonly KeptIngredient[],
+  newId: () => string,
+): { add: KitchenEntry[]; idOf: (id: string) => string } {
+  const known = new Map(here.map(({ id, entry }) => [id, entry]));
+  const renamed = new Map<string, string>();
+  for (const entry of entries) {
+    const ours = known.get(entry.id);
+    if (ours && entry.kind !== 'bag' && !same(ours, entry))
+      renamed.set(entry.id, `own-${newId().slice(0, 18)}`);
+  }
+  const idOf = (id: string) => renamed.get(id) ?? id;
+  const add = entries
+    .filter((entry) => !known.has(entry.id) || renamed.has(entry.id))
+    .map((entry): KitchenEntry => {
+      if (entry.kind === 'bag') return entry;
+      if (entry.kind === 'own') return { ...entry, id: idOf(entry.id) };
+      const parts = entry.parts.map((part) => ({ ...part, ingredientId: idOf(part.ingredientId) }));
+      return { ...entry, id: idOf(entry.id), parts };
+    });
+  return { add, idOf };
+}
+
+/** Takes a formula file into the kitchen, with the ingredients it brings, whole or not at all. A repetition changes nothing. */
+export async function importFormula(
+  context: Context,
+  { requestId, file: text }: { requestId: string; file: string },
+): Promise<Done<SavedRevision>> {
+  const { pool, kitchen, now, newId } = context;
+  const read = readFormulaFile(text, libraryBook);
+  if (!read.ok) return invalid(read.problem);
+  const { formula, ingredients } = read.value.file;
+  return transaction(pool, async (client) => {
+    await lockEntries(client, kitchen.id);
+    const earlier = await findByRequest(client, kitchen.id, requestId);
+    if (earlier) return done(earlier);
+    const here = await loadEntries(context, client);
+    const { add, idOf } = settle(ingredients, here, newId);
+    const kept = [...here, ...add.map((entry) => ({ id: entry.id, version: 1, away: false, entry }))];
+    const book = kitchenBook(kept);
+    if (!book.ok) return invalid({ ...book.problem, path: 'ingredients' });
+    const taken: Formula = {
+      ...formula,
+      stages: formula.stages.map((stage) => ({
+        ...stage,
+        lines: stage.lines.map((line) => ({ ...line, ingredientId: idOf(line.ingredientId) })),
+      })),
+    };
+    const problems = checkFormula(taken, book.value);
+    if (problems.length > 0 || allLines(taken).length === 0) {
+      return invalid(
+        ...(problems.length > 0 ? problems : [{ code: 'required', path: 'formula.stages' } as const]),
+      );
+    }
+    const savedAt = now();
+    for (const entry of add) {
+      await insertEntry(client, {
+        kitchenId: kitchen.id,
+        version: 1,
+        requestId: newId(),
+        entry,
+        away: false,
+        savedAt,
+      });
+    }
+    const id = newId();
+    await insertRevision(client, {
+      kitchenId: kitchen.id,
+      id,
+      number: 1,
+      requestId,
+      formula: taken,
+      savedAt,
+    });
+    return done({ id, revision: 1, savedAtMs: savedAt.getTime() });
+  });
+}
