@@ -13,6 +13,7 @@ import {
   type StageKind,
   type Style,
 } from './formula';
+import type { BakedAs } from './formulaSchema';
 import { formulaTotals } from './totals';
 
 /** Everything a baker can do to a sheet, as data: so that undo, tests and later a story of changes read the same. */
@@ -22,6 +23,7 @@ export type FormulaEdit =
   | { readonly type: 'setStyle'; readonly style: Style }
   | { readonly type: 'setAbout'; readonly about: string }
   | { readonly type: 'setPercentBase'; readonly percentBase: Formula['percentBase'] }
+  | { readonly type: 'setBakedAs'; readonly bakedAs: BakedAs }
   | { readonly type: 'setYield'; readonly usualYield: Formula['usualYield'] }
   | {
       readonly type: 'setMass';
@@ -184,6 +186,8 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
     }
     case 'setPercentBase':
       return ok({ ...formula, percentBase: edit.percentBase });
+    case 'setBakedAs':
+      return ok({ ...formula, bakedAs: edit.bakedAs });
     case 'setYield':
       return ok({ ...formula, usualYield: edit.usualYield });
     case 'setMass': {

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { SHAPES, TIN_KINDS } from '../method/heating';
 import { methodStepSchema } from '../method/stepSchema';
 import { plainText } from '../plainTextSchema';
 import { FORMULA_LIMITS, STAGE_KINDS, STYLES } from './formula';
@@ -54,5 +55,16 @@ export const formulaSchema = z.strictObject({
     bakeLossPercent: z.number().min(FORMULA_LIMITS.lossPercent.min).max(FORMULA_LIMITS.lossPercent.max),
     bowlLossPercent: z.number().min(FORMULA_LIMITS.lossPercent.min).max(FORMULA_LIMITS.lossPercent.max),
   }),
+  /** What one piece is shaped into, where it is not what its style usually is. Inner lengths of a tin; null follows from the mass. */
+  bakedAs: z
+    .strictObject({
+      shape: z.enum(SHAPES),
+      lengthCm: z.number().min(2).max(120).nullable(),
+      widthCm: z.number().min(2).max(120).nullable(),
+      tin: z.enum(TIN_KINDS).nullable(),
+      perLoad: z.number().int().min(1).max(60).nullable(),
+    })
+    .optional(),
 });
+export type BakedAs = NonNullable<z.infer<typeof formulaSchema>['bakedAs']>;
 export type Formula = z.infer<typeof formulaSchema>;

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { plainText } from '../plainTextSchema';
+import { MOISTURES, PLATE_KINDS } from './heating';
 import { STEP_KINDS, STEP_LIMITS, stepTempRangeC } from './step';
 
 /**
@@ -17,6 +18,16 @@ export const methodStepSchema = z
     tempC: z.number().min(STEP_LIMITS.tempC.min).max(STEP_LIMITS.tempC.max).nullable(),
     handsOn: z.boolean(),
     note: plainText(STEP_LIMITS.cueLength),
+    /** How a step heats; what is not said is read from its words (core/run/stepHeat.ts). */
+    heat: z
+      .strictObject({
+        moist: z.enum(MOISTURES).optional(),
+        /** What it lies on; null: a rack, or its own tin. */
+        on: z.enum(PLATE_KINDS).nullable().optional(),
+        inTin: z.boolean().optional(),
+        topped: z.boolean().optional(),
+      })
+      .optional(),
   })
   .superRefine((step, context) => {
     if (step.maxS !== null && (step.minS === null || step.maxS < step.minS)) {

@@ -14,9 +14,11 @@ import type { Notice } from '../notices/notices';
 import { reckon } from '../notices/reckon';
 import type { Problem } from '../result';
 import { doughBody, type DoughBody } from '../vessel/vessel';
+import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
+import { predictRun, type RunPrediction } from './predictRun';
 
 export const PREDICTION_FORMAT = 'honest-crumb.prediction';
-export const PREDICTION_VERSION = 1;
+export const PREDICTION_VERSION = 2;
 
 /** An ordinary kitchen, where nothing is said about the day. */
 export const ORDINARY_DAY: MixingDay = {
@@ -29,6 +31,15 @@ export const ORDINARY_DAY: MixingDay = {
   altitudeM: 0,
   tapC: 12,
 };
+
+/** The same day for fermentation and heat, in an ordinary oven. */
+const kitchenOf = (day: MixingDay): RunKitchen => ({
+  ...ORDINARY_KITCHEN,
+  roomC: day.roomC,
+  fridgeC: day.fridgeC ?? ORDINARY_KITCHEN.fridgeC,
+  altitudeM: day.altitudeM,
+  doughC: day.wantedC,
+});
 
 /** Everything the core can say of a formula, as plain data; later models add to it. Units stand in the names. */
 export interface Prediction {
@@ -72,6 +83,7 @@ export interface Prediction {
   readonly body: DoughBody;
   readonly nutrition: Nutrition;
   readonly waterTemperature: WaterTemperature | { readonly problem: Problem };
+  readonly run: RunPrediction | { readonly problem: Problem };
   readonly yields: {
     readonly pieces: number;
     readonly pieceDoughG: number;
@@ -135,6 +147,7 @@ export function predict(formula: Formula, book: IngredientBook, day: MixingDay =
     body: doughBody(formula, book, totals, consistency),
     nutrition,
     waterTemperature: temperature.ok ? temperature.value : { problem: temperature.problem },
+    run: predictRun(formula, book, totals, consistency, kitchenOf(day)),
     yields: {
       pieces: Math.min(pieces, Math.floor(usableG / pieceMassG + 1e-6)),
       pieceDoughG: pieceMassG,

@@ -1,0 +1,17 @@
+export { temperatureForTime, yeastForTime, type Solved } from './inverse';
+export { leavenKinds, leaveningOf, type Leavening, type LeavenKind } from './leavening';
+export { FERMENTATION } from './parameters';
+export {
+  READY_SHARE,
+  riseCurve,
+  type Learnt,
+  type MaybeRange,
+  type Range,
+  type RiseCurve,
+  type RiseParameter,
+  type RiseQuestion,
+} from './riseCurve';
+export { schoolMethod, SCHOOLS, type School, type SchoolMethod, type SchoolStep } from './schools';
+export { bakedVolume } from './spring';
+export { FEED_LIMITS, starterPeak, type Feed } from './starter';
+export { PLACES, thermalLagS, type PlaceKind, type Standing, type Stay } from './thermalLag';

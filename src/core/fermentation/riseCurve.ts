@@ -1,0 +1,302 @@
+import { normalDraws, quantile } from '../numeric/draws';
+import { ok, type Result } from '../result';
+import { within } from '../units/decimal';
+import type { Leavening } from './leavening';
+import { FERMENTATION, SEA_LEVEL_PA } from './parameters';
+import { freshDough, pressed, stepDough, type Dough, type Temper } from './stepper';
+import { checkStays, STAY_LIMITS, thermalLagS, type Stay } from './thermalLag';
+
+/** Central value and the 80 % interval; null where it does not come to that. */
+export interface Range {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+export interface MaybeRange {
+  readonly value: number | null;
+  readonly low: number | null;
+  readonly high: number | null;
+  /** Share of the draws in which it comes to that at all. */
+  readonly chance: number;
+}
+
+/** What the baker's own jar marks have taught of this leaven and this dough; 1 ± 0 cv: nothing yet. */
+export interface Learnt {
+  readonly vigour: { readonly value: number; readonly cv: number };
+  readonly holding: { readonly value: number; readonly cv: number };
+}
+
+export interface RiseQuestion {
+  readonly leavening: Leavening;
+  /** The dough as the mixing ends, °C. */
+  readonly doughC: number;
+  readonly stays: readonly Stay[];
+  readonly pressurePa?: number;
+  readonly learnt?: Learnt;
+  /** Rise asked for, volume over that from the bowl; null: {@link READY_SHARE} of what it can. */
+  readonly wanted?: number | null;
+  /** Only the middle, without its band: for searches. */
+  readonly central?: boolean;
+}
+
+export interface RiseCurve {
+  /** Seconds from the end of mixing; volume over that from the bowl. */
+  readonly atS: readonly number[];
+  readonly volume: readonly number[];
+  readonly low: readonly number[];
+  readonly high: readonly number[];
+  readonly doughC: readonly number[];
+  /** The most it reaches in this history, and when. */
+  readonly top: Range;
+  readonly topAtS: Range;
+  /** What this dough could hold at the most, whatever its history. */
+  readonly canHold: Range;
+  readonly wanted: number;
+  readonly wantedAtS: MaybeRange;
+  /** When it has sunk by a twentieth of its rise after its top. */
+  readonly pastAtS: MaybeRange;
+  /** State at the end of the central run. */
+  readonly end: Dough;
+  /** Largest contribution to the spread of the time to the wanted rise (or of the top, where it never gets there). */
+  readonly dominant: RiseParameter;
+}
+
+const PARAMETERS = [
+  'vigour',
+  'holding',
+  'leak',
+  'waking',
+  'tiring',
+  'freedSugar',
+  'place',
+  'lag',
+  'start',
+] as const;
+export type RiseParameter = (typeof PARAMETERS)[number];
+/** Enough that the edges of the interval stand to about a twentieth of its width, few enough for a drag. */
+const DRAWS = 24;
+const NORMAL = normalDraws(DRAWS, PARAMETERS.length, 20_240_611);
+/** Ready for the oven at so much of what it can hold: some is left for the spring, and it is not at the edge. */
+export const READY_SHARE = 0.7;
+const NO_DRAW: readonly number[] = [];
+/** Points kept of a curve. */
+const POINTS = 180;
+
+interface Drawn {
+  readonly temper: Temper;
+  readonly placeC: number;
+  readonly lag: number;
+  readonly startC: number;
+}
+
+function drawn(z: readonly number[], { leavening, learnt }: RiseQuestion): Drawn {
+  const F = FERMENTATION;
+  const at = (name: RiseParameter) => z[PARAMETERS.indexOf(name)] ?? 0;
+  const spread = (name: RiseParameter, cv: number) => Math.exp(at(name) * cv);
+  const vigourCv = learnt && learnt.vigour.cv > 0 ? learnt.vigour.cv : leavening.yeastCv;
+  const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : F.mostHeldCv;
+  return {
+    temper: {
+      vigour: (learnt?.vigour.value ?? 1) * spread('vigour', vigourCv),
+      holding: (learnt?.holding.value ?? 1) * spread('holding', holdingCv),
+      leak: spread('leak', F.leakPerH.cv),
+      waking: spread('waking', F.wakingMin.cv),
+      tiring: spread('tiring', F.tiringMin.cv),
+      freedSugar: spread('freedSugar', F.freedSugar.cv),
+    },
+    placeC: at('place') * F.placeSdC,
+    lag: spread('lag', F.thermalLagCv),
+    startC: at('start') * F.placeSdC,
+  };
+}
+
+interface Run {
+  readonly volume: Float64Array;
+  readonly doughC: Float64Array;
+  readonly top: number;
+  readonly topAtS: number;
+  readonly wantedAtS: number | null;
+  readonly pastAtS: number | null;
+  readonly end: Dough;
+}
+
+/** One history through. `wanted` may be a share of its own holding when nobody has said how far. */
+function runOnce(
+  question: RiseQuestion,
+  given: Drawn,
+  atS: readonly number[],
+  wanted: number,
+  dtS: number,
+): Run {
+  const { leavening, stays, pressurePa = SEA_LEVEL_PA } = question;
+  let dough = freshDough(leavening, question.doughC + given.startC, pressurePa);
+  const volume = new Float64Array(atS.length);
+  const doughC = new Float64Array(atS.length);
+  let point = 0;
+  let tS = 0;
+  let top = dough.volume;
+  let topAtS = 0;
+  let wantedAtS: number | null = dough.volume >= wanted ? 0 : null;
+  let pastAtS: number | null = null;
+  const note = () => {
+    while (point < atS.length && atS[point]! <= tS + 1e-6) {
+      volume[point] = dough.volume;
+      doughC[point] = dough.tempC;
+      point += 1;
+    }
+  };
+  note();
+  for (const stay of stays) {
+    if (stay.pressedOut > 0) {
+      dough = pressed(dough, stay.pressedOut, leavening, pressurePa);
+      // knocked back it starts anew: what it reached before is forgotten
+      wantedAtS = null;
+      top = dough.volume;
+      topAtS = tS;
+      pastAtS = null;
+    }
+    const lagS = thermalLagS(stay.pieceG, stay.standing, stay.place) * given.lag;
+    const placeC = stay.tempC + given.placeC;
+    const endS = tS + stay.durationS;
+    while (tS < endS - 1e-6) {
+      const step = Math.min(dtS, endS - tS);
+      const nextC = placeC + (dough.tempC - placeC) * Math.exp(-step / lagS);
+      const before = dough.volume;
+      dough = stepDough(dough, leavening, given.temper, (dough.tempC + nextC) / 2, step, pressurePa);
+      dough = { ...dough, tempC: nextC };
+      tS += step;
+      if (wantedAtS === null && dough.volume >= wanted)
+        wantedAtS = tS - (step * (dough.volume - wanted)) / Math.max(1e-12, dough.volume - before);
+      if (dough.volume > top) {
+        top = dough.volume;
+        topAtS = tS;
+        pastAtS = null;
+      } else if (pastAtS === null && dough.volume < top - 0.05 * (top - 1) && top > 1.02) pastAtS = tS;
+      note();
+    }
+  }
+  note();
+  return { volume, doughC, top, topAtS, wantedAtS, pastAtS, end: dough };
+}
+
+function ranged(central: number, values: readonly number[]): Range {
+  const sorted = [...values].sort((a, b) => a - b);
+  return {
+    value: central,
+    low: Math.min(central, quantile(sorted, 0.1)),
+    high: Math.max(central, quantile(sorted, 0.9)),
+  };
+}
+
+/** Never reached counts as later than all that is: the interval's late end is then open. */
+function maybe(central: number | null, values: readonly (number | null)[]): MaybeRange {
+  const sorted = values.map((value) => value ?? Infinity).sort((a, b) => a - b);
+  const end = (share: number) => {
+    const value = quantile(sorted, share);
+    return Number.isFinite(value) ? value : null;
+  };
+  const low = end(0.1);
+  const high = end(0.9);
+  return {
+    value: central,
+    low: central !== null && low !== null ? Math.min(low, central) : low,
+    high: central !== null && high !== null ? Math.max(high, central) : high,
+    chance: values.filter((value) => value !== null).length / values.length,
+  };
+}
+
+/** Which parameter's draws go along with the outcome most (largest squared rank-free correlation). */
+function dominating(outcome: readonly number[]): RiseParameter {
+  const mean = outcome.reduce((sum, value) => sum + value, 0) / outcome.length;
+  let best: RiseParameter = 'vigour';
+  let most = -1;
+  PARAMETERS.forEach((name, column) => {
+    const along = Math.abs(
+      outcome.reduce((sum, value, row) => sum + (value - mean) * (NORMAL[row]?.[column] ?? 0), 0),
+    );
+    if (along > most) {
+      most = along;
+      best = name;
+    }
+  });
+  return best;
+}
+
+export const RISE_LIMITS = { wanted: { min: 1, max: 6 }, totalS: { min: 0, max: 864_000 } } as const;
+
+/**
+ * How a dough rises through a history of places: the curve with its 80 % band, the top, the time to a wanted rise and when it is
+ * past it. The band comes of 24 fixed draws of the model's parameters; the middle is the central run.
+ *
+ * Valid for doughs of -2 to 65 °C and histories up to ten days. A 24 h history takes a few ms.
+ *
+ * @returns limits of {@link STAY_LIMITS}, {@link RISE_LIMITS} and each place by field
+ */
+export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
+  const checked = checkStays(question.stays);
+  if (!checked.ok) return checked;
+  const start = within(question.doughC, STAY_LIMITS.doughC, 'doughC');
+  if (!start.ok) return start;
+  const totalS = question.stays.reduce((sum, stay) => sum + stay.durationS, 0);
+  const long = within(totalS, RISE_LIMITS.totalS, 'stays');
+  if (!long.ok) return long;
+  const { leavening, learnt } = question;
+  const canHold = 1 + leavening.mostHeld * (learnt?.holding.value ?? 1);
+  const wanted = question.wanted ?? 1 + READY_SHARE * (canHold - 1);
+  const wish = within(wanted, RISE_LIMITS.wanted, 'wanted');
+  if (!wish.ok) return wish;
+
+  // a minute is fine enough for a day; longer holds are cold and slow
+  const dtS = totalS <= 86_400 ? 60 : 120;
+  const points = Math.max(2, Math.min(POINTS, Math.ceil(totalS / 30) + 1));
+  const atS = Array.from({ length: points }, (_, index) => (totalS * index) / (points - 1));
+  const centre = runOnce(question, drawn([], question), atS, wanted, dtS);
+  const runs = (question.central ? [NO_DRAW] : NORMAL).map((z) =>
+    runOnce(question, drawn(z, question), atS, wanted, dtS),
+  );
+  const low: number[] = [];
+  const high: number[] = [];
+  const column = new Float64Array(runs.length);
+  for (let point = 0; point < points; point += 1) {
+    runs.forEach((run, row) => (column[row] = run.volume[point] ?? 1));
+    column.sort();
+    const middle = centre.volume[point] ?? 1;
+    low.push(Math.min(middle, quantile(column, 0.1)));
+    high.push(Math.max(middle, quantile(column, 0.9)));
+  }
+  const reached = runs.every((run) => run.wantedAtS !== null);
+  const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : FERMENTATION.mostHeldCv;
+  return ok({
+    atS,
+    volume: [...centre.volume],
+    low,
+    high,
+    doughC: [...centre.doughC],
+    top: ranged(
+      centre.top,
+      runs.map((run) => run.top),
+    ),
+    topAtS: ranged(
+      centre.topAtS,
+      runs.map((run) => run.topAtS),
+    ),
+    canHold: {
+      value: canHold,
+      low: 1 + (canHold - 1) * Math.exp(-1.2816 * holdingCv),
+      high: 1 + (canHold - 1) * Math.exp(1.2816 * holdingCv),
+    },
+    wanted,
+    wantedAtS: maybe(
+      centre.wantedAtS,
+      runs.map((run) => run.wantedAtS),
+    ),
+    pastAtS: maybe(
+      centre.pastAtS,
+      runs.map((run) => run.pastAtS),
+    ),
+    end: centre.end,
+    dominant: dominating(
+      runs.map((run) => (reached ? Math.log(Math.max(60, run.wantedAtS ?? 60)) : run.top)),
+    ),
+  });
+}

@@ -1,0 +1,262 @@
+import { ok, type Result } from '../result';
+import { within } from '../units/decimal';
+import { airPressurePa, boilingPointC } from '../doughTemperature/boilingPoint';
+import type { CrumbMatter } from './crumbMatter';
+import { SIDES } from './grid';
+import type { Oven } from './oven';
+import type { TinKind } from '../method/heating';
+import { bodyOf, type Body, type GridKind, type Piece } from './piece';
+import { checkProgramme, PHASE_LIMITS, type Phase } from './programme';
+import { advance, heatOf, newBody, stableStepS, waterOf, type BodyState, type Meeting } from './stepper';
+import { enterPhase, meet, newSurroundings, stepSurroundings, surroundingsStepS } from './surroundings';
+
+/** A bake as asked: plain data, sent to a worker as it is. */
+export interface BakeQuestion {
+  readonly matter: CrumbMatter;
+  readonly piece: Piece;
+  /** The piece as it goes in, °C. */
+  readonly startC: number;
+  readonly roomC: number;
+  readonly altitudeM: number;
+  readonly oven: Oven;
+  readonly tin: TinKind | null;
+  /** Pieces in the load. */
+  readonly count: number;
+  readonly phases: readonly Phase[];
+}
+
+/** One set of the model's parameters; all 1 and 0: the central run. */
+export interface HeatDraw {
+  readonly transfer: number;
+  readonly offsetC: number;
+  readonly conduction: number;
+  readonly vapourPath: number;
+  readonly contact: number;
+  readonly size: number;
+  readonly startC: number;
+  readonly browning: number;
+}
+export const CENTRAL_DRAW: HeatDraw = {
+  transfer: 1, offsetC: 0, conduction: 1, vapourPath: 1, contact: 1, size: 1, startC: 0, browning: 1,
+}; // prettier-ignore
+
+/** A bake as it comes out, sampled. °C, seconds from loading. */
+export interface BakeRun {
+  readonly atS: readonly number[];
+  readonly coreC: readonly number[];
+  readonly meanC: readonly number[];
+  readonly topC: readonly number[];
+  readonly baseC: readonly number[];
+  readonly ovenC: readonly number[];
+  /** Share of the piece's mass that has left. */
+  readonly lost: readonly number[];
+  /** Share of the crumb that is gelatinised, by volume. */
+  readonly set: readonly number[];
+  readonly brownTop: readonly number[];
+  readonly brownBase: readonly number[];
+  readonly setAtS: number | null;
+  readonly cutAtS: number | null;
+  /** When the outer third is set so far that it holds its shape and a lid has done its work. */
+  readonly holdsAtS: number | null;
+  readonly crustMm: number;
+  /** Books of the run: what is missing over what was moved, heat and water. */
+  readonly heatMissing: number;
+  readonly waterMissing: number;
+  readonly boilsC: number;
+  readonly body: Omit<Body, 'grid'>;
+}
+
+/** Where a crumb may be called set: as far gelatinised, and as hot in the middle (or so near boiling on a mountain). */
+export const SET = { gelatinised: 0.98, coreC: 96, belowBoilingC: 2.5, holds: 0.9, cutC: 32 } as const;
+
+export function checkBake(question: BakeQuestion): Result<null> {
+  const checks = [
+    within(question.startC, PHASE_LIMITS.startC, 'startC'),
+    within(question.altitudeM, PHASE_LIMITS.altitudeM, 'altitudeM'),
+    within(question.count, PHASE_LIMITS.count, 'count'),
+  ];
+  for (const checked of checks) if (!checked.ok) return checked;
+  const body = bodyOf(question.piece, question.matter.densityKgPerM3, 'coarse');
+  if (!body.ok) return body;
+  return checkProgramme(question.phases, question.roomC, question.oven);
+}
+
+/** Crust: what is drier than a fifth of the dough's own water per dry matter, deepest face inwards, mm. */
+function crustMm(state: BodyState): number {
+  const { grid, waterKg, dryKg } = state;
+  const before = state.figures.matter.waterShare / (1 - state.figures.matter.waterShare);
+  let dryVolume = 0;
+  for (let cell = 0; cell < grid.cells; cell += 1) {
+    const left = waterKg[cell]! / dryKg[cell]! / before;
+    dryVolume += grid.volume[cell]! * Math.min(1, Math.max(0, (0.55 - left) / 0.3));
+  }
+  const skin = grid.edgeArea.reduce((sum, area) => sum + area, 0);
+  return (1000 * dryVolume) / skin;
+}
+
+/**
+ * Bakes (fries, boils, griddles, cools) one piece through its programme. The inner loop of everything about heat; pure, about
+ * 50 ms for an hour's loaf and its cooling at the shipped grid.
+ *
+ * @returns the checks of {@link checkBake}
+ */
+export function bakeRun(
+  question: BakeQuestion,
+  draw: HeatDraw = CENTRAL_DRAW,
+  kind: GridKind = 'shipped',
+  points = 160,
+  /** Ends once it may be cut: what comes after tells a draw nothing. */
+  untilCut = false,
+): Result<BakeRun> {
+  const checked = checkBake(question);
+  if (!checked.ok) return checked;
+  const { matter, oven, phases, roomC } = question;
+  const size = { ...question.piece, lightness: Math.max(1, question.piece.lightness * draw.size) };
+  const made = bodyOf(size, matter.densityKgPerM3, kind);
+  if (!made.ok) return made;
+  const { grid, ...body } = made.value;
+  const pressurePa = airPressurePa(question.altitudeM);
+  const startC = question.startC + draw.startC;
+  const state = newBody(
+    grid,
+    {
+      matter,
+      porosity: body.porosity,
+      pressurePa,
+      conduction: draw.conduction,
+      vapourPath: draw.vapourPath,
+      browning: draw.browning,
+    },
+    startC,
+  );
+  const around = newSurroundings(
+    {
+      roomC,
+      oven,
+      pressurePa,
+      transfer: oven.transfer * draw.transfer,
+      contact: draw.contact,
+      offsetC: oven.offsetC + draw.offsetC,
+      tin: question.tin,
+    },
+    startC,
+  );
+  const meetings = SIDES.map((): Meeting => ({
+    tempC: 0,
+    hWPerM2K: 0,
+    emissivity: 0,
+    wallC: 0,
+    massPerPa: 0,
+    vapourPa: 0,
+  }));
+  const areaOf = (side: number) => {
+    let sum = 0;
+    for (let edge = 0; edge < grid.edge.length; edge += 1)
+      if (grid.side[edge] === side) sum += grid.edgeArea[edge]!;
+    return sum;
+  };
+  const extents = { sideM2: areaOf(1), baseM2: areaOf(2) };
+  const sealed = question.piece.shape === 'touchingRolls';
+  const boilsC = boilingPointC(question.altitudeM);
+  const totalS = phases.reduce((sum, phase) => sum + phase.durationS, 0);
+  const everyS = totalS / (points - 1);
+  const massKg = waterOf(state) + state.dryKg.reduce((sum, kg) => sum + kg, 0);
+  const heatBefore = heatOf(state);
+  const waterBefore = waterOf(state);
+  const out = {
+    atS: [] as number[], coreC: [] as number[], meanC: [] as number[], topC: [] as number[], baseC: [] as number[],
+    ovenC: [] as number[], lost: [] as number[], set: [] as number[], brownTop: [] as number[], brownBase: [] as number[],
+  }; // prettier-ignore
+  const volumeAll = grid.volume.reduce((sum, each) => sum + each, 0);
+  const over = (values: Float64Array, side: number) => {
+    let sum = 0;
+    let area = 0;
+    for (let edge = 0; edge < grid.edge.length; edge += 1) {
+      if (grid.side[edge] !== side) continue;
+      sum += values[edge]! * grid.edgeArea[edge]!;
+      area += grid.edgeArea[edge]!;
+    }
+    return area > 0 ? sum / area : 0;
+  };
+  const setShare = () => {
+    let sum = 0;
+    for (let cell = 0; cell < grid.cells; cell += 1) sum += state.gelatinised[cell]! * grid.volume[cell]!;
+    return sum / volumeAll;
+  };
+  let tS = 0;
+  let nextS = 0;
+  const note = () => {
+    while (tS >= nextS - 1e-6 && out.atS.length < points) {
+      let heat = 0;
+      let capacity = 0;
+      for (let cell = 0; cell < grid.cells; cell += 1) {
+        heat += state.heatJ[cell]!;
+        capacity += state.heatJ[cell]! / state.tempC[cell]!;
+      }
+      out.atS.push(tS);
+      out.coreC.push(state.tempC[grid.core]!);
+      out.meanC.push(heat / capacity);
+      out.topC.push(over(state.skinC, 0));
+      out.baseC.push(extents.baseM2 > 0 ? over(state.skinC, 2) : over(state.skinC, 0));
+      out.ovenC.push(around.airC);
+      out.lost.push(state.vapourKg / massKg);
+      out.set.push(setShare());
+      out.brownTop.push(over(state.brown, 0));
+      out.brownBase.push(extents.baseM2 > 0 ? over(state.brown, 2) : over(state.brown, 0));
+      nextS += everyS;
+    }
+  };
+  note();
+  let setAtS: number | null = null;
+  let cutAtS: number | null = null;
+  let holdsAtS: number | null = null;
+  const setC = Math.min(SET.coreC, boilsC - SET.belowBoilingC);
+  let before: Phase | null = null;
+  let crustThickMm = 0;
+  for (const phase of phases) {
+    enterPhase(around, phase, before, startC);
+    // what was cool enough to cut goes back to the heat
+    if (phase.kind !== 'rack') cutAtS = null;
+    if (phase.kind === 'boil') around.airC = boilsC - 1;
+    const endS = tS + phase.durationS;
+    let allowedS = 0;
+    let askedS = -Infinity;
+    const fromS = tS;
+    while (tS < endS - 1e-6) {
+      meet(around, phase, meetings, sealed);
+      // properties move fast just after a change of surroundings, slowly later
+      if (tS - askedS >= Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS))) {
+        allowedS = Math.min(stableStepS(state, meetings), surroundingsStepS(around, phase), 12);
+        askedS = tS;
+      }
+      const dtS = Math.min(allowedS, endS - tS);
+      if (!(dtS > 0)) throw new Error(`The bake broke down at ${tS} s of ${phase.kind}`);
+      advance(state, meetings, dtS);
+      stepSurroundings(around, phase, state.sideW, grid.times, question.count, extents, dtS);
+      tS += dtS;
+      const core = state.tempC[grid.core]!;
+      if (setAtS === null && core >= setC && state.gelatinised[grid.core]! >= SET.gelatinised) setAtS = tS;
+      if (setAtS !== null && cutAtS === null && phase.kind === 'rack' && core < SET.cutC) cutAtS = tS;
+      if (untilCut && cutAtS !== null && phase === phases[phases.length - 1]) break;
+      if (tS >= nextS - 1e-6) {
+        note();
+        if (holdsAtS === null && (out.set[out.set.length - 1] ?? 0) >= 0.35) holdsAtS = tS;
+      }
+    }
+    if (phase.kind !== 'rack') crustThickMm = crustMm(state);
+    before = phase;
+  }
+  note();
+  const moved = Math.max(1, Math.abs(state.takenJ) + Math.abs(state.vapourJ));
+  return ok({
+    ...out,
+    setAtS,
+    cutAtS,
+    holdsAtS,
+    crustMm: crustThickMm,
+    heatMissing: Math.abs(heatOf(state) - heatBefore - state.takenJ + state.vapourJ) / moved,
+    waterMissing: Math.abs(waterOf(state) - waterBefore + state.vapourKg) / waterBefore,
+    boilsC,
+    body,
+  });
+}

@@ -1,0 +1,180 @@
+import { normalDraws, quantile } from '../numeric/draws';
+import { ok, type Result } from '../result';
+import { bakeRun, CENTRAL_DRAW, type BakeQuestion, type BakeRun, type HeatDraw } from './bake';
+import { HEAT } from './parameters';
+
+export interface HeatRange {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+/** A time that may not be reached within the programme. */
+export interface HeatTime {
+  readonly value: number | null;
+  readonly low: number | null;
+  readonly high: number | null;
+}
+
+const PARAMETERS = [
+  'transfer',
+  'offset',
+  'conduction',
+  'vapourPath',
+  'contact',
+  'size',
+  'start',
+  'browning',
+] as const;
+export type HeatParameter = (typeof PARAMETERS)[number];
+/** Ten runs on the coarse grid: the edges of an interval stand to about a sixth of its width. */
+const DRAWS = 10;
+const NORMAL = normalDraws(DRAWS, PARAMETERS.length, 77_003);
+
+export interface BakeForecast {
+  readonly run: BakeRun;
+  /** Core temperature's 80 % band at the run's times. */
+  readonly coreLow: readonly number[];
+  readonly coreHigh: readonly number[];
+  /** Seconds from loading; null: not within the programme. */
+  readonly set: HeatTime;
+  readonly cut: HeatTime;
+  /** At the end of the last phase that heats. */
+  readonly endS: number;
+  readonly coreAtEndC: HeatRange;
+  readonly lost: HeatRange;
+  readonly brownTop: HeatRange;
+  readonly brownBase: HeatRange;
+  /** How likely the crumb is set when it comes out. */
+  readonly setChance: number;
+  readonly dominant: HeatParameter;
+}
+
+function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
+  const at = (name: HeatParameter) => z[PARAMETERS.indexOf(name)] ?? 0;
+  const spread = (name: HeatParameter, cv: number) => Math.exp(at(name) * cv);
+  return {
+    transfer: spread('transfer', oven.transferCv),
+    offsetC: at('offset') * oven.offsetSdC,
+    conduction: spread('conduction', HEAT.conduction.cv),
+    vapourPath: spread('vapourPath', HEAT.vapourPath.cv),
+    contact: spread('contact', HEAT.contact.cv),
+    size: spread('size', HEAT.sizeCv),
+    startC: at('start') * HEAT.startSdC,
+    browning: spread('browning', HEAT.browning.cv),
+  };
+}
+
+/** The last moment at which anything heats, s. */
+export function heatingEndS(question: Pick<BakeQuestion, 'phases'>): number {
+  let tS = 0;
+  let endS = 0;
+  for (const phase of question.phases) {
+    tS += phase.durationS;
+    if (phase.kind !== 'rack') endS = tS;
+  }
+  return endS;
+}
+
+const at = (run: BakeRun, series: readonly number[], tS: number): number => {
+  const { atS } = run;
+  let high = 1;
+  while (high < atS.length - 1 && atS[high]! < tS) high += 1;
+  const from = atS[high - 1]!;
+  const share = Math.min(1, Math.max(0, (tS - from) / Math.max(1e-9, atS[high]! - from)));
+  return series[high - 1]! + share * (series[high]! - series[high - 1]!);
+};
+
+/** Told while it runs; answering false stops it. */
+export type Watcher = (done: number, of: number) => boolean;
+
+/**
+ * A bake with its ranges: one run on the shipped grid for the middle, ten of the drawn parameters on a coarse one for the spread
+ * around it (their ratio to the coarse central run, so that the coarse grid's own error drops out).
+ *
+ * @param watch called after each run; a false answer ends with null
+ * @returns the checks of {@link bakeRun}; null value when it was stopped
+ */
+export function bakeForecast(
+  question: BakeQuestion,
+  watch: Watcher = () => true,
+): Result<BakeForecast | null> {
+  const shown = bakeRun(question);
+  if (!shown.ok) return shown;
+  if (!watch(1, DRAWS + 2)) return ok(null);
+  const plain = bakeRun(question, CENTRAL_DRAW, 'coarse');
+  if (!plain.ok) return plain;
+  const runs: BakeRun[] = [];
+  for (const z of NORMAL) {
+    if (!watch(2 + runs.length, DRAWS + 2)) return ok(null);
+    const drawn = bakeRun(question, drawOf(z, question), 'coarse', 160, true);
+    if (!drawn.ok) return drawn;
+    runs.push(drawn.value);
+  }
+  const run = shown.value;
+  const endS = heatingEndS(question);
+  const end = (series: keyof Pick<BakeRun, 'coreC' | 'lost' | 'brownTop' | 'brownBase'>, each: BakeRun) =>
+    at(each, each[series], endS - 1);
+  const spread = (values: readonly number[], share: number) =>
+    quantile(
+      [...values].sort((a, b) => a - b),
+      share,
+    );
+
+  const scaled = (series: 'lost' | 'brownTop' | 'brownBase'): HeatRange => {
+    const value = end(series, run);
+    const middle = Math.max(1e-6, end(series, plain.value));
+    const ratios = runs.map((each) => end(series, each) / middle);
+    return {
+      value,
+      low: value * Math.min(1, spread(ratios, 0.1)),
+      high: value * Math.max(1, spread(ratios, 0.9)),
+    };
+  };
+  const shifted = (series: 'coreC', tS: number, share: number): number =>
+    spread(
+      runs.map((each) => at(each, each[series], tS) - at(plain.value, plain.value[series], tS)),
+      share,
+    );
+
+  const timed = (of: (each: BakeRun) => number | null): HeatTime => {
+    const value = of(run);
+    const middle = of(plain.value);
+    const sorted = runs.map((each) => of(each) ?? Infinity).sort((a, b) => a - b);
+    const edge = (share: number) => {
+      const drawn = quantile(sorted, share);
+      if (!Number.isFinite(drawn)) return null;
+      return value !== null && middle !== null ? (drawn / middle) * value : drawn;
+    };
+    const low = edge(0.1);
+    const high = edge(0.9);
+    return {
+      value,
+      low: value === null || low === null ? low : Math.min(value, low),
+      high: value === null || high === null ? high : Math.max(value, high),
+    };
+  };
+  const core = end('coreC', run);
+  const outcome = runs.map((each) => Math.log(each.setAtS ?? 1.3 * (plain.value.setAtS ?? endS)));
+  const mean = outcome.reduce((sum, value) => sum + value, 0) / outcome.length;
+  const along = PARAMETERS.map((_, column) =>
+    Math.abs(outcome.reduce((sum, value, row) => sum + (value - mean) * (NORMAL[row]?.[column] ?? 0), 0)),
+  );
+  return ok({
+    run,
+    coreLow: run.atS.map((tS, index) => run.coreC[index]! + Math.min(0, shifted('coreC', tS, 0.1))),
+    coreHigh: run.atS.map((tS, index) => run.coreC[index]! + Math.max(0, shifted('coreC', tS, 0.9))),
+    set: timed((each) => each.setAtS),
+    cut: timed((each) => each.cutAtS),
+    endS,
+    coreAtEndC: {
+      value: core,
+      low: core + Math.min(0, shifted('coreC', endS - 1, 0.1)),
+      high: core + Math.max(0, shifted('coreC', endS - 1, 0.9)),
+    },
+    lost: scaled('lost'),
+    brownTop: scaled('brownTop'),
+    brownBase: scaled('brownBase'),
+    setChance: runs.filter((each) => each.setAtS !== null && each.setAtS <= endS).length / runs.length,
+    dominant: PARAMETERS[along.indexOf(Math.max(...along))]!,
+  });
+}

@@ -1,0 +1,207 @@
+/**
+ * A body as finite volumes: cells joined by faces, and boundary faces on its sides. Any shape is this list; the stepper knows
+ * no geometry. Lengths in m, areas in m², volumes in m³ of the modelled part (a symmetric half counts once).
+ */
+export interface Grid {
+  readonly cells: number;
+  readonly volume: Float64Array;
+  /** Inner faces: the cells on both sides, the face's area, and each cell's way from its centre to the face. */
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+  readonly area: Float64Array;
+  readonly wayFrom: Float64Array;
+  readonly wayTo: Float64Array;
+  /** Boundary faces: cell, side, area, way from the centre. */
+  readonly edge: Int32Array;
+  readonly side: Int32Array;
+  readonly edgeArea: Float64Array;
+  readonly edgeWay: Float64Array;
+  /** The cell that stands for the middle. */
+  readonly core: number;
+  /** The whole piece over the modelled part. */
+  readonly times: number;
+}
+
+/** Sides of a piece. */
+export const SIDES = ['top', 'side', 'base'] as const;
+export type Side = (typeof SIDES)[number];
+export const sideIndex = (side: Side): number => SIDES.indexOf(side);
+
+/**
+ * Widths of cells across a thickness, finest at the given ends: the crust is a few mm, the crumb is smooth. Geometric, each cell at
+ * most `grow` times its neighbour.
+ * @returns widths that sum to `length`, m
+ */
+export function graded(
+  length: number,
+  finest: number,
+  ends: 'first' | 'last' | 'both',
+  grow = 1.45,
+): number[] {
+  if (ends === 'both') {
+    const half = graded(length / 2, finest, 'last', grow);
+    return [...[...half].reverse(), ...half];
+  }
+  const widths: number[] = [];
+  let left = length;
+  let next = Math.min(finest, length / 3);
+  while (left > next * 1.6) {
+    widths.push(next);
+    left -= next;
+    next *= grow;
+  }
+  widths.push(left);
+  // the remainder must not be finer than its neighbour: share it out
+  const most = widths.length > 1 ? widths[widths.length - 2]! : 0;
+  if (widths.length > 1 && left < most) {
+    widths.pop();
+    const scale = length / widths.reduce((sum, width) => sum + width, 0);
+    for (let index = 0; index < widths.length; index += 1) widths[index]! *= scale;
+  }
+  return ends === 'last' ? widths.reverse() : widths;
+}
+
+interface Building {
+  volume: number[];
+  from: number[];
+  to: number[];
+  area: number[];
+  wayFrom: number[];
+  wayTo: number[];
+  edge: number[];
+  side: number[];
+  edgeArea: number[];
+  edgeWay: number[];
+}
+const building = (): Building => ({
+  volume: [], from: [], to: [], area: [], wayFrom: [], wayTo: [], edge: [], side: [], edgeArea: [], edgeWay: [],
+}); // prettier-ignore
+
+const built = (b: Building, core: number, times: number): Grid => ({
+  cells: b.volume.length,
+  volume: Float64Array.from(b.volume),
+  from: Int32Array.from(b.from),
+  to: Int32Array.from(b.to),
+  area: Float64Array.from(b.area),
+  wayFrom: Float64Array.from(b.wayFrom),
+  wayTo: Float64Array.from(b.wayTo),
+  edge: Int32Array.from(b.edge),
+  side: Int32Array.from(b.side),
+  edgeArea: Float64Array.from(b.edgeArea),
+  edgeWay: Float64Array.from(b.edgeWay),
+  core,
+  times,
+});
+
+function bound(b: Building, cell: number, side: Side, area: number, way: number): void {
+  b.edge.push(cell);
+  b.side.push(sideIndex(side));
+  b.edgeArea.push(area);
+  b.edgeWay.push(way);
+}
+
+/** Edges of the cells: 0, w0, w0 + w1 ... */
+function edges(widths: readonly number[]): number[] {
+  const at = [0];
+  for (const width of widths) at.push(at[at.length - 1]! + width);
+  return at;
+}
+
+/**
+ * A rectangle of x from the axis outwards (half a tin's width, or a radius) by z from the base upwards. `round`: cells are rings
+ * round the axis; otherwise a bar of `lengthM`, of which half is modelled.
+ *
+ * @param times how often the modelled part makes the whole
+ */
+export function block(
+  acrossM: readonly number[],
+  upM: readonly number[],
+  shape: { readonly round: true } | { readonly round: false; readonly lengthM: number },
+): Grid {
+  const b = building();
+  const x = edges(acrossM);
+  const z = edges(upM);
+  const nx = acrossM.length;
+  const nz = upM.length;
+  const deep = shape.round ? 0 : shape.lengthM;
+  const ground = (i: number) =>
+    shape.round ? Math.PI * (x[i + 1]! ** 2 - x[i]! ** 2) : (x[i + 1]! - x[i]!) * deep;
+  const wall = (i: number, j: number) => (shape.round ? 2 * Math.PI * x[i]! : deep) * upM[j]!;
+  for (let j = 0; j < nz; j += 1) {
+    for (let i = 0; i < nx; i += 1) {
+      const cell = j * nx + i;
+      b.volume.push(ground(i) * upM[j]!);
+      if (i + 1 < nx) {
+        b.from.push(cell);
+        b.to.push(cell + 1);
+        b.area.push(wall(i + 1, j));
+        b.wayFrom.push(acrossM[i]! / 2);
+        b.wayTo.push(acrossM[i + 1]! / 2);
+      } else bound(b, cell, 'side', wall(nx, j), acrossM[i]! / 2);
+      if (j + 1 < nz) {
+        b.from.push(cell);
+        b.to.push(cell + nx);
+        b.area.push(ground(i));
+        b.wayFrom.push(upM[j]! / 2);
+        b.wayTo.push(upM[j + 1]! / 2);
+      } else bound(b, cell, 'top', ground(i), upM[j]! / 2);
+      if (j === 0) bound(b, cell, 'base', ground(i), upM[0]! / 2);
+    }
+  }
+  // the axis at half height: where heat comes last in most loaves
+  let middle = 0;
+  while (middle + 1 < nz && z[middle + 1]! < z[nz]! / 2) middle += 1;
+  return built(b, middle * nx, shape.round ? 1 : 2);
+}
+
+/** A slab seen edge on, per area: discs, flatbreads, crackers; their rim is small. */
+export function slab(upM: readonly number[], areaM2: number): Grid {
+  const b = building();
+  upM.forEach((width, j) => {
+    b.volume.push(width * areaM2);
+    if (j + 1 < upM.length) {
+      b.from.push(j);
+      b.to.push(j + 1);
+      b.area.push(areaM2);
+      b.wayFrom.push(width / 2);
+      b.wayTo.push(upM[j + 1]! / 2);
+    } else bound(b, j, 'top', areaM2, width / 2);
+    if (j === 0) bound(b, j, 'base', areaM2, width / 2);
+  });
+  const z = edges(upM);
+  let middle = 0;
+  while (middle + 1 < upM.length && z[middle + 1]! < z[upM.length]! / 2) middle += 1;
+  return built(b, middle, 1);
+}
+
+/**
+ * A bar or ring of round section, or a ball, seen along its radius from the axis or centre outwards. A share of its skin is the base
+ * that touches what it lies on; the section stays round in the model.
+ */
+export function radial(
+  outM: readonly number[],
+  shape: { readonly ball: true } | { readonly ball: false; readonly lengthM: number },
+  baseShare: number,
+): Grid {
+  const b = building();
+  const r = edges(outM);
+  const wall = (radius: number) =>
+    shape.ball ? 4 * Math.PI * radius * radius : 2 * Math.PI * radius * shape.lengthM;
+  const inside = (radius: number) =>
+    shape.ball ? (4 / 3) * Math.PI * radius ** 3 : Math.PI * radius * radius * shape.lengthM;
+  outM.forEach((width, i) => {
+    b.volume.push(inside(r[i + 1]!) - inside(r[i]!));
+    if (i + 1 < outM.length) {
+      b.from.push(i);
+      b.to.push(i + 1);
+      b.area.push(wall(r[i + 1]!));
+      b.wayFrom.push(width / 2);
+      b.wayTo.push(outM[i + 1]! / 2);
+    } else {
+      const skin = wall(r[i + 1]!);
+      bound(b, i, 'top', skin * (1 - baseShare), width / 2);
+      if (baseShare > 0) bound(b, i, 'base', skin * baseShare, width / 2);
+    }
+  });
+  return built(b, 0, 1);
+}

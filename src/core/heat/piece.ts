@@ -1,0 +1,149 @@
+import type { Shape } from '../method/heating';
+import { ok, refuse, type Result } from '../result';
+import { within } from '../units/decimal';
+import { block, graded, radial, slab, type Grid } from './grid';
+
+/** One piece as it goes in. Lengths in cm; what is null follows from the mass. */
+export interface Piece {
+  readonly shape: Shape;
+  readonly massG: number;
+  /** Volume as it bakes over that of its dough without bubbles: rise and oven spring. */
+  readonly lightness: number;
+  /** tin: inner length and width; baguette: length; disc and flatbread: diameter; hearth: diameter. */
+  readonly lengthCm: number | null;
+  readonly widthCm: number | null;
+}
+
+/** Mass that a shape may have, g; lengths in cm. A 2 kg roll is no roll. */
+export const PIECE_LIMITS: Readonly<
+  Record<Shape, { readonly massG: { readonly min: number; readonly max: number } }>
+> = {
+  tin: { massG: { min: 50, max: 5000 } },
+  hearth: { massG: { min: 100, max: 4000 } },
+  baguette: { massG: { min: 40, max: 900 } },
+  roll: { massG: { min: 15, max: 400 } },
+  touchingRolls: { massG: { min: 15, max: 400 } },
+  disc: { massG: { min: 15, max: 1500 } },
+  flatbread: { massG: { min: 5, max: 1500 } },
+  ring: { massG: { min: 15, max: 400 } },
+  ball: { massG: { min: 3, max: 200 } },
+};
+export const LENGTH_CM = { min: 2, max: 120 } as const;
+export const LIGHTNESS = { min: 1, max: 6 } as const;
+/** Thinner than this it is a crisp, m; thicker than that no home oven bakes it through. */
+const THICK_M = { min: 0.0008, max: 0.2 };
+
+export interface Body {
+  readonly grid: Grid;
+  readonly volumeM3: number;
+  readonly heightM: number;
+  readonly acrossM: number;
+  readonly lengthM: number;
+  /** Gas share of the volume. */
+  readonly porosity: number;
+}
+
+/** The finest cell at the crust and how fast they may grow inwards: shipped for what is shown, coarse for the draws. */
+export const GRIDS = {
+  shipped: { finestM: 0.0016, grow: 1.45 },
+  coarse: { finestM: 0.0025, grow: 1.5 },
+} as const;
+export type GridKind = keyof typeof GRIDS;
+
+/** Proportions where nothing is measured: usual tins are 2.2 times as long as wide; a hearth loaf stands 0.42 of its width high. */
+const USUAL = { tinLengthOverWidth: 2.2, tinHeightOverWidth: 0.95, hearthHeightOverWidth: 0.42, baguetteCm: 34, rollHeightOverWidth: 0.55, ringHole: 0.3, discThickM: 0.009, flatThickM: 0.006 } as const; // prettier-ignore
+
+/**
+ * The body a piece bakes as.
+ * - tin: half the cross-section of a bar of the tin's width (its ends change the middle of a usual tin by less than the range);
+ * - hearth, roll: a round block of the same volume, height and width;
+ * - touching rolls: the same, its side passing no heat;
+ * - baguette, ring: round bar of the same volume, a quarter of its skin on what it lies on;
+ * - disc, flatbread: slab; ball: sphere.
+ *
+ * @returns `tooSmall` / `tooLarge` at massG, lengthCm, widthCm, lightness or thickness
+ */
+export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 'shipped'): Result<Body> {
+  const mass = within(piece.massG, PIECE_LIMITS[piece.shape].massG, 'massG');
+  if (!mass.ok) return mass;
+  const light = within(piece.lightness, LIGHTNESS, 'lightness');
+  if (!light.ok) return light;
+  for (const field of ['lengthCm', 'widthCm'] as const) {
+    const value = piece[field];
+    const checked = value === null ? ok(0) : within(value, LENGTH_CM, field);
+    if (!checked.ok) return checked;
+  }
+  const volumeM3 = (piece.massG / 1000 / densityKgPerM3) * piece.lightness;
+  const porosity = 1 - 1 / piece.lightness;
+  const { finestM, grow } = GRIDS[kind];
+  const lengthM = piece.lengthCm === null ? null : piece.lengthCm / 100;
+  const widthM = piece.widthCm === null ? null : piece.widthCm / 100;
+  const done = (grid: Grid, heightM: number, acrossM: number, longM: number): Result<Body> => {
+    const thick = Math.min(heightM, acrossM);
+    if (thick < THICK_M.min) return refuse('tooSmall', 'thicknessM', { min: THICK_M.min });
+    if (thick > THICK_M.max) return refuse('tooLarge', 'thicknessM', { max: THICK_M.max });
+    return ok({ grid, volumeM3, heightM, acrossM, lengthM: longM, porosity });
+  };
+  switch (piece.shape) {
+    case 'tin': {
+      const width = widthM ?? Math.cbrt(volumeM3 / (USUAL.tinLengthOverWidth * USUAL.tinHeightOverWidth));
+      const long = lengthM ?? width * USUAL.tinLengthOverWidth;
+      const height = volumeM3 / (width * long);
+      const across = graded(width / 2, finestM, 'last', grow);
+      return done(
+        block(across, graded(height, finestM, 'both', grow), { round: false, lengthM: long }),
+        height,
+        width,
+        long,
+      );
+    }
+    case 'hearth':
+    case 'roll':
+    case 'touchingRolls': {
+      const ratio = piece.shape === 'hearth' ? USUAL.hearthHeightOverWidth : USUAL.rollHeightOverWidth;
+      // a block as high and wide as gives its middle about the depth a dome's has
+      const width = lengthM ?? Math.cbrt((4 * volumeM3) / (Math.PI * ratio));
+      const height = (4 * volumeM3) / (Math.PI * width * width);
+      const across = graded(width / 2, finestM, 'last', grow);
+      return done(
+        block(across, graded(height, finestM, 'both', grow), { round: true }),
+        height,
+        width,
+        width,
+      );
+    }
+    case 'baguette':
+    case 'ring': {
+      // a ring is a bar as long as the middle of its tube goes round
+      const long =
+        piece.shape === 'baguette'
+          ? (lengthM ?? USUAL.baguetteCm / 100)
+          : Math.cbrt((4 * volumeM3 * (Math.PI * (1 + USUAL.ringHole)) ** 2) / Math.PI);
+      const radius = Math.sqrt(volumeM3 / (Math.PI * long));
+      return done(
+        radial(graded(radius, finestM, 'last', grow), { ball: false, lengthM: long }, 0.22),
+        2 * radius,
+        2 * radius,
+        long,
+      );
+    }
+    case 'disc':
+    case 'flatbread': {
+      const usual = piece.shape === 'disc' ? USUAL.discThickM : USUAL.flatThickM;
+      const across = lengthM ?? Math.sqrt((4 * volumeM3) / (Math.PI * usual));
+      const area = (Math.PI / 4) * across * across;
+      const height = volumeM3 / area;
+      const fine = Math.min(finestM, height / 6);
+      return done(slab(graded(height, fine, 'both', grow), area), height, across, across);
+    }
+    case 'ball': {
+      const radius = Math.cbrt((3 * volumeM3) / (4 * Math.PI));
+      return done(
+        radial(graded(radius, finestM, 'last', grow), { ball: true }, 0),
+        2 * radius,
+        2 * radius,
+        2 * radius,
+      );
+    }
+  }
+}

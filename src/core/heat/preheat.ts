@@ -1,0 +1,90 @@
+import { refuse, ok, type Result } from '../result';
+import { within } from '../units/decimal';
+import { HEAT, PLATES, STEFAN_BOLTZMANN, type Plate } from './parameters';
+import { newPlate, stepPlate } from './plate';
+import { heatUpS, thermostatW, type Oven } from './oven';
+import { PHASE_LIMITS } from './programme';
+
+export interface Preheat {
+  /** The oven's air and walls, and the stone, steel or pot: ready within 15 °C of the dial, s; null: never within three hours. */
+  readonly ovenS: number | null;
+  readonly plateS: number | null;
+  /** After a load took its share: until the plate's face is back within 15 °C, s. */
+  readonly recoverS: number | null;
+  /** Each minute: oven, plate's face, plate's underside, °C. */
+  readonly ovenC: readonly number[];
+  readonly topC: readonly number[];
+  readonly baseC: readonly number[];
+}
+
+const NEAR_C = 15;
+const LIMIT_S = 10_800;
+/** What a cold load draws out of the face in its first minutes, J/m²: a disc's or loaf's base warmed by some 60 °C. */
+const LOAD_J_PER_M2 = 350_000;
+
+/**
+ * Heats an oven with what stands in it. The plate takes from both faces by convection and radiation; a pot counts as iron.
+ * @returns limits at setC, roomC, and `notSolvable` at setC when the oven's power can't hold that temperature
+ */
+export function preheat(oven: Oven, plate: Plate | null, setC: number, roomC: number): Result<Preheat> {
+  const room = within(roomC, PHASE_LIMITS.roomC, 'roomC');
+  if (!room.ok) return room;
+  const dial = within(
+    setC,
+    { min: Math.max(PHASE_LIMITS.setC.oven.min, Math.ceil(roomC + 5)), max: PHASE_LIMITS.setC.oven.max },
+    'setC',
+  );
+  if (!dial.ok) return dial;
+  const wantedC = setC + oven.offsetC;
+  if (oven.lossWPerK * (wantedC - roomC) > oven.powerW) return refuse('notSolvable', 'setC');
+  const film = (oven.kind === 'fan' ? HEAT.convection.fan : HEAT.convection.static) * oven.transfer;
+  const state = plate && newPlate(plate, roomC);
+  const emissivity = plate ? PLATES[plate].emissivity * HEAT.emissivity.oven : 0;
+  const flux = (airC: number, faceC: number) => {
+    const a = airC + 273.15;
+    const b = faceC + 273.15;
+    return (film + emissivity * STEFAN_BOLTZMANN * (a * a + b * b) * (a + b)) * (airC - faceC);
+  };
+  let airC = roomC;
+  const ovenC: number[] = [];
+  const topC: number[] = [];
+  const baseC: number[] = [];
+  let plateS: number | null = null;
+  let recoverFromS: number | null = null;
+  let recoverS: number | null = null;
+  /** A baking stone or steel of 35 × 40 cm. */
+  const area = 0.14;
+  const dtS = 2;
+  for (let tS = 0; tS <= LIMIT_S; tS += dtS) {
+    const top = state ? state.tempC[0]! : airC;
+    const base = state ? state.tempC[state.tempC.length - 1]! : airC;
+    if (tS % 60 === 0 && recoverFromS === null) {
+      ovenC.push(airC);
+      topC.push(top);
+      baseC.push(base);
+    }
+    if (state && plateS === null && top >= wantedC - NEAR_C) {
+      plateS = tS;
+      recoverFromS = tS;
+      // the load takes its heat out of the whole thickness
+      const drop = LOAD_J_PER_M2 / (PLATES[state.kind].heatJPerM3K * PLATES[state.kind].thickM);
+      for (let layer = 0; layer < state.tempC.length; layer += 1) state.tempC[layer]! -= drop;
+    } else if (recoverFromS !== null && recoverS === null && tS > recoverFromS && top >= wantedC - NEAR_C) {
+      recoverS = tS - recoverFromS;
+      break;
+    }
+    let takenW = 0;
+    if (state) {
+      const intoTop = flux(airC, top);
+      const intoBase = flux(airC, base);
+      stepPlate(state, intoTop, intoBase, dtS);
+      takenW = (intoTop + intoBase) * area;
+    }
+    airC +=
+      ((thermostatW(oven, airC, wantedC, roomC) - oven.lossWPerK * (airC - roomC) - takenW) * dtS) /
+      oven.heatJPerK;
+    if (!state && airC >= wantedC - 3) break;
+  }
+  const alone = heatUpS(oven, roomC, wantedC, roomC);
+  return ok({ ovenS: Number.isFinite(alone) ? alone : null, plateS, recoverS, ovenC, topC, baseC });
+}

@@ -1,0 +1,86 @@
+import { ok, refuse, type Result } from '../result';
+import { within } from '../units/decimal';
+import type { Oven } from './oven';
+import type { Plate } from './parameters';
+
+/** One stretch of a bake. */
+export interface Phase {
+  readonly kind: 'oven' | 'coast' | 'fry' | 'boil' | 'griddle' | 'rack';
+  readonly durationS: number;
+  /** Dial of the oven, oil, griddle, °C; not asked of coast, rack and boil. */
+  readonly setC: number;
+  readonly moist: 'dry' | 'steam' | 'lid';
+  /** What it lies on; null: a wire rack, or its own tin. */
+  readonly on: Plate | null;
+  readonly inTin: boolean;
+  /** Sauce and topping lie on it: its upper side is kept moist. */
+  readonly topped: boolean;
+  /** The other side is down from now on. */
+  readonly turned: boolean;
+  /** The door is opened as it begins. */
+  readonly door: boolean;
+}
+
+export const PHASE_LIMITS = {
+  durationS: { min: 0, max: 86_400 },
+  setC: {
+    oven: { min: 60, max: 550 },
+    fry: { min: 120, max: 200 },
+    griddle: { min: 100, max: 350 },
+  },
+  roomC: { min: -5, max: 45 },
+  startC: { min: -2, max: 100 },
+  altitudeM: { min: -430, max: 5500 },
+  count: { min: 1, max: 60 },
+  offsetC: { min: -80, max: 80 },
+} as const;
+
+export const newPhase = (
+  kind: Phase['kind'],
+  durationS: number,
+  setC: number,
+  part: Partial<Phase> = {},
+): Phase => ({
+  kind,
+  durationS,
+  setC,
+  moist: 'dry',
+  on: null,
+  inTin: false,
+  topped: false,
+  turned: false,
+  door: kind === 'oven',
+  ...part,
+});
+
+/**
+ * Is this a programme anybody could bake by?
+ * @returns by field, `phases.1.setC`: `tooSmall` / `tooLarge` with the range (an oven colder than the room too); `notAllowed` at
+ * `phases.1.moist` for a lid put on later than it was off (lid off before it was on), at `phases.1.inTin` for back into the tin
+ */
+export function checkProgramme(phases: readonly Phase[], roomC: number, oven: Oven): Result<null> {
+  const room = within(roomC, PHASE_LIMITS.roomC, 'roomC');
+  if (!room.ok) return room;
+  const offset = within(oven.offsetC, PHASE_LIMITS.offsetC, 'offsetC');
+  if (!offset.ok) return offset;
+  if (phases.length === 0) return refuse('required', 'phases');
+  if (phases.length > 24) return refuse('tooMany', 'phases', { max: 24 });
+  let uncovered = false;
+  let outOfTin = false;
+  for (const [index, phase] of phases.entries()) {
+    const path = (field: string) => `phases.${index}.${field}`;
+    const time = within(phase.durationS, PHASE_LIMITS.durationS, path('durationS'));
+    if (!time.ok) return time;
+    if (phase.kind === 'oven' || phase.kind === 'fry' || phase.kind === 'griddle') {
+      const { min, max } = PHASE_LIMITS.setC[phase.kind];
+      const set = within(phase.setC, { min: Math.max(min, Math.ceil(roomC + 5)), max }, path('setC'));
+      if (!set.ok) return set;
+    }
+    const baking = phase.kind === 'oven' || phase.kind === 'coast';
+    if (phase.moist === 'lid' && (uncovered || !baking)) return refuse('notAllowed', path('moist'));
+    if (baking && phase.moist !== 'lid') uncovered = true;
+    if (phase.inTin && outOfTin) return refuse('notAllowed', path('inTin'));
+    if (!phase.inTin) outOfTin = true;
+  }
+  return ok(null);
+}

@@ -1,0 +1,351 @@
+import type { CrumbMatter } from './crumbMatter';
+import { SIDES, type Grid } from './grid';
+import { HEAT } from './parameters';
+import { latentJPerKg, vapourConductionWPerMK, vapourPressureFast } from './water';
+
+/** What a side of the piece meets over a step. */
+export interface Meeting {
+  /** Fluid or solid it touches, °C, and how well, W/(m² K). */
+  tempC: number;
+  hWPerM2K: number;
+  /** Radiation from walls of this temperature; 0: none. */
+  emissivity: number;
+  wallC: number;
+  /** Mass transfer, kg/(s m² Pa), and vapour pressure away from the surface, Pa; 0: sealed by what it touches. */
+  massPerPa: number;
+  vapourPa: number;
+}
+
+/** Physical figures of one run: drawn for the range. */
+export interface BodyFigures {
+  readonly matter: CrumbMatter;
+  readonly porosity: number;
+  readonly pressurePa: number;
+  readonly conduction: number;
+  readonly vapourPath: number;
+  readonly browning: number;
+  /** Turns off water's part (boiling, vapour, drying): plain conduction, for checks against the analytic series. */
+  readonly plain?: boolean;
+}
+
+/** The piece while it bakes. Arrays per cell (or per boundary face) of the grid; changed in place by {@link advance}. */
+export interface BodyState {
+  readonly grid: Grid;
+  readonly figures: BodyFigures;
+  /** Per cell: dry matter, kg; heat capacity of it, J/K; water, kg; heat above 0 °C, J; temperature, °C; gelatinised share. */
+  readonly dryKg: Float64Array;
+  readonly dryJPerK: Float64Array;
+  readonly waterKg: Float64Array;
+  readonly heatJ: Float64Array;
+  readonly tempC: Float64Array;
+  readonly gelatinised: Float64Array;
+  /** Per boundary face: surface temperature, °C, water per dry matter of the skin, browning index. */
+  readonly skinC: Float64Array;
+  readonly skinWater: Float64Array;
+  readonly brown: Float64Array;
+  /** Books: heat taken in through the sides, J; heat and water carried off by vapour, J, kg. Of the modelled part. */
+  takenJ: number;
+  vapourJ: number;
+  vapourKg: number;
+  /** Heat given by each side's surroundings in the last step, W, in the order of SIDES. */
+  readonly sideW: Float64Array;
+  readonly boilsC: number;
+  sinceSlowS: number;
+  readonly conducts: Float64Array;
+  /** Of a cell's conduction, what goes as vapour through its bubbles: it takes water along, from hot to cold. */
+  readonly asVapour: Float64Array;
+  readonly vapourTable: Float64Array;
+  readonly into: Float64Array;
+  readonly waterInto: Float64Array;
+}
+
+export const WATER_J_PER_KG_K = 4200;
+const GAS = 8.314462;
+/** Below so much water per dry matter nothing more boils away. */
+const BOUND_WATER = 0.025;
+
+/** Boiling point under this pressure, °C (Antoine above 100 °C's range is close enough both ways). */
+const boilingAt = (pa: number): number => {
+  const mmHg = pa / 133.322368;
+  return mmHg < 760
+    ? 1730.63 / (8.07131 - Math.log10(mmHg)) - 233.426
+    : 1810.94 / (8.14019 - Math.log10(mmHg)) - 244.485;
+};
+
+export function newBody(grid: Grid, figures: BodyFigures, startC: number): BodyState {
+  const { matter, porosity } = figures;
+  const n = grid.cells;
+  const kgPerM3 = matter.densityKgPerM3 * (1 - porosity);
+  const dryKg = Float64Array.from(grid.volume, (volume) => volume * kgPerM3 * (1 - matter.waterShare));
+  const waterKg = Float64Array.from(grid.volume, (volume) => volume * kgPerM3 * matter.waterShare);
+  const dryJPerK = Float64Array.from(dryKg, (kg) => kg * matter.dryHeatJPerKgK);
+  const heatJ = Float64Array.from(dryJPerK, (c, cell) => (c + waterKg[cell]! * WATER_J_PER_KG_K) * startC);
+  const vapour = HEAT.vapourPath.value * figures.vapourPath * porosity;
+  return {
+    grid,
+    figures,
+    dryKg,
+    dryJPerK,
+    waterKg,
+    heatJ,
+    tempC: new Float64Array(n).fill(startC),
+    gelatinised: new Float64Array(n),
+    skinC: new Float64Array(grid.edge.length).fill(startC),
+    skinWater: new Float64Array(grid.edge.length).fill(
+      matter.waterShare / Math.max(0.05, 1 - matter.waterShare),
+    ),
+    brown: new Float64Array(grid.edge.length),
+    takenJ: 0,
+    vapourJ: 0,
+    vapourKg: 0,
+    sideW: new Float64Array(SIDES.length),
+    boilsC: boilingAt(figures.pressurePa),
+    sinceSlowS: 0,
+    conducts: new Float64Array(n),
+    asVapour: new Float64Array(n),
+    vapourTable: Float64Array.from({ length: 141 }, (_, tempC) =>
+      Math.min(HEAT.vapourPath.mostWPerMK, vapour * vapourConductionWPerMK(tempC, figures.pressurePa)),
+    ),
+    into: new Float64Array(n),
+    waterInto: new Float64Array(n),
+  };
+}
+
+/** How much faster water moves at the mean of two temperatures given as their sum. */
+const warmer = (sumC: number): number => {
+  const above = sumC / 2 - 25;
+  return above > 0 ? 1 + HEAT.moisture.perC * above : 1;
+};
+
+/** Maxwell-Eucken: bubbles of air (0.026 W/(m K)) in a conducting mass. */
+function porousWPerMK(solid: number, porosity: number): number {
+  const air = 0.026;
+  return (
+    (solid * (2 * solid + air - 2 * porosity * (solid - air))) / (2 * solid + air + porosity * (solid - air))
+  );
+}
+
+/** Fills `conducts` and answers with the longest explicit step that stays stable, s. */
+export function stableStepS(state: BodyState, meetings: readonly Meeting[]): number {
+  const { grid, figures, dryKg, dryJPerK, waterKg, tempC, conducts, asVapour, vapourTable, into } = state;
+  const solid = porousWPerMK(
+    figures.matter.conductsWPerMK * HEAT.conduction.value * figures.conduction,
+    figures.porosity,
+  );
+  for (let cell = 0; cell < grid.cells; cell += 1) {
+    into[cell] = 0;
+    if (figures.plain) {
+      conducts[cell] = solid;
+      continue;
+    }
+    const wet = Math.min(1, waterKg[cell]! / (0.25 * dryKg[cell]!));
+    const t = tempC[cell]!;
+    const at = t < 0 ? 0 : t > 139 ? 139 : t;
+    const low = at | 0;
+    const vapour = vapourTable[low]! + (vapourTable[low + 1]! - vapourTable[low]!) * (at - low);
+    conducts[cell] = HEAT.crustWPerMK + wet * (solid - HEAT.crustWPerMK + vapour);
+    asVapour[cell] = (wet * vapour) / conducts[cell]! / latentJPerKg(t);
+  }
+  for (let face = 0; face < grid.area.length; face += 1) {
+    const a = grid.from[face]!;
+    const b = grid.to[face]!;
+    const g = grid.area[face]! / (grid.wayFrom[face]! / conducts[a]! + grid.wayTo[face]! / conducts[b]!);
+    into[a]! += g;
+    into[b]! += g;
+  }
+  for (let edge = 0; edge < grid.edge.length; edge += 1) {
+    const cell = grid.edge[edge]!;
+    const meeting = meetings[grid.side[edge]!]!;
+    const h = meeting.hWPerM2K + 25 * meeting.emissivity;
+    if (h > 0) into[cell]! += grid.edgeArea[edge]! / (1 / h + grid.edgeWay[edge]! / conducts[cell]!);
+  }
+  let step = Infinity;
+  for (let cell = 0; cell < grid.cells; cell += 1) {
+    const limit = (dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K) / into[cell]!;
+    if (limit < step) step = limit;
+  }
+  // under the limit, so that no cell overshoots its neighbours, with room for what changes until it is asked again
+  return 0.6 * step;
+}
+
+/** Skin's water: what the crumb brings to the surface is what the air takes. Closed form of g (Xc - Xs) = β (a(Xs) ps - pa). */
+function skinWater(
+  crumb: number,
+  brings: number,
+  takes: number,
+  saturatedPa: number,
+  vapourPa: number,
+): number {
+  const half = HEAT.halfActivity;
+  const p = brings;
+  const q = takes * (saturatedPa - vapourPa) - brings * crumb + brings * half;
+  const r = -half * (takes * vapourPa + brings * crumb);
+  return Math.max(0, (-q + Math.sqrt(Math.max(0, q * q - 4 * p * r))) / (2 * p));
+}
+
+/**
+ * Carries the piece on by dtS, in place. `conducts` must be fresh ({@link stableStepS}) and dtS within what that allows.
+ *
+ * Conduction between cells; each side exchanges by convection, radiation and, where air reaches it, evaporation or condensation;
+ * water creeps towards dry cells; a cell above its boiling point (raised as it dries) boils off what heat there is over. Heat and
+ * water are carried face by face, so that the books balance to rounding.
+ */
+export function advance(state: BodyState, meetings: readonly Meeting[], dtS: number): void {
+  const {
+    grid,
+    figures,
+    dryKg,
+    dryJPerK,
+    waterKg,
+    heatJ,
+    tempC,
+    conducts,
+    asVapour,
+    into,
+    waterInto,
+    skinC,
+  } = state;
+  const n = grid.cells;
+  into.fill(0);
+  const wet = !figures.plain;
+  waterInto.fill(0);
+  const creeps = wet ? (HEAT.moisture.m2PerS * dryKg[0]!) / grid.volume[0]! : 0;
+  for (let face = 0; face < grid.area.length; face += 1) {
+    const a = grid.from[face]!;
+    const b = grid.to[face]!;
+    const area = grid.area[face]!;
+    const wayA = grid.wayFrom[face]!;
+    const wayB = grid.wayTo[face]!;
+    const tempA = tempC[a]!;
+    const tempB = tempC[b]!;
+    let q = (area * (tempA - tempB)) / (wayA / conducts[a]! + wayB / conducts[b]!);
+    if (wet) {
+      // water creeps to where it is drier, and goes as vapour to where it is colder: what dries the crust early
+      const kgPerS =
+        (creeps * warmer(tempA + tempB) * area * (waterKg[a]! / dryKg[a]! - waterKg[b]! / dryKg[b]!)) /
+          (wayA + wayB) +
+        q * (q > 0 ? asVapour[a]! : asVapour[b]!);
+      waterInto[a]! -= kgPerS;
+      waterInto[b]! += kgPerS;
+      q += kgPerS * WATER_J_PER_KG_K * (kgPerS > 0 ? tempA : tempB);
+    }
+    into[a]! -= q;
+    into[b]! += q;
+  }
+  state.sideW.fill(0);
+  const browningPerS =
+    (HEAT.browning.perMinAt160 / 60) * figures.browning * figures.matter.brownsReadily * dtS;
+  for (let edge = 0; edge < grid.edge.length; edge += 1) {
+    const cell = grid.edge[edge]!;
+    const side = grid.side[edge]!;
+    const meeting = meetings[side]!;
+    const area = grid.edgeArea[edge]!;
+    const inner = conducts[cell]! / grid.edgeWay[edge]!;
+    const skin = skinC[edge]!;
+    let h = meeting.hWPerM2K;
+    let pull = h * meeting.tempC;
+    if (meeting.emissivity > 0) {
+      const wall = meeting.wallC + 273.15;
+      const own = skin + 273.15;
+      const radiates = 5.670374e-8 * meeting.emissivity * (wall * wall + own * own) * (wall + own);
+      h += radiates;
+      pull += radiates * meeting.wallC;
+    }
+    let kgPerM2S = 0;
+    const crumb = waterKg[cell]! / dryKg[cell]!;
+    let dry = crumb;
+    if (wet && meeting.massPerPa > 0) {
+      const saturated = vapourPressureFast(skin < 130 ? skin : 130);
+      if (saturated < meeting.vapourPa) kgPerM2S = meeting.massPerPa * (saturated - meeting.vapourPa);
+      else {
+        const brings =
+          (HEAT.moisture.m2PerS * warmer(skin + tempC[cell]!) * dryKg[cell]!) /
+          grid.volume[cell]! /
+          grid.edgeWay[edge]!;
+        dry = skinWater(crumb, brings, meeting.massPerPa, saturated, meeting.vapourPa);
+        kgPerM2S = Math.max(0, brings * (crumb - dry));
+      }
+      // never more than there is
+      const most = (0.2 * waterKg[cell]!) / (area * dtS);
+      if (kgPerM2S > most) kgPerM2S = most;
+    }
+    const latent = kgPerM2S === 0 ? 0 : latentJPerKg(skin);
+    const inside = tempC[cell]!;
+    const next = (pull + inner * inside - kgPerM2S * latent) / (h + inner);
+    // evaporation was reckoned at the skin's last temperature: halfway keeps the two from chasing each other
+    skinC[edge] = kgPerM2S === 0 ? next : 0.5 * (skin + next);
+    state.skinWater[edge] = dry;
+    const intoSkin = pull - h * next;
+    state.sideW[side]! += intoSkin * area;
+    state.takenJ += intoSkin * area * dtS;
+    into[cell]! += inner * (next - inside) * area;
+    if (kgPerM2S !== 0) {
+      const kgPerS = kgPerM2S * area;
+      const carried = kgPerS * WATER_J_PER_KG_K * inside;
+      waterInto[cell]! -= kgPerS;
+      into[cell]! -= carried;
+      state.vapourKg += kgPerS * dtS;
+      state.vapourJ += (kgPerS * latent + carried) * dtS;
+    }
+    if (wet && skin > 90) {
+      const braked = 1 + (dry / 0.09) * (dry / 0.09);
+      state.brown[edge]! +=
+        (browningPerS / braked) *
+        Math.exp((-HEAT.browning.energyJPerMol / GAS) * (1 / (skin + 273.15) - 1 / 433.15));
+    }
+  }
+  const boils = state.boilsC;
+  for (let cell = 0; cell < n; cell += 1) {
+    heatJ[cell]! += into[cell]! * dtS;
+    if (!wet) {
+      tempC[cell] = heatJ[cell]! / (dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K);
+      continue;
+    }
+    waterKg[cell]! += waterInto[cell]! * dtS;
+    const capacity = dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K;
+    let t = heatJ[cell]! / capacity;
+    if (t > boils) {
+      const free = waterKg[cell]! - BOUND_WATER * dryKg[cell]!;
+      if (free > 0) {
+        const crumb = waterKg[cell]! / dryKg[cell]!;
+        const point = boilingAt((figures.pressurePa * (crumb + HEAT.halfActivity)) / crumb);
+        if (t > point) {
+          const latent = latentJPerKg(point);
+          const kg = Math.min(free, (capacity * (t - point)) / latent);
+          const carried = kg * (latent + WATER_J_PER_KG_K * point);
+          waterKg[cell]! -= kg;
+          heatJ[cell]! -= carried;
+          state.vapourKg += kg;
+          state.vapourJ += carried;
+          t = heatJ[cell]! / (dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K);
+        }
+      }
+    }
+    tempC[cell] = t;
+  }
+  state.sinceSlowS += dtS;
+  if (state.sinceSlowS >= 8) {
+    gelatinise(state, state.sinceSlowS);
+    state.sinceSlowS = 0;
+  }
+}
+
+/** First-order between the blend's onset and on; every few seconds is often enough for cells that warm by a degree in that time. */
+function gelatinise({ figures, tempC, gelatinised }: BodyState, overS: number): void {
+  const between = figures.matter.gelatinisationC;
+  if (!between) return void gelatinised.fill(1);
+  const peakK = between.peak + 273.15;
+  for (let cell = 0; cell < gelatinised.length; cell += 1) {
+    const t = tempC[cell]!;
+    const left = 1 - gelatinised[cell]!;
+    if (t <= between.onset || left < 1e-6) continue;
+    const perS =
+      HEAT.gelatinise.perSAtPeak *
+      Math.exp((HEAT.gelatinise.energyJPerMol / GAS) * (1 / peakK - 1 / (t + 273.15)));
+    gelatinised[cell] = 1 - left * Math.exp(-perS * overS);
+  }
+}
+
+/** All the heat in the modelled part, J; all its water, kg. */
+export const heatOf = (state: BodyState): number => state.heatJ.reduce((sum, each) => sum + each, 0);
+export const waterOf = (state: BodyState): number => state.waterKg.reduce((sum, each) => sum + each, 0);

@@ -1,0 +1,220 @@
+import type { TinKind } from '../method/heating';
+import { AJAR_LOSES, DOOR_DROPS, thermostatW, type Oven } from './oven';
+import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS, type Plate } from './parameters';
+import { newPlate, stepPlate, type PlateState } from './plate';
+import type { Phase } from './programme';
+import type { Meeting } from './stepper';
+import { vapourPressureFast } from './water';
+
+/** Everything round the piece: air and walls as one, what it lies on, its tin, a lid. Temperatures change as the bake goes on. */
+export interface Surroundings {
+  airC: number;
+  plate: PlateState | null;
+  /** Tin walls at the side and beneath, °C. */
+  readonly tinC: Float64Array;
+  readonly tin: TinKind | null;
+  lidC: number;
+  readonly roomC: number;
+  readonly oven: Oven;
+  readonly pressurePa: number;
+  /** Multiplies every film's transfer; contact apart. Drawn for the range. */
+  readonly transfer: number;
+  readonly contact: number;
+  readonly offsetC: number;
+}
+
+export const newSurroundings = (
+  given: Pick<Surroundings, 'roomC' | 'oven' | 'pressurePa' | 'transfer' | 'contact' | 'offsetC' | 'tin'>,
+  startC: number,
+): Surroundings => ({
+  ...given,
+  airC: given.roomC,
+  plate: null,
+  tinC: new Float64Array(2).fill(startC),
+  lidC: given.roomC,
+});
+
+/** Radiation as a film, W/(m² K), between two temperatures in °C. */
+const radiating = (emissivity: number, a: number, b: number): number => {
+  const x = a + 273.15;
+  const y = b + 273.15;
+  return emissivity * STEFAN_BOLTZMANN * (x * x + y * y) * (x + y);
+};
+
+const isBaking = (phase: Phase): boolean => phase.kind === 'oven' || phase.kind === 'coast';
+
+/** What the air of this phase does to a bare surface: film by kind of place. */
+export function filmOf(phase: Phase, { oven, transfer }: Pick<Surroundings, 'oven' | 'transfer'>): number {
+  const { convection } = HEAT;
+  switch (phase.kind) {
+    case 'oven':
+      return (oven.kind === 'fan' ? convection.fan : convection.static) * transfer;
+    case 'coast':
+      return convection.static * transfer;
+    case 'fry':
+      return convection.fryer * transfer;
+    case 'boil':
+      return convection.boiling * transfer;
+    case 'griddle':
+    case 'rack':
+      return convection.rack * transfer;
+  }
+}
+
+/** Puts the surroundings as a phase finds them: preheated, a door opened, the piece moved onto another plate. */
+export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, startC: number): void {
+  const setC = phase.setC + s.offsetC;
+  if (before === null || before.kind === 'rack') {
+    if (phase.kind === 'oven' || phase.kind === 'fry') s.airC = setC;
+    if (isBaking(phase)) s.lidC = setC;
+  }
+  if (phase.kind === 'rack' || phase.kind === 'griddle') s.airC = s.roomC;
+  if (phase.kind === 'oven' && phase.door) s.airC -= DOOR_DROPS * (s.airC - s.roomC);
+  if (phase.kind === 'fry' && before?.kind !== 'fry') s.airC = setC;
+  if (phase.on !== (s.plate?.kind ?? null)) {
+    // stone, steel, iron and griddle were heated through before; a tray is as cold as what lies on it
+    s.plate = phase.on && newPlate(phase.on, phase.on === 'tray' ? startC : setC);
+  }
+}
+
+/** Fills the three sides' meetings for this moment. */
+export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[], sealedSide: boolean): void {
+  const film = filmOf(phase, s);
+  const lid = phase.moist === 'lid' && isBaking(phase);
+  // Lewis: heat film over the air's volumetric heat gives the mass film; M / (R T) turns it to pressures
+  const perPa = (lid ? 0.25 : 1) * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
+  const { vapour } = HEAT;
+  const share = lid
+    ? vapour.lid
+    : phase.moist === 'steam' && phase.kind === 'oven'
+      ? vapour.steam
+      : vapour.dry;
+  const open: Omit<Meeting, 'emissivity' | 'wallC'> = isBaking(phase)
+    ? {
+        tempC: lid ? s.lidC : s.airC,
+        hWPerM2K: lid ? HEAT.convection.lid : film,
+        massPerPa: perPa,
+        vapourPa: share * s.pressurePa,
+      }
+    : phase.kind === 'fry' || phase.kind === 'boil'
+      ? { tempC: s.airC, hWPerM2K: film, massPerPa: 0, vapourPa: 0 }
+      : { tempC: s.roomC, hWPerM2K: film, massPerPa: perPa, vapourPa: 0.5 * vapourPressureFast(s.roomC) };
+  const wet = phase.kind === 'fry' || phase.kind === 'boil';
+  const emissivity = wet
+    ? 0
+    : isBaking(phase)
+      ? lid
+        ? HEAT.emissivity.lid
+        : HEAT.emissivity.oven
+      : HEAT.emissivity.rack;
+  for (const meeting of meetings) Object.assign(meeting, open, { emissivity, wallC: open.tempC });
+  // half a cm of wet topping: its own water boils first, and what is under it dries no further
+  if (phase.topped)
+    Object.assign(meetings[0]!, {
+      tempC: Math.min(95, open.tempC),
+      hWPerM2K: 55,
+      emissivity: 0,
+      massPerPa: 0,
+    });
+  const side = meetings[1]!;
+  const base = meetings[2]!;
+  if (sealedSide) Object.assign(side, { hWPerM2K: 0, emissivity: 0, massPerPa: 0 });
+  const touch = (meeting: Meeting, tempC: number, hWPerM2K: number) =>
+    Object.assign(meeting, { tempC, hWPerM2K: hWPerM2K * s.contact, emissivity: 0, massPerPa: 0 });
+  if (phase.inTin && s.tin) {
+    touch(side, s.tinC[0]!, HEAT.contact.tin);
+    touch(base, s.tinC[1]!, HEAT.contact.tin);
+  } else if (s.plate) touch(base, s.plate.tempC[0]!, HEAT.contact[s.plate.kind]);
+  if (phase.turned) {
+    const kept = { ...meetings[0]! };
+    Object.assign(meetings[0]!, base);
+    Object.assign(base, kept);
+  }
+}
+
+export interface Extents {
+  readonly sideM2: number;
+  readonly baseM2: number;
+}
+
+/**
+ * Carries the surroundings on after the piece took `sideW` (of its modelled part) for dtS. The oven's air and walls give what the
+ * piece, its tin and plate take, once for each piece of the load.
+ */
+export function stepSurroundings(
+  s: Surroundings,
+  phase: Phase,
+  sideW: Float64Array,
+  times: number,
+  count: number,
+  extents: Extents,
+  dtS: number,
+): void {
+  const film = filmOf(phase, s);
+  const topW = phase.turned ? sideW[2]! : sideW[0]!;
+  const baseW = phase.turned ? sideW[0]! : sideW[2]!;
+  let fromAirW = 0;
+  const lid = phase.moist === 'lid' && isBaking(phase);
+  if (phase.inTin && s.tin) {
+    const { thickM, emissivity } = TINS[s.tin];
+    const heat = thickM * TIN_HEAT_J_PER_M3K;
+    const areas = [extents.sideM2, extents.baseM2];
+    const given = [sideW[1]!, baseW];
+    for (let wall = 0; wall < 2; wall += 1) {
+      const area = areas[wall]!;
+      if (area <= 0) continue;
+      const h = film + radiating(emissivity * HEAT.emissivity.oven, s.airC, s.tinC[wall]!);
+      const flux = h * (s.airC - s.tinC[wall]!);
+      s.tinC[wall]! += ((flux - given[wall]! / area) * dtS) / heat;
+      fromAirW += flux * area;
+    }
+    fromAirW += topW;
+  } else {
+    fromAirW += topW + sideW[1]!;
+    if (s.plate) {
+      const area = extents.baseM2;
+      const plateC = s.plate.tempC[s.plate.tempC.length - 1]!;
+      if (phase.kind === 'griddle') {
+        const wanted = phase.setC + s.offsetC;
+        // a burner with its knob: as much as it takes, up to its power over the pan
+        const gives = Math.min(25_000, Math.max(0, 900 * (wanted - plateC)));
+        stepPlate(s.plate, -baseW / Math.max(1e-9, area), gives, dtS);
+      } else {
+        const h = film + radiating(PLATES[s.plate.kind].emissivity, s.airC, plateC);
+        const flux = h * (s.airC - plateC);
+        stepPlate(s.plate, -baseW / Math.max(1e-9, area), flux, dtS);
+        fromAirW += flux * area;
+      }
+    } else fromAirW += baseW;
+  }
+  if (lid) {
+    // the pot's walls: five millimetres of iron, about twice the loaf's own skin
+    const area = 2 * (extents.sideM2 + extents.baseM2);
+    const h = film + radiating(0.9, s.airC, s.lidC);
+    const flux = h * (s.airC - s.lidC);
+    s.lidC += ((flux * area - topW - sideW[1]!) * dtS) / (area * 0.005 * PLATES.castIron.heatJPerM3K);
+    fromAirW = flux * area + (s.plate ? 0 : baseW);
+  }
+  const { oven } = s;
+  const load = fromAirW * times * count;
+  if (phase.kind === 'oven' || phase.kind === 'fry') {
+    const gives = thermostatW(oven, s.airC, phase.setC + s.offsetC, s.roomC);
+    s.airC += ((gives - oven.lossWPerK * (s.airC - s.roomC) - load) * dtS) / oven.heatJPerK;
+  } else if (phase.kind === 'coast') {
+    s.airC += ((-oven.lossWPerK * AJAR_LOSES * (s.airC - s.roomC) - load) * dtS) / oven.heatJPerK;
+  } else if (phase.kind === 'boil') s.airC = Math.min(s.airC, 130);
+  else s.airC = s.roomC;
+}
+
+/** The longest step the thin things round the piece can bear, s. */
+export function surroundingsStepS(s: Surroundings, phase: Phase): number {
+  if (phase.inTin && s.tin)
+    return (0.4 * TINS[s.tin].thickM * TIN_HEAT_J_PER_M3K) / (HEAT.contact.tin * s.contact + 60);
+  if (s.plate) {
+    const { thickM, heatJPerM3K } = PLATES[s.plate.kind];
+    const layer = thickM / s.plate.tempC.length;
+    const burner = phase.kind === 'griddle' ? 900 : 60;
+    return (0.4 * layer * heatJPerM3K) / (HEAT.contact[s.plate.kind] * s.contact + burner);
+  }
+  return 20;
+}

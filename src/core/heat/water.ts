@@ -1,0 +1,41 @@
+import { HEAT } from './parameters';
+
+/**
+ * Vapour pressure of water, Pa, 0-180 °C: Antoine, Dortmund Data Bank constants below and above 100 °C, joined there. 2,339 at
+ * 20 °C, 101,325 at 100 °C.
+ */
+export function vapourPressurePa(tempC: number): number {
+  const mmHg =
+    tempC < 100
+      ? 10 ** (8.07131 - 1730.63 / (233.426 + tempC))
+      : 10 ** (8.14019 - 1810.94 / (244.485 + tempC));
+  return mmHg * 133.322368;
+}
+
+const FROM_C = -10;
+const STEP_C = 0.5;
+const TABLE = Float64Array.from({ length: 381 }, (_, index) => vapourPressurePa(FROM_C + index * STEP_C));
+
+/** The same from a table, linear between half degrees (error below 0.05 %): asked some million times in a bake. */
+export function vapourPressureFast(tempC: number): number {
+  const at = (tempC - FROM_C) / STEP_C;
+  if (at <= 0) return TABLE[0]!;
+  if (at >= 379) return TABLE[379]!;
+  const low = at | 0;
+  return TABLE[low]! + (TABLE[low + 1]! - TABLE[low]!) * (at - low);
+}
+
+/** Latent heat at a temperature, J/kg. */
+export const latentJPerKg = (tempC: number): number => HEAT.latent.at100 + HEAT.latent.perK * (tempC - 100);
+
+/**
+ * What vapour that evaporates on a bubble's warm side and condenses on its cold side adds to conduction, W/(m K), for straight
+ * free pores: D L (M / R T) · p/(p - p_s) · dp_s/dT (Krischer; de Vries 1958). 0.08 at 30 °C, 1.7 at 80 °C.
+ */
+export function vapourConductionWPerMK(tempC: number, pressurePa: number): number {
+  const kelvin = tempC + 273.15;
+  const diffusion = 2.6e-5 * (kelvin / 298.15) ** 1.81 * (101_325 / pressurePa);
+  const slope = (vapourPressurePa(tempC + 0.5) - vapourPressurePa(tempC - 0.5)) / 1;
+  const saturated = Math.min(0.9, vapourPressurePa(tempC) / pressurePa);
+  return (diffusion * latentJPerKg(tempC) * (0.018015 / (8.314462 * kelvin)) * slope) / (1 - saturated);
+}

@@ -1,0 +1,109 @@
+import type { Consistency } from '../consistency/consistency';
+import { bakedVolume } from '../fermentation/spring';
+import { riseCurve, type RiseCurve } from '../fermentation/riseCurve';
+import { checkBake, type BakeQuestion } from '../heat/bake';
+import { bakeForecast, type BakeForecast, type Watcher } from '../heat/forecast';
+import { preheat, type Preheat } from '../heat/preheat';
+import { newPhase } from '../heat/programme';
+import { ok, type Problem, type Result } from '../result';
+import { sliceOf, standsOverWidth, type SliceFigures } from '../slice/slice';
+import type { Run } from './runOf';
+
+/** A run with everything that can be said of it. What a model refuses is null and carries its problem. */
+export interface RunForecast {
+  readonly rise: RiseCurve;
+  /** Baked volume over that of the dough from the bowl. */
+  readonly bakedVolume: number;
+  readonly bake: BakeForecast | null;
+  readonly bakeProblem: Problem | null;
+  readonly preheat: Preheat | null;
+  readonly slice: SliceFigures | null;
+}
+
+/** What of the consistency the run asks. */
+export type RunFeel = Pick<Consistency, 'rested' | 'holds' | 'clings'>;
+
+/** A big loaf may take five hours to cool through. */
+const COOL_S = { from: 2 * 3600, perG: 14, most: 6 * 3600 } as const;
+
+/** The bake a run leads to, once it is known how far the dough has risen. */
+export function bakeQuestionOf(run: Run, rise: RiseCurve, feel: RunFeel): BakeQuestion | null {
+  const { bake } = run;
+  if (!bake) return null;
+  const { leavening, learnt, pressurePa } = run.rise;
+  const grown = bakedVolume(rise.end, leavening, learnt?.holding.value ?? 1, pressurePa);
+  const bubbleFreeMl = leavening.doughG / (bake.matter.densityKgPerM3 / 1000);
+  const lightness = Math.min(6, Math.max(1, (grown * leavening.doughMl) / bubbleFreeMl));
+  const free = bake.shape === 'hearth' || bake.shape === 'roll' || bake.shape === 'touchingRolls';
+  let { lengthCm } = bake;
+  if (free && lengthCm === null) {
+    const volumeCm3 = (bake.massG / (bake.matter.densityKgPerM3 / 1000)) * lightness;
+    const ratio = standsOverWidth(feel.rested.s, bake.shape === 'hearth' ? 0.42 : 0.55);
+    lengthCm = Math.min(120, Math.max(2, Math.cbrt((4 * volumeCm3) / (Math.PI * ratio))));
+  }
+  const cools = Math.min(COOL_S.most, COOL_S.from + COOL_S.perG * bake.massG);
+  const last = bake.phases[bake.phases.length - 1];
+  const phases =
+    last?.kind === 'rack'
+      ? [...bake.phases.slice(0, -1), { ...last, durationS: Math.max(last.durationS, cools) }]
+      : [...bake.phases, newPhase('rack', cools, 0)];
+  return {
+    matter: bake.matter,
+    piece: { shape: bake.shape, massG: bake.massG, lightness, lengthCm, widthCm: bake.widthCm },
+    startC: Math.min(45, rise.end.tempC),
+    roomC: bake.roomC,
+    altitudeM: bake.altitudeM,
+    oven: bake.oven,
+    tin: bake.tin,
+    count: bake.perLoad,
+    phases,
+  };
+}
+
+/**
+ * Runs fermentation, heat and slice over one run. Pure and the same in a worker, on the server and in a test.
+ * @param watch as for {@link bakeForecast}; a false answer ends with null
+ * @returns the limits of {@link riseCurve}: without a rise there is no run
+ */
+export function forecastRun(
+  run: Run,
+  feel: RunFeel,
+  watch: Watcher = () => true,
+): Result<RunForecast | null> {
+  const rise = riseCurve(run.rise);
+  if (!rise.ok) return rise;
+  const { leavening, learnt, pressurePa } = run.rise;
+  const shared = {
+    rise: rise.value,
+    bakedVolume: bakedVolume(rise.value.end, leavening, learnt?.holding.value ?? 1, pressurePa),
+  };
+  const question = bakeQuestionOf(run, rise.value, feel);
+  if (!question) return ok({ ...shared, bake: null, bakeProblem: null, preheat: null, slice: null });
+  const checked = checkBake(question);
+  if (!checked.ok)
+    return ok({ ...shared, bake: null, bakeProblem: checked.problem, preheat: null, slice: null });
+  const bake = bakeForecast(question, watch);
+  if (!bake.ok) return ok({ ...shared, bake: null, bakeProblem: bake.problem, preheat: null, slice: null });
+  if (!bake.value) return ok(null);
+  const hot = run.bake?.preheat;
+  const heated = hot ? preheat(question.oven, hot.plate, hot.setC, question.roomC) : null;
+  const { body, crustMm } = bake.value.run;
+  return ok({
+    ...shared,
+    bake: bake.value,
+    bakeProblem: null,
+    preheat: heated?.ok ? heated.value : null,
+    slice: sliceOf({
+      shape: question.piece.shape,
+      widthM: body.acrossM,
+      heightM: body.heightM,
+      porosity: body.porosity,
+      consistency: feel,
+      tired: rise.value.end.tired,
+      crustMm,
+      brownTop: bake.value.brownTop.value,
+      brownBase: bake.value.brownBase.value,
+      setChance: bake.value.setChance,
+    }),
+  });
+}
