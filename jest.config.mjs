@@ -21,6 +21,7 @@ const config = async () => ({
       testMatch: [
         '<rootDir>/src/core/**/*.test.ts',
         '<rootDir>/src/server/**/*.test.ts',
+        '<rootDir>/src/workers/**/*.test.ts',
         '<rootDir>/src/app/**/*.test.ts',
         '<rootDir>/tests/*.test.ts',
       ],

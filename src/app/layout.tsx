@@ -4,9 +4,11 @@ import type { ReactNode } from 'react';
 import { PREFERENCE_COOKIE, readPreferences } from '@/features/preferences/preferences';
 import { PreferencesProvider } from '@/features/preferences/PreferencesProvider';
 import { BookProvider } from '@/features/book/BookProvider';
+import { KitProvider } from '@/features/kit/KitProvider';
 import { Shell } from '@/features/shell/Shell';
 import { currentContext } from '@/server/context';
 import { loadEntries } from '@/server/ingredients';
+import { loadKit } from '@/server/kit';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -19,7 +21,7 @@ export const viewport: Viewport = { themeColor: '#1a2226', width: 'device-width'
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const preferences = readPreferences((await cookies()).get(PREFERENCE_COOKIE)?.value);
   const context = await currentContext();
-  const kept = await loadEntries(context);
+  const [kept, kit] = await Promise.all([loadEntries(context), loadKit(context)]);
   return (
     <html lang="en" data-light={preferences.light}>
       <body>
@@ -29,7 +31,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           altitudeM={context.kitchen.details.altitudeM}
         >
           <BookProvider kept={kept}>
-            <Shell>{children}</Shell>
+            <KitProvider kept={kit}>
+              <Shell>{children}</Shell>
+            </KitProvider>
           </BookProvider>
         </PreferencesProvider>
       </body>

@@ -5,6 +5,7 @@ import type { Result } from '@/core/result';
 import { insertBake, insertEvents } from '@/db/queries/bakes';
 import { insertRevision, setArchived } from '@/db/queries/formulas';
 import { insertEntry } from '@/db/queries/ingredients';
+import { insertKit } from '@/db/queries/kits';
 import { firstKitchen, insertKitchen } from '@/db/queries/kitchens';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
@@ -59,6 +60,10 @@ export async function importKitchen(
     if (await firstKitchen(client)) return { ok: true, value: null };
     const kitchenId = newId();
     await insertKitchen(client, kitchenId, file.kitchen);
+    if (file.kit) {
+      const savedAt = new Date(file.formulas[0]?.revisions[0]?.savedAt ?? 0);
+      await insertKit(client, { kitchenId, version: 1, requestId: newId(), kit: file.kit, savedAt });
+    }
     for (const entry of file.ingredients) {
       const savedAt = new Date(file.formulas[0]?.revisions[0]?.savedAt ?? 0);
       await insertEntry(client, { kitchenId, version: 1, requestId: newId(), entry, away: false, savedAt });

@@ -35,6 +35,8 @@ export interface RiseQuestion {
   readonly learnt?: Learnt;
   /** Rise asked for, volume over that from the bowl; null: {@link READY_SHARE} of what it can. */
   readonly wanted?: number | null;
+  /** So long it is reckoned on in its last place, for answers that lie beyond the method; `end` stays the method's. */
+  readonly beyondS?: number;
   /** Only the middle, without its band: for searches. */
   readonly central?: boolean;
 }
@@ -128,7 +130,12 @@ function runOnce(
   wanted: number,
   dtS: number,
 ): Run {
-  const { leavening, stays, pressurePa = SEA_LEVEL_PA } = question;
+  const { leavening, pressurePa = SEA_LEVEL_PA, beyondS = 0 } = question;
+  const last = question.stays[question.stays.length - 1];
+  const stays =
+    last && beyondS > 0
+      ? [...question.stays, { ...last, durationS: beyondS, pressedOut: 0 }]
+      : question.stays;
   let dough = freshDough(leavening, question.doughC + given.startC, pressurePa);
   const volume = new Float64Array(atS.length);
   const doughC = new Float64Array(atS.length);
@@ -138,6 +145,7 @@ function runOnce(
   let topAtS = 0;
   let wantedAtS: number | null = dough.volume >= wanted ? 0 : null;
   let pastAtS: number | null = null;
+  let end = dough;
   const note = () => {
     while (point < atS.length && atS[point]! <= tS + 1e-6) {
       volume[point] = dough.volume;
@@ -146,7 +154,7 @@ function runOnce(
     }
   };
   note();
-  for (const stay of stays) {
+  for (const [index, stay] of stays.entries()) {
     if (stay.pressedOut > 0) {
       dough = pressed(dough, stay.pressedOut, leavening, pressurePa);
       // knocked back it starts anew: what it reached before is forgotten
@@ -174,9 +182,10 @@ function runOnce(
       } else if (pastAtS === null && dough.volume < top - 0.05 * (top - 1) && top > 1.02) pastAtS = tS;
       note();
     }
+    if (index < question.stays.length) end = dough;
   }
   note();
-  return { volume, doughC, top, topAtS, wantedAtS, pastAtS, end: dough };
+  return { volume, doughC, top, topAtS, wantedAtS, pastAtS, end };
 }
 
 function ranged(central: number, values: readonly number[]): Range {
@@ -237,7 +246,9 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
   if (!checked.ok) return checked;
   const start = within(question.doughC, STAY_LIMITS.doughC, 'doughC');
   if (!start.ok) return start;
-  const totalS = question.stays.reduce((sum, stay) => sum + stay.durationS, 0);
+  const totalS =
+    question.stays.reduce((sum, stay) => sum + stay.durationS, 0) +
+    (question.stays.length > 0 ? (question.beyondS ?? 0) : 0);
   const long = within(totalS, RISE_LIMITS.totalS, 'stays');
   if (!long.ok) return long;
   const { leavening, learnt } = question;

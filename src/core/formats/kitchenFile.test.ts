@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { libraryBook } from '../ingredients';
 import firstVersion from './fixtures/kitchen.v1.json';
+import secondVersion from './fixtures/kitchen.v2.json';
 import { KITCHEN_FORMAT, readKitchenFile, type KitchenFile } from '.';
 
 const demo = (): KitchenFile => JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')) as KitchenFile;
@@ -55,12 +56,15 @@ test('what is wrong is found with its place, and nothing of the file is taken', 
   expect(KITCHEN_FORMAT).toBe('honest-crumb.kitchen');
 });
 
-test('a file of the first version is read for ever, and has no ingredients of its own yet', () => {
-  expect(firstVersion.version).toBe(1);
-  const file = readKitchenFile(firstVersion, libraryBook);
-  expect(file.ok && [file.value.version, file.value.ingredients, file.value.bakes.length]).toEqual([
-    2,
-    [],
-    1,
-  ]);
+test('files of older versions are read for ever; what they could not say is empty', () => {
+  for (const [fixture, version] of [
+    [firstVersion, 1],
+    [secondVersion, 2],
+  ] as const) {
+    expect(fixture.version).toBe(version);
+    const file = readKitchenFile(fixture, libraryBook);
+    expect(
+      file.ok && [file.value.version, file.value.ingredients, file.value.kit, file.value.bakes.length],
+    ).toEqual([3, [], null, 1]);
+  }
 });

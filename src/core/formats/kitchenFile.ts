@@ -7,6 +7,7 @@ import { planBatch } from '../batch/planBatch';
 import { scaleRangesSchema } from '../batch/scaleSchema';
 import { checkFormula } from '../formula/checkFormula';
 import { formulaSchema } from '../formula/formulaSchema';
+import { kitSchema } from '../kit/kitSchema';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 import { layOver } from '../ingredients/layOver';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -16,10 +17,11 @@ import { ok, refuse, type Result } from '../result';
 
 /**
  * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
- * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients.
+ * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
+ * 3, with its kit.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 2;
+export const KITCHEN_VERSION = 3;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -33,10 +35,12 @@ export const kitchenDetailsSchema = z.strictObject({
 });
 export type KitchenDetails = z.infer<typeof kitchenDetailsSchema>;
 
-const kitchenFileV2Schema = z.strictObject({
+const kitchenFileV3Schema = z.strictObject({
   format: z.literal(KITCHEN_FORMAT),
-  version: z.literal(2),
+  version: z.literal(3),
   kitchen: kitchenDetailsSchema,
+  /** Ovens, stones, tins and the rest; null where nobody has said anything yet. */
+  kit: kitSchema.nullable(),
   /** Own ingredients, blends and bags, laid over the library for everything below. */
   ingredients: z.array(kitchenEntrySchema).max(2000),
   formulas: z
@@ -66,11 +70,12 @@ const kitchenFileV2Schema = z.strictObject({
     )
     .max(20_000),
 });
-export type KitchenFile = z.infer<typeof kitchenFileV2Schema>;
+export type KitchenFile = z.infer<typeof kitchenFileV3Schema>;
 
 /** One migration per old version, each to the next. Every old version has a fixture that is read for ever. */
 const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
   1: (file) => ({ ...file, version: 2, ingredients: [] }),
+  2: (file) => ({ ...file, version: 3, kit: null }),
 };
 
 /**
@@ -90,7 +95,7 @@ export function readKitchenFile(data: unknown, book: IngredientBook): Result<Kit
     if (!migrate) return refuse('wrongVersion', 'version', { version, max: KITCHEN_VERSION });
     migrated = migrate(migrated);
   }
-  const read = readAs(kitchenFileV2Schema, migrated);
+  const read = readAs(kitchenFileV3Schema, migrated);
   return read.ok ? checkKitchenFile(read.value, book) : read;
 }
 

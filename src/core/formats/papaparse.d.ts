@@ -5,7 +5,10 @@ declare module 'papaparse' {
     readonly errors: readonly { readonly code: string; readonly row?: number }[];
   }
   const papa: {
-    parse(text: string, options: { skipEmptyLines: 'greedy'; delimiter?: string }): Parsed;
+    parse(
+      text: string,
+      options: { skipEmptyLines: 'greedy'; delimiter?: string; delimitersToGuess?: readonly string[] },
+    ): Parsed;
     unparse(rows: readonly (readonly (string | number)[])[], options: { newline: string }): string;
   };
   export default papa;

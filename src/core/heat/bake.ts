@@ -105,8 +105,8 @@ export function bakeRun(
   draw: HeatDraw = CENTRAL_DRAW,
   kind: GridKind = 'shipped',
   points = 160,
-  /** Ends once it may be cut: what comes after tells a draw nothing. */
-  untilCut = false,
+  /** Ends early once it may be cut, or once it is set: what comes after tells a draw nothing. */
+  until: 'end' | 'cut' | 'set' = 'end',
 ): Result<BakeRun> {
   const checked = checkBake(question);
   if (!checked.ok) return checked;
@@ -156,7 +156,7 @@ export function bakeRun(
     return sum;
   };
   const extents = { sideM2: areaOf(1), baseM2: areaOf(2) };
-  const sealed = question.piece.shape === 'touchingRolls';
+  const touching = question.piece.shape === 'touchingRolls';
   const boilsC = boilingPointC(question.altitudeM);
   const totalS = phases.reduce((sum, phase) => sum + phase.durationS, 0);
   const everyS = totalS / (points - 1);
@@ -210,6 +210,9 @@ export function bakeRun(
   let setAtS: number | null = null;
   let cutAtS: number | null = null;
   let holdsAtS: number | null = null;
+  const [first] = phases;
+  if (first) enterPhase(around, first, null, startC);
+  out.ovenC[0] = around.airC;
   const setC = Math.min(SET.coreC, boilsC - SET.belowBoilingC);
   let before: Phase | null = null;
   let crustThickMm = 0;
@@ -223,7 +226,7 @@ export function bakeRun(
     let askedS = -Infinity;
     const fromS = tS;
     while (tS < endS - 1e-6) {
-      meet(around, phase, meetings, sealed);
+      meet(around, phase, meetings, touching);
       // properties move fast just after a change of surroundings, slowly later
       if (tS - askedS >= Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS))) {
         allowedS = Math.min(stableStepS(state, meetings), surroundingsStepS(around, phase), 12);
@@ -236,8 +239,9 @@ export function bakeRun(
       tS += dtS;
       const core = state.tempC[grid.core]!;
       if (setAtS === null && core >= setC && state.gelatinised[grid.core]! >= SET.gelatinised) setAtS = tS;
-      if (setAtS !== null && cutAtS === null && phase.kind === 'rack' && core < SET.cutC) cutAtS = tS;
-      if (untilCut && cutAtS !== null && phase === phases[phases.length - 1]) break;
+      if (cutAtS === null && phase.kind === 'rack' && core < SET.cutC) cutAtS = tS;
+      if (until === 'cut' && cutAtS !== null && phase === phases[phases.length - 1]) break;
+      if (until === 'set' && setAtS !== null) break;
       if (tS >= nextS - 1e-6) {
         note();
         if (holdsAtS === null && (out.set[out.set.length - 1] ?? 0) >= 0.35) holdsAtS = tS;

@@ -35,8 +35,9 @@ export interface BakeForecast {
   /** Core temperature's 80 % band at the run's times. */
   readonly coreLow: readonly number[];
   readonly coreHigh: readonly number[];
-  /** Seconds from loading; null: not within the programme. */
+  /** Seconds from loading, had it been left in the last heat for as long as that takes; null: never there. */
   readonly set: HeatTime;
+  /** Null: not within the programme. */
   readonly cut: HeatTime;
   /** At the end of the last phase that heats. */
   readonly endS: number;
@@ -84,33 +85,64 @@ const at = (run: BakeRun, series: readonly number[], tS: number): number => {
   return series[high - 1]! + share * (series[high]! - series[high - 1]!);
 };
 
-/** Told while it runs; answering false stops it. */
-export type Watcher = (done: number, of: number) => boolean;
+/** The same programme with its last heat kept on for twice its whole time. */
+function bakedOn(question: BakeQuestion): BakeQuestion {
+  const hot = question.phases.filter((phase) => phase.kind !== 'rack' && phase.kind !== 'coast');
+  const last = hot[hot.length - 1];
+  if (!last) return question;
+  const totalS = hot.reduce((sum, phase) => sum + phase.durationS, 0);
+  return { ...question, phases: [...hot.slice(0, -1), { ...last, durationS: last.durationS + 2 * totalS }] };
+}
+
+/** How far a forecast is. */
+export interface Progress {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** Runs a forecast through without pausing. */
+export function finish<T>(steps: Generator<Progress, T, void>): T {
+  let next = steps.next();
+  while (!next.done) next = steps.next();
+  return next.value;
+}
 
 /**
  * A bake with its ranges: one run on the shipped grid for the middle, ten of the drawn parameters on a coarse one for the spread
  * around it (their ratio to the coarse central run, so that the coarse grid's own error drops out).
  *
- * @param watch called after each run; a false answer ends with null
- * @returns the checks of {@link bakeRun}; null value when it was stopped
+ * Pauses after each run, so that whoever drives it can show how far it is, or leave it.
+ * @returns the checks of {@link bakeRun}
  */
-export function bakeForecast(
-  question: BakeQuestion,
-  watch: Watcher = () => true,
-): Result<BakeForecast | null> {
+export function* bakeForecast(question: BakeQuestion): Generator<Progress, Result<BakeForecast>, void> {
   const shown = bakeRun(question);
   if (!shown.ok) return shown;
-  if (!watch(1, DRAWS + 2)) return ok(null);
+  yield { done: 1, of: DRAWS + 2 };
   const plain = bakeRun(question, CENTRAL_DRAW, 'coarse');
   if (!plain.ok) return plain;
   const runs: BakeRun[] = [];
   for (const z of NORMAL) {
-    if (!watch(2 + runs.length, DRAWS + 2)) return ok(null);
-    const drawn = bakeRun(question, drawOf(z, question), 'coarse', 160, true);
+    yield { done: 2 + runs.length, of: DRAWS + 2 };
+    const drawn = bakeRun(question, drawOf(z, question), 'coarse', 160, 'cut');
     if (!drawn.ok) return drawn;
     runs.push(drawn.value);
   }
+  const longer = bakedOn(question);
+  /** When it is set, had it been left in; a programme too short says nothing of that by itself. */
+  const setAt = (each: BakeRun, draw: HeatDraw): number | null => {
+    if (each.setAtS !== null) return each.setAtS;
+    const on = bakeRun(longer, draw, 'coarse', 30, 'set');
+    return on.ok ? on.value.setAtS : null;
+  };
+  const draws = NORMAL.map((z) => drawOf(z, question));
+  const setTimes = new Map<BakeRun, number | null>();
+  for (const [index, each] of runs.entries()) {
+    if (each.setAtS === null) yield { done: DRAWS + 1, of: DRAWS + 2 };
+    setTimes.set(each, setAt(each, draws[index] ?? CENTRAL_DRAW));
+  }
   const run = shown.value;
+  setTimes.set(run, setAt(run, CENTRAL_DRAW));
+  setTimes.set(plain.value, setAt(plain.value, CENTRAL_DRAW));
   const endS = heatingEndS(question);
   const end = (series: keyof Pick<BakeRun, 'coreC' | 'lost' | 'brownTop' | 'brownBase'>, each: BakeRun) =>
     at(each, each[series], endS - 1);
@@ -154,7 +186,7 @@ export function bakeForecast(
     };
   };
   const core = end('coreC', run);
-  const outcome = runs.map((each) => Math.log(each.setAtS ?? 1.3 * (plain.value.setAtS ?? endS)));
+  const outcome = runs.map((each) => Math.log(setTimes.get(each) ?? 3 * endS));
   const mean = outcome.reduce((sum, value) => sum + value, 0) / outcome.length;
   const along = PARAMETERS.map((_, column) =>
     Math.abs(outcome.reduce((sum, value, row) => sum + (value - mean) * (NORMAL[row]?.[column] ?? 0), 0)),
@@ -163,7 +195,7 @@ export function bakeForecast(
     run,
     coreLow: run.atS.map((tS, index) => run.coreC[index]! + Math.min(0, shifted('coreC', tS, 0.1))),
     coreHigh: run.atS.map((tS, index) => run.coreC[index]! + Math.max(0, shifted('coreC', tS, 0.9))),
-    set: timed((each) => each.setAtS),
+    set: timed((each) => setTimes.get(each) ?? null),
     cut: timed((each) => each.cutAtS),
     endS,
     coreAtEndC: {

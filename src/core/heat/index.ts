@@ -22,7 +22,9 @@ export {
 } from './fitOven';
 export {
   bakeForecast,
+  finish,
   heatingEndS,
+  type Progress,
   type BakeForecast,
   type HeatParameter,
   type HeatRange,

@@ -1,6 +1,6 @@
 import type { TinKind } from '../method/heating';
 import { AJAR_LOSES, DOOR_DROPS, thermostatW, type Oven } from './oven';
-import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS, type Plate } from './parameters';
+import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS } from './parameters';
 import { newPlate, stepPlate, type PlateState } from './plate';
 import type { Phase } from './programme';
 import type { Meeting } from './stepper';
@@ -77,12 +77,14 @@ export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, 
   }
 }
 
+const TOUCHING_OPEN = 0.33;
+
 /** Fills the three sides' meetings for this moment. */
-export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[], sealedSide: boolean): void {
+export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[], touching: boolean): void {
   const film = filmOf(phase, s);
   const lid = phase.moist === 'lid' && isBaking(phase);
   // Lewis: heat film over the air's volumetric heat gives the mass film; M / (R T) turns it to pressures
-  const perPa = (lid ? 0.25 : 1) * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
+  const perPa = (lid ? 0.4 : 1) * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
   const { vapour } = HEAT;
   const share = lid
     ? vapour.lid
@@ -118,7 +120,12 @@ export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[]
     });
   const side = meetings[1]!;
   const base = meetings[2]!;
-  if (sealedSide) Object.assign(side, { hWPerM2K: 0, emissivity: 0, massPerPa: 0 });
+  // rolls that touch leave gaps below their shoulders: a third of the side still meets the air
+  if (touching) {
+    side.hWPerM2K *= TOUCHING_OPEN;
+    side.emissivity *= TOUCHING_OPEN;
+    side.massPerPa *= TOUCHING_OPEN;
+  }
   const touch = (meeting: Meeting, tempC: number, hWPerM2K: number) =>
     Object.assign(meeting, { tempC, hWPerM2K: hWPerM2K * s.contact, emissivity: 0, massPerPa: 0 });
   if (phase.inTin && s.tin) {

@@ -4,7 +4,7 @@ import type { MaybeRange, Range, RiseParameter } from '../fermentation/riseCurve
 import type { Formula } from '../formula/formula';
 import type { FormulaTotals } from '../formula/totals';
 import { colourOf, type Colour } from '../heat/colour';
-import type { HeatParameter, HeatRange, HeatTime } from '../heat/forecast';
+import { finish, type HeatParameter, type HeatRange, type HeatTime } from '../heat/forecast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Problem } from '../result';
 import { forecastRun } from '../run/forecastRun';
@@ -87,9 +87,8 @@ export function predictRun(
   const run = runOf(formula, book, totals, consistency, kitchen);
   if (!run.ok) return { problem: run.problem };
   if (!consistency) return { problem: { code: 'noFlour', path: 'stages' } };
-  const forecast = forecastRun(run.value, consistency);
+  const forecast = finish(forecastRun(run.value, consistency));
   if (!forecast.ok) return { problem: forecast.problem };
-  if (!forecast.value) return { problem: { code: 'notSolvable', path: 'run' } };
   const { rise, bake, bakeProblem, preheat, slice } = forecast.value;
   return {
     steps: run.value.steps.map(({ kind, startS, endS, timed }) => ({ kind, startS, endS, timed })),

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { kitSchema } from '../kit/kitSchema';
 import { bakeActionSchema } from '../bake/bakeEvent';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { formulaSchema } from '../formula/formulaSchema';
@@ -40,6 +41,14 @@ export const saveIngredientSchema = z.strictObject({
   away: z.boolean(),
 });
 export type SaveIngredient = z.infer<typeof saveIngredientSchema>;
+
+export const saveKitSchema = z.strictObject({
+  requestId,
+  /** The version the writer had before its eyes; 0 when nothing was kept yet. */
+  seen: z.number().int().min(0).max(1_000_000_000),
+  kit: kitSchema,
+});
+export type SaveKit = z.infer<typeof saveKitSchema>;
 
 export const archiveFormulaSchema = z.strictObject({ archived: z.boolean() });
 

@@ -2,7 +2,7 @@ import type { Consistency } from '../consistency/consistency';
 import { bakedVolume } from '../fermentation/spring';
 import { riseCurve, type RiseCurve } from '../fermentation/riseCurve';
 import { checkBake, type BakeQuestion } from '../heat/bake';
-import { bakeForecast, type BakeForecast, type Watcher } from '../heat/forecast';
+import { bakeForecast, type BakeForecast, type Progress } from '../heat/forecast';
 import { preheat, type Preheat } from '../heat/preheat';
 import { newPhase } from '../heat/programme';
 import { ok, type Problem, type Result } from '../result';
@@ -61,15 +61,11 @@ export function bakeQuestionOf(run: Run, rise: RiseCurve, feel: RunFeel): BakeQu
 }
 
 /**
- * Runs fermentation, heat and slice over one run. Pure and the same in a worker, on the server and in a test.
- * @param watch as for {@link bakeForecast}; a false answer ends with null
+ * Runs fermentation, heat and slice over one run. Pure and the same in a worker, on the server and in a test; pauses after each
+ * simulated bake ({@link bakeForecast}).
  * @returns the limits of {@link riseCurve}: without a rise there is no run
  */
-export function forecastRun(
-  run: Run,
-  feel: RunFeel,
-  watch: Watcher = () => true,
-): Result<RunForecast | null> {
+export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Result<RunForecast>, void> {
   const rise = riseCurve(run.rise);
   if (!rise.ok) return rise;
   const { leavening, learnt, pressurePa } = run.rise;
@@ -82,9 +78,8 @@ export function forecastRun(
   const checked = checkBake(question);
   if (!checked.ok)
     return ok({ ...shared, bake: null, bakeProblem: checked.problem, preheat: null, slice: null });
-  const bake = bakeForecast(question, watch);
+  const bake = yield* bakeForecast(question);
   if (!bake.ok) return ok({ ...shared, bake: null, bakeProblem: bake.problem, preheat: null, slice: null });
-  if (!bake.value) return ok(null);
   const hot = run.bake?.preheat;
   const heated = hot ? preheat(question.oven, hot.plate, hot.setC, question.roomC) : null;
   const { body, crustMm } = bake.value.run;

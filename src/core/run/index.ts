@@ -1,4 +1,4 @@
-export { forecastRun, type RunFeel, type RunForecast } from './forecastRun';
+export { bakeQuestionOf, forecastRun, type RunFeel, type RunForecast } from './forecastRun';
 export {
   bakedAsOf,
   ORDINARY_KITCHEN,
@@ -8,4 +8,5 @@ export {
   type RunKitchen,
   type TimedStep,
 } from './runOf';
-export { stepHeat, type StepHeat } from './stepHeat';
+export { ticksS, timeAxis, type TimeAxis } from './timeAxis';
+export { hasYeast, supposing, type WhatIf } from './whatIf';

@@ -290,6 +290,13 @@ export function runOf(
       leavening,
       doughC,
       stays,
+      beyondS: Math.min(
+        43_200,
+        Math.max(
+          5400,
+          stays.reduce((sum, stay) => sum + stay.durationS, 0),
+        ),
+      ),
       pressurePa: airPressurePa(kitchen.altitudeM),
       ...(kitchen.learnt && { learnt: kitchen.learnt }),
     },

@@ -31,6 +31,7 @@ import { loadDoughTemperature } from './DoughTemperature';
 import { loadIngredientSearch } from './IngredientPicker';
 import { IngredientSheet } from './IngredientSheet';
 import { loadQuantities } from '../quantities/readQuantity';
+import { RunSection } from '../run/RunSection';
 import { SaveStatus } from './SaveStatus';
 import { loadToolDialog } from './tools/Tools';
 import { SheetActionsProvider, useSheetState } from './SheetContext';
@@ -237,6 +238,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
             <IngredientSheet />
           </section>
           <MethodEditor />
+          <RunSection />
           <section aria-labelledby="about-title" className="mt-6">
             <h2 id="about-title" className="text-base">
               About it

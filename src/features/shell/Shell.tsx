@@ -1,5 +1,15 @@
 'use client';
-import { BookOpenText, Boxes, CookingPot, Keyboard, MoonStar, NotebookPen, Sun, Sunrise } from 'lucide-react';
+import {
+  BookOpenText,
+  Boxes,
+  CookingPot,
+  Heater,
+  Keyboard,
+  MoonStar,
+  NotebookPen,
+  Sun,
+  Sunrise,
+} from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
@@ -18,6 +28,7 @@ const STATIONS = [
   { href: '/', word: 'Today', Icon: Sunrise, key: 't' },
   { href: '/formulas', word: 'Formulas', Icon: NotebookPen, key: 'f' },
   { href: '/ingredients', word: 'Larder', Icon: Boxes, key: 'i' },
+  { href: '/kit', word: 'Kit', Icon: Heater, key: 'k' },
   { href: '/bench', word: 'Bench', Icon: CookingPot, key: 'b' },
   { href: '/logbook', word: 'Logbook', Icon: BookOpenText, key: 'l' },
 ] as const;

@@ -1,0 +1,11 @@
+import type { Metadata } from 'next';
+import { KitPage } from '@/features/kit/KitPage';
+import { currentContext } from '@/server/context';
+import { loadKit } from '@/server/kit';
+
+export const metadata: Metadata = { title: 'Kit' };
+
+export default async function Kit() {
+  const kept = await loadKit(await currentContext());
+  return <KitPage kept={kept} />;
+}

@@ -1,0 +1,239 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { readKitchenFile } from '../formats';
+import { finish } from '../heat';
+import { libraryBook } from '../ingredients';
+import { kitchenBook } from '../ingredients/kitchenBook';
+import { heatOven, kitSchema, ORDINARY_KIT, readProbeTrace, runKitchenOf } from '../kit';
+import { reckon } from '../notices';
+import {
+  bakedAsOf,
+  forecastRun,
+  ORDINARY_KITCHEN,
+  runOf,
+  supposing,
+  ticksS,
+  timeAxis,
+  type RunForecast,
+  type WhatIf,
+} from '.';
+import { crustRgb, drawSlice, type SliceFigures } from '../slice';
+import { stepHeat } from './stepHeat';
+
+const demo = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
+if (!demo.ok) throw new Error('the demo kitchen cannot be read');
+const laid = kitchenBook(
+  demo.value.ingredients.map((entry) => ({ id: entry.id, version: 1, away: false, entry })),
+);
+const book = laid.ok ? laid.value : libraryBook;
+const formulas = demo.value.formulas.map(({ revisions }) => revisions[revisions.length - 1]!.formula);
+const named = (name: string) => formulas.find((formula) => formula.name.startsWith(name))!;
+
+function forecast(formula: (typeof formulas)[number], kitchen = ORDINARY_KITCHEN): RunForecast {
+  const { totals, consistency } = reckon(formula, book);
+  const run = runOf(formula, book, totals, consistency, kitchen);
+  if (!run.ok || !consistency) throw new Error(`${formula.name}: no run`);
+  const made = finish(forecastRun(run.value, consistency));
+  if (!made.ok) throw new Error(`${formula.name}: ${made.problem.path}`);
+  return made.value;
+}
+
+/** Minutes from loading to a set crumb that a practised baker would call right for these, in an ordinary kitchen. */
+const SET_MIN: Record<string, readonly [number, number]> = {
+  tinLoaf: [45, 70],
+  hearthLoaf: [45, 70],
+  baguette: [9, 20],
+  rolls: [15, 28],
+  pizza: [0.7, 5],
+  flatbread: [1, 25],
+  boiledRing: [12, 25],
+  friedDough: [4, 7],
+  crackers: [4, 20],
+};
+
+test.each(formulas.map((formula) => [formula.name, formula] as const))(
+  '%s: its day is one a baker would believe',
+  (_, formula) => {
+    const { totals, consistency } = reckon(formula, book);
+    const run = runOf(formula, book, totals, consistency);
+    if (!run.ok) throw new Error(run.problem.path);
+    // one clock: steps follow one another without gaps, what runs beside ends when the first goes in
+    const line = run.value.steps.filter((step) => step.stretch !== 'beside');
+    line.forEach((step, index) =>
+      expect(step.startS).toBeCloseTo(line[index - 1]?.endS ?? line[0]!.startS, 6),
+    );
+    for (const step of run.value.steps.filter(({ kind }) => kind === 'preheat'))
+      expect(step.endS).toBeCloseTo(run.value.bake!.fromS, 6);
+
+    const said = forecast(formula);
+    expect(said.bakeProblem).toBeNull();
+    const { set } = said.bake!;
+    const [from, to] = SET_MIN[formula.style]!;
+    expect(set.value! / 60).toBeGreaterThan(from);
+    expect(set.value! / 60).toBeLessThan(to);
+    expect(set.high! / set.low!).toBeGreaterThan(1.05);
+    expect(set.high! / set.low!).toBeLessThan(2.2);
+    expect(said.rise.top.value).toBeGreaterThan(1.05);
+    expect(said.bakedVolume).toBeGreaterThan(1.1);
+    expect(said.bakedVolume).toBeLessThan(2.6);
+  },
+);
+
+test('the other way round: what is supposed moves what it should, and leaves the sheet alone', () => {
+  const loaf = named('Millet');
+  const kept = JSON.stringify(loaf);
+  const plain = forecast(loaf);
+  const under = (what: WhatIf) => {
+    const other = supposing(what, loaf, ORDINARY_KITCHEN);
+    return forecast(other.formula, other.kitchen);
+  };
+  const ready = (said: RunForecast) => said.rise.wantedAtS.value!;
+  // a loaf keeps the warmth it was mixed with for most of its proof: minutes, not hours
+  expect(ready(under({ type: 'room', tempC: 19 }))).toBeGreaterThan(ready(plain) + 180);
+  expect(ready(under({ type: 'yeast', factor: 0.5 }))).toBeGreaterThan(ready(plain) + 600);
+  expect(under({ type: 'pieces', factor: 2 }).bake!.set.value).toBeLessThan(0.85 * plain.bake!.set.value!);
+  expect(under({ type: 'altitude', altitudeM: 1800 }).bake!.coreAtEndC.value).toBeLessThan(
+    plain.bake!.coreAtEndC.value - 3,
+  );
+  expect(under({ type: 'offset', byC: 15 }).bake!.set.value).toBeLessThan(plain.bake!.set.value!);
+  expect(JSON.stringify(loaf)).toBe(kept);
+});
+
+test('how a step heats is read from its words, unless the baker set it', () => {
+  const hearth = named('Buckwheat');
+  const bakes = hearth.steps.filter((step) => step.kind === 'bake');
+  const plain = { moist: 'dry', on: 'tray', inTin: false, topped: false } as const;
+  const lidOn = stepHeat(bakes[0]!, plain, hearth.steps);
+  expect(lidOn).toEqual({ moist: 'lid', on: 'castIron', inTin: false, topped: false });
+  expect(stepHeat(bakes[1]!, lidOn, hearth.steps).moist).toBe('dry');
+  expect(stepHeat({ ...bakes[0]!, heat: { moist: 'steam', on: null } }, plain, hearth.steps)).toMatchObject({
+    moist: 'steam',
+    on: null,
+  });
+  expect(bakedAsOf(named('Pumpkin'))).toMatchObject({ shape: 'touchingRolls' });
+  expect(bakedAsOf(named('Sorghum'))).toMatchObject({ shape: 'baguette', lengthCm: 35 });
+});
+
+test('the axis: true inside its parts, both ways, and a night is folded', () => {
+  const axis = timeAxis([0, 1800, 50_000, 53_600]);
+  expect(axis.parts.map((part) => part.folded)).toEqual([false, true, false]);
+  fc.assert(
+    fc.property(fc.double({ min: 0, max: 53_600, noNaN: true }), (tS) => {
+      expect(axis.atS(axis.x(tS))).toBeCloseTo(tS, 4);
+      expect(axis.x(tS)).toBeGreaterThanOrEqual(0);
+      expect(axis.x(tS)).toBeLessThanOrEqual(1 + 1e-12);
+    }),
+  );
+  expect(ticksS(axis).every((tS) => tS <= 1800 || tS >= 50_000)).toBe(true);
+});
+
+const figures: SliceFigures = {
+  shape: 'tin', widthMm: 98, heightMm: 93, crown: 0.12, poreMm: 1.6, evenness: 0.8, gas: 0.5, crustMm: 4, brownTop: 12, brownBase: 6, streak: 0,
+}; // prettier-ignore
+
+test('the slice: the same figures the same drawing, and each feature follows its quantity', () => {
+  const drawn = drawSlice(figures);
+  expect(drawSlice({ ...figures })).toEqual(drawn);
+  expect(drawSlice({ ...figures, gas: 0.51 })).not.toEqual(drawn);
+  const covered = (part: Partial<SliceFigures>) => {
+    const { pores, widthMm, heightMm } = drawSlice({ ...figures, ...part });
+    return pores.reduce((sum, { rx, ry }) => sum + Math.PI * rx * ry, 0) / widthMm / heightMm;
+  };
+  expect(covered({ gas: 0.55 })).toBeGreaterThan(covered({ gas: 0.2 }));
+  const spread = (evenness: number) => {
+    const sizes = drawSlice({ ...figures, evenness }).pores.map(({ rx, ry }) => Math.log(rx * ry));
+    const mean = sizes.reduce((sum, size) => sum + size, 0) / sizes.length;
+    return sizes.reduce((sum, size) => sum + (size - mean) ** 2, 0) / sizes.length;
+  };
+  expect(spread(0.2)).toBeGreaterThan(spread(0.9));
+  for (const { x, y, rx, ry } of drawn.pores) {
+    expect(x - Math.max(rx, ry)).toBeGreaterThan(0);
+    expect(y + Math.max(rx, ry)).toBeLessThan(drawn.heightMm);
+  }
+  const streak = drawSlice({ ...figures, streak: 0.2 });
+  expect(streak.pores.every(({ y }) => y <= streak.streakFromMm!)).toBe(true);
+  // darker with the index
+  const light = (index: number) =>
+    crustRgb(index)
+      .match(/\d+/g)!
+      .map(Number)
+      .reduce((sum, each) => sum + each, 0);
+  expect(light(0)).toBeGreaterThan(light(3));
+  expect(light(3)).toBeGreaterThan(light(20));
+  fc.assert(
+    fc.property(
+      fc.record({
+        shape: fc.constantFrom('tin', 'hearth', 'ring', 'disc', 'ball'),
+        widthMm: fc.double({ min: 20, max: 700, noNaN: true }),
+        heightMm: fc.double({ min: 2, max: 160, noNaN: true }),
+        crown: fc.double({ min: -0.3, max: 0.5, noNaN: true }),
+        poreMm: fc.double({ min: 0.4, max: 5, noNaN: true }),
+        evenness: fc.double({ min: 0.1, max: 0.95, noNaN: true }),
+        gas: fc.double({ min: 0, max: 0.8, noNaN: true }),
+        crustMm: fc.double({ min: 0, max: 20, noNaN: true }),
+      }),
+      (part) => {
+        const any = drawSlice({ ...figures, ...part } as SliceFigures, 60);
+        for (const [x, y] of [...any.outline, ...any.crumb]) expect(Number.isFinite(x + y)).toBe(true);
+        expect(any.pores.length).toBeLessThanOrEqual(60);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('the kit: an oven’s own heating-up time and readings are what it is reckoned with', () => {
+  const [oven] = ORDINARY_KIT.ovens;
+  const slow = heatOven({ ...oven!, heatUpMin: 30 }, 21);
+  const fast = heatOven({ ...oven!, heatUpMin: 10 }, 21);
+  expect(slow.heatJPerK).toBeGreaterThan(1.5 * fast.heatJPerK);
+  const read = heatOven(
+    {
+      ...oven!,
+      readings: [
+        { dialC: 200, trueC: 180 },
+        { dialC: 220, trueC: 200 },
+      ],
+    },
+    21,
+  );
+  expect(read.offsetC).toBeLessThan(-12);
+  expect(read.offsetSdC).toBeLessThan(9);
+  expect(runKitchenOf({ ...ORDINARY_KIT, altitudeM: 900 })).toMatchObject({ altitudeM: 900, roomC: 21 });
+  const problem = (part: object) =>
+    kitSchema.safeParse({ ...ORDINARY_KIT, ...part }).error?.issues[0]?.path.join('.');
+  expect(problem({})).toBeUndefined();
+  expect(problem({ ovenId: 'none' })).toBe('ovenId');
+  expect(problem({ fridgeC: 60 })).toBe('fridgeC');
+  expect(problem({ ovens: [] })).toBe('ovens');
+});
+
+test('a probe’s log is read however it is written, or refused with its line', () => {
+  const points = (text: string) => {
+    const made = readProbeTrace(text);
+    return made.ok
+      ? made.value.map(({ atS, coreC }) => [atS, Math.round(coreC * 10) / 10])
+      : [made.problem.code, made.problem.path];
+  };
+  expect(points('0,27\n600,40.5\n')).toEqual([
+    [0, 27],
+    [600, 40.5],
+  ]);
+  expect(points('\uFEFFmin;°C\r\n0;27,5\r\n10;34\r\n')).toEqual([
+    [0, 27.5],
+    [600, 34],
+  ]);
+  expect(points('time (min)\ttemp °F\n0\t80.6\n5\t212')).toEqual([
+    [0, 27],
+    [300, 100],
+  ]);
+  expect(points('0:00,27\n12:30,50\n1:02:30,96')).toEqual([
+    [0, 27],
+    [750, 50],
+    [3750, 96],
+  ]);
+  expect(points('0,27\nten,40')).toEqual(['notANumber', 'line 2']);
+  expect(points('0,27\n600,=A1')).toEqual(['notANumber', 'line 2']);
+  expect(points('nothing')).toEqual(['noReading', 'trace']);
+  expect(points('1,2\n'.repeat(60_000))).toEqual(['tooMany', 'trace']);
+});

@@ -1,0 +1,83 @@
+import { allLines, atWeight, type Formula } from '../formula/formula';
+import { YEAST_KINDS } from '../formula/yeast';
+import type { Oven } from '../heat/oven';
+import type { TinKind } from '../method/heating';
+import { bakedAsOf, type RunKitchen } from './runOf';
+
+/** A question put beside the run as it is. */
+export type WhatIf =
+  | { readonly type: 'room'; readonly tempC: number }
+  | { readonly type: 'yeast'; readonly factor: number }
+  | { readonly type: 'pieces'; readonly factor: number }
+  | { readonly type: 'altitude'; readonly altitudeM: number }
+  | { readonly type: 'oven'; readonly oven: Oven }
+  | { readonly type: 'tin'; readonly tin: TinKind }
+  | { readonly type: 'offset'; readonly byC: number };
+
+const LIFTS: ReadonlySet<string> = new Set(YEAST_KINDS);
+const STANDS: ReadonlySet<string> = new Set(['rest', 'bulk', 'proof']);
+
+/** The formula and kitchen in which that is so; the sheet itself is not touched. */
+export function supposing(
+  what: WhatIf,
+  formula: Formula,
+  kitchen: RunKitchen,
+): { readonly formula: Formula; readonly kitchen: RunKitchen } {
+  switch (what.type) {
+    case 'room':
+      return {
+        formula: {
+          ...formula,
+          steps: formula.steps.map((step) => (STANDS.has(step.kind) ? { ...step, tempC: what.tempC } : step)),
+        },
+        kitchen: { ...kitchen, roomC: what.tempC },
+      };
+    case 'yeast':
+      return {
+        formula: {
+          ...formula,
+          stages: formula.stages.map((stage) => ({
+            ...stage,
+            lines: stage.lines.map((line) =>
+              LIFTS.has(line.ingredientId) || line.ingredientId.endsWith('-starter')
+                ? atWeight(line, line.massG * what.factor)
+                : line,
+            ),
+          })),
+        },
+        kitchen,
+      };
+    case 'pieces': {
+      // two small instead of one big: the dough is the same, each piece weighs less, and its tin is not the old one
+      const { usualYield } = formula;
+      const as = bakedAsOf(formula);
+      return {
+        formula: {
+          ...formula,
+          usualYield: {
+            ...usualYield,
+            pieces: Math.max(1, Math.round(usualYield.pieces * what.factor)),
+            pieceMassG: usualYield.pieceMassG / what.factor,
+          },
+          bakedAs: { ...as, lengthCm: null, widthCm: null },
+        },
+        kitchen,
+      };
+    }
+    case 'altitude':
+      return { formula, kitchen: { ...kitchen, altitudeM: what.altitudeM } };
+    case 'oven':
+      return { formula, kitchen: { ...kitchen, oven: what.oven } };
+    case 'tin':
+      return { formula: { ...formula, bakedAs: { ...bakedAsOf(formula), tin: what.tin } }, kitchen };
+    case 'offset':
+      return {
+        formula,
+        kitchen: { ...kitchen, oven: { ...kitchen.oven, offsetC: kitchen.oven.offsetC + what.byC } },
+      };
+  }
+}
+
+/** Has it any yeast or starter to have less of? */
+export const hasYeast = (formula: Formula): boolean =>
+  allLines(formula).some((line) => LIFTS.has(line.ingredientId) || line.ingredientId.endsWith('-starter'));

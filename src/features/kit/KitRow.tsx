@@ -1,0 +1,86 @@
+'use client';
+import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { KIT_LIMITS } from '@/core/kit';
+import { IconButton } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
+import { Choice } from '@/ui/Choice';
+
+/** A word on the left, what is chosen on the right. */
+export function Row({ word, children }: { word: string; children: ReactNode }) {
+  return (
+    <div className="flex items-center justify-between gap-2 border-t border-rule py-0.5 text-sm">
+      <span>{word}</span>
+      {children}
+    </div>
+  );
+}
+
+/** A name cell: never empty. */
+export function NameCell({
+  name,
+  label,
+  onName,
+}: {
+  name: string;
+  label: string;
+  onName: (name: string) => void;
+}) {
+  return (
+    <Cell
+      label={label}
+      value={name}
+      align="left"
+      inputMode="text"
+      maxLength={KIT_LIMITS.name}
+      className="min-w-40 flex-1"
+      inputClassName="font-semibold"
+      onType={(text) => {
+        if (text.trim() === '') return 'Give it a name.';
+        onName(text.trim());
+        return null;
+      }}
+      restore={() => onName(name)}
+    />
+  );
+}
+
+interface KitRowProps<K extends string> {
+  name: string;
+  kind: K;
+  kinds: readonly { readonly value: K; readonly label: string }[];
+  onName: (name: string) => void;
+  onKind: (kind: K) => void;
+  onRemove: () => void;
+  children: ReactNode;
+}
+
+/** One thing of the kit: name, kind, measures. */
+export function KitRow<K extends string>({
+  name,
+  kind,
+  kinds,
+  onName,
+  onKind,
+  onRemove,
+  children,
+}: KitRowProps<K>) {
+  return (
+    <div role="group" aria-label={name} className="border-t-2 border-rule py-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <NameCell name={name} label={`Name of ${name}`} onName={onName} />
+        <Choice
+          label={`Kind of ${name}`}
+          value={kind}
+          options={kinds}
+          onChange={onKind}
+          className="border-edge text-sm"
+        />
+        <IconButton label={`Take ${name} out of the kit`} onClick={onRemove}>
+          <X size={15} aria-hidden />
+        </IconButton>
+      </div>
+      <div className="pl-1.5">{children}</div>
+    </div>
+  );
+}

@@ -1,0 +1,145 @@
+'use client';
+import type { Formula } from '@/core/formula';
+import { SHAPES, TIN_KINDS } from '@/core/method/heating';
+import { Choice } from '@/ui/Choice';
+import { useKeptKit } from '../kit/KitProvider';
+import { NumberField } from '../quantities/NumberField';
+import { SHAPE_WORD, TIN_WORD } from '../wording/run';
+
+type BakedAs = NonNullable<Formula['bakedAs']>;
+
+interface PieceSettingsProps {
+  as: BakedAs;
+  ovenId: string;
+  onOven: (ovenId: string) => void;
+  onChange: (as: BakedAs) => void;
+}
+
+const LENGTH_CM = { min: 2, max: 120 };
+
+/** What a piece is baked as, in which oven: what the models of heat ask beyond the formula. */
+export function PieceSettings({ as, ovenId, onOven, onChange }: PieceSettingsProps) {
+  const { kit } = useKeptKit();
+  const tinId = kit.tins.find(
+    (tin) =>
+      as.shape === 'tin' && tin.kind === as.tin && tin.lengthCm === as.lengthCm && tin.widthCm === as.widthCm,
+  )?.id;
+  const longWord = {
+    tin: 'Tin, inner length',
+    baguette: 'Length',
+    disc: 'Across',
+    flatbread: 'Across',
+    hearth: 'Across',
+  }[as.shape as string];
+  return (
+    <details className="mt-3 border-t border-rule py-2">
+      <summary className="min-h-6 cursor-pointer text-sm">
+        Baked as: <strong>{SHAPE_WORD[as.shape].toLowerCase()}</strong>
+        {as.shape === 'tin' && as.tin && <>, {TIN_WORD[as.tin]}</>}, in{' '}
+        <strong>{kit.ovens.find((oven) => oven.id === ovenId)?.name ?? 'an ordinary oven'}</strong>
+      </summary>
+      <div className="mt-2 grid gap-x-8 sm:grid-cols-2">
+        <div className="space-y-1">
+          <div className="flex items-center justify-between gap-2 text-sm">
+            <span>Shape</span>
+            <Choice
+              label="Shape"
+              value={as.shape}
+              options={SHAPES.map((value) => ({ value, label: SHAPE_WORD[value] }))}
+              onChange={(shape) =>
+                onChange({
+                  ...as,
+                  shape,
+                  lengthCm: null,
+                  widthCm: null,
+                  tin: shape === 'tin' ? (as.tin ?? 'dark') : null,
+                })
+              }
+              className="border-edge"
+            />
+          </div>
+          <div className="flex items-center justify-between gap-2 text-sm">
+            <span>Oven</span>
+            <Choice
+              label="Oven"
+              value={ovenId}
+              options={kit.ovens.map((oven) => ({ value: oven.id, label: oven.name }))}
+              onChange={onOven}
+              className="border-edge"
+            />
+          </div>
+          {as.shape === 'tin' && kit.tins.length > 0 && (
+            <div className="flex items-center justify-between gap-2 text-sm">
+              <span>Tin</span>
+              <Choice
+                label="Tin"
+                value={tinId ?? ''}
+                options={[
+                  { value: '', label: 'a usual one' },
+                  ...kit.tins.map((tin) => ({ value: tin.id, label: tin.name })),
+                ]}
+                onChange={(id) => {
+                  const tin = kit.tins.find((each) => each.id === id);
+                  onChange({
+                    ...as,
+                    lengthCm: tin?.lengthCm ?? null,
+                    widthCm: tin?.widthCm ?? null,
+                    tin: tin?.kind ?? 'dark',
+                  });
+                }}
+                className="border-edge"
+              />
+            </div>
+          )}
+          {as.shape === 'tin' && (
+            <div className="flex items-center justify-between gap-2 text-sm">
+              <span>Its wall</span>
+              <Choice
+                label="Tin wall"
+                value={as.tin ?? 'dark'}
+                options={TIN_KINDS.map((value) => ({ value, label: TIN_WORD[value] }))}
+                onChange={(tin) => onChange({ ...as, tin })}
+                className="border-edge"
+              />
+            </div>
+          )}
+        </div>
+        <div>
+          {longWord && (
+            <NumberField
+              word={longWord}
+              unit="cm"
+              name="lengthCm"
+              optional
+              value={as.lengthCm}
+              bounds={LENGTH_CM}
+              onChange={(lengthCm) => onChange({ ...as, lengthCm })}
+            />
+          )}
+          {as.shape === 'tin' && (
+            <NumberField
+              word="Tin, inner width"
+              unit="cm"
+              name="widthCm"
+              optional
+              value={as.widthCm}
+              bounds={LENGTH_CM}
+              onChange={(widthCm) => onChange({ ...as, widthCm })}
+            />
+          )}
+          <NumberField
+            word="Pieces in the oven at once"
+            unit=""
+            name="perLoad"
+            optional
+            value={as.perLoad}
+            bounds={{ min: 1, max: 60 }}
+            onChange={(perLoad) =>
+              onChange({ ...as, perLoad: perLoad === null ? null : Math.round(perLoad) })
+            }
+          />
+        </div>
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,147 @@
+'use client';
+import { colourOf, type HeatRange } from '@/core/heat';
+import type { RunForecast } from '@/core/run';
+import { formatDecimal } from '@/core/units';
+import { Why } from '../formula/Why';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import {
+  COLOUR_WORD,
+  HEAT_PARAMETER_WORD,
+  honestRange,
+  honestTime,
+  RISE_PARAMETER_WORD,
+} from '../wording/run';
+
+const percent = (volume: number): string => `${Math.round((20 * (volume - 1) * 100) / 100) * 5} %`;
+
+function colours({ low, high }: HeatRange): string {
+  const from = COLOUR_WORD[colourOf(low)];
+  const to = COLOUR_WORD[colourOf(high)];
+  return from === to ? from : `${from} to ${to}`;
+}
+
+/** A share of the weight, as a range where it is one. */
+function shares({ low, high }: HeatRange): string {
+  const from = formatDecimal(100 * Math.max(0, low), 0);
+  const to = formatDecimal(100 * Math.max(0, high), 0);
+  return from === to ? from : `${from}–${to}`;
+}
+
+function Answer({
+  word,
+  figure,
+  say,
+  testId,
+}: {
+  word: string;
+  figure: string;
+  say: string;
+  testId: string;
+}) {
+  return (
+    <div className="min-w-36 flex-1 border-l-2 border-rule pl-3">
+      <p className="text-sm font-semibold">{word}</p>
+      <p className="figure text-2xl leading-tight" data-testid={testId}>
+        {figure}
+      </p>
+      <p className="text-xs text-soft">{say}</p>
+    </div>
+  );
+}
+
+/** What a baker wants to know of the day: when it is ready, when it is baked, when it may be cut. Ranges, with what to look for. */
+export function RunAnswers({ forecast }: { forecast: RunForecast }) {
+  const { preferences } = usePreferences();
+  const units = useUnits();
+  const { rise, bake, bakeProblem, preheat } = forecast;
+  const rises = rise.canHold.value > 1.05 && rise.top.high > 1.03;
+  return (
+    <>
+      <div className="flex flex-wrap gap-x-3 gap-y-3">
+        <Answer
+          testId="run-ready"
+          word="Ready to bake"
+          figure={rises ? honestRange(rise.wantedAtS.low, rise.wantedAtS.high) : 'no visible rise'}
+          say={
+            rises
+              ? `after mixing, when it has risen by ${percent(rise.wanted)}`
+              : 'go by the clock, not by its height'
+          }
+        />
+        <Answer
+          testId="run-most"
+          word="The most it can rise"
+          figure={rises ? `${percent(rise.canHold.low)} – ${percent(rise.canHold.high)}` : '–'}
+          say={
+            rise.pastAtS.value === null
+              ? 'it does not sink again in this time'
+              : `past it after ${honestRange(rise.pastAtS.low, rise.pastAtS.high)}`
+          }
+        />
+        {bake && (
+          <>
+            <Answer
+              testId="run-set"
+              word="Crumb set"
+              figure={honestRange(bake.set.low, bake.set.high)}
+              say={`from loading, at ${units.temperature(Math.min(96, bake.run.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bake.endS)}`}
+            />
+            <Answer
+              testId="run-cut"
+              word="May be cut"
+              figure={
+                bake.cut.value === null
+                  ? 'later than this'
+                  : honestRange(
+                      bake.cut.low === null ? null : Math.max(0, bake.cut.low - bake.endS),
+                      bake.cut.high === null ? null : Math.max(0, bake.cut.high - bake.endS),
+                    )
+              }
+              say={`out of the oven, when the middle is below ${units.temperature(32)}`}
+            />
+          </>
+        )}
+      </div>
+      {bakeProblem && (
+        <p role="alert" className="mt-3 text-sm text-alarm">
+          The bake can’t be reckoned: {wordProblem(bakeProblem, preferences)}
+        </p>
+      )}
+      {bake && (
+        <p className="mt-3 text-sm" data-testid="run-words">
+          {bake.setChance < 0.85 && (
+            <strong className="text-alarm">
+              {bake.setChance < 0.15
+                ? 'Raw in the middle at the end of this method. '
+                : `Set at its end in ${Math.round(bake.setChance * 10)} of 10 kitchens like yours. `}
+            </strong>
+          )}
+          Top {colours(bake.brownTop)}, base {colours(bake.brownBase)}. It loses {shares(bake.lost)} % of its
+          weight in the heat; the crust is about {formatDecimal(Math.max(0.5, bake.run.crustMm), 0)} mm.
+          {preheat && preheat.ovenS !== null && (
+            <>
+              {' '}
+              Heat the oven {honestTime(preheat.ovenS)} before
+              {preheat.plateS !== null &&
+                `, ${honestTime(Math.max(preheat.plateS, preheat.ovenS))} with what stands in it`}
+              {preheat.recoverS !== null && `; wait ${honestTime(preheat.recoverS)} between loads`}.
+            </>
+          )}
+        </p>
+      )}
+      <Why>
+        <p>
+          Ready is seven tenths of what this dough can hold: there is some left for the oven. The ranges are
+          the middle 80 % of 24 reckonings of the rise and 10 of the bake, each with other, equally likely
+          figures for what nobody has measured.
+        </p>
+        <p>
+          What makes the rise most unsure: {RISE_PARAMETER_WORD[rise.dominant]}
+          {bake && <>; the bake: {HEAT_PARAMETER_WORD[bake.dominant]}</>}. Baked, it is{' '}
+          {formatDecimal(forecast.bakedVolume, 2)} times the dough from the bowl.
+        </p>
+      </Why>
+    </>
+  );
+}

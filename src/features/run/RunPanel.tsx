@@ -1,0 +1,258 @@
+'use client';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { heatOven, runKitchenOf } from '@/core/kit';
+import { bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
+import { allLines, type FormulaEdit } from '@/core/formula';
+import { useBook, useNameOf } from '../book/BookProvider';
+import { useSheetActions, useSheetState } from '../formula/SheetContext';
+import { useKeptKit } from '../kit/KitProvider';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { COLOUR_WORD } from '../wording/run';
+import { colourOf } from '@/core/heat';
+import { reckon } from '@/core/notices';
+import { PieceSettings } from './PieceSettings';
+import { ProbeFit } from './ProbeFit';
+import { RunAnswers } from './RunAnswers';
+import { CHART_HEIGHT, RunChart } from './RunChart';
+import { Schools } from './Schools';
+import { SlicePicture } from './SlicePicture';
+import { StepDials } from './StepDials';
+import { useRunForecast } from './useRunForecast';
+import { supposables, WhatIfs } from './WhatIfs';
+
+/** The width the chart may have, followed as the window changes. */
+function useWidth() {
+  const ref = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  useEffect(() => {
+    const { current } = ref;
+    if (!current) return undefined;
+    const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
+    observer.observe(current);
+    return () => observer.disconnect();
+  }, []);
+  return { ref, width };
+}
+
+const YEASTS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'];
+
+/** From mixing to cutting on one clock: what the dough, the oven and the crumb will do, and everything that moves it in reach. */
+export function RunPanel() {
+  const { edit, settle } = useSheetActions();
+  const formula = useSheetState((state) => state.formula);
+  const { totals, consistency } = useSheetState((state) => state.reckoning);
+  const book = useBook();
+  const nameOf = useNameOf();
+  const units = useUnits();
+  const { kit } = useKeptKit();
+  const { preferences } = usePreferences();
+  const [ovenId, setOvenId] = useState(kit.ovenId);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [supposed, setSupposed] = useState<string | null>(null);
+  const { ref, width } = useWidth();
+
+  const kitchen = useMemo(() => {
+    const dial = formula.steps.find((step) => step.kind === 'bake')?.tempC ?? 200;
+    const base = runKitchenOf(kit, ovenId, dial);
+    const oven = kit.ovens.find((each) => each.id === ovenId);
+    return oven ? { ...base, oven: heatOven(oven, kit.roomC, dial) } : base;
+  }, [kit, ovenId, formula.steps]);
+  const made = useMemo(
+    () => runOf(formula, book, totals, consistency, kitchen),
+    [formula, book, totals, consistency, kitchen],
+  );
+  const run = made.ok ? made.value : null;
+  const { forecast, problem, computing, broken } = useRunForecast('run', run, consistency);
+
+  const list = useMemo(
+    () => supposables(formula, kit, ovenId, units.temperature),
+    [formula, kit, ovenId, units],
+  );
+  const what = list.find((each) => each.id === supposed)?.what ?? null;
+  const later = useDeferredValue(formula);
+  const ghost = useMemo(() => {
+    if (!what) return null;
+    const other = supposing(what, later, kitchen);
+    const reckoning = reckon(other.formula, book);
+    const otherRun = runOf(other.formula, book, reckoning.totals, reckoning.consistency, other.kitchen);
+    return otherRun.ok ? { run: otherRun.value, feel: reckoning.consistency } : null;
+  }, [what, later, kitchen, book]);
+  const beside = useRunForecast('ghost', ghost?.run ?? null, ghost?.feel ?? null);
+
+  if (!run || !consistency) {
+    return (
+      <p className="text-sm text-soft">
+        {made.ok || made.problem.code === 'noFlour'
+          ? 'Flour and water on the sheet, and steps in the method: then its day is drawn here.'
+          : made.problem.path === 'steps'
+            ? 'Steps in the method above: then its day is drawn here.'
+            : wordProblem(made.problem, preferences)}
+      </p>
+    );
+  }
+  const axis = timeAxis([
+    0,
+    run.endS,
+    ...run.steps.filter((step) => step.stretch !== 'beside').flatMap((step) => [step.startS, step.endS]),
+  ]);
+  const step = formula.steps.find((each) => each.id === chosen);
+  const placed = run.steps.find((each) => each.stepId === chosen);
+  const heats = run.steps
+    .filter((each) => each.stretch === 'heat')
+    .findIndex((each) => each.stepId === chosen);
+  const change = (wish: FormulaEdit, key: string) => void edit(wish, key);
+  const stretch = (stepId: string, durationS: number) => {
+    const old = formula.steps.find((each) => each.id === stepId);
+    if (old)
+      change({ type: 'setStep', step: { ...old, minS: durationS, maxS: null } }, `run-length:${stepId}`);
+  };
+  const yeast = allLines(formula).find((line) => YEASTS.includes(line.ingredientId));
+  return (
+    <div>
+      <div className="flex flex-wrap items-start gap-x-6 gap-y-4">
+        <div className="min-w-64 flex-1">
+          {forecast ? (
+            <RunAnswers forecast={forecast} />
+          ) : (
+            <p className="min-h-28 text-sm text-soft">
+              {broken
+                ? 'The reckoning broke off. Change anything to start it again.'
+                : 'Reckoning rise and bake …'}
+            </p>
+          )}
+        </div>
+        <figure className="w-full max-w-72 sm:w-72">
+          {forecast?.slice ? (
+            <>
+              <SlicePicture
+                slice={forecast.slice}
+                label={`Section of the baked piece: ${Math.round(forecast.slice.heightMm)} mm high, ${Math.round(forecast.slice.widthMm)} mm wide, top ${COLOUR_WORD[colourOf(forecast.slice.brownTop)]}`}
+                className="max-h-52 w-full"
+              />
+              <figcaption className="text-xs text-soft">
+                The slice to expect: {(forecast.slice.heightMm / 10).toFixed(1)} cm high,{' '}
+                {(forecast.slice.widthMm / 10).toFixed(0)} cm across, pores near{' '}
+                {forecast.slice.poreMm.toFixed(1)} mm
+                {forecast.slice.streak > 0.02 && ', a damp streak likely'}.
+              </figcaption>
+            </>
+          ) : (
+            <div className="h-40 rounded bg-well" aria-hidden />
+          )}
+        </figure>
+      </div>
+      {problem && (
+        <p role="alert" className="mt-2 text-sm text-alarm">
+          {wordProblem(problem, preferences)}
+        </p>
+      )}
+      <p role="status" className="h-5 text-right text-xs text-soft" data-testid="computing">
+        {computing ? `reckoning ${computing.done} of ${computing.of} …` : ''}
+      </p>
+      <div ref={ref} style={{ minHeight: CHART_HEIGHT }} className="overflow-x-auto">
+        {width > 0 && (
+          <RunChart
+            run={run}
+            axis={axis}
+            width={Math.max(560, width)}
+            forecast={forecast}
+            ghost={what ? beside.forecast : null}
+            ghostRun={ghost?.run ?? null}
+            titleOf={(stepId) => formula.steps.find((each) => each.id === stepId)?.title ?? ''}
+            chosen={chosen}
+            onChoose={(stepId) => setChosen(chosen === stepId ? null : stepId)}
+            onStretch={stretch}
+            onSettle={settle}
+          />
+        )}
+      </div>
+      <ul aria-label="Lines of the picture" className="flex flex-wrap gap-x-4 gap-y-1 text-xs text-soft">
+        {[
+          ['var(--is-leaven)', 'dough: rise and warmth, with its range'],
+          ['var(--is-fat)', 'oven; dashed: its spring'],
+          ['var(--ink)', 'middle of the piece, with its range'],
+        ].map(([colour, words]) => (
+          <li key={words} className="flex items-center gap-1.5">
+            <span aria-hidden className="h-1 w-5 rounded" style={{ background: colour }} /> {words}
+          </li>
+        ))}
+      </ul>
+      {step && placed && (
+        <StepDials
+          step={step}
+          durationS={placed.endS - placed.startS}
+          heat={run.bake?.heats[heats] ?? null}
+          onEdit={change}
+          onSettle={settle}
+        />
+      )}
+      {yeast && (
+        <label className="mt-2 block text-sm">
+          {nameOf(yeast.ingredientId)}:{' '}
+          <strong className="figure text-base">{units.mass(yeast.massG)}</strong>
+          <YeastSlider
+            key={yeast.id}
+            massG={yeast.massG}
+            name={nameOf(yeast.ingredientId)}
+            onChange={(massG) =>
+              change({ type: 'setMass', lineId: yeast.id, massG }, `run-yeast:${yeast.id}`)
+            }
+            onSettle={settle}
+          />
+        </label>
+      )}
+      <WhatIfs
+        list={list}
+        chosen={supposed}
+        onChoose={setSupposed}
+        before={forecast}
+        after={beside.forecast}
+        computing={beside.computing !== null}
+      />
+      <PieceSettings
+        as={bakedAsOf(formula)}
+        ovenId={ovenId}
+        onOven={setOvenId}
+        onChange={(bakedAs) => {
+          change({ type: 'setBakedAs', bakedAs }, 'baked-as');
+          settle();
+        }}
+      />
+      <Schools run={run} kit={kit} />
+      {forecast?.bake && <ProbeFit run={run} feel={consistency} forecast={forecast} ovenId={ovenId} />}
+    </div>
+  );
+}
+
+/** From nearly none to four times what stood there when the sheet was opened. */
+function YeastSlider({
+  massG,
+  name,
+  onChange,
+  onSettle,
+}: {
+  massG: number;
+  name: string;
+  onChange: (massG: number) => void;
+  onSettle: () => void;
+}) {
+  const [first] = useState(massG);
+  const units = useUnits();
+  const step = first > 8 ? 0.5 : 0.1;
+  return (
+    <input
+      type="range"
+      aria-label={name}
+      aria-valuetext={units.mass(massG)}
+      className="block h-8 w-56 accent-(--ink)"
+      min={step}
+      max={Math.max(4 * first, massG)}
+      step={step}
+      value={massG}
+      onChange={(event) => onChange(Number(Number(event.currentTarget.value).toFixed(2)))}
+      onPointerUp={onSettle}
+      onBlur={onSettle}
+    />
+  );
+}

@@ -1,0 +1,114 @@
+'use client';
+import type { Formula } from '@/core/formula';
+import { heatOven, type Kit } from '@/core/kit';
+import { hasYeast, type RunForecast, type WhatIf } from '@/core/run';
+import { buttonClass } from '@/ui/Button';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { honestTime } from '../wording/run';
+
+export interface Supposed {
+  readonly id: string;
+  readonly word: string;
+  readonly what: WhatIf;
+}
+
+/** Questions worth putting beside this run. */
+export function supposables(
+  formula: Formula,
+  kit: Kit,
+  ovenId: string,
+  temperature: (tempC: number) => string,
+): Supposed[] {
+  const cool = kit.roomC <= 20 ? kit.roomC - 3 : 19;
+  const list: (Supposed | null)[] = [
+    { id: 'cool', word: `at ${temperature(cool)}`, what: { type: 'room', tempC: cool } },
+    { id: 'warm', word: `at ${temperature(28)}`, what: { type: 'room', tempC: 28 } },
+    hasYeast(formula) ? { id: 'half', word: 'half the yeast', what: { type: 'yeast', factor: 0.5 } } : null,
+    hasYeast(formula) ? { id: 'twice', word: 'twice the yeast', what: { type: 'yeast', factor: 2 } } : null,
+    { id: 'small', word: 'two small instead of one big', what: { type: 'pieces', factor: 2 } },
+    { id: 'big', word: 'half as big again', what: { type: 'pieces', factor: 1 / 1.5 } },
+    { id: 'high', word: 'at 1,800 m', what: { type: 'altitude', altitudeM: 1800 } },
+    { id: 'hotter', word: 'oven 15° hotter than I think', what: { type: 'offset', byC: 15 } },
+    ...kit.ovens
+      .filter((oven) => oven.id !== ovenId)
+      .slice(0, 3)
+      .map((oven): Supposed => ({
+        id: `oven-${oven.id}`,
+        word: `in: ${oven.name}`,
+        what: { type: 'oven', oven: heatOven(oven, kit.roomC) },
+      })),
+  ];
+  return list.filter((each) => each !== null);
+}
+
+const shift = (from: number | null, to: number | null): string | null => {
+  if (from === null || to === null) return null;
+  const by = to - from;
+  if (Math.abs(by) < 30) return 'the same';
+  return `${honestTime(Math.abs(by))} ${by > 0 ? 'later' : 'sooner'}`;
+};
+
+interface WhatIfsProps {
+  list: readonly Supposed[];
+  chosen: string | null;
+  onChoose: (id: string | null) => void;
+  before: RunForecast | null;
+  after: RunForecast | null;
+  computing: boolean;
+}
+
+/** One supposition at a time, dotted in the picture, and what it moves. */
+export function WhatIfs({ list, chosen, onChoose, before, after, computing }: WhatIfsProps) {
+  const units = useUnits();
+  const rows: [string, string | null][] =
+    before && after
+      ? [
+          [
+            'ready to bake',
+            shift(before.rise.wantedAtS.value, after.rise.wantedAtS.value) ??
+              (after.rise.wantedAtS.value === null ? 'not in this time' : null),
+          ],
+          [
+            'set',
+            before.bake && after.bake
+              ? (shift(before.bake.set.value, after.bake.set.value) ?? 'not in this time')
+              : null,
+          ],
+          ['cut', before.bake && after.bake ? shift(before.bake.cut.value, after.bake.cut.value) : null],
+          [
+            'middle at the end',
+            after.bake ? units.temperature(Math.round(after.bake.coreAtEndC.value)) : null,
+          ],
+        ]
+      : [];
+  return (
+    <div className="mt-3">
+      <p className="text-sm font-semibold" id="what-if">
+        What if
+      </p>
+      <div role="group" aria-labelledby="what-if" className="mt-1 flex flex-wrap gap-1.5">
+        {list.map(({ id, word }) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={chosen === id}
+            onClick={() => onChoose(chosen === id ? null : id)}
+            className={buttonClass(chosen === id ? 'strong' : 'plain', 'table', 'px-2.5')}
+          >
+            {word}
+          </button>
+        ))}
+      </div>
+      {chosen && (
+        <p role="status" className="mt-2 min-h-6 text-sm" data-testid="what-if">
+          {computing || !after
+            ? 'Reckoning …'
+            : rows
+                .filter(([, said]) => said !== null)
+                .map(([word, said]) => `${word} ${said}`)
+                .join(' · ')}
+        </p>
+      )}
+    </div>
+  );
+}
