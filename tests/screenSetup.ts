@@ -11,3 +11,16 @@ global.ResizeObserver ??= class {
 };
 if (!('scrollIntoView' in Element.prototype))
   Object.assign(Element.prototype, { scrollIntoView: () => undefined });
+// nothing comes into view where nothing is drawn
+global.IntersectionObserver ??= class {
+  readonly root = null;
+  readonly rootMargin = '';
+  readonly scrollMargin = '';
+  readonly thresholds = [];
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+  takeRecords() {
+    return [];
+  }
+};

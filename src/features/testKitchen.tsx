@@ -3,8 +3,10 @@ import type { ReactNode } from 'react';
 import { bakeState, afterEvent, decide, type BakeAction, type BakeRecord } from '@/core/bake';
 import { loafSheet } from '@/core/batch/testBatch';
 import { libraryBook, type KeptIngredient } from '@/core/ingredients';
+import { ORDINARY_KIT } from '@/core/kit';
 import { BookProvider } from './book/BookProvider';
 import type { Bench } from './bench/useBench';
+import { KitProvider } from './kit/KitProvider';
 import type { Preferences } from './preferences/preferences';
 import { PreferencesProvider } from './preferences/PreferencesProvider';
 
@@ -55,7 +57,9 @@ export function show(
       timeZone="UTC"
       altitudeM={95}
     >
-      <BookProvider kept={kept}>{children}</BookProvider>
+      <BookProvider kept={kept}>
+        <KitProvider kept={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
+      </BookProvider>
     </PreferencesProvider>,
   );
 }

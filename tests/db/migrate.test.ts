@@ -18,7 +18,7 @@ afterEach(async () => {
 
 test('applies each migration once, even when two starters race', async () => {
   const racers = await Promise.all([1, 2, 3].map(() => migrate(db.pool, folder)));
-  expect(racers.flat()).toEqual(['000001_initial.sql', '000002_ingredients.sql']);
+  expect(racers.flat()).toEqual(['000001_initial.sql', '000002_ingredients.sql', '000003_kit.sql']);
   expect(await migrate(db.pool, folder)).toEqual([]);
 });
 

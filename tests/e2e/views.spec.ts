@@ -39,6 +39,8 @@ for (const light of ['day', 'dim'] as const) {
       await context.addCookies([{ name: 'crumb-view', value: `${light}.g.C`, url: baseURL ?? '' }]);
       await page.setViewportSize({ width, height });
       const id = await copyOf(page, 'Sorghum and teff baton');
+      await page.getByRole('heading', { name: 'The run' }).scrollIntoViewIfNeeded();
+      await expect(page.getByTestId('slice')).toBeVisible();
       await check(page);
       const bake = await startBake(page, id);
       const logged = await page.request
@@ -54,6 +56,7 @@ for (const light of ['day', 'dim'] as const) {
         `/formulas/${id}/story`,
         '/formulas/read',
         '/ingredients?look=potato-starch&beside=potato-flour',
+        '/kit',
         '/logbook',
         `/logbook/${logged}`,
       ]) {

@@ -35,9 +35,11 @@ export interface HeatDraw {
   readonly size: number;
   readonly startC: number;
   readonly browning: number;
+  /** Air and shade where it cools. */
+  readonly rack: number;
 }
 export const CENTRAL_DRAW: HeatDraw = {
-  transfer: 1, offsetC: 0, conduction: 1, vapourPath: 1, contact: 1, size: 1, startC: 0, browning: 1,
+  transfer: 1, offsetC: 0, conduction: 1, vapourPath: 1, contact: 1, size: 1, startC: 0, browning: 1, rack: 1,
 }; // prettier-ignore
 
 /** A bake as it comes out, sampled. °C, seconds from loading. */
@@ -135,6 +137,7 @@ export function bakeRun(
       oven,
       pressurePa,
       transfer: oven.transfer * draw.transfer,
+      rack: draw.rack,
       contact: draw.contact,
       offsetC: oven.offsetC + draw.offsetC,
       tin: question.tin,

@@ -24,6 +24,7 @@ const PARAMETERS = [
   'size',
   'start',
   'browning',
+  'rack',
 ] as const;
 export type HeatParameter = (typeof PARAMETERS)[number];
 /** Ten runs on the coarse grid: the edges of an interval stand to about a sixth of its width. */
@@ -62,6 +63,7 @@ function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
     size: spread('size', HEAT.sizeCv),
     startC: at('start') * HEAT.startSdC,
     browning: spread('browning', HEAT.browning.cv),
+    rack: spread('rack', HEAT.convection.rackCv),
   };
 }
 

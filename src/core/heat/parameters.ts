@@ -14,7 +14,7 @@ export const HEAT = {
   /** Water moves in crumb by so much at 25 °C, m²/s, and so much more per °C (bread crumb 1e-10 to 2e-9 between 20 and 100 °C, Rask 1989). */
   moisture: { m2PerS: 5e-10, perC: 0.05 },
   /** Natural and fan convection in a domestic oven, W/(m² K); radiation comes on top with this emissivity. */
-  convection: { static: 8, fan: 21, rack: 7, fryer: 400, boiling: 900, lid: 8, cv: 0.18 },
+  convection: { static: 8, fan: 21, rack: 7, fryer: 400, boiling: 900, lid: 8, rackCv: 0.35 },
   emissivity: { oven: 0.85, lid: 0.9, rack: 0.9 },
   /** Touching heat, W/(m² K): dough on hot stone or steel, on a tray through paper, in a greased tin. */
   contact: { stone: 35, steel: 60, castIron: 130, griddle: 200, tray: 70, tin: 90, cv: 0.25 },

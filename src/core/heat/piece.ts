@@ -129,7 +129,9 @@ export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 's
     }
     case 'disc':
     case 'flatbread': {
-      const usual = piece.shape === 'disc' ? USUAL.discThickM : USUAL.flatThickM;
+      // a small flat is thin, a tray's worth of dough is spread a finger high
+      const flatM = USUAL.flatThickM * (piece.massG / 80) ** 0.7;
+      const usual = piece.shape === 'disc' ? USUAL.discThickM : Math.min(0.028, Math.max(0.003, flatM));
       const across = lengthM ?? Math.sqrt((4 * volumeM3) / (Math.PI * usual));
       const area = (Math.PI / 4) * across * across;
       const height = volumeM3 / area;

@@ -20,11 +20,15 @@ export interface Surroundings {
   /** Multiplies every film's transfer; contact apart. Drawn for the range. */
   readonly transfer: number;
   readonly contact: number;
+  readonly rack: number;
   readonly offsetC: number;
 }
 
 export const newSurroundings = (
-  given: Pick<Surroundings, 'roomC' | 'oven' | 'pressurePa' | 'transfer' | 'contact' | 'offsetC' | 'tin'>,
+  given: Pick<
+    Surroundings,
+    'roomC' | 'oven' | 'pressurePa' | 'transfer' | 'contact' | 'rack' | 'offsetC' | 'tin'
+  >,
   startC: number,
 ): Surroundings => ({
   ...given,
@@ -44,7 +48,10 @@ const radiating = (emissivity: number, a: number, b: number): number => {
 const isBaking = (phase: Phase): boolean => phase.kind === 'oven' || phase.kind === 'coast';
 
 /** What the air of this phase does to a bare surface: film by kind of place. */
-export function filmOf(phase: Phase, { oven, transfer }: Pick<Surroundings, 'oven' | 'transfer'>): number {
+export function filmOf(
+  phase: Phase,
+  { oven, transfer, rack }: Pick<Surroundings, 'oven' | 'transfer' | 'rack'>,
+): number {
   const { convection } = HEAT;
   switch (phase.kind) {
     case 'oven':
@@ -57,7 +64,7 @@ export function filmOf(phase: Phase, { oven, transfer }: Pick<Surroundings, 'ove
       return convection.boiling * transfer;
     case 'griddle':
     case 'rack':
-      return convection.rack * transfer;
+      return convection.rack * rack;
   }
 }
 

@@ -173,7 +173,7 @@ test('the slice: the same figures the same drawing, and each feature follows its
         crustMm: fc.double({ min: 0, max: 20, noNaN: true }),
       }),
       (part) => {
-        const any = drawSlice({ ...figures, ...part } as SliceFigures, 60);
+        const any = drawSlice({ ...figures, ...part }, 60);
         for (const [x, y] of [...any.outline, ...any.crumb]) expect(Number.isFinite(x + y)).toBe(true);
         expect(any.pores.length).toBeLessThanOrEqual(60);
       },

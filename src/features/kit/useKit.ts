@@ -27,7 +27,15 @@ class KitKeeper {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private tell: (save: KitSave) => void = () => undefined;
 
-  constructor(private version: number) {}
+  /** What was asked for last, to the letter: putting back what stands there already is no change. */
+  private last: string;
+
+  constructor(
+    private version: number,
+    kit: Kit,
+  ) {
+    this.last = JSON.stringify(kit);
+  }
 
   /** Who is told how it stands; null: nobody any more. */
   listen(tell: ((save: KitSave) => void) | null): void {
@@ -35,6 +43,9 @@ class KitKeeper {
   }
 
   want(kit: Kit): void {
+    const text = JSON.stringify(kit);
+    if (text === this.last) return;
+    this.last = text;
     this.wanted = kit;
     this.tell('keeping');
     this.later(QUIET_MS);
@@ -79,21 +90,23 @@ export function useKit(kept: KeptKit) {
   const router = useRouter();
   const [kit, setKit] = useState(kept.kit);
   const [save, setSave] = useState<KitSave>('kept');
-  const [keeper] = useState(() => new KitKeeper(kept.version));
+  const [keeper] = useState(() => new KitKeeper(kept.version, kept.kit));
   useEffect(() => {
     // pages that were loaded before reckon with it from now on
     keeper.listen((now) => {
       setSave(now);
       if (now === 'kept') router.refresh();
     });
+    return () => keeper.listen(null);
+  }, [keeper, router]);
+  useEffect(() => {
     const flush = () => void keeper.send(true);
     window.addEventListener('pagehide', flush);
     return () => {
       window.removeEventListener('pagehide', flush);
-      keeper.listen(null);
       flush();
     };
-  }, [keeper, router]);
+  }, [keeper]);
   const change = (next: Kit) => {
     setKit(next);
     keeper.want(next);

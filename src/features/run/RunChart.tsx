@@ -332,28 +332,35 @@ function StepBlock({
     onStretch(Math.max(60, Math.round(durationS / step_) * step_ + by * step_));
     onSettle();
   };
+  const fill = `color-mix(in oklab, ${STRETCH_FILL[step.stretch]} ${step.timed ? 38 : 20}%, var(--sheet))`;
+  const hint = `${title}, ${formatDuration(durationS)}${step.timed ? '' : ' (a usual time: none is given)'}`;
+  const style = { left: fromX, top, width: wide, height };
+  // too narrow to be hit: it is chosen from the list below
+  if (wide < 26) {
+    return (
+      <li className="absolute border-l-2 border-sheet" style={{ ...style, background: fill }} title={hint}>
+        <span className="sr-only">{hint}</span>
+      </li>
+    );
+  }
+  const held = !beside && wide >= 80;
   return (
-    <li className="absolute" style={{ left: fromX, top, width: wide, height }}>
+    <li className="absolute flex border-l-2 border-sheet" style={{ ...style, background: fill }}>
       <button
         type="button"
         onClick={onChoose}
         aria-pressed={chosen}
-        aria-label={`${title}, ${formatDuration(durationS)}`}
-        title={`${title}, ${formatDuration(durationS)}${step.timed ? '' : ' (a usual time: none is given)'}`}
+        aria-label={hint}
+        title={hint}
         className={cx(
-          'relative h-full w-full overflow-hidden border-l-2 border-sheet px-1 text-left text-xs leading-tight text-ink',
+          'h-full min-w-0 flex-1 overflow-hidden px-1 text-left text-xs leading-tight text-ink',
           chosen && 'outline-2 -outline-offset-2 outline-ink',
         )}
-        style={{
-          background: `color-mix(in oklab, ${STRETCH_FILL[step.stretch]} ${step.timed ? 38 : 20}%, var(--sheet))`,
-        }}
       >
         {wide > 44 && <span className="block truncate">{title}</span>}
-        {wide > 58 && !beside && (
-          <span className="block truncate text-soft">{formatDuration(durationS)}</span>
-        )}
+        {wide > 58 && !beside && <span className="block truncate">{formatDuration(durationS)}</span>}
       </button>
-      {!beside && (
+      {held && (
         <span
           role="slider"
           tabIndex={0}
@@ -371,9 +378,9 @@ function StepBlock({
           onPointerMove={move}
           onPointerUp={end}
           onPointerCancel={end}
-          className="absolute top-0 -right-3 z-10 flex h-full w-6 cursor-ew-resize touch-none items-center justify-center"
+          className="flex h-full w-6 shrink-0 cursor-ew-resize touch-none items-center justify-center"
         >
-          <span aria-hidden className="h-6 w-1 rounded bg-edge" />
+          <span aria-hidden className="h-6 w-1 rounded bg-soft" />
         </span>
       )}
     </li>

@@ -8,6 +8,8 @@ import { useSheetActions, useSheetState } from '../formula/SheetContext';
 import { useKeptKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
+import { Choice } from '@/ui/Choice';
+import { STEP_WORD } from '../wording/words';
 import { COLOUR_WORD } from '../wording/run';
 import { colourOf } from '@/core/heat';
 import { reckon } from '@/core/notices';
@@ -178,6 +180,22 @@ export function RunPanel() {
           </li>
         ))}
       </ul>
+      <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
+        Step in the hand
+        <Choice
+          label="Step in the hand"
+          value={chosen ?? ''}
+          options={[
+            { value: '', label: 'none' },
+            ...formula.steps.map((each, index) => ({
+              value: each.id,
+              label: `${index + 1}. ${each.title || STEP_WORD[each.kind]}`,
+            })),
+          ]}
+          onChange={(id) => setChosen(id === '' ? null : id)}
+          className="max-w-64 border-edge"
+        />
+      </label>
       {step && placed && (
         <StepDials
           step={step}

@@ -64,6 +64,7 @@ export const HEAT_PARAMETER_WORD: Record<HeatParameter, string> = {
   size: 'how big it has grown',
   start: 'how warm it goes in',
   browning: 'how readily it browns',
+  rack: 'the draught where it cools',
 };
 
 /** No false minutes: to 5 min from 40 min on, to 10 from 3 h on. */

@@ -1,0 +1,100 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Kit } from '@/core/kit';
+import { ORDINARY_KIT } from '@/core/kit';
+import { show } from '../testKitchen';
+import { KitPage } from './KitPage';
+
+jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
+
+interface Sent {
+  readonly requestId: string;
+  readonly seen: number;
+  readonly kit: Kit;
+}
+let sent: Sent[] = [];
+const reply = (data: unknown, status = 200) =>
+  ({ ok: status < 300, status, json: () => Promise.resolve(data) }) as Response;
+let answers: (() => Response)[] = [];
+const kept = (version: number) => () => reply({ version, kit: sent.at(-1)?.kit });
+
+beforeEach(() => {
+  sent = [];
+  answers = [];
+  global.fetch = jest.fn((_: unknown, init?: RequestInit) => {
+    sent.push(JSON.parse(init?.body as string) as Sent);
+    const next = answers.shift();
+    return next ? Promise.resolve(next()) : Promise.reject(new TypeError('no network'));
+  });
+});
+const status = () => screen.getByTestId('kit-save');
+const open = () => show(<KitPage kept={{ version: 0, kit: ORDINARY_KIT }} />);
+
+test('what is typed is kept by itself, once for a burst of keys, and the next on top of it', async () => {
+  const user = userEvent.setup();
+  answers = [kept(1), kept(2)];
+  open();
+  const room = screen.getByRole('textbox', { name: 'Room' });
+  await user.clear(room);
+  await user.type(room, '24');
+  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'kept'));
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]).toMatchObject({ seen: 0, kit: { roomC: 24 } });
+  await user.click(screen.getByRole('button', { name: 'A tin' }));
+  await waitFor(() => expect(sent).toHaveLength(2));
+  expect(sent[1]).toMatchObject({ seen: 1, kit: { roomC: 24, tins: [{ name: 'A loaf tin' }] } });
+});
+
+test('a fridge at 60 °C is refused at its field, and what stood there is kept', async () => {
+  const user = userEvent.setup();
+  answers = [kept(1)];
+  open();
+  const fridge = screen.getByRole('textbox', { name: 'Fridge' });
+  await user.clear(fridge);
+  await user.type(fridge, '60');
+  expect(fridge).toBeInvalid();
+  expect(screen.getByRole('alert')).toHaveTextContent('15');
+  await user.keyboard('{Escape}');
+  expect(fridge).toHaveValue('5');
+  // the 6 on the way to 60 could have been meant; it is taken back before anything is sent
+  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'kept'));
+  expect(sent.map(({ kit }) => kit.fridgeC)).toEqual([5]);
+});
+
+test('without a network it is said, and the same request is sent again', async () => {
+  const user = userEvent.setup();
+  open();
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Mixing' }), 'by hand');
+  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'unreachable'));
+  answers = [kept(1)];
+  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'kept'), { timeout: 8000 });
+  expect(sent[1]).toEqual(sent[0]);
+});
+
+test('somebody else’s change in between is said, not overwritten', async () => {
+  const user = userEvent.setup();
+  answers = [() => reply({ error: { kind: 'stale', revision: 4 } }, 409)];
+  open();
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Mixing' }), 'by hand');
+  await waitFor(() => expect(status()).toHaveTextContent('Somebody changed the kit'));
+});
+
+test('thermometer readings make the dial’s error known, and how surely', async () => {
+  const user = userEvent.setup();
+  answers = [kept(1)];
+  open();
+  const oven = screen.getByRole('group', { name: 'Oven' });
+  const offset = within(oven).getByTestId('offset-oven');
+  expect(offset).toHaveTextContent('not known');
+  await user.click(within(oven).getByText(/Thermometer readings \(/));
+  const take = within(oven).getByRole('button', { name: 'Take this reading' });
+  expect(take).toBeDisabled();
+  await user.type(within(oven).getByRole('textbox', { name: 'On the dial' }), '200');
+  await user.type(within(oven).getByRole('textbox', { name: 'A thermometer inside says' }), '30');
+  expect(take).toBeDisabled();
+  await user.clear(within(oven).getByRole('textbox', { name: 'A thermometer inside says' }));
+  await user.type(within(oven).getByRole('textbox', { name: 'A thermometer inside says' }), '182');
+  await user.click(take);
+  expect(offset).toHaveTextContent(/−1\d° \(± \d\) at 200 °C/);
+  await waitFor(() => expect(sent[0]?.kit.ovens[0]?.readings).toEqual([{ dialC: 200, trueC: 182 }]));
+});

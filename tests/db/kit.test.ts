@@ -1,0 +1,39 @@
+import { randomUUID } from 'node:crypto';
+import { ORDINARY_KIT, type Kit } from '@/core/kit';
+import type { Context } from '@/server/context';
+import { loadKit, saveKit } from '@/server/kit';
+import { testDatabase, type TestDatabase } from './testDatabase';
+
+let db: TestDatabase;
+let here: Context;
+beforeAll(async () => {
+  db = await testDatabase();
+});
+afterAll(() => db.drop());
+beforeEach(async () => {
+  here = await db.kitchen();
+});
+
+const warmer = (roomC: number): Kit => ({ ...ORDINARY_KIT, roomC });
+const keep = (kit: Kit, seen: number, requestId: string = randomUUID()) =>
+  saveKit(here, { requestId, seen, kit });
+
+test('a kitchen of which nothing is known is ordinary, at its own altitude', async () => {
+  const { version, kit } = await loadKit(here);
+  expect(version).toBe(0);
+  expect(kit).toEqual({ ...ORDINARY_KIT, altitudeM: here.kitchen.details.altitudeM });
+});
+
+test('the kit is kept in versions; of two writers one is told, a repetition changes nothing, no other kitchen sees it', async () => {
+  const requestId = randomUUID();
+  const thrice = await Promise.all([0, 0, 0].map(() => keep(warmer(23), 0, requestId)));
+  expect(thrice.map((answer) => answer.ok && answer.value.version)).toEqual([1, 1, 1]);
+  const both = await Promise.all([keep(warmer(18), 1), keep(warmer(30), 1)]);
+  expect(both.filter((answer) => answer.ok)).toHaveLength(1);
+  expect(both.find((answer) => !answer.ok)).toMatchObject({ failure: { kind: 'stale', revision: 2 } });
+  expect(await keep(warmer(10), 0)).toMatchObject({ ok: false, failure: { kind: 'stale', revision: 2 } });
+  const won = both.find((answer) => answer.ok);
+  expect((await loadKit(here)).kit).toEqual(won?.ok && won.value.kit);
+  await expect(here.pool.query('update kitchen_kit set version = 9')).rejects.toThrow(/append-only/);
+  expect((await loadKit(await db.kitchen())).version).toBe(0);
+});
