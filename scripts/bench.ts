@@ -14,6 +14,7 @@ import { reckon } from '@/core/notices';
 import { readRecipe } from '@/core/recipe';
 import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
+import { benchCore, benchDrag } from './benchRun';
 import { freshDatabase, testCluster } from './freshDatabase';
 import { serveBuilt } from './run';
 
@@ -231,6 +232,9 @@ try {
     `  the same sheet read from a pasted text                                ${timed(50, () => readRecipe(pasted, libraryBook, 'metric', () => `n${next++}`))}`,
   );
 
+  benchCore(head.formula, timed);
+  await benchDrag(page, `${href}`);
+
   console.log('first-load JavaScript, KB gzip (aim under 200)');
   const logged =
     /\/logbook\/[0-9a-f-]{36}/.exec(await (await page.request.get('/logbook')).text())?.[0] ?? '/logbook';
@@ -246,6 +250,7 @@ try {
     `${href}`,
     '/formulas/read',
     '/ingredients',
+    '/kit',
     `${href}/story`,
     `${href}/batch`,
     `/bench/${bake.id}`,

@@ -13,6 +13,8 @@ interface Shot {
   readonly light?: 'dim';
   /** Scrolls this into view first. */
   readonly to?: string;
+  /** Waits until this is there: what is reckoned takes a moment. */
+  readonly until?: string;
   /** Typed into the first large field, for a page that answers to a text. */
   readonly type?: string;
 }
@@ -96,6 +98,9 @@ async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
     await page.getByTestId('understood').waitFor();
   }
   if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
+  if (shot.until) await page.getByTestId(shot.until).waitFor();
+  if (shot.until)
+    await page.getByTestId('computing').filter({ hasNotText: 'reckoning' }).waitFor({ state: 'attached' });
   await page.screenshot({ path: path.join('docs', 'screenshots', `${shot.name}.png`) });
   await context.close();
 }
@@ -141,6 +146,15 @@ try {
     { name: 'sheet', path: `/formulas/${formula}`, ...table },
     { name: 'sheet-answers', path: `/formulas/${formula}`, ...table, to: '[aria-label="To mind"]' },
     { name: 'sheet-method', path: `/formulas/${formula}`, ...table, to: '#method-title' },
+    {
+      name: 'run',
+      path: `/formulas/${formula}`,
+      ...table,
+      height: 1000,
+      to: '[aria-labelledby="run-title"]',
+      until: 'slice',
+    },
+    { name: 'kit', path: '/kit', ...table },
     { name: 'sheet-phone', path: `/formulas/${rolls}`, ...phone },
     { name: 'read', path: '/formulas/read', ...table, type: RECIPE },
     { name: 'larder', path: '/ingredients?look=potato-starch&beside=potato-flour', ...table },

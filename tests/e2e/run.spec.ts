@@ -45,6 +45,7 @@ test('a step’s end is dragged with the mouse, the picture says it computes, un
   await page.mouse.down();
   for (let by = 5; by <= 60; by += 5)
     await page.mouse.move(box.x + box.width / 2 + by, box.y + box.height / 2);
+  await expect(page.getByTestId('computing')).toContainText('reckoning');
   await page.mouse.up();
   await expect.poll(async () => Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(from + 5);
   await expect(page.getByTestId('computing')).toBeEmpty();

@@ -15,10 +15,8 @@ export function cardinal(tempC: number, { min, best, max }: typeof cardinalC = c
   );
 }
 
-const AT_REFERENCE = cardinal(referenceC);
-
-/** Pace of gassing against that at 28.5 °C. At 36 °C about 1.3, at 20 °C about 0.5, at 5 °C about 0.02. */
-export const pace = (tempC: number): number => cardinal(tempC) / AT_REFERENCE;
+/** The pace at the reference temperature, against that at the best. */
+export const AT_REFERENCE = cardinal(referenceC);
 
 /** 1 for ordinary doughs; sugar beyond about 7 % and salt beyond about 2 % of the flour base draw the water from the yeast. */
 export function osmoticBrake(sugarPercent: number, saltPercent: number): number {

@@ -5,7 +5,6 @@ import { insideFormula } from '../formula/insideFormula';
 import type { FormulaTotals } from '../formula/totals';
 import { yeastDose, YEAST_KINDS } from '../formula/yeast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import type { DoughBody } from '../vessel/vessel';
 import { osmoticBrake } from './gassing';
 import { ACID_MMOL_PER_G, FERMENTATION } from './parameters';
 
@@ -72,7 +71,7 @@ function chemical(grams: ReadonlyMap<string, number>): Pick<Leavening, 'coldMmol
 }
 
 /**
- * Reads a formula as the simulator needs it. Blends are taken apart; toppings do not lift.
+ * Reads a formula as the simulator needs it. `densityGPerMl`: of the dough as it comes from the bowl. Blends are taken apart; toppings do not lift.
  * @returns null without dough or flour base
  */
 export function leaveningOf(
@@ -80,7 +79,7 @@ export function leaveningOf(
   book: IngredientBook,
   totals: FormulaTotals,
   consistency: Consistency | null,
-  body: DoughBody,
+  densityGPerMl: number,
 ): Leavening | null {
   if (totals.doughG <= 0 || totals.baseG <= 0 || !consistency) return null;
   const grams = new Map<string, number>();
@@ -108,7 +107,7 @@ export function leaveningOf(
   const bind = Math.min(1, Math.max(consistency.holds, 0.8 * consistency.clings));
   return {
     doughG: totals.doughG,
-    doughMl: totals.doughG / body.densityGPerMl,
+    doughMl: totals.doughG / densityGPerMl,
     waterG: consistency.balance.waterG,
     baseG: totals.baseG,
     yeastG,

@@ -163,15 +163,20 @@ function runOnce(
       topAtS = tS;
       pastAtS = null;
     }
+    let decay = 0;
+    let decayFor = 0;
     const lagS = thermalLagS(stay.pieceG, stay.standing, stay.place) * given.lag;
     const placeC = stay.tempC + given.placeC;
     const endS = tS + stay.durationS;
     while (tS < endS - 1e-6) {
       const step = Math.min(dtS, endS - tS);
-      const nextC = placeC + (dough.tempC - placeC) * Math.exp(-step / lagS);
+      if (step !== decayFor) {
+        decayFor = step;
+        decay = Math.exp(-step / lagS);
+      }
+      const nextC = placeC + (dough.tempC - placeC) * decay;
       const before = dough.volume;
-      dough = stepDough(dough, leavening, given.temper, (dough.tempC + nextC) / 2, step, pressurePa);
-      dough = { ...dough, tempC: nextC };
+      dough = stepDough(dough, leavening, given.temper, (dough.tempC + nextC) / 2, step, pressurePa, nextC);
       tS += step;
       if (wantedAtS === null && dough.volume >= wanted)
         wantedAtS = tS - (step * (dough.volume - wanted)) / Math.max(1e-12, dough.volume - before);

@@ -1,4 +1,11 @@
-import { cardinal, dissolvedMmolPerG, killedPerS, mlPerMmol, pace, REFERENCE_MMOL_PER_S } from './gassing';
+import {
+  AT_REFERENCE,
+  cardinal,
+  dissolvedMmolPerG,
+  killedPerS,
+  mlPerMmol,
+  REFERENCE_MMOL_PER_S,
+} from './gassing';
 import type { Leavening } from './leavening';
 import { FERMENTATION, SEA_LEVEL_PA } from './parameters';
 
@@ -32,6 +39,10 @@ export interface Dough {
   /** Volume over that from the bowl. */
   readonly volume: number;
 }
+
+/** 1 - exp(-x): by its series where x is small, as it nearly always is in a step of a minute. Good to 1e-9. */
+const gone = (x: number): number =>
+  x < 0.02 ? x * (1 - (x / 2) * (1 - (x / 3) * (1 - x / 4))) : -Math.expm1(-x);
 
 type Working = { -readonly [K in keyof Dough]: Dough[K] };
 
@@ -69,6 +80,7 @@ export function freshDough(leavening: Leavening, tempC: number, pressurePa = SEA
  *
  * @param dtS at most 120 s; explicit, so that gas and sugar balance to rounding
  * @param tempC the dough's own temperature over the step
+ * @param endC and at its end
  */
 export function stepDough(
   before: Dough,
@@ -77,18 +89,19 @@ export function stepDough(
   tempC: number,
   dtS: number,
   pressurePa = SEA_LEVEL_PA,
+  endC = tempC,
 ): Dough {
   const F = FERMENTATION;
   const { baseG, doughMl } = leavening;
   const grows = cardinal(tempC);
+  const paced = grows / AT_REFERENCE;
   const alive = Math.exp(-killedPerS(tempC) * dtS);
   const yeastBefore = before.yeastG * alive;
   const wildBefore = before.wildG * alive;
   const awake =
-    1 - (1 - before.awake) * Math.exp((-pace(tempC) * dtS) / (leavening.wakingMin * 60 * temper.waking));
+    1 - (1 - before.awake) * Math.exp((-paced * dtS) / (leavening.wakingMin * 60 * temper.waking));
 
-  const freed =
-    before.toFreeG * -Math.expm1((-dtS * Math.max(0.1, pace(tempC))) / (F.freedSugar.tauMin * 60));
+  const freed = before.toFreeG * gone((dtS * Math.max(0.1, paced)) / (F.freedSugar.tauMin * 60));
   const halfSpeedG = (F.halfSpeedSugarPercent * baseG) / 100;
   const food = before.sugarG + freed * temper.freedSugar;
   const fed = food / (food + halfSpeedG);
@@ -104,7 +117,7 @@ export function stepDough(
 
   const wish =
     REFERENCE_MMOL_PER_S *
-    pace(tempC) *
+    paced *
     (yeastBefore + wildBefore * acid) *
     temper.vigour *
     awake *
@@ -118,27 +131,29 @@ export function stepDough(
   const waterTakes = leavening.waterG * dissolvedMmolPerG(tempC, pressurePa);
   // bubbles are there from the mixing: the fuller the water, the more goes straight into them
   const full = Math.min(1, before.dissolvedMmol / waterTakes);
-  let dissolved = before.dissolvedMmol + made * (1 - full ** 3);
-  let outOfWater = made * full ** 3;
+  const filled = full * full * full;
+  let dissolved = before.dissolvedMmol + made * (1 - filled);
+  let outOfWater = made * filled;
   if (dissolved > waterTakes) {
     outOfWater += dissolved - waterTakes;
     dissolved = waterTakes;
   }
   const share = (before.heldMmol * perMmol) / doughMl / holds;
-  const caught = outOfWater * F.caught * Math.max(0, 1 - share ** 4);
+  const caught = outOfWater * F.caught * Math.max(0, 1 - share * share * share * share);
   const back = Math.min(
     before.heldMmol,
-    (waterTakes - dissolved) * -Math.expm1(-dtS / (F.redissolveMin * 60)) * Math.min(1, 3 * share),
+    (waterTakes - dissolved) * gone(dtS / (F.redissolveMin * 60)) * Math.min(1, 3 * share),
   );
   const leakPerS = (F.leakPerH.value * temper.leak * Math.exp(F.leakPerH.perC * (tempC - 25))) / 3600;
   // a dough that tires lets go of what it can no longer hold, over some minutes rather than at once
   const over = Math.max(0, share - 1);
   const held = before.heldMmol - back;
-  const seeps = held * -Math.expm1(-leakPerS * dtS - (over * dtS) / 600);
+  const seeps = held * gone(leakPerS * dtS + (over * dtS) / 600);
   const heldMmol = held + caught - seeps;
+  const pressing = Math.min(1.2, share) * Math.min(1.2, share);
   const tiringS = F.tiringMin.value * 60 * temper.tiring;
   return {
-    tempC,
+    tempC: endC,
     yeastG: yeastBefore + yeastBefore * F.growth.yeastPerH * hours,
     wildG: wildBefore + wildBefore * F.growth.wildPerH * hours,
     awake,
@@ -148,7 +163,7 @@ export function stepDough(
     dissolvedMmol: dissolved + back,
     heldMmol,
     lostMmol: before.lostMmol + (outOfWater - caught) + seeps,
-    tired: 1 - (1 - before.tired) * Math.exp((-(Math.min(1.2, share) ** 6) * dtS) / (2 * tiringS)),
+    tired: before.tired + (1 - before.tired) * gone((pressing * pressing * pressing * dtS) / (2 * tiringS)),
     volume: 1 + (heldMmol * perMmol) / doughMl,
   };
 }

@@ -1,3 +1,3 @@
-export { kitSchema, KIT_LIMITS, ORDINARY_KIT, type Kit, type KitOven } from './kitSchema';
+export { KIT_LIMITS, ORDINARY_KIT, type Kit, type KitOven } from './kit';
 export { readProbeTrace } from './probeTrace';
 export { heatOven, runKitchenOf } from './runKitchen';

@@ -1,29 +1,8 @@
 import * as z from 'zod';
-import { VESSEL_LIMITS } from '../vessel/vessel';
-import { PHASE_LIMITS } from '../heat/programme';
 import { READING_LIMITS } from '../heat/fitOven';
 import { PLATE_KINDS, TIN_KINDS } from '../method/heating';
 import { plainText } from '../plainTextSchema';
-
-/** Sizes of what stands in a kitchen; wide enough for a small bakery. */
-export const KIT_LIMITS = {
-  name: 40,
-  each: 24,
-  roomC: { min: 5, max: 40 },
-  warmC: { min: 20, max: 45 },
-  fridgeC: { min: -2, max: 15 },
-  altitudeM: PHASE_LIMITS.altitudeM,
-  scaleG: { min: 0.01, max: 50 },
-  frictionCPerMin: { min: 0, max: 3 },
-  litres: { min: 5, max: 1000 },
-  powerW: { min: 200, max: 40_000 },
-  heatUpMin: { min: 2, max: 180 },
-  oilLitres: { min: 0.3, max: 60 },
-  thickMm: { min: 1, max: 60 },
-  offsetC: PHASE_LIMITS.offsetC,
-  transfer: { min: 0.3, max: 3 },
-  lengthCm: VESSEL_LIMITS.lengthCm,
-} as const;
+import { KIT_LIMITS } from './kit';
 
 const within = ({ min, max }: { min: number; max: number }) => z.number().min(min).max(max);
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
@@ -110,20 +89,3 @@ export const kitSchema = z
   });
 export type Kit = z.infer<typeof kitSchema>;
 export type KitOven = Kit['ovens'][number];
-
-/** A kitchen of which nothing is known yet. */
-export const ORDINARY_KIT: Kit = {
-  roomC: 21,
-  warmC: 28,
-  fridgeC: 5,
-  altitudeM: 0,
-  scaleG: 1,
-  mixer: { kind: 'machine', frictionCPerMin: null },
-  ovens: [
-    { id: 'oven', name: 'Oven', kind: 'static', litres: null, heatUpMin: null, readings: [], fitted: null },
-  ],
-  ovenId: 'oven',
-  plates: [],
-  tins: [],
-  fryer: null,
-};

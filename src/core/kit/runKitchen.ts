@@ -1,7 +1,7 @@
 import { fitOffset, offsetAt } from '../heat/fitOven';
 import { heatUpS, ORDINARY_OVENS, type Oven } from '../heat/oven';
 import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
-import type { Kit, KitOven } from './kitSchema';
+import type { Kit, KitOven } from './kit';
 
 /** Oil: 0.92 kg per litre, 2.1 kJ/(kg K); the pot adds about a quarter. */
 const OIL_J_PER_LITRE_K = 0.92 * 2100 * 1.25;

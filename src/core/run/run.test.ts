@@ -4,7 +4,8 @@ import { readKitchenFile } from '../formats';
 import { finish } from '../heat';
 import { libraryBook } from '../ingredients';
 import { kitchenBook } from '../ingredients/kitchenBook';
-import { heatOven, kitSchema, ORDINARY_KIT, readProbeTrace, runKitchenOf } from '../kit';
+import { heatOven, ORDINARY_KIT, readProbeTrace, runKitchenOf } from '../kit';
+import { kitSchema } from '../kit/kitSchema';
 import { reckon } from '../notices';
 import {
   bakedAsOf,

@@ -14,7 +14,7 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Shape, TinKind } from '../method/heating';
 import type { MethodStep } from '../method/step';
 import { ok, refuse, type Result } from '../result';
-import { doughBody } from '../vessel/vessel';
+import { doughDensity } from '../vessel/vessel';
 import { stepHeat, type StepHeat } from './stepHeat';
 
 /** The kitchen as the run needs it: plain figures. */
@@ -171,8 +171,8 @@ export function runOf(
   consistency: Consistency | null,
   kitchen: RunKitchen = ORDINARY_KITCHEN,
 ): Result<Run> {
-  const body = doughBody(formula, book, totals, consistency);
-  const leavening = leaveningOf(formula, book, totals, consistency, body);
+  const densityGPerMl = doughDensity(formula, book, totals.doughG);
+  const leavening = leaveningOf(formula, book, totals, consistency, densityGPerMl);
   if (!leavening) return refuse('noFlour', 'stages');
   if (!formula.steps.some((step) => !BESIDE.has(step.kind))) return refuse('required', 'steps');
   const as = bakedAsOf(formula);

@@ -1,9 +1,11 @@
 import type { Consistency } from '../consistency/consistency';
-import { BANDS } from '../consistency/parameters';
-import { isDoughStage, type Formula } from '../formula/formula';
+import { leavenKinds, leaveningOf } from '../fermentation/leavening';
+import { FERMENTATION } from '../fermentation/parameters';
+import { riseCurve } from '../fermentation/riseCurve';
+import { bakedVolume } from '../fermentation/spring';
+import type { Formula } from '../formula/formula';
 import { insideFormula } from '../formula/insideFormula';
 import type { FormulaTotals } from '../formula/totals';
-import type { Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { Z80 } from '../numeric/normal';
 import { never, ok, refuse, type Result } from '../result';
@@ -35,15 +37,6 @@ export const VESSEL_LIMITS = {
   waterMl: { min: 20, max: 60_000 },
 } as const;
 
-/** How far doughs of each band rise in the end, volume over volume, well leavened. Practice; the fermentation model takes its place. */
-const RISE: Readonly<Record<(typeof BANDS)[number], number>> = {
-  crumbly: 1.1,
-  stiff: 1.35,
-  soft: 1.75,
-  sticky: 1.95,
-  thickBatter: 1.85,
-  pourable: 1.4,
-};
 /** Air beaten and folded into a dough by mixing, share of its volume. */
 const MIXED_IN_AIR = { value: 0.1, sd: 0.04 } as const;
 /** True densities, g/ml (Choi & Okos 1986 at 25 °C). */
@@ -95,42 +88,56 @@ export interface DoughBody {
   readonly rise: { readonly value: number; readonly low: number; readonly high: number };
 }
 
-/** So many usual doses of a leaven; 0 for what is none. */
-function leavening({ roles, usualShare }: Ingredient, massG: number, baseG: number): number {
-  if (!roles.includes('leaven') || !usualShare || usualShare.to <= 0 || baseG <= 0) return 0;
-  return (100 * massG) / baseG / ((usualShare.from + usualShare.to) / 2);
-}
-
-/** How dense the dough is and how far it is likely to rise. Without leaven it does not; with half a usual dose, half as far. */
-export function doughBody(
-  formula: Pick<Formula, 'stages'>,
-  book: IngredientBook,
-  totals: FormulaTotals,
-  consistency: Consistency | null,
-): DoughBody {
+/** g/ml as it comes from the bowl, with the air mixed in. */
+export function doughDensity(formula: Pick<Formula, 'stages'>, book: IngredientBook, doughG: number): number {
   let volume = 0;
-  let doses = 0;
   for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
     if (!dough) continue;
     for (const name of Object.keys(DENSITY) as (keyof typeof DENSITY)[]) {
       volume += (massG * ingredient.per100g[name].value) / 100 / DENSITY[name];
     }
-    doses += leavening(ingredient, massG, totals.baseG);
   }
-  // a wild starter lifts as a whole; taken apart it is flour and water
-  for (const line of formula.stages.filter(isDoughStage).flatMap((stage) => stage.lines)) {
-    const whole = book.get(line.ingredientId);
-    if (whole?.roles[0] === 'starter') doses += leavening(whole, line.massG, totals.baseG);
-  }
-  const densityGPerMl = volume > 0 ? (totals.doughG / volume) * (1 - MIXED_IN_AIR.value) : 1.1;
-  // expected over the chance of each band, so that a dough between two bands does not jump
-  const full = consistency
-    ? BANDS.reduce((sum, band, index) => sum + RISE[band] * (consistency.rested.chance[index] ?? 0), 0)
-    : 1.6;
-  const holds = consistency ? Math.min(1, 0.55 + 0.6 * Math.max(consistency.holds, consistency.clings)) : 1;
-  const value = 1 + (full - 1) * Math.min(1, doses) * holds;
-  const half = 0.28 * (value - 1);
-  return { densityGPerMl, rise: { value, low: value - half, high: value + half } };
+  return volume > 0 ? (doughG / volume) * (1 - MIXED_IN_AIR.value) : 1.1;
+}
+
+/** A warm proof, as long as a yeasted dough or a wild one could want, s. */
+const PROOF = { tempC: 27, yeastS: 5 * 3600, wildS: 16 * 3600 } as const;
+
+/** How dense the dough is and how far it rises, baked over shaped: proofed warm until it is ready, then sprung in the oven. */
+export function doughBody(
+  formula: Formula,
+  book: IngredientBook,
+  totals: FormulaTotals,
+  consistency: Consistency | null,
+): DoughBody {
+  const densityGPerMl = doughDensity(formula, book, totals.doughG);
+  const flat = { densityGPerMl, rise: { value: 1, low: 1, high: 1 } };
+  const leavening = leaveningOf(formula, book, totals, consistency, densityGPerMl);
+  if (!leavening || leavenKinds(leavening)[0] === 'none') return flat;
+  const proofed = (durationS: number) =>
+    riseCurve({
+      leavening,
+      doughC: 26,
+      central: true,
+      stays: [
+        {
+          place: 'warm',
+          tempC: PROOF.tempC,
+          durationS,
+          standing: 'bowl',
+          pieceG: Math.max(1, leavening.doughG),
+          pressedOut: 0,
+        },
+      ],
+    });
+  const whole = proofed(leavening.wildG > leavening.yeastG ? PROOF.wildS : PROOF.yeastS);
+  if (!whole.ok) return flat;
+  const ready = proofed(Math.max(60, whole.value.wantedAtS.value ?? whole.value.topAtS.value));
+  if (!ready.ok) return flat;
+  const value = bakedVolume(ready.value.end, leavening);
+  // what a dough holds is what is least known of it
+  const times = Math.exp(Z80 * FERMENTATION.mostHeldCv);
+  return { densityGPerMl, rise: { value, low: 1 + (value - 1) / times, high: 1 + (value - 1) * times } };
 }
 
 export interface VesselFill {

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { kitSchema, type Kit } from '@/core/kit';
+import { kitSchema, type Kit } from '@/core/kit/kitSchema';
 import { maybeOne, one, type Queryable } from '../rows';
 
 const kitRow = z.object({ version: z.number().int(), kit: kitSchema });

@@ -17,7 +17,7 @@ export function RunSection() {
     return () => observer.disconnect();
   }, []);
   return (
-    <section ref={ref} aria-labelledby="run-title" className="mt-6">
+    <section ref={ref} aria-labelledby="run-title" className="mt-6 scroll-mt-16">
       <h2 id="run-title" className="text-lg">
         The run
       </h2>
