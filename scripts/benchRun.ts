@@ -2,32 +2,16 @@
 import type { Page } from '@playwright/test';
 import { riseCurve, type Stay } from '@/core/fermentation';
 import type { Formula } from '@/core/formula';
-import { bakeRun, finish, newPhase, ORDINARY_OVENS, type BakeQuestion } from '@/core/heat';
+import { bakeRun, finish, newPhase } from '@/core/heat';
+import { tinLoaf } from '@/core/heat/testBakes';
 import { libraryBook } from '@/core/ingredients';
 import { reckon } from '@/core/notices';
 import { forecastRun, runOf } from '@/core/run';
 
-const MATTER = {
-  waterShare: 0.55,
-  dryHeatJPerKgK: 1720,
-  conductsWPerMK: 0.465,
-  densityKgPerM3: 1165,
-  gelatinisationC: { onset: 63, peak: 71 },
-  brownsReadily: 1,
-};
-
 /** A 60 min bake of a 900 g loaf and three hours of cooling. */
-const LOAF: BakeQuestion = {
-  matter: MATTER,
-  piece: { shape: 'tin', massG: 900, lightness: 2, lengthCm: 22, widthCm: 10 },
-  startC: 28,
-  roomC: 21,
-  altitudeM: 0,
-  oven: ORDINARY_OVENS.static,
-  tin: 'dark',
-  count: 1,
+const LOAF = tinLoaf({
   phases: [newPhase('oven', 3600, 200, { inTin: true }), newPhase('rack', 10_800, 0)],
-};
+});
 
 type Timed = (runs: number, work: () => unknown) => string;
 

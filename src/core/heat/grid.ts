@@ -28,8 +28,8 @@ export type Side = (typeof SIDES)[number];
 export const sideIndex = (side: Side): number => SIDES.indexOf(side);
 
 /**
- * Widths of cells across a thickness, finest at the given ends: the crust is a few mm, the crumb is smooth. Geometric, each cell at
- * most `grow` times its neighbour.
+ * Widths of cells across a thickness, finest at the given ends: the crust is a few mm, the crumb is smooth. Each cell is `grow` times
+ * its neighbour; their count is the one that brings the finest nearest to what was asked.
  * @returns widths that sum to `length`, m
  */
 export function graded(
@@ -42,22 +42,13 @@ export function graded(
     const half = graded(length / 2, finest, 'last', grow);
     return [...[...half].reverse(), ...half];
   }
-  const widths: number[] = [];
-  let left = length;
-  let next = Math.min(finest, length / 3);
-  while (left > next * 1.6) {
-    widths.push(next);
-    left -= next;
-    next *= grow;
-  }
-  widths.push(left);
-  // the remainder must not be finer than its neighbour: share it out
-  const most = widths.length > 1 ? widths[widths.length - 2]! : 0;
-  if (widths.length > 1 && left < most) {
-    widths.pop();
-    const scale = length / widths.reduce((sum, width) => sum + width, 0);
-    for (let index = 0; index < widths.length; index += 1) widths[index]! *= scale;
-  }
+  const sum = (count: number) => (finest * (grow ** count - 1)) / (grow - 1);
+  let count = 3;
+  while (sum(count + 1) < length) count += 1;
+  // one more, if that scales less
+  if (sum(count + 1) / length < length / sum(count)) count += 1;
+  const scale = length / sum(count);
+  const widths = Array.from({ length: count }, (_, index) => finest * scale * grow ** index);
   return ends === 'last' ? widths.reverse() : widths;
 }
 

@@ -1,7 +1,7 @@
 import type { CrumbMatter } from './crumbMatter';
 import { SIDES, type Grid } from './grid';
 import { HEAT } from './parameters';
-import { latentJPerKg, vapourConductionWPerMK, vapourPressureFast } from './water';
+import { boilingAtC, latentJPerKg, vapourConductionWPerMK, vapourPressureFast } from './water';
 
 /** What a side of the piece meets over a step. */
 export interface Meeting {
@@ -64,14 +64,6 @@ const GAS = 8.314462;
 /** Below so much water per dry matter nothing more boils away. */
 const BOUND_WATER = 0.025;
 
-/** Boiling point under this pressure, °C (Antoine above 100 °C's range is close enough both ways). */
-const boilingAt = (pa: number): number => {
-  const mmHg = pa / 133.322368;
-  return mmHg < 760
-    ? 1730.63 / (8.07131 - Math.log10(mmHg)) - 233.426
-    : 1810.94 / (8.14019 - Math.log10(mmHg)) - 244.485;
-};
-
 export function newBody(grid: Grid, figures: BodyFigures, startC: number): BodyState {
   const { matter, porosity } = figures;
   const n = grid.cells;
@@ -99,7 +91,7 @@ export function newBody(grid: Grid, figures: BodyFigures, startC: number): BodyS
     vapourJ: 0,
     vapourKg: 0,
     sideW: new Float64Array(SIDES.length),
-    boilsC: boilingAt(figures.pressurePa),
+    boilsC: boilingAtC(figures.pressurePa),
     sinceSlowS: 0,
     conducts: new Float64Array(n),
     asVapour: new Float64Array(n),
@@ -308,7 +300,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       const free = waterKg[cell]! - BOUND_WATER * dryKg[cell]!;
       if (free > 0) {
         const crumb = waterKg[cell]! / dryKg[cell]!;
-        const point = boilingAt((figures.pressurePa * (crumb + HEAT.halfActivity)) / crumb);
+        const point = boilingAtC((figures.pressurePa * (crumb + HEAT.halfActivity)) / crumb);
         if (t > point) {
           const latent = latentJPerKg(point);
           const kg = Math.min(free, (capacity * (t - point)) / latent);

@@ -1,5 +1,11 @@
 import { HEAT } from './parameters';
 
+const BELOW = { a: 8.07131, b: 1730.63, c: 233.426 } as const;
+const ABOVE = { a: 8.14019, b: 1810.94, c: 244.485 } as const;
+/** The two sets of constants miss one another by half a percent at 100 °C: the upper is brought down to the lower. */
+const JOIN = 10 ** (BELOW.a - BELOW.b / (BELOW.c + 100) - ABOVE.a + ABOVE.b / (ABOVE.c + 100));
+const PA_PER_MMHG = 133.322368;
+
 /**
  * Vapour pressure of water, Pa, 0-180 °C: Antoine, Dortmund Data Bank constants below and above 100 °C, joined there. 2,339 at
  * 20 °C, 101,325 at 100 °C.
@@ -7,9 +13,16 @@ import { HEAT } from './parameters';
 export function vapourPressurePa(tempC: number): number {
   const mmHg =
     tempC < 100
-      ? 10 ** (8.07131 - 1730.63 / (233.426 + tempC))
-      : 10 ** (8.14019 - 1810.94 / (244.485 + tempC));
-  return mmHg * 133.322368;
+      ? 10 ** (BELOW.a - BELOW.b / (BELOW.c + tempC))
+      : JOIN * 10 ** (ABOVE.a - ABOVE.b / (ABOVE.c + tempC));
+  return mmHg * PA_PER_MMHG;
+}
+
+/** The temperature at which water boils under a pressure, °C: the same the other way round. */
+export function boilingAtC(pressurePa: number): number {
+  const mmHg = pressurePa / PA_PER_MMHG;
+  const low = BELOW.b / (BELOW.a - Math.log10(mmHg)) - BELOW.c;
+  return low < 100 ? low : ABOVE.b / (ABOVE.a - Math.log10(mmHg / JOIN)) - ABOVE.c;
 }
 
 const FROM_C = -10;

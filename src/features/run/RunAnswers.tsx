@@ -40,7 +40,7 @@ function Answer({
   testId: string;
 }) {
   return (
-    <div className="min-w-36 flex-1 border-l-2 border-rule pl-3">
+    <div className="border-l-2 border-rule pl-3">
       <p className="text-sm font-semibold">{word}</p>
       <p className="figure text-2xl leading-tight" data-testid={testId}>
         {figure}
@@ -58,7 +58,7 @@ export function RunAnswers({ forecast }: { forecast: RunForecast }) {
   const rises = rise.canHold.value > 1.05 && rise.top.high > 1.03;
   return (
     <>
-      <div className="flex flex-wrap gap-x-3 gap-y-3">
+      <div className="grid grid-cols-2 gap-3">
         <Answer
           testId="run-ready"
           word="Ready to bake"

@@ -3,14 +3,12 @@ import { useEffect, useState } from 'react';
 import type { Progress } from '@/core/heat';
 import type { Problem } from '@/core/result';
 import type { Run, RunFeel, RunForecast } from '@/core/run';
-import { runClient, type Port, type RunClient } from '@/workers/client';
+import { runClient, type RunClient } from '@/workers/client';
+import { makeWorker } from '@/workers/makeWorker';
 
 let shared: RunClient | null = null;
 /** One worker for the page: the run and what is put beside it wait for one another. */
-export const client = (): RunClient =>
-  (shared ??= runClient(
-    () => new Worker(new URL('../../workers/run.worker.ts', import.meta.url)) as unknown as Port,
-  ));
+export const client = (): RunClient => (shared ??= runClient(makeWorker));
 
 export interface Forecasting {
   /** The newest there is; may be of a moment ago while `computing`. */

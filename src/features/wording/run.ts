@@ -67,6 +67,12 @@ export const HEAT_PARAMETER_WORD: Record<HeatParameter, string> = {
   rack: 'the draught where it cools',
 };
 
+/** Minutes as a baker says them: to 5 from 40 on. */
+const minutesOf = (s: number): number => {
+  const step = s < 2400 ? 2 : 5;
+  return Math.round(s / 60 / step) * step;
+};
+
 /** No false minutes: to 5 min from 40 min on, to 10 from 3 h on. */
 export function honestTime(s: number): string {
   const minutes = s / 60;
@@ -82,8 +88,11 @@ export function honestTime(s: number): string {
 export function honestRange(low: number | null, high: number | null): string {
   if (low === null) return 'not in this time';
   if (high === null) return `${honestTime(low)} or more`;
+  // one unit for both reads faster than two of each
+  if (high < 100 * 60 && low >= 20 * 60) return `${minutesOf(low)}–${minutesOf(high)} min`;
   const from = honestTime(low);
   const to = honestTime(high);
   if (from === to) return from;
+  if (/^\d+ h$/.test(from) && /^\d+ h$/.test(to)) return `${from.slice(0, -2)}–${to}`;
   return from.endsWith(' min') && to.endsWith(' min') ? `${from.slice(0, -4)}–${to}` : `${from} – ${to}`;
 }

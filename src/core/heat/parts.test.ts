@@ -1,0 +1,178 @@
+import fc from 'fast-check';
+import { plainLoaf } from '../formula/testFormulas';
+import { libraryBook } from '../ingredients';
+import { COLOURS, colourOf, crustLab } from './colour';
+import { crumbMatterOf } from './crumbMatter';
+import { block, graded, radial, slab, type Grid } from './grid';
+import { ORDINARY_OVENS, heatUpS, thermostatW } from './oven';
+import { bodyOf, PIECE_LIMITS, type Piece } from './piece';
+import { newPlate, stepPlate } from './plate';
+import { PLATES } from './parameters';
+import { checkProgramme, newPhase } from './programme';
+import {
+  boilingAtC,
+  latentJPerKg,
+  vapourConductionWPerMK,
+  vapourPressureFast,
+  vapourPressurePa,
+} from './water';
+import type { Shape } from '../method/heating';
+
+const sum = (values: ArrayLike<number>): number =>
+  Array.from(values).reduce((total, each) => total + each, 0);
+const skin = (grid: Grid, side: number): number =>
+  Array.from(grid.edge.keys())
+    .filter((edge) => grid.side[edge] === side)
+    .reduce((total, edge) => total + grid.edgeArea[edge]!, 0);
+
+test('grids: the cells fill the body, the faces are its skin, each way is half a cell', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.004, max: 0.15, noNaN: true }),
+      fc.double({ min: 0.0008, max: 0.004, noNaN: true }),
+      fc.constantFrom('first' as const, 'last' as const, 'both' as const),
+      (length, finest, ends) => {
+        const widths = graded(length, finest, ends);
+        expect(sum(widths)).toBeCloseTo(length, 12);
+        for (const width of widths) expect(width).toBeGreaterThan(0);
+        widths.slice(1).forEach((width, index) => {
+          const ratio = width / widths[index]!;
+          expect(Math.max(ratio, 1 / ratio)).toBeLessThan(1.45 + 1e-9);
+        });
+      },
+    ),
+  );
+  const across = graded(0.05, 0.0016, 'last');
+  const up = graded(0.09, 0.0016, 'both');
+  const tin = block(across, up, { round: false, lengthM: 0.22 });
+  expect(sum(tin.volume) * tin.times).toBeCloseTo(0.1 * 0.09 * 0.22, 12);
+  expect(skin(tin, 0) * tin.times).toBeCloseTo(0.1 * 0.22, 12);
+  expect(skin(tin, 1) * tin.times).toBeCloseTo(2 * 0.09 * 0.22, 12);
+  const round = block(across, up, { round: true });
+  expect(sum(round.volume)).toBeCloseTo(Math.PI * 0.05 ** 2 * 0.09, 12);
+  expect(skin(round, 1)).toBeCloseTo(2 * Math.PI * 0.05 * 0.09, 12);
+  const bar = radial(across, { ball: false, lengthM: 0.3 }, 0.22);
+  expect(sum(bar.volume)).toBeCloseTo(Math.PI * 0.05 ** 2 * 0.3, 12);
+  expect(skin(bar, 2) / (skin(bar, 0) + skin(bar, 2))).toBeCloseTo(0.22, 12);
+  const ball = radial(across, { ball: true }, 0);
+  expect(sum(ball.volume)).toBeCloseTo((4 / 3) * Math.PI * 0.05 ** 3, 12);
+  expect(sum(slab(up, 0.05).volume)).toBeCloseTo(0.09 * 0.05, 12);
+});
+
+test('pieces: whatever the shape and size, the body has the piece’s volume; the grid is finer where it ships', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...(Object.keys(PIECE_LIMITS) as Shape[])),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      fc.double({ min: 1.2, max: 2.6, noNaN: true }),
+      (shape, share, lightness) => {
+        const { min, max } = PIECE_LIMITS[shape].massG;
+        const piece: Piece = {
+          shape,
+          massG: min * (max / min) ** share,
+          lightness,
+          lengthCm: null,
+          widthCm: null,
+        };
+        const made = bodyOf(piece, 1150);
+        if (!made.ok) return expect(made.problem.path).toMatch(/thicknessM|lengthCm/);
+        const volume = (piece.massG / 1000 / 1150) * lightness;
+        expect(sum(made.value.grid.volume) * made.value.grid.times).toBeCloseTo(volume, 9);
+        expect(made.value.porosity).toBeCloseTo(1 - 1 / lightness, 12);
+        const coarse = bodyOf(piece, 1150, 'coarse');
+        expect(coarse.ok && coarse.value.grid.cells).toBeLessThanOrEqual(made.value.grid.cells);
+      },
+    ),
+  );
+});
+
+test('water: vapour pressure and latent heat as in steam tables, the quick table as the slow formula', () => {
+  for (const [tempC, pa] of [
+    [20, 2339],
+    [60, 19_946],
+    [80, 47_414],
+    [100, 101_418],
+    [120, 198_670],
+  ] as const) {
+    expect(Math.abs(vapourPressurePa(tempC) / pa - 1)).toBeLessThan(0.012);
+  }
+  for (let tempC = 0; tempC < 160; tempC += 0.37)
+    expect(Math.abs(vapourPressureFast(tempC) / vapourPressurePa(tempC) - 1)).toBeLessThan(1.2e-3);
+  for (const pa of [70_000, 81_489, 101_000, 101_325, 130_000, 200_000])
+    expect(vapourPressurePa(boilingAtC(pa)) / pa).toBeCloseTo(1, 9);
+  expect(latentJPerKg(100)).toBe(2_257_000);
+  expect(latentJPerKg(20) / 2_454_000).toBeCloseTo(1, 2);
+  expect(vapourConductionWPerMK(80, 101_325)).toBeGreaterThan(1);
+  expect(vapourConductionWPerMK(80, 101_325)).toBeLessThan(2.5);
+  expect(vapourConductionWPerMK(30, 101_325)).toBeLessThan(0.15);
+});
+
+test('plates keep the heat they are given, a stone lets it through slowly', () => {
+  for (const kind of ['stone', 'steel', 'tray'] as const) {
+    const plate = newPlate(kind, 20);
+    for (let step = 0; step < 300; step += 1) stepPlate(plate, 1000, 500, 2);
+    const held = sum(plate.tempC.map((t) => (t - 20) * PLATES[kind].heatJPerM3K * plate.layerM));
+    expect(held / (1500 * 600)).toBeCloseTo(1, 9);
+  }
+  const stone = newPlate('stone', 20);
+  for (let step = 0; step < 60; step += 1) stepPlate(stone, 5000, 0, 1);
+  expect(stone.tempC[0]! - stone.tempC[4]!).toBeGreaterThan(10);
+});
+
+test('ovens: full power until near, then what it loses; weaker and heavier ones take longer', () => {
+  const { static: oven } = ORDINARY_OVENS;
+  expect(thermostatW(oven, 20, 220, 20)).toBe(oven.powerW);
+  expect(thermostatW(oven, 220, 220, 20)).toBeCloseTo(oven.lossWPerK * 200, 9);
+  expect(thermostatW(oven, 300, 220, 20)).toBe(0);
+  expect(heatUpS({ ...oven, heatJPerK: 2 * oven.heatJPerK }, 20, 220, 20)).toBeGreaterThan(
+    1.8 * heatUpS(oven, 20, 220, 20),
+  );
+  expect(heatUpS({ ...oven, powerW: 300 }, 20, 220, 20)).toBe(Infinity);
+});
+
+test('colours go from pale to burnt in order, and never lighter again', () => {
+  expect([0, 0.6, 2, 6, 15, 40, 200].map(colourOf)).toEqual([...COLOURS]);
+  let before = 100;
+  for (let index = 0; index < 120; index += 0.25) {
+    const { l } = crustLab(index);
+    expect(l).toBeLessThanOrEqual(before + 1e-9);
+    before = l;
+  }
+});
+
+test('a dough’s matter comes of its composition', () => {
+  const matter = crumbMatterOf(plainLoaf(), libraryBook)!;
+  expect(matter.waterShare).toBeGreaterThan(0.35);
+  expect(matter.waterShare).toBeLessThan(0.65);
+  expect(matter.conductsWPerMK).toBeGreaterThan(0.35);
+  expect(matter.conductsWPerMK).toBeLessThan(0.6);
+  expect(matter.densityKgPerM3).toBeGreaterThan(1050);
+  expect(matter.densityKgPerM3).toBeLessThan(1300);
+  expect(matter.gelatinisationC!.onset).toBeGreaterThan(50);
+  expect(matter.gelatinisationC!.peak).toBeGreaterThan(matter.gelatinisationC!.onset);
+  const sweet = {
+    ...plainLoaf(),
+    stages: plainLoaf().stages.map((stage, index) =>
+      index === 0
+        ? { ...stage, lines: [...stage.lines, { id: 'sweet', ingredientId: 'sugar', massG: 80, note: '' }] }
+        : stage,
+    ),
+  };
+  expect(crumbMatterOf(sweet, libraryBook)!.brownsReadily).toBeGreaterThan(matter.brownsReadily);
+  expect(crumbMatterOf({ stages: [] }, libraryBook)).toBeNull();
+});
+
+test('programmes: what nobody could do is refused with its phase', () => {
+  const problem = (...phases: ReturnType<typeof newPhase>[]) => {
+    const checked = checkProgramme(phases, 21, ORDINARY_OVENS.static);
+    return checked.ok ? null : `${checked.problem.code} ${checked.problem.path}`;
+  };
+  const hot = newPhase('oven', 600, 220);
+  expect(problem(hot)).toBeNull();
+  expect(problem({ ...hot, moist: 'lid' }, hot)).toBeNull();
+  expect(problem(hot, { ...hot, moist: 'lid' })).toBe('notAllowed phases.1.moist');
+  expect(problem({ ...hot, inTin: true }, hot, { ...hot, inTin: true })).toBe('notAllowed phases.2.inTin');
+  expect(problem({ ...hot, durationS: -1 })).toBe('tooSmall phases.0.durationS');
+  expect(problem(newPhase('griddle', 60, 500))).toBe('tooLarge phases.0.setC');
+  expect(problem(...Array.from({ length: 30 }, () => hot))).toBe('tooMany phases');
+});

@@ -1,0 +1,5 @@
+import type { Port } from './client';
+
+/** The thread that simulates. In a file of its own: a test has none. */
+export const makeWorker = (): Port =>
+  new Worker(new URL('./run.worker.ts', import.meta.url)) as unknown as Port;
