@@ -31,7 +31,7 @@ beforeAll(() => {
   global.ResizeObserver = class {
     constructor(private told: ResizeObserverCallback) {}
     observe() {
-      this.told([{ contentRect: { width: 900 } } as ResizeObserverEntry], this as unknown as ResizeObserver);
+      this.told([{ contentRect: { width: 900 } } as ResizeObserverEntry], this);
     }
     unobserve() {}
     disconnect() {}
