@@ -6,7 +6,8 @@ const files = readdirSync('src', { recursive: true, encoding: 'utf8' })
   .filter((file) => /\.tsx?$/.test(file))
   .map((file) => ({ file, text: readFileSync(path.join('src', file), 'utf8') }));
 const sources = files.filter(
-  ({ file }) => !/\.test\.tsx?$|testFormulas|testIngredients|testBatch|testKitchen/.test(file),
+  ({ file }) =>
+    !/\.test\.tsx?$|testFormulas|testIngredients|testBatch|testBakes|testRuns|testKitchen/.test(file),
 );
 
 /** Folder of src a file imports from, for its alias and relative imports. */

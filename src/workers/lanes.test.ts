@@ -1,24 +1,13 @@
-import { plainLoaf } from '@/core/formula/testFormulas';
 import { finish } from '@/core/heat';
 import { libraryBook } from '@/core/ingredients';
-import { newStep } from '@/core/method';
 import { reckon } from '@/core/notices';
 import { forecastRun, ORDINARY_KITCHEN as KITCHEN, runOf, type Run } from '@/core/run';
+import { rollsWithMethod } from '@/core/run/testRuns';
 import { runClient, type Port } from './client';
 import { startLanes } from './lanes';
 import type { FromWorker, ToWorker } from './protocol';
 
-const formula = {
-  ...plainLoaf(),
-  style: 'rolls' as const,
-  usualYield: { ...plainLoaf().usualYield, pieces: 10, pieceMassG: 90 },
-  steps: [
-    { ...newStep('mix', 'm'), minS: 300 },
-    { ...newStep('shape', 's'), minS: 300 },
-    { ...newStep('proof', 'p'), minS: 2400, tempC: 28 },
-    { ...newStep('bake', 'b'), minS: 1500, tempC: 205 },
-  ],
-};
+const formula = rollsWithMethod();
 const { totals, consistency } = reckon(formula, libraryBook);
 const runFor = (roomC: number): Run => {
   const made = runOf(formula, libraryBook, totals, consistency, { ...KITCHEN, roomC });

@@ -1,7 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { ORDINARY_KIT, type Kit } from '@/core/kit';
 import type { Context } from '@/server/context';
+import { rollsWithMethod } from '@/core/run/testRuns';
+import { createFormula } from '@/server/formulas';
 import { loadKit, saveKit } from '@/server/kit';
+import { formulaMarks } from '@/server/marks';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 let db: TestDatabase;
@@ -36,4 +39,19 @@ test('the kit is kept in versions; of two writers one is told, a repetition chan
   expect((await loadKit(here)).kit).toEqual(won?.ok && won.value.kit);
   await expect(here.pool.query('update kitchen_kit set version = 9')).rejects.toThrow(/append-only/);
   expect((await loadKit(await db.kitchen())).version).toBe(0);
+});
+
+test('marks: one for each formula, the same when asked again, another in another kitchen', async () => {
+  const made = await createFormula(here, { requestId: randomUUID(), formula: rollsWithMethod() });
+  const raw = await createFormula(here, {
+    requestId: randomUUID(),
+    formula: { ...rollsWithMethod(), name: 'No method', steps: [] },
+  });
+  if (!made.ok || !raw.ok) throw new Error('not kept');
+  const marks = await formulaMarks(here);
+  expect(marks[made.value.id]).toMatchObject({ shape: 'roll' });
+  expect(marks[raw.value.id]).toBeNull();
+  expect(await formulaMarks(here)).toEqual(marks);
+  await keep({ ...ORDINARY_KIT, altitudeM: 2500 }, 0);
+  expect((await formulaMarks(here))[made.value.id]).not.toEqual(marks[made.value.id]);
 });

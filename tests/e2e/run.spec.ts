@@ -69,6 +69,15 @@ test('what if, another shape, another way of rising', async ({ page }) => {
   await expect(page.getByRole('alert').filter({ hasText: '2' })).toBeVisible();
   await page.keyboard.press('Escape');
 
+  await page.getByText('Have it ready by a time').click();
+  await page.getByRole('textbox', { name: 'Ready after mixing in' }).fill('4 h');
+  await page.getByRole('button', { name: 'Set instant yeast' }).click();
+  const yeast = page.getByRole('textbox', { name: 'Instant yeast, weight' });
+  await expect.poll(async () => Number(await yeast.inputValue())).toBeLessThan(4);
+  await page.getByRole('textbox', { name: 'Ready after mixing in' }).fill('10 min');
+  await page.getByRole('button', { name: 'Set instant yeast' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'No amount of yeast' })).toBeVisible();
+
   await page.getByText('Let it rise another way').click();
   await page.getByRole('button', { name: 'Cold hold' }).click();
   await expect(page.getByTestId('school-steps')).toContainText('Cold hold');
@@ -94,4 +103,14 @@ test('know your oven: a probe’s log is fitted, kept, and reckoned with from th
   await expect(page.getByText(/From 1 probe trace/)).toBeVisible();
   await page.getByRole('button', { name: 'Forget it' }).click();
   await expect(page.getByTestId('kit-save')).toHaveAttribute('data-state', 'kept');
+});
+
+test('the shelf shows each formula’s slice, small, and draws it the same again', async ({ page }) => {
+  await page.goto('/formulas');
+  const marks = page.getByTestId('slice');
+  await expect(marks.nth(8)).toBeVisible();
+  const first = await marks.first().innerHTML();
+  await page.reload();
+  await expect(marks.nth(8)).toBeVisible();
+  expect(await marks.first().innerHTML()).toBe(first);
 });

@@ -8,5 +8,6 @@ export {
   type RunKitchen,
   type TimedStep,
 } from './runOf';
+export { quickSlice } from './quickSlice';
 export { ticksS, timeAxis, type TimeAxis } from './timeAxis';
 export { hasYeast, supposing, type WhatIf } from './whatIf';

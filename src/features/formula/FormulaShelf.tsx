@@ -3,13 +3,18 @@ import { ClipboardPaste, Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useQueryState } from 'nuqs';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Style } from '@/core/formula';
+import type { SliceFigures } from '@/core/slice';
 import { Button, buttonClass } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
+import { ask } from '../asking/ask';
 import { useKitchenTime } from '../preferences/time';
 import { STYLE_WORD, wordPercent } from '../wording/words';
 
+const SlicePicture = dynamic(() => import('../run/SlicePicture').then((module) => module.SlicePicture), {
+  ssr: false,
+});
 const NewFormula = dynamic(() => import('./NewFormula').then((module) => module.NewFormula), { ssr: false });
 
 /** One formula on the shelf, with the figures a dough is known by. Made by the server. */
@@ -25,7 +30,10 @@ export interface ShelfCard {
   readonly lastBakedAtMs: number | null;
 }
 
-function Card({ card }: { card: ShelfCard }) {
+/** So few pores that a mark stays a mark. */
+const MARK_PORES = 70;
+
+function Card({ card, mark }: { card: ShelfCard; mark: SliceFigures | null }) {
   const time = useKitchenTime();
   const flours = card.flours
     .slice(0, 3)
@@ -34,7 +42,19 @@ function Card({ card }: { card: ShelfCard }) {
     <li className="docket rounded-b-md">
       <Link href={`/formulas/${card.id}`} className="flex h-full flex-col p-4 hover:bg-well">
         <span className="text-xs text-soft">{STYLE_WORD[card.style]}</span>
-        <h2 className="mt-0.5 text-lg leading-snug">{card.name}</h2>
+        <span className="flex items-start justify-between gap-3">
+          <h2 className="mt-0.5 text-lg leading-snug">{card.name}</h2>
+          <span aria-hidden className="h-12 w-20 shrink-0">
+            {mark && (
+              <SlicePicture
+                slice={mark}
+                mostPores={MARK_PORES}
+                label={`The slice to expect of ${card.name}`}
+                className="h-full w-full"
+              />
+            )}
+          </span>
+        </span>
         <span className="mt-3 flex items-end justify-between gap-3">
           <span>
             <span className="figure block text-4xl">
@@ -70,6 +90,16 @@ function Card({ card }: { card: ShelfCard }) {
 export function FormulaShelf({ cards }: { cards: readonly ShelfCard[] }) {
   const [view, setView] = useQueryState('show', { defaultValue: 'kept' });
   const [making, setMaking] = useState(false);
+  const [marks, setMarks] = useState<Record<string, SliceFigures | null>>({});
+  useEffect(() => {
+    let here = true;
+    void ask<Record<string, SliceFigures | null>>('/api/formulas/marks').then(
+      (answer) => here && answer.kind === 'ok' && setMarks(answer.value),
+    );
+    return () => {
+      here = false;
+    };
+  }, []);
   const shown = cards.filter((card) => card.archived === (view === 'archive'));
   const archived = cards.filter((card) => card.archived).length;
   return (
@@ -105,7 +135,7 @@ export function FormulaShelf({ cards }: { cards: readonly ShelfCard[] }) {
       ) : (
         <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
           {shown.map((card) => (
-            <Card key={card.id} card={card} />
+            <Card key={card.id} card={card} mark={marks[card.id] ?? null} />
           ))}
         </ul>
       )}

@@ -53,7 +53,7 @@ const band = (
 /** Ticks with room for their words: behind a fold they crowd. */
 function apart(ticks: readonly number[], x: (s: number) => number): number[] {
   const kept: number[] = [];
-  for (const tS of ticks) if (kept.length === 0 || x(tS) - x(kept[kept.length - 1]!) > 68) kept.push(tS);
+  for (const tS of ticks) if (kept.length === 0 || x(tS) - x(kept[kept.length - 1]!) > 92) kept.push(tS);
   return kept;
 }
 

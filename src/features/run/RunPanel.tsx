@@ -15,6 +15,7 @@ import { colourOf } from '@/core/heat';
 import { reckon } from '@/core/notices';
 import { PieceSettings } from './PieceSettings';
 import { ProbeFit } from './ProbeFit';
+import { ReadyBy } from './ReadyBy';
 import { RunAnswers } from './RunAnswers';
 import { CHART_HEIGHT, RunChart } from './RunChart';
 import { Schools } from './Schools';
@@ -136,7 +137,9 @@ export function RunPanel() {
                 The slice to expect: {(forecast.slice.heightMm / 10).toFixed(1)} cm high,{' '}
                 {(forecast.slice.widthMm / 10).toFixed(0)} cm across, pores near{' '}
                 {forecast.slice.poreMm.toFixed(1)} mm
-                {forecast.slice.streak > 0.02 && ', a damp streak likely'}.
+                {forecast.slice.streak > 0.02 &&
+                  (forecast.slice.streak > 0.1 ? ', a damp streak likely' : ', a damp streak possible')}
+                .
               </figcaption>
             </>
           ) : (
@@ -237,6 +240,7 @@ export function RunPanel() {
           settle();
         }}
       />
+      <ReadyBy run={run} formula={formula} onEdit={change} onSettle={settle} />
       <Schools run={run} kit={kit} />
       {forecast?.bake && <ProbeFit run={run} feel={consistency} forecast={forecast} ovenId={ovenId} />}
     </div>

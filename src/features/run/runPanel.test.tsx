@@ -1,9 +1,8 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { applyEdit, record, type Formula } from '@/core/formula';
-import { line, plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
-import { newStep } from '@/core/method';
+import { rollsWithMethod } from '@/core/run/testRuns';
 import { startLanes } from '@/workers/lanes';
 import type { FromWorker, ToWorker } from '@/workers/protocol';
 import { SheetActionsProvider, type SheetActions } from '../formula/SheetContext';
@@ -38,26 +37,7 @@ beforeAll(() => {
   };
 });
 
-const rolls = (): Formula => {
-  const plain = plainLoaf();
-  return {
-    ...plain,
-    style: 'rolls',
-    usualYield: { ...plain.usualYield, pieces: 10, pieceMassG: 85 },
-    stages: plain.stages.map((stage, index) =>
-      index === 0 ? { ...stage, lines: [...stage.lines, line('instant-yeast', 7)] } : stage,
-    ),
-    steps: [
-      { ...newStep('mix', 'mix'), minS: 300 },
-      { ...newStep('shape', 'shape'), minS: 300 },
-      { ...newStep('proof', 'proof'), minS: 3000, tempC: 28 },
-      { ...newStep('bake', 'bake'), minS: 1500, tempC: 205 },
-      { ...newStep('cool', 'cool'), minS: 3600 },
-    ],
-  };
-};
-
-function open(formula: Formula = rolls()) {
+function open(formula: Formula = rollsWithMethod()) {
   const store = new SheetStore(formula, libraryBook);
   const settled = jest.fn();
   const actions: SheetActions = {
@@ -151,10 +131,10 @@ test('another school puts its own steps into the method, with times', async () =
 });
 
 test('what cannot be baked is said in words, what cannot be reckoned at all teaches', async () => {
-  open({ ...rolls(), usualYield: { ...rolls().usualYield, pieceMassG: 2000 } });
+  open({ ...rollsWithMethod(), usualYield: { ...rollsWithMethod().usualYield, pieceMassG: 2000 } });
   expect(
     await screen.findByText(/The bake can’t be reckoned/, undefined, { timeout: 20_000 }),
   ).toHaveTextContent('400');
-  open({ ...rolls(), steps: [] });
+  open({ ...rollsWithMethod(), steps: [] });
   expect(screen.getByText(/Steps in the method above/)).toBeVisible();
 });

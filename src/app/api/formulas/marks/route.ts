@@ -1,0 +1,6 @@
+import { currentContext } from '@/server/context';
+import { formulaMarks } from '@/server/marks';
+import { reading } from '../../edge';
+
+export const GET = (request: Request): Promise<Response> =>
+  reading(request, async () => Response.json(await formulaMarks(await currentContext())));
