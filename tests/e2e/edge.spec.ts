@@ -90,3 +90,41 @@ test('only this machine’s own pages may talk to it', async ({ page, baseURL })
   expect(policy).toMatch(/script-src 'nonce-[^']+' 'strict-dynamic';/);
   expect(policy).not.toMatch(/script-src[^;]*unsafe/);
 });
+
+test('a kit that cannot be is refused with its field, and nothing of it is kept', async ({ page }) => {
+  const kept = (await (await page.request.get('/api/kit')).json()) as {
+    version: number;
+    kit: { fridgeC: number; ovens: object[] };
+  };
+  const post = async (change: object, rest: object = {}) => {
+    const answer = await page.request.post('/api/kit', {
+      data: { requestId: crypto.randomUUID(), seen: kept.version, kit: { ...kept.kit, ...change }, ...rest },
+    });
+    const body = (await answer.json()) as { error?: { problems?: { path: string; code: string }[] } };
+    const first = body.error?.problems?.[0];
+    return [answer.status(), first && `${first.path}:${first.code}`];
+  };
+  expect(await post({ fridgeC: 60 })).toEqual([422, 'kit.fridgeC:tooLarge']);
+  expect(await post({ ovens: [] })).toEqual([422, 'kit.ovens:tooSmall']);
+  expect(await post({ ovenId: 'nowhere' })).toEqual([422, 'kit.ovenId:notAllowed']);
+  expect(await post({ surprise: true })).toEqual([422, 'kit:notAllowed']);
+  expect(await post({}, { seen: 999 })).toEqual([409, undefined]);
+  expect(((await (await page.request.get('/api/kit')).json()) as typeof kept).version).toBe(kept.version);
+});
+
+test('two tabs on one ingredient: the second is told, and the first’s stays', async ({ page, context }) => {
+  const other = await context.newPage();
+  for (const tab of [page, other]) {
+    await tab.goto('/ingredients?find=teff&look=teff-flour');
+    await tab.getByRole('button', { name: /bag/i }).first().click();
+    await expect(tab.getByRole('dialog')).toBeVisible();
+    await tab
+      .getByRole('textbox', { name: 'Which bag' })
+      .fill(tab === page ? 'the first bag' : 'the second bag');
+  }
+  const keep = (tab: typeof page) => tab.getByRole('dialog').getByRole('button', { name: /keep/i }).click();
+  await keep(page);
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await keep(other);
+  await expect(other.getByRole('alert')).toContainText('Somebody changed this ingredient in between');
+});

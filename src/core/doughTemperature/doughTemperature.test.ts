@@ -84,6 +84,15 @@ test('where yeast or physics set the limit, it says so', () => {
   });
 });
 
+test('a mixer that was measured counts with its own warmth, more surely', () => {
+  const machine = water({ mixing: 'machine', mixMin: 10 });
+  const hot = water({ mixing: 'machine', mixMin: 10, frictionCPerMin: 0.8 });
+  expect(hot.waterC).toBeLessThan(machine.waterC - 3);
+  const same = water({ mixing: 'machine', mixMin: 10, frictionCPerMin: 0.25 });
+  expect(same.waterC).toBeCloseTo(machine.waterC, 9);
+  expect(same.highC - same.lowC).toBeLessThan(machine.highC - machine.lowC);
+});
+
 test('an egg from the fridge asks for warmer water', () => {
   expect(water({ fridgeC: 4 }).waterC).toBeGreaterThan(water().waterC);
 });

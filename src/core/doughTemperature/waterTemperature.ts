@@ -28,6 +28,7 @@ export const DOUGH_TEMPERATURE_LIMITS = {
   mixMin: { min: 0, max: 120 },
   altitudeM: { min: -430, max: 5500 },
   tapC: { min: 0, max: 40 },
+  frictionCPerMin: { min: 0, max: 3 },
 } as const;
 
 export interface MixingDay {
@@ -38,6 +39,8 @@ export interface MixingDay {
   readonly bowlG: number;
   readonly mixing: 'hand' | 'machine';
   readonly mixMin: number;
+  /** Measured in this kitchen: warming a minute, °C. Null or absent: an ordinary mixer, or hands. */
+  readonly frictionCPerMin?: number | null;
   readonly altitudeM: number;
   /** The coldest water there is, °C: below it only ice helps. */
   readonly tapC: number;
@@ -98,6 +101,10 @@ export function waterTemperatureFor(
     const checked = within(day.fridgeC, DOUGH_TEMPERATURE_LIMITS.fridgeC, 'fridgeC');
     if (!checked.ok) return checked;
   }
+  if (typeof day.frictionCPerMin === 'number') {
+    const checked = within(day.frictionCPerMin, DOUGH_TEMPERATURE_LIMITS.frictionCPerMin, 'frictionCPerMin');
+    if (!checked.ok) return checked;
+  }
   const { wantedC } = day;
   let waterG = 0;
   let dryJ = 0;
@@ -122,7 +129,10 @@ export function waterTemperatureFor(
   if (waterG <= 0) return refuse('required', 'water');
   const waterJPerK = waterG * 4.18;
   const wholeJPerK = heatJPerK + waterJPerK;
-  const friction = HEAT.frictionCPerMin[day.mixing];
+  const measured = day.frictionCPerMin ?? null;
+  // measured, it still differs from dough to dough
+  const friction =
+    measured === null ? HEAT.frictionCPerMin[day.mixing] : { value: measured, sd: 0.2 * measured };
   const bowlJ = day.bowlG * HEAT.bowlJPerGK.value * (day.roomC - wantedC);
   const workJ = friction.value * day.mixMin * wholeJPerK;
   const wettingJ = baseG * HEAT.wettingJPerG.value;

@@ -207,6 +207,8 @@ test('stone, steel and pot: thicker takes longer, a weak oven says so', () => {
   expect(time('stone').plateS! / 60).toBeGreaterThan(20);
   expect(time('stone').plateS! / 60).toBeLessThan(60);
   expect(time(null).ovenS! / 60).toBeLessThan(20);
+  const thick = preheat(ORDINARY_OVENS.static, 'stone', 230, 20, 0.03);
+  expect(thick.ok && thick.value.plateS).toBeGreaterThan(1.4 * time('stone').plateS!);
   expect(time('steel').recoverS).toBeGreaterThan(60);
   expect(preheat({ ...ORDINARY_OVENS.static, powerW: 400 }, null, 250, 20)).toMatchObject({
     ok: false,

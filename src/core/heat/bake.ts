@@ -5,6 +5,7 @@ import type { CrumbMatter } from './crumbMatter';
 import { SIDES } from './grid';
 import type { Oven } from './oven';
 import type { TinKind } from '../method/heating';
+import type { Plate } from './parameters';
 import { bodyOf, type Body, type GridKind, type Piece } from './piece';
 import { checkProgramme, PHASE_LIMITS, type Phase } from './programme';
 import { advance, heatOf, newBody, stableStepS, waterOf, type BodyState, type Meeting } from './stepper';
@@ -20,6 +21,8 @@ export interface BakeQuestion {
   readonly altitudeM: number;
   readonly oven: Oven;
   readonly tin: TinKind | null;
+  /** Of plates that were measured, m; others are as thick as usual. */
+  readonly plateThickM?: Partial<Record<Plate, number>>;
   /** Pieces in the load. */
   readonly count: number;
   readonly phases: readonly Phase[];
@@ -141,6 +144,7 @@ export function bakeRun(
       contact: draw.contact,
       offsetC: oven.offsetC + draw.offsetC,
       tin: question.tin,
+      plateThickM: question.plateThickM ?? {},
     },
     startC,
   );

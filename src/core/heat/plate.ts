@@ -7,8 +7,8 @@ export interface PlateState {
   readonly layerM: number;
 }
 
-export const newPlate = (kind: Plate, tempC: number): PlateState => {
-  const { thickM, conductsWPerMK } = PLATES[kind];
+export const newPlate = (kind: Plate, tempC: number, thickM = PLATES[kind].thickM): PlateState => {
+  const { conductsWPerMK } = PLATES[kind];
   const layers = conductsWPerMK > 10 ? 1 : 5;
   return { kind, tempC: new Float64Array(layers).fill(tempC), layerM: thickM / layers };
 };

@@ -26,7 +26,13 @@ const LOAD_J_PER_M2 = 350_000;
  * Heats an oven with what stands in it. The plate takes from both faces by convection and radiation; a pot counts as iron.
  * @returns limits at setC, roomC, and `notSolvable` at setC when the oven's power can't hold that temperature
  */
-export function preheat(oven: Oven, plate: Plate | null, setC: number, roomC: number): Result<Preheat> {
+export function preheat(
+  oven: Oven,
+  plate: Plate | null,
+  setC: number,
+  roomC: number,
+  thickM?: number,
+): Result<Preheat> {
   const room = within(roomC, PHASE_LIMITS.roomC, 'roomC');
   if (!room.ok) return room;
   const dial = within(
@@ -38,7 +44,7 @@ export function preheat(oven: Oven, plate: Plate | null, setC: number, roomC: nu
   const wantedC = setC + oven.offsetC;
   if (oven.lossWPerK * (wantedC - roomC) > oven.powerW) return refuse('notSolvable', 'setC');
   const film = (oven.kind === 'fan' ? HEAT.convection.fan : HEAT.convection.static) * oven.transfer;
-  const state = plate && newPlate(plate, roomC);
+  const state = plate && newPlate(plate, roomC, thickM);
   const emissivity = plate ? PLATES[plate].emissivity * HEAT.emissivity.oven : 0;
   const flux = (airC: number, faceC: number) => {
     const a = airC + 273.15;
@@ -67,7 +73,7 @@ export function preheat(oven: Oven, plate: Plate | null, setC: number, roomC: nu
       plateS = tS;
       recoverFromS = tS;
       // the load takes its heat out of the whole thickness
-      const drop = LOAD_J_PER_M2 / (PLATES[state.kind].heatJPerM3K * PLATES[state.kind].thickM);
+      const drop = LOAD_J_PER_M2 / (PLATES[state.kind].heatJPerM3K * state.layerM * state.tempC.length);
       for (let layer = 0; layer < state.tempC.length; layer += 1) state.tempC[layer]! -= drop;
     } else if (recoverFromS !== null && recoverS === null && tS > recoverFromS && top >= wantedC - NEAR_C) {
       recoverS = tS - recoverFromS;

@@ -1,6 +1,6 @@
 import type { TinKind } from '../method/heating';
 import { AJAR_LOSES, DOOR_DROPS, thermostatW, type Oven } from './oven';
-import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS } from './parameters';
+import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS, type Plate } from './parameters';
 import { newPlate, stepPlate, type PlateState } from './plate';
 import type { Phase } from './programme';
 import type { Meeting } from './stepper';
@@ -13,6 +13,7 @@ export interface Surroundings {
   /** Tin walls at the side and beneath, °C. */
   readonly tinC: Float64Array;
   readonly tin: TinKind | null;
+  readonly plateThickM: Partial<Record<Plate, number>>;
   lidC: number;
   readonly roomC: number;
   readonly oven: Oven;
@@ -27,7 +28,7 @@ export interface Surroundings {
 export const newSurroundings = (
   given: Pick<
     Surroundings,
-    'roomC' | 'oven' | 'pressurePa' | 'transfer' | 'contact' | 'rack' | 'offsetC' | 'tin'
+    'roomC' | 'oven' | 'pressurePa' | 'transfer' | 'contact' | 'rack' | 'offsetC' | 'tin' | 'plateThickM'
   >,
   startC: number,
 ): Surroundings => ({
@@ -80,7 +81,7 @@ export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, 
   if (phase.kind === 'fry' && before?.kind !== 'fry') s.airC = setC;
   if (phase.on !== (s.plate?.kind ?? null)) {
     // stone, steel, iron and griddle were heated through before; a tray is as cold as what lies on it
-    s.plate = phase.on && newPlate(phase.on, phase.on === 'tray' ? startC : setC);
+    s.plate = phase.on && newPlate(phase.on, phase.on === 'tray' ? startC : setC, s.plateThickM[phase.on]);
   }
 }
 
@@ -225,8 +226,8 @@ export function surroundingsStepS(s: Surroundings, phase: Phase): number {
   if (phase.inTin && s.tin)
     return (0.4 * TINS[s.tin].thickM * TIN_HEAT_J_PER_M3K) / (HEAT.contact.tin * s.contact + 60);
   if (s.plate) {
-    const { thickM, heatJPerM3K } = PLATES[s.plate.kind];
-    const layer = thickM / s.plate.tempC.length;
+    const { heatJPerM3K } = PLATES[s.plate.kind];
+    const layer = s.plate.layerM;
     const burner = phase.kind === 'griddle' ? 900 : 60;
     return (0.4 * layer * heatJPerM3K) / (HEAT.contact[s.plate.kind] * s.contact + burner);
   }

@@ -1,4 +1,5 @@
 import { fitOffset, offsetAt } from '../heat/fitOven';
+import type { Plate } from '../heat/parameters';
 import { heatUpS, ORDINARY_OVENS, type Oven } from '../heat/oven';
 import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
 import type { Kit, KitOven } from './kit';
@@ -43,8 +44,14 @@ export function heatOven(oven: KitOven, roomC: number, dialC = 200): Oven {
 /** The kitchen of a run. @param ovenId null: the kit's own choice */
 export function runKitchenOf(kit: Kit, ovenId: string | null = null, dialC = 200): RunKitchen {
   const oven = kit.ovens.find((each) => each.id === (ovenId ?? kit.ovenId)) ?? kit.ovens[0];
+  // of two of a kind the first measured one counts
+  const plateThickM: Partial<Record<Plate, number>> = {};
+  for (const { kind, thickMm } of kit.plates) {
+    if (thickMm !== null) plateThickM[kind] ??= thickMm / 1000;
+  }
   return {
     ...ORDINARY_KITCHEN,
+    plateThickM,
     roomC: kit.roomC,
     fridgeC: kit.fridgeC,
     altitudeM: kit.altitudeM,

@@ -55,6 +55,7 @@ export function bakeQuestionOf(run: Run, rise: RiseCurve, feel: RunFeel): BakeQu
     altitudeM: bake.altitudeM,
     oven: bake.oven,
     tin: bake.tin,
+    ...(bake.plateThickM && { plateThickM: bake.plateThickM }),
     count: bake.perLoad,
     phases,
   };
@@ -81,7 +82,15 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
   const bake = yield* bakeForecast(question);
   if (!bake.ok) return ok({ ...shared, bake: null, bakeProblem: bake.problem, preheat: null, slice: null });
   const hot = run.bake?.preheat;
-  const heated = hot ? preheat(question.oven, hot.plate, hot.setC, question.roomC) : null;
+  const heated = hot
+    ? preheat(
+        question.oven,
+        hot.plate,
+        hot.setC,
+        question.roomC,
+        hot.plate ? question.plateThickM?.[hot.plate] : undefined,
+      )
+    : null;
   const { body, crustMm } = bake.value.run;
   return ok({
     ...shared,

@@ -25,6 +25,8 @@ export interface RunKitchen {
   readonly doughC: number;
   readonly oven: Oven;
   readonly fryer: Oven;
+  /** Thickness of plates that were measured, m. */
+  readonly plateThickM?: Partial<Record<Plate, number>>;
   readonly learnt?: Learnt;
 }
 
@@ -68,6 +70,7 @@ export interface RunBake {
   readonly massG: number;
   readonly perLoad: number;
   readonly oven: Oven;
+  readonly plateThickM?: Partial<Record<Plate, number>>;
   readonly phases: readonly Phase[];
   readonly heats: readonly StepHeat[];
   readonly roomC: number;
@@ -321,6 +324,7 @@ export function runOf(
                 formula.style === 'crackers' ? 1 : Math.max(1, formula.usualYield.pieces),
               ),
             oven: fried ? kitchen.fryer : first?.kind === 'griddle' ? ORDINARY_OVENS.griddle : kitchen.oven,
+            ...(kitchen.plateThickM && { plateThickM: kitchen.plateThickM }),
             phases,
             heats,
             roomC: kitchen.roomC,

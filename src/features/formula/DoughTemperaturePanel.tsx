@@ -9,6 +9,7 @@ import {
 } from '@/core/doughTemperature';
 import { Segmented } from '@/ui/Segmented';
 import { useBook } from '../book/BookProvider';
+import { useKeptKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { NumberField } from '../quantities/NumberField';
 import { wordProblem } from '../wording/problems';
@@ -23,18 +24,20 @@ export function DoughTemperaturePanel() {
   const mixMin = useSheetState((state) => state.reckoning.consistency?.balance.mixMin ?? 6);
   const book = useBook();
   const units = useUnits();
-  const { preferences, altitudeM } = usePreferences();
+  const { preferences } = usePreferences();
+  const { kit } = useKeptKit();
   const [day, setDay] = useState<MixingDay>({
-    roomC: 20,
-    fridgeC: 5,
+    roomC: kit.roomC,
+    fridgeC: kit.fridgeC,
     wantedC:
       formula.steps.find(
         (step) => step.kind === 'mix' && step.tempC !== null && step.tempC >= 5 && step.tempC <= 45,
       )?.tempC ?? 26,
     bowlG: 800,
-    mixing: 'machine',
+    mixing: kit.mixer.kind,
+    frictionCPerMin: kit.mixer.frictionCPerMin,
     mixMin: Math.min(120, Math.round(mixMin)),
-    altitudeM,
+    altitudeM: kit.altitudeM,
     tapC: 12,
   });
   const solved = useMemo(() => waterTemperatureFor(formula, book, day), [book, day, formula]);
