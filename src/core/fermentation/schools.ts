@@ -50,6 +50,9 @@ const rounded = (s: number): number => {
   return Math.max(step, Math.round(s / step) * step);
 };
 
+/** Percent as an eye can tell them: to five. */
+const toFive = (percent: number): number => Math.round(percent / 5) * 5;
+
 /**
  * A method of one school for this dough and this kitchen, its times from the model.
  * - straight: drinks, is shaped, one humid proof;
@@ -97,7 +100,7 @@ export function schoolMethod(school: School, question: SchoolQuestion): Result<S
       minS: Math.min(durationS, rounded((wantedAtS.low ?? found) - beforeS)),
       maxS: Math.max(durationS, Math.min(stay.durationS, rounded((wantedAtS.high ?? found * 1.3) - beforeS))),
       tempC: stay.tempC,
-      risePercent: wantedAtS.value === null ? null : Math.round((20 * share * can * 100) / 100) * 5,
+      risePercent: wantedAtS.value === null ? null : toFive(100 * share * can),
     });
     return ok(null);
   };

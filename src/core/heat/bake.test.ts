@@ -137,6 +137,16 @@ test('bigger, thicker, colder, on a mountain: as physics has it', () => {
   expect(Math.min(...steamed.lost)).toBeLessThan(0);
 });
 
+test('whatever the piece comes from, the oven is as hot as its dial, less what the door let out', () => {
+  const ring = run(WAYS['boiled and baked ring']!);
+  const loaded = ring.atS.findIndex((tS) => tS > 110);
+  expect(ring.ovenC[loaded]).toBeGreaterThan(190);
+  expect(ring.ovenC[loaded]).toBeLessThan(220);
+  const disc = run(WAYS['par-baked and finished on steel']!);
+  const again = disc.atS.findIndex((tS) => tS > 240 + 1800 + 10);
+  expect(disc.ovenC[again]).toBeGreaterThan(240);
+});
+
 test('a lid keeps the crust pale, steel bakes the base faster than a cold tray, the coast dries on', () => {
   const pot = WAYS['lid, then bare, on iron']!;
   const bare = { ...pot, phases: pot.phases.map((phase) => ({ ...phase, moist: 'dry' as const })) };

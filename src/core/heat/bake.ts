@@ -86,7 +86,7 @@ export function checkBake(question: BakeQuestion): Result<null> {
   return checkProgramme(question.phases, question.roomC, question.oven);
 }
 
-/** Crust: what is drier than a fifth of the dough's own water per dry matter, deepest face inwards, mm. */
+/** Crust: all that has lost three quarters of its water per dry matter, and what has lost 45 % in part, spread over the skin, mm. */
 function crustMm(state: BodyState): number {
   const { grid, waterKg, dryKg } = state;
   const before = state.figures.matter.waterShare / (1 - state.figures.matter.waterShare);
@@ -163,7 +163,6 @@ export function bakeRun(
     return sum;
   };
   const extents = { sideM2: areaOf(1), baseM2: areaOf(2) };
-  const touching = question.piece.shape === 'touchingRolls';
   const boilsC = boilingPointC(question.altitudeM);
   const totalS = phases.reduce((sum, phase) => sum + phase.durationS, 0);
   const everyS = totalS / (points - 1);
@@ -233,7 +232,7 @@ export function bakeRun(
     let askedS = -Infinity;
     const fromS = tS;
     while (tS < endS - 1e-6) {
-      meet(around, phase, meetings, touching);
+      meet(around, phase, meetings, question.piece.shape);
       // properties move fast just after a change of surroundings, slowly later
       if (tS - askedS >= Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS))) {
         allowedS = Math.min(stableStepS(state, meetings), surroundingsStepS(around, phase), 12);

@@ -1,4 +1,5 @@
-import type { TinKind } from '../method/heating';
+import type { Shape, TinKind } from '../method/heating';
+import { SIDES, type Side } from './grid';
 import { AJAR_LOSES, DOOR_DROPS, thermostatW, type Oven } from './oven';
 import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS, type Plate } from './parameters';
 import { newPlate, stepPlate, type PlateState } from './plate';
@@ -72,9 +73,10 @@ export function filmOf(
 /** Puts the surroundings as a phase finds them: preheated, a door opened, the piece moved onto another plate. */
 export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, startC: number): void {
   const setC = phase.setC + s.offsetC;
-  if (before === null || before.kind === 'rack') {
-    if (phase.kind === 'oven' || phase.kind === 'fry') s.airC = setC;
-    if (isBaking(phase)) s.lidC = setC;
+  // hot before the piece comes to it, wherever that was until then: a rack, a kettle, a griddle
+  if (phase.kind === 'oven' && !(before && isBaking(before))) {
+    s.airC = setC;
+    s.lidC = setC;
   }
   if (phase.kind === 'rack' || phase.kind === 'griddle') s.airC = s.roomC;
   if (phase.kind === 'oven' && phase.door) s.airC -= DOOR_DROPS * (s.airC - s.roomC);
@@ -85,16 +87,24 @@ export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, 
   }
 }
 
-const TOUCHING_OPEN = 0.33;
+/**
+ * How much of a side the air and the walls reach: rolls that touch leave gaps below their shoulders; the hole of a ring sees mostly
+ * itself, about a quarter of its skin by two thirds. Oil and water get everywhere.
+ */
+function openShare(shape: Shape, side: Side, wet: boolean): number {
+  if (wet) return 1;
+  if (shape === 'touchingRolls' && side === 'side') return 0.33;
+  return shape === 'ring' && side === 'top' ? 0.82 : 1;
+}
 
 /** Fills the three sides' meetings for this moment. */
-export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[], touching: boolean): void {
+export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[], shape: Shape): void {
   const film = filmOf(phase, s);
   const lid = phase.moist === 'lid' && isBaking(phase);
   // Lewis: heat film over the air's volumetric heat gives the mass film; M / (R T) turns it to pressures
   const perPa = (lid ? 0.4 : 1) * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
   const { vapour } = HEAT;
-  const share = lid
+  const vapourShare = lid
     ? vapour.lid
     : phase.moist === 'steam' && phase.kind === 'oven'
       ? vapour.steam
@@ -104,7 +114,7 @@ export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[]
         tempC: lid ? s.lidC : s.airC,
         hWPerM2K: lid ? HEAT.convection.lid : film,
         massPerPa: perPa,
-        vapourPa: share * s.pressurePa,
+        vapourPa: vapourShare * s.pressurePa,
       }
     : phase.kind === 'fry' || phase.kind === 'boil'
       ? { tempC: s.airC, hWPerM2K: film, massPerPa: 0, vapourPa: 0 }
@@ -117,7 +127,15 @@ export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[]
         ? HEAT.emissivity.lid
         : HEAT.emissivity.oven
       : HEAT.emissivity.rack;
-  for (const meeting of meetings) Object.assign(meeting, open, { emissivity, wallC: open.tempC });
+  meetings.forEach((meeting, index) => {
+    const share = openShare(shape, SIDES[index] ?? 'top', wet);
+    Object.assign(meeting, open, {
+      hWPerM2K: open.hWPerM2K * share,
+      massPerPa: open.massPerPa * share,
+      emissivity: emissivity * share,
+      wallC: open.tempC,
+    });
+  });
   // half a cm of wet topping: its own water boils first, and what is under it dries no further
   if (phase.topped)
     Object.assign(meetings[0]!, {
@@ -128,12 +146,6 @@ export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[]
     });
   const side = meetings[1]!;
   const base = meetings[2]!;
-  // rolls that touch leave gaps below their shoulders: a third of the side still meets the air
-  if (touching) {
-    side.hWPerM2K *= TOUCHING_OPEN;
-    side.emissivity *= TOUCHING_OPEN;
-    side.massPerPa *= TOUCHING_OPEN;
-  }
   const touch = (meeting: Meeting, tempC: number, hWPerM2K: number) =>
     Object.assign(meeting, { tempC, hWPerM2K: hWPerM2K * s.contact, emissivity: 0, massPerPa: 0 });
   if (phase.inTin && s.tin) {
@@ -169,6 +181,7 @@ export function stepSurroundings(
   const topW = phase.turned ? sideW[2]! : sideW[0]!;
   const baseW = phase.turned ? sideW[0]! : sideW[2]!;
   let fromAirW = 0;
+  let plateW = 0;
   const lid = phase.moist === 'lid' && isBaking(phase);
   if (phase.inTin && s.tin) {
     const { thickM, emissivity } = TINS[s.tin];
@@ -198,7 +211,8 @@ export function stepSurroundings(
         const h = film + radiating(PLATES[s.plate.kind].emissivity, s.airC, plateC);
         const flux = h * (s.airC - plateC);
         stepPlate(s.plate, -baseW / Math.max(1e-9, area), flux, dtS);
-        fromAirW += flux * area;
+        plateW = flux * area;
+        fromAirW += plateW;
       }
     } else fromAirW += baseW;
   }
@@ -208,7 +222,7 @@ export function stepSurroundings(
     const h = film + radiating(0.9, s.airC, s.lidC);
     const flux = h * (s.airC - s.lidC);
     s.lidC += ((flux * area - topW - sideW[1]!) * dtS) / (area * 0.005 * PLATES.castIron.heatJPerM3K);
-    fromAirW = flux * area + (s.plate ? 0 : baseW);
+    fromAirW = flux * area + (s.plate ? plateW : baseW);
   }
   const { oven } = s;
   const load = fromAirW * times * count;

@@ -26,11 +26,11 @@ export function stepHeat(step: MethodStep, before: StepHeat, steps: readonly Met
       : named(/\bsteel\b/)
         ? 'steel'
         : before.on;
-  const moist: Moisture = says(step, /\blid on|lidded|cover(ed)? (with|by)\b/)
+  const moist: Moisture = says(step, /\b(lid on|lidded|cover(ed)? (with|by))\b/)
     ? 'lid'
-    : says(step, /\blid off|uncover|steam out|water out\b/)
+    : says(step, /\b(lid off|uncover(ed)?|steam out|water out)\b/)
       ? 'dry'
-      : says(step, /\bsteam|tray of water\b/)
+      : says(step, /\b(steam|tray of water)\b/)
         ? 'steam'
         : step.kind === 'bake' && before.moist !== 'lid'
           ? 'dry'
@@ -39,6 +39,6 @@ export function stepHeat(step: MethodStep, before: StepHeat, steps: readonly Met
     moist: heat?.moist ?? moist,
     on: heat?.on === undefined ? (step.kind === 'griddle' ? 'griddle' : plate) : heat.on,
     inTin: heat?.inTin ?? (before.inTin && !says(step, /\bout of (the|its) tin\b/)),
-    topped: heat?.topped ?? says(step, /\btopped|sauce|topping\b/),
+    topped: heat?.topped ?? says(step, /\b(topped|sauce|topping)\b/),
   };
 }

@@ -13,7 +13,7 @@ import {
   RISE_PARAMETER_WORD,
 } from '../wording/run';
 
-const percent = (volume: number): string => `${Math.round((20 * (volume - 1) * 100) / 100) * 5} %`;
+const percent = (volume: number): string => `${Math.round((volume - 1) * 20) * 5} %`;
 
 function colours({ low, high }: HeatRange): string {
   const from = COLOUR_WORD[colourOf(low)];

@@ -1,6 +1,6 @@
 'use client';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { heatOven, runKitchenOf } from '@/core/kit';
+import { runKitchenOf } from '@/core/kit';
 import { bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
 import { allLines, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
@@ -57,9 +57,7 @@ export function RunPanel() {
 
   const kitchen = useMemo(() => {
     const dial = formula.steps.find((step) => step.kind === 'bake')?.tempC ?? 200;
-    const base = runKitchenOf(kit, ovenId, dial);
-    const oven = kit.ovens.find((each) => each.id === ovenId);
-    return oven ? { ...base, oven: heatOven(oven, kit.roomC, dial) } : base;
+    return runKitchenOf(kit, ovenId, dial);
   }, [kit, ovenId, formula.steps]);
   const made = useMemo(
     () => runOf(formula, book, totals, consistency, kitchen),
