@@ -5,8 +5,6 @@ export {
   READY_SHARE,
   riseCurve,
   type Learnt,
-  type MaybeRange,
-  type Range,
   type RiseCurve,
   type RiseParameter,
   type RiseQuestion,

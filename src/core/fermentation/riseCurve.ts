@@ -1,24 +1,12 @@
 import { normalDraws, quantile } from '../numeric/draws';
+import { Z80 } from '../numeric/normal';
+import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '../numeric/range';
 import { ok, type Result } from '../result';
 import { within } from '../units/decimal';
 import type { Leavening } from './leavening';
 import { FERMENTATION, SEA_LEVEL_PA } from './parameters';
 import { freshDough, pressed, stepDough, type Dough, type Temper } from './stepper';
 import { checkStays, STAY_LIMITS, thermalLagS, type Stay } from './thermalLag';
-
-/** Central value and the 80 % interval; null where it does not come to that. */
-export interface Range {
-  readonly value: number;
-  readonly low: number;
-  readonly high: number;
-}
-export interface MaybeRange {
-  readonly value: number | null;
-  readonly low: number | null;
-  readonly high: number | null;
-  /** Share of the draws in which it comes to that at all. */
-  readonly chance: number;
-}
 
 /** What the baker's own jar marks have taught of this leaven and this dough; 1 ± 0 cv: nothing yet. */
 export interface Learnt {
@@ -193,49 +181,6 @@ function runOnce(
   return { volume, doughC, top, topAtS, wantedAtS, pastAtS, end };
 }
 
-function ranged(central: number, values: readonly number[]): Range {
-  const sorted = [...values].sort((a, b) => a - b);
-  return {
-    value: central,
-    low: Math.min(central, quantile(sorted, 0.1)),
-    high: Math.max(central, quantile(sorted, 0.9)),
-  };
-}
-
-/** Never reached counts as later than all that is: the interval's late end is then open. */
-function maybe(central: number | null, values: readonly (number | null)[]): MaybeRange {
-  const sorted = values.map((value) => value ?? Infinity).sort((a, b) => a - b);
-  const end = (share: number) => {
-    const value = quantile(sorted, share);
-    return Number.isFinite(value) ? value : null;
-  };
-  const low = end(0.1);
-  const high = end(0.9);
-  return {
-    value: central,
-    low: central !== null && low !== null ? Math.min(low, central) : low,
-    high: central !== null && high !== null ? Math.max(high, central) : high,
-    chance: values.filter((value) => value !== null).length / values.length,
-  };
-}
-
-/** Which parameter's draws go along with the outcome most (largest squared rank-free correlation). */
-function dominating(outcome: readonly number[]): RiseParameter {
-  const mean = outcome.reduce((sum, value) => sum + value, 0) / outcome.length;
-  let best: RiseParameter = 'vigour';
-  let most = -1;
-  PARAMETERS.forEach((name, column) => {
-    const along = Math.abs(
-      outcome.reduce((sum, value, row) => sum + (value - mean) * (NORMAL[row]?.[column] ?? 0), 0),
-    );
-    if (along > most) {
-      most = along;
-      best = name;
-    }
-  });
-  return best;
-}
-
 export const RISE_LIMITS = { wanted: { min: 1, max: 6 }, totalS: { min: 0, max: 864_000 } } as const;
 
 /**
@@ -288,30 +233,32 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
     low,
     high,
     doughC: [...centre.doughC],
-    top: ranged(
+    top: rangeOf(
       centre.top,
       runs.map((run) => run.top),
     ),
-    topAtS: ranged(
+    topAtS: rangeOf(
       centre.topAtS,
       runs.map((run) => run.topAtS),
     ),
     canHold: {
       value: canHold,
-      low: 1 + (canHold - 1) * Math.exp(-1.2816 * holdingCv),
-      high: 1 + (canHold - 1) * Math.exp(1.2816 * holdingCv),
+      low: 1 + (canHold - 1) * Math.exp(-Z80 * holdingCv),
+      high: 1 + (canHold - 1) * Math.exp(Z80 * holdingCv),
     },
     wanted,
-    wantedAtS: maybe(
+    wantedAtS: maybeRangeOf(
       centre.wantedAtS,
       runs.map((run) => run.wantedAtS),
     ),
-    pastAtS: maybe(
+    pastAtS: maybeRangeOf(
       centre.pastAtS,
       runs.map((run) => run.pastAtS),
     ),
     end: centre.end,
-    dominant: dominating(
+    dominant: dominant(
+      PARAMETERS,
+      NORMAL,
       runs.map((run) => (reached ? Math.log(Math.max(60, run.wantedAtS ?? 60)) : run.top)),
     ),
   });

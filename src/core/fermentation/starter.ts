@@ -2,7 +2,8 @@ import { ok, type Result } from '../result';
 import { within } from '../units/decimal';
 import type { Leavening } from './leavening';
 import { FERMENTATION } from './parameters';
-import { riseCurve, type Range } from './riseCurve';
+import type { Range } from '../numeric/range';
+import { riseCurve } from './riseCurve';
 
 /** A feed of a wild starter, parts by weight: so much old starter to flour to water. */
 export interface Feed {

@@ -61,7 +61,7 @@ export interface BakeRun {
   readonly brownBase: readonly number[];
   readonly setAtS: number | null;
   readonly cutAtS: number | null;
-  /** When the outer third is set so far that it holds its shape and a lid has done its work. */
+  /** When half of the crumb is set: it keeps its shape, its spring is over, and a lid has done its work. */
   readonly holdsAtS: number | null;
   readonly crustMm: number;
   /** Books of the run: what is missing over what was moved, heat and water. */
@@ -72,7 +72,7 @@ export interface BakeRun {
 }
 
 /** Where a crumb may be called set: as far gelatinised, and as hot in the middle (or so near boiling on a mountain). */
-export const SET = { gelatinised: 0.98, coreC: 96, belowBoilingC: 2.5, holds: 0.9, cutC: 32 } as const;
+export const SET = { gelatinised: 0.98, coreC: 96, belowBoilingC: 2.5, holdsShare: 0.5, cutC: 32 } as const;
 
 export function checkBake(question: BakeQuestion): Result<null> {
   const checks = [
@@ -216,6 +216,7 @@ export function bakeRun(
   let setAtS: number | null = null;
   let cutAtS: number | null = null;
   let holdsAtS: number | null = null;
+  let lookedS = 0;
   const [first] = phases;
   if (first) enterPhase(around, first, null, startC);
   out.ovenC[0] = around.airC;
@@ -248,10 +249,11 @@ export function bakeRun(
       if (cutAtS === null && phase.kind === 'rack' && core < SET.cutC) cutAtS = tS;
       if (until === 'cut' && cutAtS !== null && phase === phases[phases.length - 1]) break;
       if (until === 'set' && setAtS !== null) break;
-      if (tS >= nextS - 1e-6) {
-        note();
-        if (holdsAtS === null && (out.set[out.set.length - 1] ?? 0) >= 0.35) holdsAtS = tS;
+      if (holdsAtS === null && tS - lookedS >= 10) {
+        lookedS = tS;
+        if (setShare() >= SET.holdsShare) holdsAtS = tS;
       }
+      if (tS >= nextS - 1e-6) note();
     }
     if (phase.kind !== 'rack') crustThickMm = crustMm(state);
     before = phase;

@@ -1,19 +1,8 @@
-import { normalDraws, quantile } from '../numeric/draws';
+import { normalDraws } from '../numeric/draws';
+import { dominant, maybeRangeOf, rangeOf, shareOf, type MaybeRange, type Range } from '../numeric/range';
 import { ok, type Result } from '../result';
 import { bakeRun, CENTRAL_DRAW, type BakeQuestion, type BakeRun, type HeatDraw } from './bake';
 import { HEAT } from './parameters';
-
-export interface HeatRange {
-  readonly value: number;
-  readonly low: number;
-  readonly high: number;
-}
-/** A time that may not be reached within the programme. */
-export interface HeatTime {
-  readonly value: number | null;
-  readonly low: number | null;
-  readonly high: number | null;
-}
 
 const PARAMETERS = [
   'transfer',
@@ -37,15 +26,17 @@ export interface BakeForecast {
   readonly coreLow: readonly number[];
   readonly coreHigh: readonly number[];
   /** Seconds from loading, had it been left in the last heat for as long as that takes; null: never there. */
-  readonly set: HeatTime;
+  readonly set: MaybeRange;
   /** Null: not within the programme. */
-  readonly cut: HeatTime;
+  readonly cut: MaybeRange;
+  /** When half of the crumb is set and a lid may come off. */
+  readonly holds: MaybeRange;
   /** At the end of the last phase that heats. */
   readonly endS: number;
-  readonly coreAtEndC: HeatRange;
-  readonly lost: HeatRange;
-  readonly brownTop: HeatRange;
-  readonly brownBase: HeatRange;
+  readonly coreAtEndC: Range;
+  readonly lost: Range;
+  readonly brownTop: Range;
+  readonly brownBase: Range;
   /** How likely the crumb is set when it comes out. */
   readonly setChance: number;
   readonly dominant: HeatParameter;
@@ -122,10 +113,11 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   yield { done: 1, of: DRAWS + 2 };
   const plain = bakeRun(question, CENTRAL_DRAW, 'coarse');
   if (!plain.ok) return plain;
+  const draws = NORMAL.map((z) => drawOf(z, question));
   const runs: BakeRun[] = [];
-  for (const z of NORMAL) {
+  for (const draw of draws) {
     yield { done: 2 + runs.length, of: DRAWS + 2 };
-    const drawn = bakeRun(question, drawOf(z, question), 'coarse', 160, 'cut');
+    const drawn = bakeRun(question, draw, 'coarse', 160, 'cut');
     if (!drawn.ok) return drawn;
     runs.push(drawn.value);
   }
@@ -136,7 +128,6 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     const on = bakeRun(longer, draw, 'coarse', 30, 'set');
     return on.ok ? on.value.setAtS : null;
   };
-  const draws = NORMAL.map((z) => drawOf(z, question));
   const setTimes = new Map<BakeRun, number | null>();
   for (const [index, each] of runs.entries()) {
     if (each.setAtS === null) yield { done: DRAWS + 1, of: DRAWS + 2 };
@@ -148,67 +139,53 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   const endS = heatingEndS(question);
   const end = (series: keyof Pick<BakeRun, 'coreC' | 'lost' | 'brownTop' | 'brownBase'>, each: BakeRun) =>
     at(each, each[series], endS - 1);
-  const spread = (values: readonly number[], share: number) =>
-    quantile(
-      [...values].sort((a, b) => a - b),
-      share,
-    );
-
-  const scaled = (series: 'lost' | 'brownTop' | 'brownBase'): HeatRange => {
+  const scaled = (series: 'lost' | 'brownTop' | 'brownBase'): Range => {
     const value = end(series, run);
     const middle = Math.max(1e-6, end(series, plain.value));
-    const ratios = runs.map((each) => end(series, each) / middle);
-    return {
+    return rangeOf(
       value,
-      low: value * Math.min(1, spread(ratios, 0.1)),
-      high: value * Math.max(1, spread(ratios, 0.9)),
-    };
+      runs.map((each) => (value * end(series, each)) / middle),
+    );
   };
-  const shifted = (series: 'coreC', tS: number, share: number): number =>
-    spread(
-      runs.map((each) => at(each, each[series], tS) - at(plain.value, plain.value[series], tS)),
+  const shifted = (tS: number, share: number): number =>
+    shareOf(
+      runs.map((each) => at(each, each.coreC, tS) - at(plain.value, plain.value.coreC, tS)),
       share,
     );
-
-  const timed = (of: (each: BakeRun) => number | null): HeatTime => {
+  const timed = (of: (each: BakeRun) => number | null): MaybeRange => {
     const value = of(run);
     const middle = of(plain.value);
-    const sorted = runs.map((each) => of(each) ?? Infinity).sort((a, b) => a - b);
-    const edge = (share: number) => {
-      const drawn = quantile(sorted, share);
-      if (!Number.isFinite(drawn)) return null;
-      return value !== null && middle !== null ? (drawn / middle) * value : drawn;
-    };
-    const low = edge(0.1);
-    const high = edge(0.9);
-    return {
+    const scale = value !== null && middle !== null ? value / middle : 1;
+    return maybeRangeOf(
       value,
-      low: value === null || low === null ? low : Math.min(value, low),
-      high: value === null || high === null ? high : Math.max(value, high),
-    };
+      runs.map((each) => {
+        const drawn = of(each);
+        return drawn === null ? null : drawn * scale;
+      }),
+    );
   };
   const core = end('coreC', run);
-  const outcome = runs.map((each) => Math.log(setTimes.get(each) ?? 3 * endS));
-  const mean = outcome.reduce((sum, value) => sum + value, 0) / outcome.length;
-  const along = PARAMETERS.map((_, column) =>
-    Math.abs(outcome.reduce((sum, value, row) => sum + (value - mean) * (NORMAL[row]?.[column] ?? 0), 0)),
-  );
   return ok({
     run,
-    coreLow: run.atS.map((tS, index) => run.coreC[index]! + Math.min(0, shifted('coreC', tS, 0.1))),
-    coreHigh: run.atS.map((tS, index) => run.coreC[index]! + Math.max(0, shifted('coreC', tS, 0.9))),
+    coreLow: run.atS.map((tS, index) => run.coreC[index]! + Math.min(0, shifted(tS, 0.1))),
+    coreHigh: run.atS.map((tS, index) => run.coreC[index]! + Math.max(0, shifted(tS, 0.9))),
     set: timed((each) => setTimes.get(each) ?? null),
     cut: timed((each) => each.cutAtS),
+    holds: timed((each) => each.holdsAtS),
     endS,
     coreAtEndC: {
       value: core,
-      low: core + Math.min(0, shifted('coreC', endS - 1, 0.1)),
-      high: core + Math.max(0, shifted('coreC', endS - 1, 0.9)),
+      low: core + Math.min(0, shifted(endS - 1, 0.1)),
+      high: core + Math.max(0, shifted(endS - 1, 0.9)),
     },
     lost: scaled('lost'),
     brownTop: scaled('brownTop'),
     brownBase: scaled('brownBase'),
     setChance: runs.filter((each) => each.setAtS !== null && each.setAtS <= endS).length / runs.length,
-    dominant: PARAMETERS[along.indexOf(Math.max(...along))]!,
+    dominant: dominant(
+      PARAMETERS,
+      NORMAL,
+      runs.map((each) => Math.log(setTimes.get(each) ?? 3 * endS)),
+    ),
   });
 }

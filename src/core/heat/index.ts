@@ -27,8 +27,6 @@ export {
   type Progress,
   type BakeForecast,
   type HeatParameter,
-  type HeatRange,
-  type HeatTime,
 } from './forecast';
 export { heatUpS, ORDINARY_OVENS, type Oven } from './oven';
 export { PLATES, TINS, type Plate } from './parameters';

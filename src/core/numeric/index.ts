@@ -1,1 +1,2 @@
 export { Z80 } from './normal';
+export type { MaybeRange, Range } from './range';

@@ -1,10 +1,11 @@
 import type { Consistency } from '../consistency/consistency';
 import { leavenKinds, type LeavenKind } from '../fermentation/leavening';
-import type { MaybeRange, Range, RiseParameter } from '../fermentation/riseCurve';
+import type { RiseParameter } from '../fermentation/riseCurve';
+import type { MaybeRange, Range } from '../numeric/range';
 import type { Formula } from '../formula/formula';
 import type { FormulaTotals } from '../formula/totals';
 import { colourOf, type Colour } from '../heat/colour';
-import { finish, type HeatParameter, type HeatRange, type HeatTime } from '../heat/forecast';
+import { finish, type HeatParameter } from '../heat/forecast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Problem } from '../result';
 import { forecastRun } from '../run/forecastRun';
@@ -37,12 +38,13 @@ export interface RunPrediction {
   readonly bake:
     | {
         readonly endS: number;
-        readonly setAtS: HeatTime;
+        readonly setAtS: MaybeRange;
         readonly setChance: number;
-        readonly coreAtEndC: HeatRange;
-        readonly lostShare: HeatRange;
-        readonly top: HeatRange & { readonly colour: Colour };
-        readonly base: HeatRange & { readonly colour: Colour };
+        readonly lidOffAtS: MaybeRange;
+        readonly coreAtEndC: Range;
+        readonly lostShare: Range;
+        readonly top: Range & { readonly colour: Colour };
+        readonly base: Range & { readonly colour: Colour };
         readonly atS: readonly number[];
         readonly coreC: readonly number[];
         readonly ovenC: readonly number[];
@@ -52,7 +54,7 @@ export interface RunPrediction {
     | { readonly problem: Problem }
     | null;
   /** From the end of the bake until it may be cut. */
-  readonly cool: { readonly cutAfterS: HeatTime } | null;
+  readonly cool: { readonly cutAfterS: MaybeRange } | null;
   readonly preheat: {
     readonly ovenS: number | null;
     readonly plateS: number | null;
@@ -71,9 +73,9 @@ const thinned = (series: readonly number[], places: number): number[] => {
     (_, index) => Math.round((series[Math.round(index * step)] ?? 0) * scale) / scale,
   );
 };
-const after = (time: HeatTime, fromS: number): HeatTime => {
+const after = (time: MaybeRange, fromS: number): MaybeRange => {
   const less = (each: number | null) => (each === null ? null : each - fromS);
-  return { value: less(time.value), low: less(time.low), high: less(time.high) };
+  return { ...time, value: less(time.value), low: less(time.low), high: less(time.high) };
 };
 
 /** Every model of time and heat over one formula in a kitchen; what cannot be said carries its problem. */
@@ -113,6 +115,7 @@ export function predictRun(
           endS: bake.endS,
           setAtS: bake.set,
           setChance: bake.setChance,
+          lidOffAtS: bake.holds,
           coreAtEndC: bake.coreAtEndC,
           lostShare: bake.lost,
           top: { ...bake.brownTop, colour: colourOf(bake.brownTop.value) },

@@ -97,7 +97,27 @@ test('the other way round: what is supposed moves what it should, and leaves the
     plain.bake!.coreAtEndC.value - 3,
   );
   expect(under({ type: 'offset', byC: 15 }).bake!.set.value).toBeLessThan(plain.bake!.set.value!);
+  expect(under({ type: 'tin', tin: 'shiny' }).bake!.brownBase.value).toBeLessThan(
+    plain.bake!.brownBase.value,
+  );
   expect(JSON.stringify(loaf)).toBe(kept);
+});
+
+test('thicker, and on something else', () => {
+  const disc = named('Quinoa');
+  const thin = forecast(disc);
+  const thick = supposing({ type: 'thicker', factor: 1.5 }, disc, ORDINARY_KITCHEN);
+  const thicker = forecast(thick.formula, thick.kitchen);
+  expect(thicker.slice!.heightMm).toBeCloseTo(1.5 * thin.slice!.heightMm, 3);
+  expect(thicker.bake!.set.value).toBeGreaterThan(1.2 * thin.bake!.set.value!);
+  const hearth = named('Buckwheat');
+  const iron = forecast(hearth);
+  const tray = supposing({ type: 'plate', on: 'tray' }, hearth, ORDINARY_KITCHEN);
+  expect(forecast(tray.formula, tray.kitchen).bake!.brownBase.value).toBeLessThan(iron.bake!.brownBase.value);
+  // a lid's work is done while the crumb is still far from set in the middle, and not at once
+  const { holds, set } = iron.bake!;
+  expect(holds.low! / 60).toBeGreaterThan(5);
+  expect(holds.high!).toBeLessThan(0.5 * set.low!);
 });
 
 test('how a step heats is read from its words, unless the baker set it', () => {

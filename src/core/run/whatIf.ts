@@ -1,7 +1,7 @@
 import { allLines, atWeight, type Formula } from '../formula/formula';
 import { YEAST_KINDS } from '../formula/yeast';
 import type { Oven } from '../heat/oven';
-import type { TinKind } from '../method/heating';
+import type { PlateKind, TinKind } from '../method/heating';
 import { bakedAsOf, type RunKitchen } from './runOf';
 
 /** A question put beside the run as it is. */
@@ -12,6 +12,9 @@ export type WhatIf =
   | { readonly type: 'altitude'; readonly altitudeM: number }
   | { readonly type: 'oven'; readonly oven: Oven }
   | { readonly type: 'tin'; readonly tin: TinKind }
+  | { readonly type: 'plate'; readonly on: PlateKind }
+  /** Discs and flats: the same dough, so many times as thick. */
+  | { readonly type: 'thicker'; readonly factor: number }
   | { readonly type: 'offset'; readonly byC: number };
 
 const LIFTS: ReadonlySet<string> = new Set(YEAST_KINDS);
@@ -70,6 +73,22 @@ export function supposing(
       return { formula, kitchen: { ...kitchen, oven: what.oven } };
     case 'tin':
       return { formula: { ...formula, bakedAs: { ...bakedAsOf(formula), tin: what.tin } }, kitchen };
+    case 'plate':
+      return {
+        formula: {
+          ...formula,
+          steps: formula.steps.map((step) =>
+            step.kind === 'bake' ? { ...step, heat: { ...step.heat, on: what.on, inTin: false } } : step,
+          ),
+        },
+        kitchen,
+      };
+    case 'thicker': {
+      const as = bakedAsOf(formula);
+      // pressed to the same weight, its area shrinks as its thickness grows
+      const lengthCm = as.lengthCm === null ? null : as.lengthCm / Math.sqrt(what.factor);
+      return { formula: { ...formula, bakedAs: { ...as, lengthCm } }, kitchen };
+    }
     case 'offset':
       return {
         formula,

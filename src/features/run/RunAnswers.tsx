@@ -1,5 +1,6 @@
 'use client';
-import { colourOf, type HeatRange } from '@/core/heat';
+import { colourOf } from '@/core/heat';
+import type { Range } from '@/core/numeric';
 import type { RunForecast } from '@/core/run';
 import { formatDecimal } from '@/core/units';
 import { Why } from '../formula/Why';
@@ -15,14 +16,14 @@ import {
 
 const percent = (volume: number): string => `${Math.round((volume - 1) * 20) * 5} %`;
 
-function colours({ low, high }: HeatRange): string {
+function colours({ low, high }: Range): string {
   const from = COLOUR_WORD[colourOf(low)];
   const to = COLOUR_WORD[colourOf(high)];
   return from === to ? from : `${from} to ${to}`;
 }
 
 /** A share of the weight, as a range where it is one. */
-function shares({ low, high }: HeatRange): string {
+function shares({ low, high }: Range): string {
   const from = formatDecimal(100 * Math.max(0, low), 0);
   const to = formatDecimal(100 * Math.max(0, high), 0);
   return from === to ? from : `${from}–${to}`;
@@ -51,7 +52,7 @@ function Answer({
 }
 
 /** What a baker wants to know of the day: when it is ready, when it is baked, when it may be cut. Ranges, with what to look for. */
-export function RunAnswers({ forecast }: { forecast: RunForecast }) {
+export function RunAnswers({ forecast, lidded }: { forecast: RunForecast; lidded: boolean }) {
   const { preferences } = usePreferences();
   const units = useUnits();
   const { rise, bake, bakeProblem, preheat } = forecast;
@@ -119,6 +120,13 @@ export function RunAnswers({ forecast }: { forecast: RunForecast }) {
           )}
           Top {colours(bake.brownTop)}, base {colours(bake.brownBase)}. It loses {shares(bake.lost)} % of its
           weight in the heat; the crust is about {formatDecimal(Math.max(0.5, bake.run.crustMm), 0)} mm.
+          {lidded && bake.holds.low !== null && (
+            <>
+              {' '}
+              The lid may come off after {honestRange(bake.holds.low, bake.holds.high)}: half of the crumb is
+              set then.
+            </>
+          )}
           {preheat && preheat.ovenS !== null && (
             <>
               {' '}

@@ -114,7 +114,10 @@ export function RunPanel() {
       <div className="flex flex-wrap items-start gap-x-6 gap-y-4">
         <div className="min-w-64 flex-1">
           {forecast ? (
-            <RunAnswers forecast={forecast} />
+            <RunAnswers
+              forecast={forecast}
+              lidded={run.bake?.phases.some((phase) => phase.moist === 'lid') ?? false}
+            />
           ) : (
             <p className="min-h-28 text-sm text-soft">
               {broken

@@ -1,10 +1,11 @@
 'use client';
 import type { Formula } from '@/core/formula';
+import { colourOf } from '@/core/heat';
 import { heatOven, type Kit } from '@/core/kit';
-import { hasYeast, type RunForecast, type WhatIf } from '@/core/run';
+import { bakedAsOf, hasYeast, type RunForecast, type WhatIf } from '@/core/run';
 import { buttonClass } from '@/ui/Button';
 import { useUnits } from '../preferences/PreferencesProvider';
-import { honestTime } from '../wording/run';
+import { COLOUR_WORD, honestTime, PLATE_WORD, TIN_WORD } from '../wording/run';
 
 export interface Supposed {
   readonly id: string;
@@ -20,6 +21,10 @@ export function supposables(
   temperature: (tempC: number) => string,
 ): Supposed[] {
   const cool = kit.roomC <= 20 ? kit.roomC - 3 : 19;
+  const as = bakedAsOf(formula);
+  const otherTin = as.tin === 'dark' ? 'shiny' : 'dark';
+  const flat = as.shape === 'disc' || as.shape === 'flatbread';
+  const bakes = formula.steps.some((step) => step.kind === 'bake');
   const list: (Supposed | null)[] = [
     { id: 'cool', word: `at ${temperature(cool)}`, what: { type: 'room', tempC: cool } },
     { id: 'warm', word: `at ${temperature(28)}`, what: { type: 'room', tempC: 28 } },
@@ -27,6 +32,15 @@ export function supposables(
     hasYeast(formula) ? { id: 'twice', word: 'twice the yeast', what: { type: 'yeast', factor: 2 } } : null,
     { id: 'small', word: 'two small instead of one big', what: { type: 'pieces', factor: 2 } },
     { id: 'big', word: 'half as big again', what: { type: 'pieces', factor: 1 / 1.5 } },
+    as.shape === 'tin'
+      ? { id: 'tin', word: `in a ${TIN_WORD[otherTin]}`, what: { type: 'tin', tin: otherTin } }
+      : null,
+    as.shape !== 'tin' && bakes
+      ? { id: 'steel', word: `on ${PLATE_WORD.steel}`, what: { type: 'plate', on: 'steel' } }
+      : null,
+    flat && as.lengthCm !== null
+      ? { id: 'thick', word: 'half as thick again', what: { type: 'thicker', factor: 1.5 } }
+      : null,
     { id: 'high', word: 'at 1,800 m', what: { type: 'altitude', altitudeM: 1800 } },
     { id: 'hotter', word: 'oven 15° hotter than I think', what: { type: 'offset', byC: 15 } },
     ...kit.ovens
@@ -47,6 +61,10 @@ const shift = (from: number | null, to: number | null): string | null => {
   if (Math.abs(by) < 30) return 'the same';
   return `${honestTime(Math.abs(by))} ${by > 0 ? 'later' : 'sooner'}`;
 };
+
+/** The colour it has then, where that is another. */
+const otherColour = (from: number, to: number): string | null =>
+  colourOf(from) === colourOf(to) ? null : COLOUR_WORD[colourOf(to)];
 
 interface WhatIfsProps {
   list: readonly Supposed[];
@@ -75,6 +93,12 @@ export function WhatIfs({ list, chosen, onChoose, before, after, computing }: Wh
               : null,
           ],
           ['cut', before.bake && after.bake ? shift(before.bake.cut.value, after.bake.cut.value) : null],
+          [
+            'base',
+            before.bake && after.bake
+              ? otherColour(before.bake.brownBase.value, after.bake.brownBase.value)
+              : null,
+          ],
           [
             'middle at the end',
             after.bake ? units.temperature(Math.round(after.bake.coreAtEndC.value)) : null,
