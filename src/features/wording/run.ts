@@ -89,7 +89,10 @@ export function honestRange(low: number | null, high: number | null): string {
   if (low === null) return 'not in this time';
   if (high === null) return `${honestTime(low)} or more`;
   // one unit for both reads faster than two of each
-  if (high < 100 * 60 && low >= 20 * 60) return `${minutesOf(low)}–${minutesOf(high)} min`;
+  if (high < 100 * 60 && low >= 20 * 60) {
+    const [from, to] = [minutesOf(low), minutesOf(high)];
+    return from === to ? `${from} min` : `${from}–${to} min`;
+  }
   const from = honestTime(low);
   const to = honestTime(high);
   if (from === to) return from;

@@ -1,0 +1,103 @@
+import { consistencyOf } from '../consistency';
+import { formulaTotals, type Formula } from '../formula';
+import { line, plainLoaf } from '../formula/testFormulas';
+import { libraryBook } from '../ingredients';
+import { newStep } from '../method';
+import { doughDensity } from '../vessel/vessel';
+import { FERMENTATION, bakedVolume, leavenKinds, leaveningOf, type Leavening } from '.';
+import { freshDough } from './stepper';
+
+const plus = (extra: readonly [string, number][], part: Partial<Formula> = {}): Formula => {
+  const plain = plainLoaf();
+  return {
+    ...plain,
+    ...part,
+    stages: plain.stages.map((stage, index) =>
+      index === 0 ? { ...stage, lines: [...stage.lines, ...extra.map(([id, g]) => line(id, g))] } : stage,
+    ),
+  };
+};
+const of = (formula: Formula): Leavening => {
+  const totals = formulaTotals(formula, libraryBook);
+  const density = doughDensity(formula, libraryBook, totals.doughG);
+  const made = leaveningOf(formula, libraryBook, totals, consistencyOf(formula, libraryBook), density);
+  if (!made) throw new Error('no dough');
+  return made;
+};
+const plainSugarG = of(plainLoaf()).sugarG;
+
+test('the three yeasts are worth what they gas, and wake in their own time', () => {
+  const instant = of(plus([['instant-yeast', 5]]));
+  const dry = of(plus([['active-dry-yeast', 5]]));
+  const fresh = of(plus([['fresh-yeast', 15]]));
+  expect(instant.yeastG).toBeCloseTo(fresh.yeastG, 9);
+  expect(dry.yeastG).toBeLessThan(instant.yeastG);
+  expect(dry.wakingMin).toBeGreaterThan(instant.wakingMin);
+  expect(instant.wakingMin).toBeGreaterThan(fresh.wakingMin);
+  const bloomed = of(plus([['active-dry-yeast', 5]], { steps: [newStep('bloom', 'b')] }));
+  expect(bloomed.wakingMin).toBe(FERMENTATION.wakingMin.bloomed);
+  expect(leavenKinds(instant)).toEqual(['yeast']);
+});
+
+test('a wild starter is culture and acid; its flour and water are the dough’s', () => {
+  const wild = of(plus([['rice-starter', 150]]));
+  expect(wild.wildG).toBeCloseTo((150 * FERMENTATION.ripeStarter.freshPer100G) / 100, 9);
+  expect(wild.yeastG).toBe(0);
+  expect(wild.yeastCv).toBeGreaterThan(of(plus([['instant-yeast', 5]])).yeastCv);
+  expect(wild.baseG).toBeGreaterThan(of(plainLoaf()).baseG + 60);
+  expect(leavenKinds(wild)).toEqual(['wild']);
+  // its acid frees soda's gas at once
+  expect(of(plus([['rice-starter', 150], ['baking-soda', 1]])).coldMmol).toBeGreaterThan(10); // prettier-ignore
+});
+
+test('soda works cold as far as there is acid, the rest of it half and late; powder has its own', () => {
+  const alone = of(plus([['baking-soda', 3]]));
+  expect(alone.coldMmol).toBe(0);
+  expect(alone.ovenMmol).toBeCloseTo((3 * FERMENTATION.bakingSodaMmolPerG) / 2, 9);
+  const sour = of(plus([['baking-soda', 3], ['cider-vinegar', 20]])); // prettier-ignore
+  expect(sour.coldMmol).toBeCloseTo(20 * 0.83, 9);
+  expect(sour.ovenMmol).toBeCloseTo((3 * FERMENTATION.bakingSodaMmolPerG - 20 * 0.83) / 2, 9);
+  // more acid than soda frees no more than there is
+  const sourest = of(plus([['baking-soda', 3], ['cider-vinegar', 200]])); // prettier-ignore
+  expect(sourest.coldMmol).toBeCloseTo(3 * FERMENTATION.bakingSodaMmolPerG, 9);
+  expect(sourest.ovenMmol).toBeCloseTo(0, 9);
+  const powder = of(plus([['baking-powder', 10], ['instant-yeast', 3]])); // prettier-ignore
+  expect(powder.ovenMmol).toBeGreaterThan(powder.coldMmol);
+  expect(leavenKinds(powder)).toEqual(['yeast', 'chemical']);
+  expect(leavenKinds(of(plainLoaf()))).toEqual(['none']);
+});
+
+test('food: sugar feeds, milk sugar does not, much sugar and salt brake', () => {
+  expect(of(plus([['sugar', 20]])).sugarG - plainSugarG).toBeCloseTo(20 * 0.999, 6);
+  expect(of(plus([['whole-milk', 200]])).sugarG).toBeCloseTo(plainSugarG, 9);
+  expect(of(plus([['sugar', 20]])).brake).toBe(of(plainLoaf()).brake);
+  expect(of(plus([['sugar', 100]])).brake).toBeLessThan(0.7 * of(plainLoaf()).brake);
+  expect(of(plus([['salt', 15]])).brake).toBeLessThan(0.75 * of(plainLoaf()).brake);
+});
+
+test('a dough holds most when it is soft to sticky, and more the better it is bound', () => {
+  const held = (waterG: number) => of(plus([['water', waterG]])).mostHeld;
+  const best = Math.max(...[0, 40, 80, 120, 160].map(held));
+  expect(held(700)).toBeLessThan(0.6 * best);
+  // at the same consistency: what binds decides the rest
+  const formula = plainLoaf();
+  const totals = formulaTotals(formula, libraryBook);
+  const feel = consistencyOf(formula, libraryBook)!;
+  const bound = (holds: number) =>
+    leaveningOf(formula, libraryBook, totals, { ...feel, holds, clings: 0 }, 1.1)!.mostHeld;
+  expect(bound(0) / bound(1)).toBeCloseTo(FERMENTATION.unboundHolds, 9);
+  expect(bound(0.5)).toBeGreaterThan(bound(0.2));
+});
+
+test('oven spring: more gas springs further, within what the dough can hold; late powder lifts what yeast has not', () => {
+  const yeasted = of(plus([['instant-yeast', 5]]));
+  const flat = freshDough(yeasted, 26);
+  const risen = { ...flat, heldMmol: 12, dissolvedMmol: 15 };
+  expect(bakedVolume(risen, yeasted)).toBeGreaterThan(bakedVolume(flat, yeasted) + 0.15);
+  expect(bakedVolume({ ...risen, heldMmol: 500 }, yeasted)).toBeLessThanOrEqual(1 + yeasted.mostHeld * 1.35);
+  expect(bakedVolume({ ...risen, tired: 1 }, yeasted)).toBeLessThan(bakedVolume(risen, yeasted));
+  const powdered = of(plus([['baking-powder', 12]]));
+  expect(bakedVolume(freshDough(powdered, 26), powdered)).toBeGreaterThan(bakedVolume(flat, yeasted) + 0.1);
+  // thinner air, larger bubbles
+  expect(bakedVolume(risen, yeasted, 1, 81_500)).toBeGreaterThan(bakedVolume(risen, yeasted));
+});
