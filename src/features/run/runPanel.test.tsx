@@ -138,3 +138,113 @@ test('what cannot be baked is said in words, what cannot be reckoned at all teac
   open({ ...rollsWithMethod(), steps: [] });
   expect(screen.getByText(/Steps in the method above/)).toBeVisible();
 });
+
+test('settings of the piece: shape, tin wall, length; nonsense stays at its field', async () => {
+  const { store } = open();
+  const user = userEvent.setup();
+  await user.click(await screen.findByText(/^Baked as:/));
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Shape' }), 'In a tin');
+  expect(store.state.formula.bakedAs).toMatchObject({ shape: 'tin', tin: 'dark' });
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Tin wall' }), 'glass');
+  const length = screen.getByRole('textbox', { name: 'Tin, inner length' });
+  await user.type(length, '24{Enter}');
+  expect(store.state.formula.bakedAs).toMatchObject({ tin: 'glass', lengthCm: 24, widthCm: null });
+  await user.clear(length);
+  await user.type(length, '500');
+  expect(length).toBeInvalid();
+  await user.keyboard('{Escape}');
+  expect(store.state.formula.bakedAs!.lengthCm).toBe(24);
+  // another shape has another measure: the old one does not stay behind
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Shape' }), 'Single rolls');
+  expect(store.state.formula.bakedAs).toEqual({
+    shape: 'roll',
+    lengthCm: null,
+    widthCm: null,
+    tin: null,
+    perLoad: null,
+  });
+});
+
+test('ready by a time: the yeast, or the warmth, that makes it so; what cannot be is said', async () => {
+  const { store } = open();
+  const user = userEvent.setup();
+  await user.click(await screen.findByText('Have it ready by a time'));
+  const yeastG = () =>
+    store.state.formula.stages
+      .flatMap(({ lines }) => lines)
+      .find(({ ingredientId }) => ingredientId === 'instant-yeast')!.massG;
+  const before = yeastG();
+  const setYeast = screen.getByRole('button', { name: 'Set instant yeast' });
+  await user.click(setYeast);
+  expect(screen.getByRole('alert')).toHaveTextContent('Say after how long');
+  const time = screen.getByRole('textbox', { name: 'Ready after mixing in' });
+  await user.type(time, '4 h{Enter}');
+  await user.click(setYeast);
+  expect(yeastG()).toBeLessThan(0.7 * before);
+  await user.click(screen.getByRole('button', { name: /Set how warm/ }));
+  const proofC = store.state.formula.steps.find(({ kind }) => kind === 'proof')!.tempC!;
+  // with the yeast set for four hours at 28 °C, four hours want about 28 °C
+  expect(Math.abs(proofC - 28)).toBeLessThanOrEqual(1);
+  await user.clear(time);
+  await user.type(time, '10 min');
+  await user.click(setYeast);
+  expect(screen.getByRole('alert')).toHaveTextContent('No amount of yeast');
+  await user.clear(time);
+  await user.type(time, '9 days');
+  expect(time).toBeInvalid();
+});
+
+test('a probe’s log: the line that cannot be read, a trace that fits no such oven, and one that does', async () => {
+  open();
+  const user = userEvent.setup();
+  await screen.findByTestId('run-set', undefined, { timeout: 20_000 });
+  await quiet();
+  await user.click(await screen.findByText(/Had a probe in it\?/));
+  const log = screen.getByRole('textbox', { name: 'Probe readings' });
+  const fit = screen.getByRole('button', { name: 'Fit the oven' });
+  expect(fit).toBeDisabled();
+  fireEvent.change(log, { target: { value: '0,27\n300,warm' } });
+  await user.click(fit);
+  expect(screen.getByRole('alert')).toHaveTextContent('Line 2');
+  fireEvent.change(log, { target: { value: '0,27\n300,27\n600,27\n900,27\n1200,27\n1500,27' } });
+  await user.click(fit);
+  await waitFor(() => expect(screen.getByRole('alert')).toHaveTextContent('No oven of this kind'), {
+    timeout: 20_000,
+  });
+  fireEvent.change(log, { target: { value: 'min;°C\n0;27\n5;42\n10;70\n15;90\n20;97\n24;98' } });
+  await user.click(fit);
+  const fitted = await screen.findByTestId('fitted', undefined, { timeout: 20_000 });
+  expect(fitted).toHaveTextContent(/° (cooler|hotter) than its dial \(± \d+\) and heats \d+ %/);
+  const sent: { kit: { ovens: { fitted: { traces: number } | null }[] } }[] = [];
+  global.fetch = jest.fn((_: unknown, init?: RequestInit) => {
+    sent.push(JSON.parse(init?.body as string) as (typeof sent)[number]);
+    return Promise.resolve({ ok: true, status: 201, json: () => Promise.resolve({}) } as Response);
+  });
+  await user.click(screen.getByRole('button', { name: 'Use this from now on' }));
+  await screen.findByText(/every run is reckoned with it now/);
+  expect(sent[0]!.kit.ovens[0]!.fitted).toMatchObject({ traces: 1 });
+});
+
+test('a step’s end is dragged: as far as the pointer goes at the picture’s own scale, never below a minute', async () => {
+  const { store, settled } = open();
+  const end = await screen.findByRole('slider', { name: 'How long: Bake' });
+  Object.assign(end, { setPointerCapture: () => undefined });
+  const bakeS = () => store.state.formula.steps.find(({ kind }) => kind === 'bake')!.minS!;
+  const drag = (from: number, to: number) => {
+    fireEvent(end, new MouseEvent('pointerdown', { bubbles: true, clientX: from }));
+    fireEvent(end, new MouseEvent('pointermove', { bubbles: true, clientX: to }));
+    fireEvent(end, new MouseEvent('pointerup', { bubbles: true, clientX: to }));
+  };
+  drag(300, 340);
+  const longer = bakeS();
+  expect(longer).toBeGreaterThan(1500);
+  expect(longer % 60).toBe(0);
+  expect(settled).toHaveBeenCalledTimes(1);
+  drag(340, 300);
+  expect(bakeS()).toBeLessThan(longer);
+  drag(300, -9000);
+  expect(bakeS()).toBe(60);
+  // a pointer that only passes over moves nothing
+  fireEvent(end, new MouseEvent('pointermove', { bubbles: true, clientX: 800 }));
+  expect(bakeS()).toBe(60);
+});
