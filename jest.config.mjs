@@ -18,6 +18,7 @@ const config = async () => ({
     await project({
       displayName: 'core',
       testEnvironment: 'node',
+      setupFilesAfterEnv: ['<rootDir>/tests/propertySeed.ts'],
       testMatch: [
         '<rootDir>/src/core/**/*.test.ts',
         '<rootDir>/src/server/**/*.test.ts',
@@ -29,7 +30,7 @@ const config = async () => ({
     await project({
       displayName: 'screens',
       testEnvironment: 'jsdom',
-      setupFilesAfterEnv: ['<rootDir>/tests/screenSetup.ts'],
+      setupFilesAfterEnv: ['<rootDir>/tests/screenSetup.ts', '<rootDir>/tests/propertySeed.ts'],
       testMatch: ['<rootDir>/src/features/**/*.test.{ts,tsx}', '<rootDir>/src/ui/**/*.test.tsx'],
     }),
     await project({

@@ -42,13 +42,19 @@ export interface Consistency {
 
 export const bandOf = (s: number): Band => BANDS.find((band) => s < BAND_ENDS[band]) ?? 'pourable';
 
-/** A lot of the base may be egg; its grip counts by weight on the base. */
-function binding(totals: FormulaTotals, eggPercent: number): Pick<Consistency, 'holds' | 'clings' | 'shift'> {
+/**
+ * What binders and egg do, by their weight on the flours alone: a dough does not feel how its baker counts the 100 %, and more of
+ * one binder does not dilute another.
+ */
+function binding(
+  { binders, floursG }: FormulaTotals,
+  eggG: number,
+): Pick<Consistency, 'holds' | 'clings' | 'shift'> {
   let shift = BARE_SHIFT;
-  let holds = EGG_HOLDS * eggPercent;
+  let holds = (EGG_HOLDS * 100 * eggG) / floursG;
   let clings = 0;
-  for (const { ingredientId, percent } of totals.binders) {
-    if (percent === null) continue;
+  for (const { ingredientId, massG } of binders) {
+    const percent = (100 * massG) / floursG;
     const binds = BINDING[ingredientId] ?? UNKNOWN_BINDING;
     shift += binds.carries * (1 - 2 ** (-percent / binds.halfAtPercent));
     holds += binds.holds * percent;
@@ -104,20 +110,20 @@ function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {
  * Saturation S = (water + softening liquid) / D, against bands with soft edges; what the binders carry shifts the edges. The
  * interval is the central 80 % from the spread of every absorption, of the time constants and of what a day has in common.
  *
- * @returns null where there is no flour base
+ * @returns null where there is no flour, starch or seed meal
  */
 export function consistencyOf(
   formula: Formula,
   book: IngredientBook,
   totals: FormulaTotals = formulaTotals(formula, book),
 ): Consistency | null {
-  if (totals.baseG <= 0) return null;
+  if (totals.floursG <= 0) return null;
   const balance = waterBalance(formula, book);
   const eggG = formula.stages
     .filter((stage) => stage.kind !== 'topping')
     .flatMap((stage) => stage.lines)
     .reduce((sum, line) => sum + (book.get(line.ingredientId)?.roles.includes('egg') ? line.massG : 0), 0);
-  const bound = binding(totals, (100 * eggG) / totals.baseG);
+  const bound = binding(totals, eggG);
   return {
     balance,
     now: feelAt(balance, bound.shift, 0),

@@ -16,7 +16,7 @@ import { cardinal, killedPerS, osmoticBrake } from './gassing';
 import { freshDough, PLAIN_TEMPER, pressed, stepDough, type Dough } from './stepper';
 
 const loaf: Leavening = {
-  doughG: 1100, doughMl: 1080, waterG: 560, baseG: 500, yeastG: 18, wildG: 0, yeastCv: 0.2, wakingMin: 10, sugarG: 18,
+  doughG: 1100, doughMl: 1080, waterG: 560, floursG: 500, yeastG: 18, wildG: 0, yeastCv: 0.2, wakingMin: 10, sugarG: 18,
   freedSugarG: 6, brake: 1, coldMmol: 0, ovenMmol: 0, mostHeld: 0.8,
 }; // prettier-ignore
 const room = (part: Partial<Stay> = {}): Stay => ({

@@ -44,7 +44,7 @@ test('a wild starter is culture and acid; its flour and water are the dough’s'
   expect(wild.wildG).toBeCloseTo((150 * FERMENTATION.ripeStarter.freshPer100G) / 100, 9);
   expect(wild.yeastG).toBe(0);
   expect(wild.yeastCv).toBeGreaterThan(of(plus([['instant-yeast', 5]])).yeastCv);
-  expect(wild.baseG).toBeGreaterThan(of(plainLoaf()).baseG + 60);
+  expect(wild.floursG).toBeGreaterThan(of(plainLoaf()).floursG + 60);
   expect(leavenKinds(wild)).toEqual(['wild']);
   // its acid frees soda's gas at once
   expect(of(plus([['rice-starter', 150], ['baking-soda', 1]])).coldMmol).toBeGreaterThan(10); // prettier-ignore

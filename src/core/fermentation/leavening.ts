@@ -14,7 +14,7 @@ export interface Leavening {
   /** As it comes from the bowl, with the air mixed in. */
   readonly doughMl: number;
   readonly waterG: number;
-  readonly baseG: number;
+  readonly floursG: number;
   /** Baker's yeast as fresh yeast, g, with its relative spread; and wild culture likewise. */
   readonly yeastG: number;
   readonly wildG: number;
@@ -72,7 +72,7 @@ function chemical(grams: ReadonlyMap<string, number>): Pick<Leavening, 'coldMmol
 
 /**
  * Reads a formula as the simulator needs it. `densityGPerMl`: of the dough as it comes from the bowl. Blends are taken apart; toppings do not lift.
- * @returns null without dough or flour base
+ * @returns null without dough or flours
  */
 export function leaveningOf(
   formula: Formula,
@@ -81,7 +81,7 @@ export function leaveningOf(
   consistency: Consistency | null,
   densityGPerMl: number,
 ): Leavening | null {
-  if (totals.doughG <= 0 || totals.baseG <= 0 || !consistency) return null;
+  if (totals.doughG <= 0 || totals.floursG <= 0 || !consistency) return null;
   const grams = new Map<string, number>();
   let sugarG = 0;
   for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
@@ -93,13 +93,13 @@ export function leaveningOf(
   for (const line of formula.stages.filter(isDoughStage).flatMap((stage) => stage.lines)) {
     if (book.get(line.ingredientId)?.roles[0] === 'starter') grams.set(line.ingredientId, line.massG);
   }
-  const dose = yeastDose(formula, book, totals.baseG);
+  const dose = yeastDose(formula, book, totals.floursG);
   const wildG = (starterG(formula, book) * FERMENTATION.ripeStarter.freshPer100G) / 100;
   const yeastG = dose?.freshG.value ?? 0;
   const bloomed = formula.steps.some((step) => step.kind === 'bloom');
   const kind = YEAST_KINDS.find((each) => dose?.kinds.includes(each));
   const { wakingMin } = FERMENTATION;
-  const sugarPercent = (100 * sugarG) / totals.baseG;
+  const sugarPercent = (100 * sugarG) / totals.floursG;
   const full = BANDS.reduce(
     (sum, band, index) => sum + FERMENTATION.mostHeld[band] * (consistency.rested.chance[index] ?? 0),
     0,
@@ -109,7 +109,7 @@ export function leaveningOf(
     doughG: totals.doughG,
     doughMl: totals.doughG / densityGPerMl,
     waterG: consistency.balance.waterG,
-    baseG: totals.baseG,
+    floursG: totals.floursG,
     yeastG,
     wildG,
     yeastCv: Math.hypot(
@@ -123,8 +123,8 @@ export function leaveningOf(
         ? wakingMin.bloomed
         : wakingMin[kind],
     sugarG,
-    freedSugarG: (FERMENTATION.freedSugar.percentOfBase * totals.baseG) / 100,
-    brake: osmoticBrake(sugarPercent, totals.saltPercent ?? 0),
+    freedSugarG: (FERMENTATION.freedSugar.percentOfBase * totals.floursG) / 100,
+    brake: osmoticBrake(sugarPercent, (100 * totals.saltG) / totals.floursG),
     ...chemical(grams),
     mostHeld: full * (FERMENTATION.unboundHolds + (1 - FERMENTATION.unboundHolds) * bind),
   };

@@ -37,13 +37,13 @@ export function starterPeak(feed: Feed): Result<Range> {
   const parts = feed.seed + feed.flour + feed.water;
   const seedG = (feed.totalG * feed.seed) / parts;
   // the seed is half flour, half water, its sugar long eaten
-  const baseG = (feed.totalG * feed.flour) / parts + seedG / 2;
+  const floursG = (feed.totalG * feed.flour) / parts + seedG / 2;
   const waterG = (feed.totalG * feed.water) / parts + seedG / 2;
   const leavening: Leavening = {
     doughG: feed.totalG,
     doughMl: feed.totalG / 1.05,
     waterG,
-    baseG,
+    floursG,
     yeastG: 0,
     wildG: (seedG * FERMENTATION.ripeStarter.freshPer100G) / 100,
     yeastCv: FERMENTATION.ripeStarter.cv,

@@ -92,7 +92,7 @@ export function stepDough(
   endC = tempC,
 ): Dough {
   const F = FERMENTATION;
-  const { baseG, doughMl } = leavening;
+  const { floursG, doughMl } = leavening;
   const grows = cardinal(tempC);
   const paced = grows / AT_REFERENCE;
   const alive = Math.exp(-killedPerS(tempC) * dtS);
@@ -102,15 +102,15 @@ export function stepDough(
     1 - (1 - before.awake) * Math.exp((-paced * dtS) / (leavening.wakingMin * 60 * temper.waking));
 
   const freed = before.toFreeG * gone((dtS * Math.max(0.1, paced)) / (F.freedSugar.tauMin * 60));
-  const halfSpeedG = (F.halfSpeedSugarPercent * baseG) / 100;
+  const halfSpeedG = (F.halfSpeedSugarPercent * floursG) / 100;
   const food = before.sugarG + freed * temper.freedSugar;
   const fed = food / (food + halfSpeedG);
   // two cultures on one dough: each finds less room for what the other has taken
   const room = Math.max(
     0,
     1 -
-      yeastBefore / ((F.growth.yeastEndPer100G * baseG) / 100) -
-      wildBefore / ((F.growth.wildEndPer100G * baseG) / 100),
+      yeastBefore / ((F.growth.yeastEndPer100G * floursG) / 100) -
+      wildBefore / ((F.growth.wildEndPer100G * floursG) / 100),
   );
   const hours = (dtS / 3600) * grows * awake * fed * room;
   const acid = 1 - (1 - F.ripeStarter.acidBrake) * (wildBefore / (wildBefore + yeastBefore + 1e-9));

@@ -22,6 +22,8 @@ export interface BinderDose {
 /** Everything that the sheet shows at once. Percentages are of the flour base and null while there is none. */
 export interface FormulaTotals {
   readonly baseG: number;
+  /** Flours, starches and seed meals alone, whatever the baker counts as 100 %: what a dough does goes by these. */
+  readonly floursG: number;
   readonly doughG: number;
   readonly totalG: number;
   readonly stageG: ReadonlyMap<string, number>;
@@ -57,6 +59,7 @@ export function formulaTotals(
   book: IngredientBook,
 ): FormulaTotals {
   const base: number[] = [];
+  const flours: number[] = [];
   const dough: number[] = [];
   const all: number[] = [];
   const poured: number[] = [];
@@ -81,6 +84,7 @@ export function formulaTotals(
       for (const { ingredient, massG } of parts) {
         const counted =
           isFlourBase(ingredient) || (formula.percentBase === 'floursAndBinders' && isBinder(ingredient));
+        if (isFlourBase(ingredient)) flours.push(massG);
         if (counted) {
           base.push(massG);
           if (!mixture) baseLineIds.add(line.id);
@@ -117,6 +121,7 @@ export function formulaTotals(
   const saltG = compensatedSum(salt);
   return {
     baseG,
+    floursG: compensatedSum(flours),
     doughG: compensatedSum(dough),
     totalG: compensatedSum(all),
     stageG,
