@@ -162,7 +162,7 @@ export function bakeRun(
       if (grid.side[edge] === side) sum += grid.edgeArea[edge]!;
     return sum;
   };
-  const extents = { sideM2: areaOf(1), baseM2: areaOf(2) };
+  const extents = { topM2: areaOf(0), sideM2: areaOf(1), baseM2: areaOf(2) };
   const boilsC = boilingPointC(question.altitudeM);
   const totalS = phases.reduce((sum, phase) => sum + phase.durationS, 0);
   const everyS = totalS / (points - 1);
@@ -189,6 +189,8 @@ export function bakeRun(
     for (let cell = 0; cell < grid.cells; cell += 1) sum += state.gelatinised[cell]! * grid.volume[cell]!;
     return sum / volumeAll;
   };
+  const beneath = extents.baseM2 > 0 ? 2 : 0;
+  const freshWater = state.skinWater[0] ?? 1;
   let tS = 0;
   let nextS = 0;
   const note = () => {
@@ -203,12 +205,12 @@ export function bakeRun(
       out.coreC.push(state.tempC[grid.core]!);
       out.meanC.push(heat / capacity);
       out.topC.push(over(state.skinC, 0));
-      out.baseC.push(extents.baseM2 > 0 ? over(state.skinC, 2) : over(state.skinC, 0));
+      out.baseC.push(over(state.skinC, beneath));
       out.ovenC.push(around.airC);
       out.lost.push(state.vapourKg / massKg);
       out.set.push(setShare());
       out.brownTop.push(over(state.brown, 0));
-      out.brownBase.push(extents.baseM2 > 0 ? over(state.brown, 2) : over(state.brown, 0));
+      out.brownBase.push(over(state.brown, beneath));
       nextS += everyS;
     }
   };
@@ -233,7 +235,7 @@ export function bakeRun(
     let askedS = -Infinity;
     const fromS = tS;
     while (tS < endS - 1e-6) {
-      meet(around, phase, meetings, question.piece.shape);
+      meet(around, phase, meetings, question.piece.shape, over(state.skinWater, beneath) / freshWater);
       // properties move fast just after a change of surroundings, slowly later
       if (tS - askedS >= Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS))) {
         allowedS = Math.min(stableStepS(state, meetings), surroundingsStepS(around, phase), 12);

@@ -34,7 +34,10 @@ export interface BakeForecast {
   /** At the end of the last phase that heats. */
   readonly endS: number;
   readonly coreAtEndC: Range;
+  /** Share of its weight: when it comes out, and cooled, when it may be cut (or at the programme's end). */
   readonly lost: Range;
+  readonly lostCooled: Range;
+  /** Of what lies bare: of a topped disc the rim. */
   readonly brownTop: Range;
   readonly brownBase: Range;
   /** How likely the crumb is set when it comes out. */
@@ -77,6 +80,12 @@ const at = (run: BakeRun, series: readonly number[], tS: number): number => {
   const share = Math.min(1, Math.max(0, (tS - from) / Math.max(1e-9, atS[high]! - from)));
   return series[high - 1]! + share * (series[high]! - series[high - 1]!);
 };
+
+/** The same without toppings: what the rim of a disc goes through. */
+export const uncovered = (question: BakeQuestion): BakeQuestion => ({
+  ...question,
+  phases: question.phases.map((phase) => ({ ...phase, topped: false })),
+});
 
 /** The same programme with its last heat kept on for twice its whole time. */
 function bakedOn(question: BakeQuestion): BakeQuestion {
@@ -139,14 +148,17 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   const endS = heatingEndS(question);
   const end = (series: keyof Pick<BakeRun, 'coreC' | 'lost' | 'brownTop' | 'brownBase'>, each: BakeRun) =>
     at(each, each[series], endS - 1);
-  const scaled = (series: 'lost' | 'brownTop' | 'brownBase'): Range => {
-    const value = end(series, run);
-    const middle = Math.max(1e-6, end(series, plain.value));
+  const scaled = (of: (each: BakeRun) => number, value = of(run)): Range => {
+    const middle = Math.max(1e-6, of(plain.value));
     return rangeOf(
       value,
-      runs.map((each) => (value * end(series, each)) / middle),
+      runs.map((each) => (value * of(each)) / middle),
     );
   };
+  const cooled = (each: BakeRun): number =>
+    at(each, each.lost, each.cutAtS ?? each.atS[each.atS.length - 1] ?? 0);
+  // the rim of a topped disc browns as one that was never covered
+  const rim = question.phases.some(({ topped }) => topped) ? bakeRun(uncovered(question)) : shown;
   const shifted = (tS: number, share: number): number =>
     shareOf(
       runs.map((each) => at(each, each.coreC, tS) - at(plain.value, plain.value.coreC, tS)),
@@ -178,9 +190,10 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
       low: core + Math.min(0, shifted(endS - 1, 0.1)),
       high: core + Math.max(0, shifted(endS - 1, 0.9)),
     },
-    lost: scaled('lost'),
-    brownTop: scaled('brownTop'),
-    brownBase: scaled('brownBase'),
+    lost: scaled((each) => end('lost', each)),
+    lostCooled: scaled(cooled),
+    brownTop: scaled((each) => end('brownTop', each), end('brownTop', rim.ok ? rim.value : run)),
+    brownBase: scaled((each) => end('brownBase', each)),
     setChance: runs.filter((each) => each.setAtS !== null && each.setAtS <= endS).length / runs.length,
     dominant: dominant(
       PARAMETERS,

@@ -135,7 +135,7 @@ export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 's
       const across = lengthM ?? Math.sqrt((4 * volumeM3) / (Math.PI * usual));
       const area = (Math.PI / 4) * across * across;
       const height = volumeM3 / area;
-      const fine = Math.min(finestM, height / 6);
+      const fine = Math.min(finestM, height / 8);
       return done(slab(graded(height, fine, 'both', grow), area), height, across, across);
     }
     case 'ball': {

@@ -109,6 +109,10 @@ const warmer = (sumC: number): number => {
   return above > 0 ? 1 + HEAT.moisture.perC * above : 1;
 };
 
+/** How freely water moves where so much is left per dry matter: bound water hardly does. */
+const loose = (crumb: number): number =>
+  crumb < HEAT.moisture.freeAbove ? crumb / HEAT.moisture.freeAbove : 1;
+
 /** Maxwell-Eucken: bubbles of air (0.026 W/(m K)) in a conducting mass. */
 function porousWPerMK(solid: number, porosity: number): number {
   const air = 0.026;
@@ -167,8 +171,8 @@ function skinWater(
   takes: number,
   saturatedPa: number,
   vapourPa: number,
+  half: number,
 ): number {
-  const half = HEAT.halfActivity;
   const p = brings;
   const q = takes * (saturatedPa - vapourPa) - brings * crumb + brings * half;
   const r = -half * (takes * vapourPa + brings * crumb);
@@ -213,9 +217,11 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     let q = (area * (tempA - tempB)) / (wayA / conducts[a]! + wayB / conducts[b]!);
     if (wet) {
       // water creeps to where it is drier, and goes as vapour to where it is colder: what dries the crust early
+      const crumbA = waterKg[a]! / dryKg[a]!;
+      const crumbB = waterKg[b]! / dryKg[b]!;
+      const freely = creeps * loose(crumbA < crumbB ? crumbA : crumbB);
       const kgPerS =
-        (creeps * warmer(tempA + tempB) * area * (waterKg[a]! / dryKg[a]! - waterKg[b]! / dryKg[b]!)) /
-          (wayA + wayB) +
+        (freely * warmer(tempA + tempB) * area * (crumbA - crumbB)) / (wayA + wayB) +
         q * (q > 0 ? asVapour[a]! : asVapour[b]!);
       waterInto[a]! -= kgPerS;
       waterInto[b]! += kgPerS;
@@ -251,10 +257,11 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       if (saturated < meeting.vapourPa) kgPerM2S = meeting.massPerPa * (saturated - meeting.vapourPa);
       else {
         const brings =
-          (HEAT.moisture.m2PerS * warmer(skin + tempC[cell]!) * dryKg[cell]!) /
+          (HEAT.moisture.m2PerS * loose(crumb) * warmer(skin + tempC[cell]!) * dryKg[cell]!) /
           grid.volume[cell]! /
           grid.edgeWay[edge]!;
-        dry = skinWater(crumb, brings, meeting.massPerPa, saturated, meeting.vapourPa);
+        const half = HEAT.halfActivity + HEAT.halfActivityPerK * (skin < 100 ? 100 - skin : 0);
+        dry = skinWater(crumb, brings, meeting.massPerPa, saturated, meeting.vapourPa, half);
         kgPerM2S = Math.max(0, brings * (crumb - dry));
       }
       // never more than there is

@@ -16,6 +16,8 @@ export interface Surroundings {
   readonly tin: TinKind | null;
   readonly plateThickM: Partial<Record<Plate, number>>;
   lidC: number;
+  /** Sauce and cheese, where there are any, °C. */
+  toppingC: number;
   readonly roomC: number;
   readonly oven: Oven;
   readonly pressurePa: number;
@@ -38,6 +40,7 @@ export const newSurroundings = (
   plate: null,
   tinC: new Float64Array(2).fill(startC),
   lidC: given.roomC,
+  toppingC: given.roomC,
 });
 
 /** Radiation as a film, W/(m² K), between two temperatures in °C. */
@@ -46,6 +49,10 @@ const radiating = (emissivity: number, a: number, b: number): number => {
   const y = b + 273.15;
   return emissivity * STEFAN_BOLTZMANN * (x * x + y * y) * (x + y);
 };
+
+/** What a surface takes from air and walls, W/m². */
+const heatedBy = (film: number, airC: number, emissivity: number, wallsC: number, ownC: number): number =>
+  film * (airC - ownC) + radiating(emissivity, wallsC, ownC) * (wallsC - ownC);
 
 const isBaking = (phase: Phase): boolean => phase.kind === 'oven' || phase.kind === 'coast';
 
@@ -79,6 +86,8 @@ export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, 
     s.lidC = setC;
   }
   if (phase.kind === 'rack' || phase.kind === 'griddle') s.airC = s.roomC;
+  // it comes from the bench, and takes the first minutes' heat
+  if (phase.topped && !before?.topped) s.toppingC = s.roomC;
   if (phase.kind === 'oven' && phase.door) s.airC -= DOOR_DROPS * (s.airC - s.roomC);
   if (phase.kind === 'fry' && before?.kind !== 'fry') s.airC = setC;
   if (phase.on !== (s.plate?.kind ?? null)) {
@@ -97,8 +106,21 @@ function openShare(shape: Shape, side: Side, wet: boolean): number {
   return shape === 'ring' && side === 'top' ? 0.82 : 1;
 }
 
-/** Fills the three sides' meetings for this moment. */
-export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[], shape: Shape): void {
+/** How much warmer than its air an oven's walls are, °C: elements in roof and floor; a fan evens that out, and so does a switched-off oven. */
+const wallsAboveC = (oven: Oven, phase: Phase, where: 'around' | 'floor'): number =>
+  phase.kind === 'oven' && oven.kind !== 'fan' ? HEAT.wallsAbove[where] : 0;
+
+/**
+ * Fills the three sides' meetings for this moment.
+ * @param baseMoist water of the base's skin against that of the fresh dough, 0 ... 1: a dry skin touches less well
+ */
+export function meet(
+  s: Surroundings,
+  phase: Phase,
+  meetings: readonly Meeting[],
+  shape: Shape,
+  baseMoist: number,
+): void {
   const film = filmOf(phase, s);
   const lid = phase.moist === 'lid' && isBaking(phase);
   // Lewis: heat film over the air's volumetric heat gives the mass film; M / (R T) turns it to pressures
@@ -133,21 +155,22 @@ export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[]
       hWPerM2K: open.hWPerM2K * share,
       massPerPa: open.massPerPa * share,
       emissivity: emissivity * share,
-      wallC: open.tempC,
+      wallC: lid ? open.tempC : open.tempC + wallsAboveC(s.oven, phase, index === 2 ? 'floor' : 'around'),
     });
   });
-  // half a cm of wet topping: its own water boils first, and what is under it dries no further
+  // what is under a wet topping warms through it and dries no further
   if (phase.topped)
     Object.assign(meetings[0]!, {
-      tempC: Math.min(95, open.tempC),
-      hWPerM2K: 55,
+      tempC: s.toppingC,
+      hWPerM2K: HEAT.topping.contactWPerM2K,
       emissivity: 0,
       massPerPa: 0,
     });
   const side = meetings[1]!;
   const base = meetings[2]!;
+  const touches = s.contact * (HEAT.dryContact + (1 - HEAT.dryContact) * Math.min(1, 2 * baseMoist));
   const touch = (meeting: Meeting, tempC: number, hWPerM2K: number) =>
-    Object.assign(meeting, { tempC, hWPerM2K: hWPerM2K * s.contact, emissivity: 0, massPerPa: 0 });
+    Object.assign(meeting, { tempC, hWPerM2K: hWPerM2K * touches, emissivity: 0, massPerPa: 0 });
   if (phase.inTin && s.tin) {
     touch(side, s.tinC[0]!, HEAT.contact.tin);
     touch(base, s.tinC[1]!, HEAT.contact.tin);
@@ -160,8 +183,26 @@ export function meet(s: Surroundings, phase: Phase, meetings: readonly Meeting[]
 }
 
 export interface Extents {
+  readonly topM2: number;
   readonly sideM2: number;
   readonly baseM2: number;
+}
+
+/** Warms the topping by what it takes from the oven less what it gives to the piece. @returns what it took, W */
+function heatTopping(
+  s: Surroundings,
+  phase: Phase,
+  film: number,
+  givenW: number,
+  topM2: number,
+  dtS: number,
+): number {
+  const { heatJPerM2K, mostC } = HEAT.topping;
+  const walls = s.airC + wallsAboveC(s.oven, phase, 'around');
+  const flux = heatedBy(film, s.airC, HEAT.emissivity.oven, walls, s.toppingC);
+  // at its most the rest of the heat leaves as its own steam
+  s.toppingC = Math.min(mostC, s.toppingC + ((flux - givenW / topM2) * dtS) / heatJPerM2K);
+  return flux * topM2;
 }
 
 /**
@@ -178,7 +219,11 @@ export function stepSurroundings(
   dtS: number,
 ): void {
   const film = filmOf(phase, s);
-  const topW = phase.turned ? sideW[2]! : sideW[0]!;
+  const topW = phase.topped
+    ? heatTopping(s, phase, film, sideW[0]!, extents.topM2, dtS)
+    : phase.turned
+      ? sideW[2]!
+      : sideW[0]!;
   const baseW = phase.turned ? sideW[0]! : sideW[2]!;
   let fromAirW = 0;
   let plateW = 0;
@@ -191,8 +236,8 @@ export function stepSurroundings(
     for (let wall = 0; wall < 2; wall += 1) {
       const area = areas[wall]!;
       if (area <= 0) continue;
-      const h = film + radiating(emissivity * HEAT.emissivity.oven, s.airC, s.tinC[wall]!);
-      const flux = h * (s.airC - s.tinC[wall]!);
+      const walls = s.airC + wallsAboveC(s.oven, phase, wall === 1 ? 'floor' : 'around');
+      const flux = heatedBy(film, s.airC, emissivity * HEAT.emissivity.oven, walls, s.tinC[wall]!);
       s.tinC[wall]! += ((flux - given[wall]! / area) * dtS) / heat;
       fromAirW += flux * area;
     }
@@ -208,8 +253,8 @@ export function stepSurroundings(
         const gives = Math.min(25_000, Math.max(0, 900 * (wanted - plateC)));
         stepPlate(s.plate, -baseW / Math.max(1e-9, area), gives, dtS);
       } else {
-        const h = film + radiating(PLATES[s.plate.kind].emissivity, s.airC, plateC);
-        const flux = h * (s.airC - plateC);
+        const floor = s.airC + wallsAboveC(s.oven, phase, 'floor');
+        const flux = heatedBy(film, s.airC, PLATES[s.plate.kind].emissivity, floor, plateC);
         stepPlate(s.plate, -baseW / Math.max(1e-9, area), flux, dtS);
         plateW = flux * area;
         fromAirW += plateW;
@@ -219,8 +264,7 @@ export function stepSurroundings(
   if (lid) {
     // the pot's walls: five millimetres of iron, about twice the loaf's own skin
     const area = 2 * (extents.sideM2 + extents.baseM2);
-    const h = film + radiating(0.9, s.airC, s.lidC);
-    const flux = h * (s.airC - s.lidC);
+    const flux = heatedBy(film, s.airC, 0.9, s.airC, s.lidC);
     s.lidC += ((flux * area - topW - sideW[1]!) * dtS) / (area * 0.005 * PLATES.castIron.heatJPerM3K);
     fromAirW = flux * area + (s.plate ? plateW : baseW);
   }

@@ -43,6 +43,7 @@ export interface RunPrediction {
         readonly lidOffAtS: MaybeRange;
         readonly coreAtEndC: Range;
         readonly lostShare: Range;
+        readonly lostCooledShare: Range;
         readonly top: Range & { readonly colour: Colour };
         readonly base: Range & { readonly colour: Colour };
         readonly atS: readonly number[];
@@ -118,6 +119,7 @@ export function predictRun(
           lidOffAtS: bake.holds,
           coreAtEndC: bake.coreAtEndC,
           lostShare: bake.lost,
+          lostCooledShare: bake.lostCooled,
           top: { ...bake.brownTop, colour: colourOf(bake.brownTop.value) },
           base: { ...bake.brownBase, colour: colourOf(bake.brownBase.value) },
           atS: thinned(bake.run.atS, 0),

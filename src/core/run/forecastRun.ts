@@ -1,12 +1,12 @@
 import type { Consistency } from '../consistency/consistency';
 import { bakedVolume } from '../fermentation/spring';
 import { riseCurve, type RiseCurve } from '../fermentation/riseCurve';
-import { checkBake, type BakeQuestion } from '../heat/bake';
+import { checkBake, type BakeQuestion, type BakeRun } from '../heat/bake';
 import { bakeForecast, type BakeForecast, type Progress } from '../heat/forecast';
 import { preheat, type Preheat } from '../heat/preheat';
 import { newPhase } from '../heat/programme';
 import { ok, type Problem, type Result } from '../result';
-import { sliceOf, standsOverWidth, type SliceFigures } from '../slice/slice';
+import { sliceOf, standsOverWidth, type SliceFigures, type SliceSources } from '../slice/slice';
 import type { Run } from './runOf';
 
 /** A run with everything that can be said of it. What a model refuses is null and carries its problem. */
@@ -61,6 +61,22 @@ export function bakeQuestionOf(run: Run, rise: RiseCurve, feel: RunFeel): BakeQu
   };
 }
 
+/** What of a slice the baked body and the dough decide, colour and setting apart. */
+export const bodyToDraw = (
+  question: BakeQuestion,
+  rise: RiseCurve,
+  consistency: RunFeel,
+  { body, crustMm }: Pick<BakeRun, 'body' | 'crustMm'>,
+): Omit<SliceSources, 'brownTop' | 'brownBase' | 'setChance'> => ({
+  shape: question.piece.shape,
+  widthM: body.acrossM,
+  heightM: body.heightM,
+  porosity: body.porosity,
+  consistency,
+  tired: rise.end.tired,
+  crustMm,
+});
+
 /**
  * Runs fermentation, heat and slice over one run. Pure and the same in a worker, on the server and in a test; pauses after each
  * simulated bake ({@link bakeForecast}).
@@ -91,20 +107,13 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
         hot.plate ? question.plateThickM?.[hot.plate] : undefined,
       )
     : null;
-  const { body, crustMm } = bake.value.run;
   return ok({
     ...shared,
     bake: bake.value,
     bakeProblem: null,
     preheat: heated?.ok ? heated.value : null,
     slice: sliceOf({
-      shape: question.piece.shape,
-      widthM: body.acrossM,
-      heightM: body.heightM,
-      porosity: body.porosity,
-      consistency: feel,
-      tired: rise.value.end.tired,
-      crustMm,
+      ...bodyToDraw(question, rise.value, feel, bake.value.run),
       brownTop: bake.value.brownTop.value,
       brownBase: bake.value.brownBase.value,
       setChance: bake.value.setChance,

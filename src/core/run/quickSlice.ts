@@ -1,11 +1,11 @@
 import { riseCurve } from '../fermentation/riseCurve';
 import type { Formula } from '../formula/formula';
 import { bakeRun, CENTRAL_DRAW } from '../heat/bake';
-import { heatingEndS } from '../heat/forecast';
+import { heatingEndS, uncovered } from '../heat/forecast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { reckon } from '../notices/reckon';
 import { sliceOf, type SliceFigures } from '../slice/slice';
-import { bakeQuestionOf } from './forecastRun';
+import { bakeQuestionOf, bodyToDraw } from './forecastRun';
 import { runOf, type RunKitchen } from './runOf';
 
 /**
@@ -23,21 +23,16 @@ export function quickSlice(formula: Formula, book: IngredientBook, kitchen: RunK
   if (!question) return null;
   const last = question.phases.findLastIndex((phase) => phase.kind !== 'rack');
   const baked = bakeRun(
-    { ...question, phases: question.phases.slice(0, last + 1) },
+    // the drawing shows the rim of what is topped
+    uncovered({ ...question, phases: question.phases.slice(0, last + 1) }),
     CENTRAL_DRAW,
     'coarse',
     6,
   );
   if (!baked.ok) return null;
-  const { body, crustMm, brownTop, brownBase, setAtS } = baked.value;
+  const { brownTop, brownBase, setAtS } = baked.value;
   return sliceOf({
-    shape: question.piece.shape,
-    widthM: body.acrossM,
-    heightM: body.heightM,
-    porosity: body.porosity,
-    consistency,
-    tired: rise.value.end.tired,
-    crustMm,
+    ...bodyToDraw(question, rise.value, consistency, baked.value),
     brownTop: brownTop[brownTop.length - 1] ?? 0,
     brownBase: brownBase[brownBase.length - 1] ?? 0,
     setChance: setAtS !== null && setAtS <= heatingEndS(question) ? 1 : 0,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { readKitchenFile } from '../formats';
-import { finish } from '../heat';
+import { colourOf, finish } from '../heat';
 import { libraryBook } from '../ingredients';
 import { kitchenBook } from '../ingredients/kitchenBook';
 import { heatOven, ORDINARY_KIT, readProbeTrace, runKitchenOf } from '../kit';
@@ -39,17 +39,28 @@ function forecast(formula: (typeof formulas)[number], kitchen = ORDINARY_KITCHEN
   return made.value;
 }
 
-/** Minutes from loading to a set crumb that a practised baker would call right for these, in an ordinary kitchen. */
-const SET_MIN: Record<string, readonly [number, number]> = {
-  tinLoaf: [45, 70],
-  hearthLoaf: [45, 70],
-  baguette: [9, 20],
-  rolls: [15, 28],
-  pizza: [0.7, 5],
-  flatbread: [1, 25],
-  boiledRing: [12, 25],
-  friedDough: [4, 7],
-  crackers: [4, 20],
+/**
+ * What a practised baker would call right for these, in an ordinary kitchen: minutes from loading to a set crumb, share of the
+ * weight lost when it may be cut, colours of the top or rim.
+ */
+const BELIEVED: Record<
+  string,
+  {
+    readonly setMin: readonly [number, number];
+    readonly lost: readonly [number, number];
+    readonly top: string;
+  }
+> = {
+  tinLoaf: { setMin: [45, 70], lost: [0.08, 0.14], top: 'golden deepGolden brown' },
+  hearthLoaf: { setMin: [45, 70], lost: [0.1, 0.18], top: 'deepGolden brown' },
+  baguette: { setMin: [9, 20], lost: [0.13, 0.22], top: 'golden deepGolden brown' },
+  rolls: { setMin: [15, 28], lost: [0.07, 0.14], top: 'golden deepGolden' },
+  // its weight is the model's known weakness (docs/models.md): more than the fifth that is usual
+  pizza: { setMin: [0.7, 5], lost: [0.1, 0.33], top: 'golden deepGolden brown' },
+  flatbread: { setMin: [1, 25], lost: [0.06, 0.2], top: 'pale straw golden deepGolden' },
+  boiledRing: { setMin: [12, 25], lost: [0.1, 0.2], top: 'golden deepGolden brown' },
+  friedDough: { setMin: [4, 7], lost: [0.05, 0.15], top: 'golden deepGolden brown' },
+  crackers: { setMin: [4, 20], lost: [0.35, 0.58], top: 'golden deepGolden brown' },
 };
 
 test.each(formulas.map((formula) => [formula.name, formula] as const))(
@@ -69,9 +80,16 @@ test.each(formulas.map((formula) => [formula.name, formula] as const))(
     const said = forecast(formula);
     expect(said.bakeProblem).toBeNull();
     const { set } = said.bake!;
-    const [from, to] = SET_MIN[formula.style]!;
-    expect(set.value! / 60).toBeGreaterThan(from);
-    expect(set.value! / 60).toBeLessThan(to);
+    const believed = BELIEVED[formula.style]!;
+    const inside = (value: number, [from, to]: readonly [number, number]) => {
+      expect(value).toBeGreaterThan(from);
+      expect(value).toBeLessThan(to);
+    };
+    inside(set.value! / 60, believed.setMin);
+    inside(said.bake!.lostCooled.value, believed.lost);
+    // what cools dries on; a dry cracker takes up a trace of the room's damp
+    expect(said.bake!.lostCooled.value).toBeGreaterThan(said.bake!.lost.value - 1e-3);
+    expect(believed.top.split(' ')).toContain(colourOf(said.bake!.brownTop.value));
     expect(set.high! / set.low!).toBeGreaterThan(1.05);
     expect(set.high! / set.low!).toBeLessThan(2.2);
     expect(said.rise.top.value).toBeGreaterThan(1.05);

@@ -52,7 +52,15 @@ function Answer({
 }
 
 /** What a baker wants to know of the day: when it is ready, when it is baked, when it may be cut. Ranges, with what to look for. */
-export function RunAnswers({ forecast, lidded }: { forecast: RunForecast; lidded: boolean }) {
+export function RunAnswers({
+  forecast,
+  lidded,
+  topped,
+}: {
+  forecast: RunForecast;
+  lidded: boolean;
+  topped: boolean;
+}) {
   const { preferences } = usePreferences();
   const units = useUnits();
   const { rise, bake, bakeProblem, preheat } = forecast;
@@ -118,8 +126,9 @@ export function RunAnswers({ forecast, lidded }: { forecast: RunForecast; lidded
                 : `Set at its end in ${Math.round(bake.setChance * 10)} of 10 kitchens like yours. `}
             </strong>
           )}
-          Top {colours(bake.brownTop)}, base {colours(bake.brownBase)}. It loses {shares(bake.lost)} % of its
-          weight in the heat; the crust is about {formatDecimal(Math.max(0.5, bake.run.crustMm), 0)} mm.
+          {topped ? 'Rim' : 'Top'} {colours(bake.brownTop)}, base {colours(bake.brownBase)}. It loses{' '}
+          {shares(bake.lost)} % of its weight in the heat, {shares(bake.lostCooled)} % by the time it is cut;
+          the crust is about {formatDecimal(Math.max(0.5, bake.run.crustMm), 0)} mm.
           {lidded && bake.holds.low !== null && (
             <>
               {' '}

@@ -117,6 +117,7 @@ export function RunPanel() {
             <RunAnswers
               forecast={forecast}
               lidded={run.bake?.phases.some((phase) => phase.moist === 'lid') ?? false}
+              topped={run.bake?.phases.some((phase) => phase.topped) ?? false}
             />
           ) : (
             <p className="min-h-28 text-sm text-soft">
