@@ -23,7 +23,10 @@ import { done, failed, invalid, type Done } from './failure';
 
 const eventOf = ({ seq, atMs, action }: BakeEventRow): BakeEvent => ({ seq, atMs, action });
 
-async function withEvents({ pool, kitchen }: Context, bakes: readonly BakeRow[]): Promise<BakeRecord[]> {
+export async function withEvents(
+  { pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>,
+  bakes: readonly BakeRow[],
+): Promise<BakeRecord[]> {
   if (bakes.length === 0) return [];
   const events = await listEvents(
     pool,

@@ -5,6 +5,7 @@ import { listFormulas } from '@/db/queries/formulas';
 import { listEntries } from '@/db/queries/ingredients';
 import type { Context } from './context';
 import { loadKit } from './kit';
+import { markedBakes, NO_MARKS, taughtKitchen } from './learnt';
 
 /** A formula's slice by its id; null where there is none to draw. */
 export type Marks = Readonly<Record<string, SliceFigures | null>>;
@@ -24,18 +25,19 @@ export async function formulaMarks(context: Context): Promise<Marks> {
     listEntries(pool, kitchen.id),
     loadBook(),
   ]);
+  const marked = await markedBakes(context, null);
   const around = `${kitchen.id} ${version} ${entries.map((entry) => `${entry.id}.${entry.version}`).join(' ')}`;
   const marks: Record<string, SliceFigures | null> = {};
   let reckoned = 0;
   for (const { id, revision, formula } of formulas) {
-    const key = `${around} ${id} ${revision}`;
+    const own = marked.get(id) ?? NO_MARKS;
+    const key = `${around} ${id} ${revision} ${own.signature}`;
     let mark = kept.get(key);
     if (mark === undefined) {
       if (reckoned >= MOST_NEW) continue;
       reckoned += 1;
       await new Promise((resolve) => setImmediate(resolve));
-      const dial = formula.steps.find((step) => step.kind === 'bake')?.tempC ?? 200;
-      mark = quickSlice(formula, book, runKitchenOf(kit, null, dial));
+      mark = quickSlice(formula, book, taughtKitchen(runKitchenOf(kit, formula), own, book));
       if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
       kept.set(key, mark);
     }

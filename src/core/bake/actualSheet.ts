@@ -1,4 +1,5 @@
 import type { BatchSheet } from '../batch/batchSheet';
+import type { Formula } from '../formula/formula';
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { BakeState } from './bakeState';
@@ -7,14 +8,28 @@ import type { BakeState } from './bakeState';
  * What the dough really was: actual grams where something was weighed, planned ones elsewhere, plus everything added
  * by the spoon. So a handful of flour thrown in "because it was wet" shows up in the hydration of that day.
  */
-export function actualTotals(sheet: BatchSheet, state: BakeState, book: IngredientBook): FormulaTotals {
-  const stages = sheet.stages.map((stage) => ({
-    ...stage,
-    lines: stage.lines.map((line) => ({ ...line, massG: state.weighed.get(line.id)?.massG ?? line.massG })),
-  }));
-  const additions = state.additions.map((addition, index) => ({ id: `added-${index}`, ...addition }));
-  return formulaTotals(
-    { percentBase: sheet.percentBase, stages: [...stages, { id: 'added', kind: 'late', lines: additions }] },
-    book,
-  );
+export const actualTotals = (sheet: BatchSheet, state: BakeState, book: IngredientBook): FormulaTotals =>
+  formulaTotals({ percentBase: sheet.percentBase, stages: actualStages(sheet, state) }, book);
+
+/** The same as stages of a formula. */
+export function actualStages(sheet: BatchSheet, state: BakeState): Formula['stages'] {
+  const line = (id: string, ingredientId: string, massG: number) => ({ id, ingredientId, massG, note: '' });
+  return [
+    ...sheet.stages.map(({ id, kind, name, lines }) => ({
+      id,
+      kind,
+      name,
+      lines: lines.map((each) =>
+        line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? each.massG),
+      ),
+    })),
+    {
+      id: 'added',
+      kind: 'late',
+      name: '',
+      lines: state.additions.map(({ ingredientId, massG }, index) =>
+        line(`added-${index}`, ingredientId, massG),
+      ),
+    },
+  ];
 }

@@ -179,3 +179,25 @@ test('outcomes: heavier out than in, an oven-hot core and half a piece are refus
   expect(readAs(bakeActionSchema, { type: 'noted', text: '  ' }).ok).toBe(false);
   expect(readAs(bakeActionSchema, { ...closed, sneaky: 1 }).ok).toBe(false);
 });
+
+test('how far it had risen is kept with its step and its time; a slip takes the last one back', () => {
+  const mark = (grownPercent: number): BakeAction => ({
+    type: 'rise',
+    stepId: 'proof',
+    of: 'jar',
+    grownPercent,
+  });
+  const back: BakeAction = { type: 'riseTakenBack', stepId: 'proof' };
+  const state = happen(mark(20), mark(500), mark(60), back, mark(50));
+  expect(state.rises).toEqual([
+    { stepId: 'proof', of: 'jar', grownPercent: 20, atMs: T0 + 60_000 },
+    { stepId: 'proof', of: 'jar', grownPercent: 500, atMs: T0 + 120_000 },
+    { stepId: 'proof', of: 'jar', grownPercent: 50, atMs: T0 + 300_000 },
+  ]);
+  expect(why(happen(), back)).toBe('notDoneYet');
+  expect(why(happen(), { ...mark(20), stepId: 'none' } as BakeAction)).toBe('unknownStep');
+  expect(why(happen(closed), mark(20))).toBe('alreadyClosed');
+  // a height nobody could have seen is refused where it comes in
+  const read = readAs(bakeActionSchema, mark(500));
+  expect(!read.ok && read.problem).toMatchObject({ code: 'tooLarge', path: 'grownPercent' });
+});

@@ -8,6 +8,9 @@ import { outcomeSchema } from './outcomeSchema';
 const massG = z.number().min(FORMULA_LIMITS.lineMassG.min).max(1_000_000);
 const durationS = z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMITS.durationS.max);
 
+/** A dough that fell back below where it began, and one that tripled and more. */
+export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
+
 /**
  * Everything that can happen to a bake. The same shape is the command a screen sends and the event that is kept: what
  * was done is what is remembered. Kept ones are never changed; a correction is one more event.
@@ -31,6 +34,18 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     deltaS: z.number().int().min(-STEP_LIMITS.durationS.max).max(STEP_LIMITS.durationS.max),
   }),
   z.strictObject({ type: z.literal('timerStopped'), stepId: localIdSchema }),
+  /**
+   * How far it had risen, %: a straight jar of the dough against the end of mixing, or the dough itself against when this step
+   * began.
+   */
+  z.strictObject({
+    type: z.literal('rise'),
+    stepId: localIdSchema,
+    of: z.enum(['jar', 'dough']),
+    grownPercent: z.number().min(RISE_MARK_PERCENT.min).max(RISE_MARK_PERCENT.max),
+  }),
+  /** The last mark of a step was a slip. */
+  z.strictObject({ type: z.literal('riseTakenBack'), stepId: localIdSchema }),
   z.strictObject({ type: z.literal('noted'), text: plainText(1000, { lines: true }).trim().min(1) }),
   z.strictObject({ type: z.literal('closed'), outcome: outcomeSchema }),
   z.strictObject({ type: z.literal('outcomeCorrected'), outcome: outcomeSchema }),

@@ -28,11 +28,20 @@ export interface Addition {
   readonly atMs: number;
 }
 
+/** How far the dough had risen at a moment, %. */
+export interface RiseMark {
+  readonly stepId: string;
+  readonly of: 'jar' | 'dough';
+  readonly grownPercent: number;
+  readonly atMs: number;
+}
+
 export interface BakeState {
   readonly startedAtMs: number;
   readonly weighed: ReadonlyMap<string, Weighing>;
   readonly additions: readonly Addition[];
   readonly steps: ReadonlyMap<string, StepProgress>;
+  readonly rises: readonly RiseMark[];
   readonly notes: readonly { readonly text: string; readonly atMs: number }[];
   readonly outcome: Outcome | null;
   readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
@@ -46,6 +55,7 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   weighed: new Map(),
   additions: [],
   steps: new Map(),
+  rises: [],
   notes: [],
   outcome: null,
   earlierOutcomes: [],
@@ -107,6 +117,14 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return withStep(state, action.stepId, (step) =>
         step.timer ? { ...step, timer: { ...step.timer, stoppedAtMs: atMs } } : step,
       );
+    case 'rise': {
+      const { stepId, of, grownPercent } = action;
+      return { ...state, rises: [...state.rises, { stepId, of, grownPercent, atMs }] };
+    }
+    case 'riseTakenBack': {
+      const last = state.rises.findLastIndex(({ stepId }) => stepId === action.stepId);
+      return { ...state, rises: state.rises.filter((_, index) => index !== last) };
+    }
     case 'noted':
       return { ...state, notes: [...state.notes, { text: action.text, atMs }] };
     case 'closed':

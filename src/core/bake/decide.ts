@@ -58,6 +58,12 @@ export function decide(
     }
     case 'timerStopped':
       return isRunning(state.steps.get(action.stepId)?.timer) ? ok(action) : refuse('noTimer', 'stepId');
+    case 'rise':
+      return step(action.stepId) ? ok(action) : refuse('unknownStep', 'stepId');
+    case 'riseTakenBack':
+      return state.rises.some(({ stepId }) => stepId === action.stepId)
+        ? ok(action)
+        : refuse('notDoneYet', 'stepId');
     case 'closed':
     case 'abandoned':
       return ok(action);

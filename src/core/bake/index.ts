@@ -1,4 +1,4 @@
-export { bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
+export { RISE_MARK_PERCENT, bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
 export {
   afterEvent,
   bakeState,
@@ -9,11 +9,12 @@ export {
   timerLeftS,
   type BakeState,
   type NextThing,
+  type RiseMark,
   type StepProgress,
   type Timer,
 } from './bakeState';
 export { decide } from './decide';
-export { actualTotals } from './actualSheet';
+export { actualStages, actualTotals } from './actualSheet';
 export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';

@@ -1,3 +1,4 @@
+import type { Formula } from '../formula';
 import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import type { BatchRequest } from './batchRequest';
@@ -10,9 +11,14 @@ export const eightRolls: BatchRequest = {
   mode: 'pieces', pieces: 8, pieceMassG: 85, weighed: 'dough', bakeLossPercent: 10, bowlLossPercent: 0,
 }; // prettier-ignore
 
-export function loafSheet(pieceMassG = 980, scales: ScaleRanges = ordinaryScales, factor = 1): BatchSheet {
+export function loafSheet(
+  pieceMassG = 980,
+  scales: ScaleRanges = ordinaryScales,
+  factor = 1,
+  formula: Formula = plainLoaf(),
+): BatchSheet {
   const planned = planBatch(
-    plainLoaf(),
+    formula,
     { mode: 'factor', factor, pieceMassG, bowlLossPercent: 0 },
     scales,
     libraryBook,

@@ -1,5 +1,6 @@
 export { temperatureForTime, yeastForTime, type Solved } from './inverse';
 export { leavenKinds, leaveningOf, type Leavening, type LeavenKind } from './leavening';
+export { learnRise, type RiseLearning, type RiseObservation } from './learnRise';
 export { FERMENTATION } from './parameters';
 export {
   READY_SHARE,

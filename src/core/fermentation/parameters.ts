@@ -42,6 +42,10 @@ export const FERMENTATION = {
    */
   mostHeld: { crumbly: 0.08, stiff: 0.36, soft: 0.85, sticky: 1.0, thickBatter: 0.85, pourable: 0.35 },
   mostHeldCv: 0.2,
+  /** What marks of other days cannot make surer: flour, hand and yeast of the day, one sd. Practice. */
+  dayCv: { vigour: 0.08, holding: 0.06 },
+  /** A mark on a jar is read to so much of the height, one sd. */
+  markReading: 0.04,
   /** Without any binder a dough holds so much of that; with all the bind there can be, all of it. */
   unboundHolds: 0.45,
   /** Of the gas that comes out of solution so much is caught while there is room. */

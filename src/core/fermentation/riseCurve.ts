@@ -181,6 +181,21 @@ function runOnce(
   return { volume, doughC, top, topAtS, wantedAtS, pastAtS, end };
 }
 
+/**
+ * Volume over that from the bowl at given moments of a history, seconds from the end of mixing in ascending order, for a leaven of so
+ * much vigour and a dough of so much holding. To within the minute the simulator steps by.
+ */
+export function volumesAt(
+  question: RiseQuestion,
+  atS: readonly number[],
+  vigour: number,
+  holding: number,
+): readonly number[] {
+  const learnt: Learnt = { vigour: { value: vigour, cv: 0 }, holding: { value: holding, cv: 0 } };
+  const asked = { ...question, learnt };
+  return [...runOnce(asked, drawn([], asked), atS, RISE_LIMITS.wanted.max, 60).volume];
+}
+
 export const RISE_LIMITS = { wanted: { min: 1, max: 6 }, totalS: { min: 0, max: 864_000 } } as const;
 
 /**

@@ -63,6 +63,11 @@ export const formulaSchema = z.strictObject({
       widthCm: z.number().min(2).max(120).nullable(),
       tin: z.enum(TIN_KINDS).nullable(),
       perLoad: z.number().int().min(1).max(60).nullable(),
+      /** An oven of the kit; absent, or one this kitchen has not: its usual one. */
+      ovenId: z
+        .string()
+        .regex(/^[A-Za-z0-9_-]{1,40}$/)
+        .optional(),
     })
     .optional(),
 });

@@ -1,3 +1,3 @@
 export { KIT_LIMITS, ORDINARY_KIT, type Kit, type KitOven } from './kit';
 export { readProbeTrace } from './probeTrace';
-export { heatOven, runKitchenOf } from './runKitchen';
+export { heatOven, ovenFor, runKitchenOf } from './runKitchen';

@@ -1,4 +1,5 @@
 import { fitOffset, offsetAt } from '../heat/fitOven';
+import type { Formula } from '../formula/formula';
 import type { Plate } from '../heat/parameters';
 import { heatUpS, ORDINARY_OVENS, type Oven } from '../heat/oven';
 import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
@@ -41,9 +42,16 @@ export function heatOven(oven: KitOven, roomC: number, dialC = 200): Oven {
   return sized;
 }
 
-/** The kitchen of a run. @param ovenId null: the kit's own choice */
-export function runKitchenOf(kit: Kit, ovenId: string | null = null, dialC = 200): RunKitchen {
-  const oven = kit.ovens.find((each) => each.id === (ovenId ?? kit.ovenId)) ?? kit.ovens[0];
+/** The oven a formula is baked in: its own where the kit has that, else the kit's usual one. */
+export const ovenFor = (kit: Kit, formula: Pick<Formula, 'bakedAs'>): KitOven | undefined =>
+  kit.ovens.find((each) => each.id === formula.bakedAs?.ovenId) ??
+  kit.ovens.find((each) => each.id === kit.ovenId) ??
+  kit.ovens[0];
+
+/** The kitchen of a formula's run, its oven as it is where the method sets the dial. */
+export function runKitchenOf(kit: Kit, formula: Pick<Formula, 'bakedAs' | 'steps'>): RunKitchen {
+  const oven = ovenFor(kit, formula);
+  const dialC = formula.steps.find((step) => step.kind === 'bake')?.tempC ?? 200;
   // of two of a kind the first measured one counts
   const plateThickM: Partial<Record<Plate, number>> = {};
   for (const { kind, thickMm } of kit.plates) {

@@ -9,5 +9,6 @@ export {
   type TimedStep,
 } from './runOf';
 export { quickSlice } from './quickSlice';
+export { riseObservations } from './riseMarks';
 export { ticksS, timeAxis, type TimeAxis } from './timeAxis';
 export { hasYeast, supposing, type WhatIf } from './whatIf';

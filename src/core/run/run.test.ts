@@ -238,7 +238,10 @@ test('the kit: an oven’s own heating-up time and readings are what it is recko
   );
   expect(read.offsetC).toBeLessThan(-12);
   expect(read.offsetSdC).toBeLessThan(9);
-  expect(runKitchenOf({ ...ORDINARY_KIT, altitudeM: 900 })).toMatchObject({ altitudeM: 900, roomC: 21 });
+  expect(runKitchenOf({ ...ORDINARY_KIT, altitudeM: 900 }, named('Millet'))).toMatchObject({
+    altitudeM: 900,
+    roomC: 21,
+  });
   const problem = (part: object) =>
     kitSchema.safeParse({ ...ORDINARY_KIT, ...part }).error?.issues[0]?.path.join('.');
   expect(problem({})).toBeUndefined();

@@ -102,8 +102,8 @@ const USUAL_MIN: Partial<Record<MethodStep['kind'], number>> = {
   boil: 1.5, griddle: 2, fry: 5, bake: 40, coast: 10, cool: 90, free: 5, rotate: 0, preheat: 30,
 }; // prettier-ignore
 
-const HEATS: ReadonlySet<MethodStep['kind']> = new Set(['boil', 'griddle', 'fry', 'bake', 'coast']);
-const BESIDE: ReadonlySet<MethodStep['kind']> = new Set(['preheat', 'rotate']);
+export const HEATS: ReadonlySet<MethodStep['kind']> = new Set(['boil', 'griddle', 'fry', 'bake', 'coast']);
+export const BESIDE: ReadonlySet<MethodStep['kind']> = new Set(['preheat', 'rotate']);
 const PRESSES: ReadonlySet<MethodStep['kind']> = new Set(['fold', 'divide', 'shape']);
 
 /** The middle of a step's time, s. */

@@ -1,6 +1,7 @@
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import type { Formula } from '../formula/formula';
 import { allLines } from '../formula/formula';
+import type { Shape } from '../method/heating';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { consistencyOf } from '../consistency/consistency';
 import type { Band } from '../consistency/parameters';
@@ -26,9 +27,10 @@ export type Turn =
   | { readonly kind: 'style'; readonly from: Formula['style']; readonly to: Formula['style'] }
   | { readonly kind: 'name'; readonly from: string; readonly to: string }
   | { readonly kind: 'yield' }
+  | { readonly kind: 'bakedAs'; readonly shape: Shape | null }
   | {
       readonly kind: 'step';
-      readonly change: 'new' | 'gone' | 'time' | 'heat' | 'words';
+      readonly change: 'new' | 'gone' | 'time' | 'heat' | 'around' | 'words';
       readonly step: Formula['steps'][number];
       readonly before: Formula['steps'][number] | null;
     }
@@ -58,6 +60,8 @@ function stepTurns(from: Formula, to: Formula): Turn[] {
     if (old.minS !== step.minS || old.maxS !== step.maxS)
       return [{ kind: 'step', change: 'time', step, before: old }];
     if (old.tempC !== step.tempC) return [{ kind: 'step', change: 'heat', step, before: old }];
+    if (JSON.stringify(old.heat) !== JSON.stringify(step.heat))
+      return [{ kind: 'step', change: 'around', step, before: old }];
     return JSON.stringify(old) === JSON.stringify(step)
       ? []
       : [{ kind: 'step', change: 'words', step, before: old }];
@@ -112,6 +116,10 @@ export function storyOf(from: Formula, to: Formula, book: IngredientBook): Turn[
   }
   turns.push(...stepTurns(from, to));
   if (JSON.stringify(from.usualYield) !== JSON.stringify(to.usualYield)) turns.push({ kind: 'yield' });
+  if (JSON.stringify(from.bakedAs) !== JSON.stringify(to.bakedAs)) {
+    const shape = to.bakedAs?.shape ?? null;
+    turns.push({ kind: 'bakedAs', shape: shape === from.bakedAs?.shape ? null : shape });
+  }
   if (turns.length === 0 && JSON.stringify(from) !== JSON.stringify(to)) turns.push({ kind: 'words' });
   return turns;
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { bakeActionSchema, type BakeAction } from '@/core/bake';
+import { formulaSchema } from '@/core/formula/formulaSchema';
 import { batchSheetSchema, type BatchRequest, type BatchSheet } from '@/core/batch';
 import { many, maybeOne, type Queryable } from '../rows';
 
@@ -106,6 +107,26 @@ export const listEndedBakes = (
       row: bakeRow,
     },
     [kitchenId, formulaId, before, most],
+  );
+
+const markedRow = bakeRow.extend({ formula: formulaSchema });
+
+/** Bakes in which a rise was marked, newest first, with the revision they were baked by; of one formula or of all. */
+export const listMarkedBakes = (db: Queryable, kitchenId: string, formulaId: string | null, most: number) =>
+  many(
+    db,
+    {
+      name: 'bakes-marked',
+      text: `select ${COLUMNS}, r.formula from bake b
+             join formula_revision r on r.kitchen_id = b.kitchen_id and r.formula_id = b.formula_id
+               and r.number = b.revision_number
+             where b.kitchen_id = $1 and ($2::uuid is null or b.formula_id = $2)
+               and exists (select 1 from bake_event e where e.kitchen_id = b.kitchen_id and e.bake_id = b.id
+                 and e.action ->> 'type' = 'rise')
+             order by b.started_at desc, b.id limit $3`,
+      row: markedRow,
+    },
+    [kitchenId, formulaId, most],
   );
 
 const eventRow = z.object({

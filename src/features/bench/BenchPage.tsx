@@ -16,6 +16,7 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
 import { STEP_WORD } from '../wording/words';
+import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { useBench, type Bench } from './useBench';
 import { useNow } from './useNow';
@@ -30,7 +31,15 @@ const AdditionDialog = dynamic(loadAddition, { ssr: false });
 const AbandonDialog = dynamic(loadAbandon, { ssr: false });
 const OutcomeForm = dynamic(loadOutcome);
 // the bench goes on when the server is gone, notes and log included
-const NEEDED_OFFLINE = [loadNote, loadAddition, loadAbandon, loadOutcome, loadMenu, loadIngredientSearch];
+const NEEDED_OFFLINE = [
+  loadNote,
+  loadRise,
+  loadAddition,
+  loadAbandon,
+  loadOutcome,
+  loadMenu,
+  loadIngredientSearch,
+];
 
 const VIEWS = ['weigh', 'steps', 'log'] as const;
 

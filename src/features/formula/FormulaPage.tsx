@@ -238,7 +238,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
             <IngredientSheet />
           </section>
           <MethodEditor />
-          <RunSection />
+          <RunSection formulaId={loaded.id} />
           <section aria-labelledby="about-title" className="mt-6">
             <h2 id="about-title" className="text-base">
               About it

@@ -1,12 +1,14 @@
 'use client';
-import type { BakeState, BakeRecord } from '@/core/bake';
+import type { BakeState, BakeRecord, RiseMark } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
 import { useKitchenTime } from '../preferences/time';
+import { grownWord, RISE_OF_WORD } from '../wording/rise';
 import { STEP_WORD } from '../wording/words';
 
 type Entry =
   | { readonly kind: 'step'; readonly atMs: number; readonly step: MethodStep; readonly tookS: number }
+  | ({ readonly kind: 'rise' } & RiseMark)
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string };
 
 /**
@@ -31,7 +33,8 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
       return { kind: 'step', atMs: doneAtMs, step, tookS: Math.max(0, (doneAtMs - fromMs) / 1000) };
     });
   const notes = state.notes.map((note): Entry => ({ kind: 'note', ...note }));
-  return [...steps, ...notes].sort((a, b) => a.atMs - b.atMs);
+  const rises = state.rises.map((mark): Entry => ({ kind: 'rise', ...mark }));
+  return [...steps, ...rises, ...notes].sort((a, b) => a.atMs - b.atMs);
 }
 
 export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
@@ -52,7 +55,11 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
             className="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1.5 text-sm"
           >
             <span className="text-soft">{time.clock(entry.atMs)}</span>
-            {entry.kind === 'note' ? (
+            {entry.kind === 'rise' ? (
+              <p>
+                {RISE_OF_WORD[entry.of]} at <strong>{grownWord(entry.grownPercent)}</strong>
+              </p>
+            ) : entry.kind === 'note' ? (
               <p className="border-l-4 border-edge pl-2 whitespace-pre-line">{entry.text}</p>
             ) : (
               <p className="flex justify-between gap-3">

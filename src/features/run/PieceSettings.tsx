@@ -1,5 +1,6 @@
 'use client';
 import type { Formula } from '@/core/formula';
+import type { KitOven } from '@/core/kit';
 import { SHAPES, TIN_KINDS } from '@/core/method/heating';
 import { Choice } from '@/ui/Choice';
 import { useKeptKit } from '../kit/KitProvider';
@@ -10,15 +11,14 @@ type BakedAs = NonNullable<Formula['bakedAs']>;
 
 interface PieceSettingsProps {
   as: BakedAs;
-  ovenId: string;
-  onOven: (ovenId: string) => void;
+  oven: KitOven | undefined;
   onChange: (as: BakedAs) => void;
 }
 
 const LENGTH_CM = { min: 2, max: 120 };
 
 /** What a piece is baked as, in which oven: what the models of heat ask beyond the formula. */
-export function PieceSettings({ as, ovenId, onOven, onChange }: PieceSettingsProps) {
+export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
   const { kit } = useKeptKit();
   const tinId = kit.tins.find(
     (tin) =>
@@ -36,7 +36,7 @@ export function PieceSettings({ as, ovenId, onOven, onChange }: PieceSettingsPro
       <summary className="min-h-6 cursor-pointer text-sm">
         Baked as: <strong>{SHAPE_WORD[as.shape].toLowerCase()}</strong>
         {as.shape === 'tin' && as.tin && <>, {TIN_WORD[as.tin]}</>}, in{' '}
-        <strong>{kit.ovens.find((oven) => oven.id === ovenId)?.name ?? 'an ordinary oven'}</strong>
+        <strong>{oven?.name ?? 'an ordinary oven'}</strong>
       </summary>
       <div className="mt-2 grid gap-x-8 sm:grid-cols-2">
         <div className="space-y-1">
@@ -62,9 +62,9 @@ export function PieceSettings({ as, ovenId, onOven, onChange }: PieceSettingsPro
             <span>Oven</span>
             <Choice
               label="Oven"
-              value={ovenId}
-              options={kit.ovens.map((oven) => ({ value: oven.id, label: oven.name }))}
-              onChange={onOven}
+              value={oven?.id ?? ''}
+              options={kit.ovens.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={(ovenId) => onChange({ ...as, ovenId })}
               className="border-edge"
             />
           </div>

@@ -56,10 +56,13 @@ export function RunAnswers({
   forecast,
   lidded,
   topped,
+  bakesS,
 }: {
   forecast: RunForecast;
   lidded: boolean;
   topped: boolean;
+  /** What the method gives it in the heat, s. */
+  bakesS: number;
 }) {
   const { preferences } = usePreferences();
   const units = useUnits();
@@ -94,7 +97,7 @@ export function RunAnswers({
               testId="run-set"
               word="Crumb set"
               figure={honestRange(bake.set.low, bake.set.high)}
-              say={`from loading, at ${units.temperature(Math.min(96, bake.run.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bake.endS)}`}
+              say={`from loading, at ${units.temperature(Math.min(96, bake.run.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bakesS)}`}
             />
             <Answer
               testId="run-cut"

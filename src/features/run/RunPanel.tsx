@@ -1,6 +1,6 @@
 'use client';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { runKitchenOf } from '@/core/kit';
+import { ovenFor, runKitchenOf } from '@/core/kit';
 import { bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
 import { allLines, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
@@ -13,6 +13,7 @@ import { STEP_WORD } from '../wording/words';
 import { COLOUR_WORD } from '../wording/run';
 import { colourOf } from '@/core/heat';
 import { reckon } from '@/core/notices';
+import { LearntLine, useLearnt } from './Learnt';
 import { PieceSettings } from './PieceSettings';
 import { ProbeFit } from './ProbeFit';
 import { ReadyBy } from './ReadyBy';
@@ -38,10 +39,12 @@ function useWidth() {
   return { ref, width };
 }
 
+/** Not in the heat a bake is counted by. */
+const OUT: ReadonlySet<string> = new Set(['rack', 'boil']);
 const YEASTS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'];
 
 /** From mixing to cutting on one clock: what the dough, the oven and the crumb will do, and everything that moves it in reach. */
-export function RunPanel() {
+export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
   const { edit, settle } = useSheetActions();
   const formula = useSheetState((state) => state.formula);
   const { totals, consistency } = useSheetState((state) => state.reckoning);
@@ -50,15 +53,19 @@ export function RunPanel() {
   const units = useUnits();
   const { kit } = useKeptKit();
   const { preferences } = usePreferences();
-  const [ovenId, setOvenId] = useState(kit.ovenId);
   const [chosen, setChosen] = useState<string | null>(null);
   const [supposed, setSupposed] = useState<string | null>(null);
   const { ref, width } = useWidth();
 
-  const kitchen = useMemo(() => {
-    const dial = formula.steps.find((step) => step.kind === 'bake')?.tempC ?? 200;
-    return runKitchenOf(kit, ovenId, dial);
-  }, [kit, ovenId, formula.steps]);
+  const { bakedAs, steps } = formula;
+  const learning = useLearnt(formulaId);
+  const [taught, setTaught] = useState(true);
+  const learnt = taught ? learning?.learnt : undefined;
+  const kitchen = useMemo(
+    () => ({ ...runKitchenOf(kit, { bakedAs, steps }), ...(learnt && { learnt }) }),
+    [kit, bakedAs, steps, learnt],
+  );
+  const oven = ovenFor(kit, formula);
   const made = useMemo(
     () => runOf(formula, book, totals, consistency, kitchen),
     [formula, book, totals, consistency, kitchen],
@@ -67,8 +74,8 @@ export function RunPanel() {
   const { forecast, problem, computing, broken } = useRunForecast('run', run, consistency);
 
   const list = useMemo(
-    () => supposables(formula, kit, ovenId, units.temperature),
-    [formula, kit, ovenId, units],
+    () => supposables(formula, kit, oven?.id ?? '', units.temperature),
+    [formula, kit, oven, units],
   );
   const what = list.find((each) => each.id === supposed)?.what ?? null;
   const later = useDeferredValue(formula);
@@ -118,6 +125,12 @@ export function RunPanel() {
               forecast={forecast}
               lidded={run.bake?.phases.some((phase) => phase.moist === 'lid') ?? false}
               topped={run.bake?.phases.some((phase) => phase.topped) ?? false}
+              bakesS={
+                run.bake?.phases.reduce(
+                  (sum, { kind, durationS }) => sum + (OUT.has(kind) ? 0 : durationS),
+                  0,
+                ) ?? 0
+              }
             />
           ) : (
             <p className="min-h-28 text-sm text-soft">
@@ -225,6 +238,7 @@ export function RunPanel() {
           />
         </label>
       )}
+      {learning && <LearntLine learning={learning} on={taught} onTurn={setTaught} />}
       <WhatIfs
         list={list}
         chosen={supposed}
@@ -235,8 +249,7 @@ export function RunPanel() {
       />
       <PieceSettings
         as={bakedAsOf(formula)}
-        ovenId={ovenId}
-        onOven={setOvenId}
+        oven={oven}
         onChange={(bakedAs) => {
           change({ type: 'setBakedAs', bakedAs }, 'baked-as');
           settle();
@@ -244,7 +257,9 @@ export function RunPanel() {
       />
       <ReadyBy run={run} formula={formula} onEdit={change} onSettle={settle} />
       <Schools run={run} kit={kit} />
-      {forecast?.bake && <ProbeFit run={run} feel={consistency} forecast={forecast} ovenId={ovenId} />}
+      {forecast?.bake && (
+        <ProbeFit run={run} feel={consistency} forecast={forecast} ovenId={oven?.id ?? ''} />
+      )}
     </div>
   );
 }

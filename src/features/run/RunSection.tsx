@@ -4,7 +4,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 const RunPanel = lazy(() => import('./RunPanel').then((module) => ({ default: module.RunPanel })));
 
 /** The run's place under the method. Its code and its reckoning begin when somebody comes near it. */
-export function RunSection() {
+export function RunSection({ formulaId }: { formulaId: string }) {
   const ref = useRef<HTMLElement>(null);
   const [near, setNear] = useState(false);
   useEffect(() => {
@@ -24,7 +24,7 @@ export function RunSection() {
       <div className="docket mt-1 min-h-[36rem] rounded-b-md px-3 pt-4 pb-2 sm:px-4">
         {near && (
           <Suspense fallback={<p className="text-sm text-soft">…</p>}>
-            <RunPanel />
+            <RunPanel formulaId={formulaId} />
           </Suspense>
         )}
       </div>

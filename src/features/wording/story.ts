@@ -2,6 +2,7 @@ import { never } from '@/core/result';
 import type { Turn } from '@/core/story';
 import { formatDecimal, formatDurationRange } from '@/core/units';
 import { BAND_WORD } from './bands';
+import { SHAPE_WORD } from './run';
 import { STEP_WORD, STYLE_WORD } from './words';
 
 const share = (percent: number): string => formatDecimal(percent, percent < 10 ? 2 : 1);
@@ -31,6 +32,8 @@ function stepWords(
       return `${name} ${time(before)} → ${time(step)}`;
     case 'heat':
       return `${name} ${heat(before)} → ${heat(step)}`;
+    case 'around':
+      return `${name}: other lid, steam or plate`;
     case 'words':
       return `${name}: other words`;
     default:
@@ -65,6 +68,8 @@ export function wordTurn(turn: Turn, words: Words): string {
       return stepWords(turn, words);
     case 'yield':
       return 'other usual pieces';
+    case 'bakedAs':
+      return turn.shape ? `baked as: ${SHAPE_WORD[turn.shape].toLowerCase()}` : 'another tin, oven or load';
     case 'words':
       return 'order, notes or words';
     default:

@@ -1,0 +1,10 @@
+import { currentContext } from '@/server/context';
+import { knownId } from '@/server/knownId';
+import { loadLearnt } from '@/server/learnt';
+import { reading } from '../../../edge';
+
+export const GET = (request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> =>
+  reading(request, async () => {
+    const id = knownId((await params).id);
+    return id ? Response.json({ learning: await loadLearnt(await currentContext(), id) }) : null;
+  });

@@ -1,0 +1,70 @@
+import { ordinaryScales } from '../batch';
+import { loafSheet } from '../batch/testBatch';
+import type { BakeAction, BakeRecord } from '../bake';
+import { learnRise } from '../fermentation';
+import { volumesAt } from '../fermentation/riseCurve';
+import type { Formula } from '../formula';
+import { line, plainLoaf } from '../formula/testFormulas';
+import { libraryBook } from '../ingredients';
+import { ORDINARY_KITCHEN, riseObservations } from '.';
+
+const loaf: Formula = {
+  ...plainLoaf(),
+  stages: plainLoaf().stages.map((stage, index) =>
+    index === 0 ? { ...stage, lines: [...stage.lines, line('instant-yeast', 6)] } : stage,
+  ),
+};
+const sheet = loafSheet(980, ordinaryScales, 1, loaf);
+const T0 = 1_000_000_000;
+const [mix, proof] = [
+  sheet.steps.find(({ kind }) => kind === 'mix')!.id,
+  sheet.steps.find(({ kind }) => kind === 'proof')!.id,
+];
+/** A bake in which these things happened so many minutes after its start. */
+const bake = (...happened: readonly (readonly [number, BakeAction])[]): BakeRecord => ({
+  id: 'b', formulaId: 'f', revision: 1, startedAtMs: T0, sheet,
+  events: happened.map(([min, action], index) => ({ seq: index + 1, atMs: T0 + min * 60_000, action })),
+}); // prettier-ignore
+const done = (stepId: string): BakeAction => ({ type: 'stepDone', stepId });
+const rise = (grownPercent: number, of: 'jar' | 'dough' = 'jar'): BakeAction => ({
+  type: 'rise', stepId: proof, of, grownPercent,
+}); // prettier-ignore
+const seen = (record: BakeRecord) => riseObservations(record, loaf, libraryBook, ORDINARY_KITCHEN);
+
+test('marks are counted from the end of mixing, through the times the steps really took', () => {
+  const [jar, dough] = seen(bake([10, done(mix)], [50, rise(30)], [70, rise(45, 'dough')], [80, rise(60)]));
+  expect(jar!.points).toEqual([
+    { atS: 2400, sinceS: 0, grown: 1.3 },
+    { atS: 4200, sinceS: 0, grown: 1.6 },
+  ]);
+  expect(dough!.points).toMatchObject([{ atS: 3600, grown: 1.45 }]);
+  // a jar is small and is not knocked back
+  expect(jar!.question.stays.every((stay) => stay.pieceG === 80 && stay.pressedOut === 0)).toBe(true);
+  expect(dough!.question.stays[0]!.pieceG).toBeGreaterThan(400);
+  const total = jar!.question.stays.reduce((sum, stay) => sum + stay.durationS, 0) + jar!.question.beyondS!;
+  expect(total).toBeGreaterThanOrEqual(4200);
+  // weighed twice the yeast: a faster history
+  const plain = volumesAt(jar!.question, [2400], 1, 1)[0]!;
+  const yeast = sheet.stages
+    .flatMap(({ lines }) => lines)
+    .find(({ ingredientId }) => /yeast/.test(ingredientId))!;
+  const [quick] = seen(
+    bake([5, { type: 'weighed', lineId: yeast.id, massG: yeast.massG * 2 }], [10, done(mix)], [50, rise(30)]),
+  );
+  expect(volumesAt(quick!.question, [2400], 1, 1)[0]!).toBeGreaterThan(plain + 0.02);
+});
+
+test('a slip is taken back; without an end of mixing, or before it, a mark says nothing', () => {
+  const taken = bake([10, done(mix)], [50, rise(30)], [51, { type: 'riseTakenBack', stepId: proof }]);
+  expect(seen(taken)).toEqual([]);
+  expect(seen(bake([50, rise(30)]))).toEqual([]);
+  expect(seen(bake([5, rise(3)], [10, done(mix)]))).toEqual([]);
+  expect(seen(bake([10, done(mix)]))).toEqual([]);
+});
+
+test('marks of a slow day teach that it is slower', () => {
+  const [fast] = seen(bake([10, done(mix)], [50, rise(30)], [100, rise(30)]));
+  const [at, later] = volumesAt(fast!.question, [2400, 5400], 0.7, 1);
+  const slow = seen(bake([10, done(mix)], [50, rise(100 * (at! - 1))], [100, rise(100 * (later! - 1))]));
+  expect(learnRise(slow)!.learnt.vigour.value).toBeLessThan(0.93);
+});

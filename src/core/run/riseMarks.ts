@@ -1,0 +1,77 @@
+import { actualStages, stateOf, type BakeRecord } from '../bake';
+import type { RiseObservation } from '../fermentation/learnRise';
+import type { Formula } from '../formula/formula';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import type { MethodStep } from '../method/step';
+import { reckon } from '../notices/reckon';
+import { BESIDE, HEATS, runOf, stepS, type RunKitchen } from './runOf';
+
+/** A jar takes the room's warmth at once: some 80 g in a glass. */
+const JAR = { pieceG: 80, standing: 'bowl', pressedOut: 0 } as const;
+
+/**
+ * What the marks of a bake say, for {@link learnRise}: the dough as it was really weighed, through the times its steps really
+ * took until the last mark. Steps that were never ticked took as long as planned. The room is the kitchen's as it is known now.
+ *
+ * @param formula the revision that was baked
+ * @returns none without marks, where the end of mixing was not ticked, or where no run can be made
+ */
+export function riseObservations(
+  bake: BakeRecord,
+  formula: Formula,
+  book: IngredientBook,
+  kitchen: RunKitchen,
+): RiseObservation[] {
+  const state = stateOf(bake);
+  const { sheet } = bake;
+  const lastMix = sheet.steps.map(({ kind }) => kind).lastIndexOf('mix');
+  const mixedAtMs = state.steps.get(sheet.steps[lastMix]?.id ?? '')?.doneAtMs ?? null;
+  if (mixedAtMs === null) return [];
+  const marks = state.rises.filter(({ atMs }) => atMs > mixedAtMs);
+  const lastMs = Math.max(...marks.map(({ atMs }) => atMs));
+  if (marks.length === 0) return [];
+
+  const steps: MethodStep[] = [];
+  const beganS = new Map<string, number>();
+  let atS = 0;
+  const markedS = (lastMs - mixedAtMs) / 1000;
+  for (const step of sheet.steps.slice(lastMix + 1)) {
+    if (HEATS.has(step.kind) || atS >= markedS) break;
+    if (BESIDE.has(step.kind)) continue;
+    beganS.set(step.id, atS);
+    const doneAtMs = state.steps.get(step.id)?.doneAtMs ?? null;
+    const untilS =
+      doneAtMs !== null && doneAtMs >= mixedAtMs + atS * 1000
+        ? (doneAtMs - mixedAtMs) / 1000
+        : marks.some(({ stepId }) => stepId === step.id)
+          ? markedS
+          : atS + stepS(step);
+    steps.push({ ...step, minS: Math.max(1, Math.round(untilS - atS)), maxS: null });
+    atS += Math.max(1, Math.round(untilS - atS));
+  }
+  if (steps.length === 0) return [];
+  const made: Formula = {
+    ...formula,
+    stages: actualStages(sheet, state),
+    steps: [...sheet.steps.slice(0, lastMix + 1), ...steps],
+    usualYield: { ...formula.usualYield, pieceMassG: sheet.pieces.doughG },
+  };
+  const { totals, consistency } = reckon(made, book);
+  const run = runOf(made, book, totals, consistency, kitchen);
+  if (!run.ok) return [];
+  // left standing in its last place until the last mark
+  const question = { ...run.value.rise, beyondS: Math.max(0, markedS - atS) + 60 };
+  return (['jar', 'dough'] as const).flatMap((of) => {
+    const points = marks
+      .filter((mark) => mark.of === of)
+      .map(({ stepId, atMs, grownPercent }) => ({
+        atS: (atMs - mixedAtMs) / 1000,
+        // just after it was knocked back
+        sinceS: of === 'jar' ? 0 : (beganS.get(stepId) ?? 0) + 1,
+        grown: 1 + grownPercent / 100,
+      }));
+    if (points.length === 0) return [];
+    const stays = of === 'jar' ? question.stays.map((stay) => ({ ...stay, ...JAR })) : question.stays;
+    return [{ question: { ...question, stays }, points }];
+  });
+}

@@ -1,0 +1,98 @@
+'use client';
+import { useState } from 'react';
+import { RISE_MARK_PERCENT, type BakeAction } from '@/core/bake';
+import type { Problem } from '@/core/result';
+import { parseDecimal, within } from '@/core/units';
+import { Button } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
+import { Dialog } from '@/ui/Dialog';
+import { Segmented } from '@/ui/Segmented';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { grownWord } from '../wording/rise';
+
+interface RiseDialogProps {
+  stepId: string;
+  /** What was marked last in this bake: the same again is likely. */
+  usual: 'jar' | 'dough';
+  onClose: () => void;
+  tap: (action: BakeAction) => Problem | null;
+}
+
+const USUAL_PERCENT = [10, 25, 50, 75, 100, 150];
+
+/** How far it has risen by now: what the next forecast of this dough learns from. */
+export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
+  const { preferences } = usePreferences();
+  const [of, setOf] = useState(usual);
+  const [grown, setGrown] = useState<number | null>(null);
+  const [reason, setReason] = useState<string | null>(null);
+  const keep = (grownPercent: number | null) => {
+    if (grownPercent === null) return setReason('Say how far it has risen.');
+    const problem = tap({ type: 'rise', stepId, of, grownPercent });
+    if (problem) return setReason(wordProblem(problem, preferences));
+    onClose();
+  };
+  return (
+    <Dialog
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title="How far has it risen?"
+      hint="Kept with the time it is now. The next run of this formula learns from it."
+    >
+      <Segmented
+        label="What was marked"
+        size="bench"
+        value={of}
+        onChange={setOf}
+        options={[
+          { value: 'jar', label: 'jar, since mixing' },
+          { value: 'dough', label: 'dough, this step' },
+        ]}
+        className="flex w-full"
+      />
+      <p className="mt-2 text-soft">
+        {of === 'jar'
+          ? 'A spoonful of the dough in a straight glass beside it, its height marked when the mixing ended.'
+          : 'The dough itself, against its height when this step began.'}
+      </p>
+      <div className="mt-3 grid grid-cols-3 gap-2">
+        {USUAL_PERCENT.map((percent) => (
+          <Button key={percent} size="bench" onClick={() => keep(percent)}>
+            {grownWord(percent)}
+          </Button>
+        ))}
+      </div>
+      <form
+        className="mt-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep(grown);
+        }}
+      >
+        <p className="font-semibold">Another figure</p>
+        <Cell
+          size="bench"
+          label="Risen by, percent"
+          unit="%"
+          value={grown === null ? '' : String(grown)}
+          onType={(text) => {
+            const typed = parseDecimal(text);
+            const value = typed.ok ? within(typed.value, RISE_MARK_PERCENT, 'grownPercent') : typed;
+            setGrown(value.ok ? value.value : null);
+            setReason(null);
+            return value.ok ? null : wordProblem(value.problem, preferences);
+          }}
+        />
+        {reason && (
+          <p role="alert" className="mt-2 text-alarm">
+            {reason}
+          </p>
+        )}
+        <Button type="submit" look="strong" size="bench" className="mt-3 w-full">
+          Keep the mark
+        </Button>
+      </form>
+    </Dialog>
+  );
+}

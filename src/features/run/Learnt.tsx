@@ -1,0 +1,53 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { RiseLearning } from '@/core/fermentation';
+import { formatDecimal } from '@/core/units';
+import { ask } from '../asking/ask';
+
+/** What this formula's marks have taught, asked once when the run is opened; null: nothing yet. */
+export function useLearnt(formulaId: string | null): RiseLearning | null {
+  const [learning, setLearning] = useState<RiseLearning | null>(null);
+  useEffect(() => {
+    let here = true;
+    if (formulaId)
+      void ask<{ learning: RiseLearning | null }>(`/api/formulas/${formulaId}/learnt`).then(
+        (answer) => here && answer.kind === 'ok' && setLearning(answer.value.learning),
+      );
+    return () => {
+      here = false;
+    };
+  }, [formulaId]);
+  return learning;
+}
+
+const factor = ({ value, cv }: RiseLearning['learnt']['vigour']): string =>
+  `× ${formatDecimal(value, 2)} (± ${formatDecimal(128.16 * cv, 0)} %)`;
+
+interface LearntLineProps {
+  learning: RiseLearning;
+  on: boolean;
+  onTurn: (on: boolean) => void;
+}
+
+/** Says what was learnt and from how much; may be left out of the reckoning. */
+export function LearntLine({ learning, on, onTurn }: LearntLineProps) {
+  const { learnt, marks, miss } = learning;
+  return (
+    <label className="mt-2 flex items-start gap-2 text-sm" data-testid="learnt">
+      <input
+        type="checkbox"
+        className="mt-1 size-4 shrink-0 accent-(--ink)"
+        checked={on}
+        onChange={(event) => onTurn(event.currentTarget.checked)}
+      />
+      <span>
+        Reckon with what {marks === 1 ? 'one mark' : `${marks} marks`} at the bench taught: against the books
+        this dough rises <strong className="figure">{factor(learnt.vigour)}</strong> as fast and holds{' '}
+        <strong className="figure">{factor(learnt.holding)}</strong> as much.{' '}
+        <span className="text-soft">
+          {marks > 1 && `The marks lie ${formatDecimal(100 * miss, 0)} % of its volume from the curve.`}
+        </span>
+      </span>
+    </label>
+  );
+}
