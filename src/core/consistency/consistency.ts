@@ -74,6 +74,8 @@ function demandAt(balance: WaterBalance, standMin: number): { valueG: number; sd
     variance += (thirst.sdG * share) ** 2;
     variance += (thirst.demandG * Math.exp(-x) * x * CONSISTENCY.tauSd) ** 2 || 0;
   }
+  const taken = balance.demandG > 0 ? valueG / balance.demandG : 0;
+  variance += (balance.mixturesSdG * taken) ** 2;
   return { valueG, sdG: Math.sqrt(variance + (CONSISTENCY.commonSd * valueG) ** 2) };
 }
 

@@ -1,3 +1,5 @@
+import { FIGURE_SPREADS } from '../ingredients/spreads';
+
 /**
  * Every figure of the water balance and the consistency model, in one place, with its spread (sd) and where it comes from.
  * They are starting points from cereal-science texts and kitchen trials; the logbook will move the absorption figures.
@@ -16,7 +18,7 @@ export const CONSISTENCY = {
   /** What is common to all powders of a day: humidity, mill, the hand that feels; relative sd of the whole demand. */
   commonSd: 0.05,
   /** Time constants differ so much between lots, relative sd. */
-  tauSd: 0.25,
+  tauSd: FIGURE_SPREADS.tauCv,
   /** Softness of a band's edge on the scale of saturation, sd: two bakers draw it in different places. */
   edgeSd: 0.02,
   /** Minutes taken where the method says nothing. */

@@ -27,6 +27,8 @@ export interface WaterBalance {
   /** sd of the liquid from how it was measured: cups and eggs, g. */
   readonly measuredSdG: number;
   readonly thirsts: readonly Thirst[];
+  /** sd of the demand from bought mixtures whose shares nobody knows, g. */
+  readonly mixturesSdG: number;
   /** D(∞), g. */
   readonly demandG: number;
   readonly mixMin: number;
@@ -83,10 +85,14 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
   let oilG = 0;
   let sugarG = 0;
   let measuredVariance = 0;
+  const mixturesG = new Map<string, number>();
   const byKey = new Map<string, Thirst>();
   for (const stage of formula.stages) {
     if (!isDoughStage(stage)) continue;
     const parts = stage.lines.flatMap((line) => {
+      // one bag, one error: what is weighed of it in two places errs together
+      for (const [id, sdG] of unsureThirst(book, line.ingredientId, line.massG))
+        mixturesG.set(id, (mixturesG.get(id) ?? 0) + sdG);
       const apart = takeApart(book, line.ingredientId, line.massG);
       return apart.ok
         ? apart.value.map((part) => ({ ...part, mixture: apart.value.length > 1, doubt: doubtOf(line) }))
@@ -145,8 +151,25 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
     measuredSdG: Math.sqrt(measuredVariance),
     thirsts,
     demandG: thirsts.reduce((sum, thirst) => sum + thirst.demandG, 0),
+    mixturesSdG: Math.hypot(...mixturesG.values()),
     ...timesOf(formula.steps),
   };
+}
+
+/** sd of the water that bought mixtures drink because their shares are not known, by mixture, g; mixtures inside mixtures too. */
+function unsureThirst(book: IngredientBook, ingredientId: string, massG: number): [string, number][] {
+  const mixture = book.get(ingredientId);
+  if (!mixture?.madeOf) return [];
+  const whole = mixture.madeOf.reduce((sum, part) => sum + part.share, 0);
+  if (mixture.thirstCv === undefined)
+    return mixture.madeOf.flatMap((part) =>
+      unsureThirst(book, part.ingredientId, (massG * part.share) / whole),
+    );
+  const apart = takeApart(book, ingredientId, massG);
+  const demandG = apart.ok
+    ? apart.value.reduce((sum, part) => sum + part.massG * (part.ingredient.absorption?.gPerG.value ?? 0), 0)
+    : 0;
+  return [[ingredientId, mixture.thirstCv * demandG]];
 }
 
 /** A starter or gel kept ready has been wet for hours, whichever part of the sheet it is weighed into. */

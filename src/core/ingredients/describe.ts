@@ -20,6 +20,7 @@ export interface Entry {
   gluten?: GlutenRisk;
   smokeC?: number;
   madeOf?: { ingredientId: string; share: number }[];
+  thirstCv?: number;
   note?: string;
 }
 
@@ -76,6 +77,7 @@ export function describe(family: Family, source: string, entries: readonly Entry
       gluten: entry.gluten ?? 'free',
       smokePointC: entry.smokeC ?? null,
       madeOf: entry.madeOf ?? null,
+      ...(entry.thirstCv !== undefined && { thirstCv: entry.thirstCv }),
       source: entry.note ? `${source} ${entry.note}` : source,
     };
   });

@@ -13,6 +13,7 @@ export { ALLERGENS, ENTRY_LIMITS, FAMILIES, GLUTEN_RISKS, PARTS, ROLES } from '.
 export { ingredientLibrary } from './library';
 export { libraryBook, searchIngredients, type IngredientBook } from './ingredientBook';
 export { lookAlikesOf } from './lookAlikes';
+export { energySdKjPer100g, FIGURE_SPREADS, saltSdPer100g } from './spreads';
 export { layOver } from './layOver';
 export { kitchenBook, type KeptIngredient } from './kitchenBook';
 export { estimateFromLabel, type Label, type LabelEstimate } from './label';

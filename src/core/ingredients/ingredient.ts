@@ -57,6 +57,11 @@ export interface Ingredient {
   readonly smokePointC: number | null;
   /** What it is made of when it is a mixture the sheet takes apart (a starter is flour and water), mass shares. */
   readonly madeOf: readonly { readonly ingredientId: string; readonly share: number }[] | null;
+  /**
+   * Of a bought mixture whose shares are not printed: how unsure that leaves the water it drinks, relative sd; its parts' own spread
+   * apart. Absent where the shares are known.
+   */
+  readonly thirstCv?: number;
   /** Where the figures come from. */
   readonly source: string;
 }
@@ -68,16 +73,24 @@ export function isFlourBase(ingredient: Ingredient): boolean {
   return ingredient.roles.some((role) => BASE_ROLES.has(role));
 }
 
+/** kJ per g of each part: Regulation (EU) 1169/2011, annex XIV; `other` counts as organic acid. */
+export const ENERGY_KJ_PER_G: Readonly<Record<keyof Composition, number>> = {
+  water: 0,
+  protein: 17,
+  fat: 37,
+  starch: 17,
+  sugars: 17,
+  fibre: 8,
+  ash: 0,
+  other: 13,
+};
+
 /**
- * Energy from composition with the factors of Regulation (EU) 1169/2011, annex XIV: protein, starch and sugars 17,
- * fat 37, fibre 8 kJ/g. `other` counts as organic acid, 13 kJ/g. An estimate, not a label.
+ * Energy from composition. An estimate, not a label.
  * @returns kJ per 100 g
  */
-export function energyKjPer100g({ per100g: c }: Ingredient): number {
-  return (
-    17 * (c.protein.value + c.starch.value + c.sugars.value) +
-    37 * c.fat.value +
-    8 * c.fibre.value +
-    13 * c.other.value
+export const energyKjPer100g = ({ per100g }: Ingredient): number =>
+  (Object.keys(ENERGY_KJ_PER_G) as (keyof Composition)[]).reduce(
+    (sum, part) => sum + ENERGY_KJ_PER_G[part] * per100g[part].value,
+    0,
   );
-}

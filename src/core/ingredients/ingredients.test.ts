@@ -1,8 +1,10 @@
 import {
   energyKjPer100g,
+  energySdKjPer100g,
   ingredientLibrary,
   isFlourBase,
   libraryBook,
+  saltSdPer100g,
   searchIngredients,
   type Estimate,
 } from '.';
@@ -28,10 +30,14 @@ test('every entry adds up, is told apart, and says where it comes from', () => {
 
 test('flours and starches have what the water balance needs; doses are in order', () => {
   for (const ingredient of ingredientLibrary) {
-    if (isFlourBase(ingredient)) expect(ingredient.absorption?.gPerG.value ?? 0).toBeGreaterThan(0.3);
+    // a mixture drinks as its parts do
+    for (const part of ingredient.madeOf?.map(({ ingredientId }) => libraryBook.get(ingredientId)!) ?? [
+      ingredient,
+    ])
+      if (isFlourBase(part)) expect(part.absorption?.gPerG.value ?? 0).toBeGreaterThan(0.3);
     // the precooked one has been through it already
     const precooked = ingredient.id === 'pregelatinised-starch';
-    if (ingredient.per100g.starch.value > 40 && isFlourBase(ingredient) && !precooked) {
+    if (ingredient.per100g.starch.value > 40 && isFlourBase(ingredient) && !precooked && !ingredient.madeOf) {
       const gel = ingredient.gelatinisationC;
       expect(gel && gel.onset < gel.peak && gel.onset > 50 && gel.peak < 80).toBe(true);
     }
@@ -59,6 +65,16 @@ test('energy follows from composition', () => {
   expect(energyKjPer100g(libraryBook.get('sugar')!)).toBeCloseTo(1698, 0);
   expect(energyKjPer100g(libraryBook.get('olive-oil')!)).toBeCloseTo(3696, 0);
   expect(energyKjPer100g(libraryBook.get('white-rice-flour')!)).toBeGreaterThan(1400);
+});
+
+test('figures without a spread of their own have their rule’s', () => {
+  for (const ingredient of ingredientLibrary) {
+    const energy = energyKjPer100g(ingredient);
+    expect(energySdKjPer100g(ingredient)).toBeLessThanOrEqual(0.4 * energy);
+    if (energy > 50) expect(energySdKjPer100g(ingredient)).toBeGreaterThan(0.001 * energy);
+    const sd = saltSdPer100g(ingredient);
+    expect(sd >= 0 && sd <= ingredient.saltPer100g && ingredient.saltPer100g + sd <= 100).toBe(true);
+  }
 });
 
 test('search finds things by the names they have elsewhere', () => {

@@ -84,6 +84,8 @@ const blendEntrySchema = z.strictObject({
     .max(ENTRY_LIMITS.blendParts),
   /** Weighed out as grams; the density of the jar, where the baker has measured it. */
   densityGPerMl: density.nullable(),
+  /** Estimated from a label: how unsure its shares leave the water it drinks, relative sd. */
+  thirstCv: z.number().min(0).max(1).optional(),
 });
 
 /** The bag at hand of something the library knows: only what differs from the library is kept. */

@@ -33,6 +33,8 @@ export interface LabelEstimate {
   /** Mean width of the intervals of shares against complete ignorance: 1 sure, 0 the label says nothing. */
   readonly sureness: number;
   readonly absorption: { readonly gPerG: Estimate; readonly tauMin: number } | null;
+  /** Of that, what comes of not knowing the shares: relative sd; 0 where nothing drinks. */
+  readonly thirstCv: number;
 }
 
 const DRAWS = 6000;
@@ -167,12 +169,15 @@ export function estimateFromLabel(label: Label, book: IngredientBook, seed = 1):
     };
   });
   const middle = shares.map(({ percent }) => percent / 100);
-  const spreadOf = (figure: (part: Ingredient) => Estimate): Estimate => {
+  const betweenDraws = (figure: (part: Ingredient) => Estimate) => {
     const draws = kept.map((each) =>
       parts.reduce((sum, part, i) => sum + (each[i] ?? 0) * figure(part).value, 0),
     );
     const value = mean(draws);
-    const between = mean(draws.map((draw) => (draw - value) ** 2));
+    return { value, between: mean(draws.map((draw) => (draw - value) ** 2)) };
+  };
+  const spreadOf = (figure: (part: Ingredient) => Estimate): Estimate => {
+    const { value, between } = betweenDraws(figure);
     const within = parts.reduce((sum, part, i) => sum + ((middle[i] ?? 0) * figure(part).sd) ** 2, 0);
     return { value, sd: Math.sqrt(between + within) };
   };
@@ -180,7 +185,8 @@ export function estimateFromLabel(label: Label, book: IngredientBook, seed = 1):
     PARTS.map((name) => [name, spreadOf((part) => part.per100g[name])]),
   ) as unknown as Composition;
   const none: Estimate = { value: 0, sd: 0 };
-  const gPerG = spreadOf((part) => part.absorption?.gPerG ?? none);
+  const drinks = (part: Ingredient) => part.absorption?.gPerG ?? none;
+  const gPerG = spreadOf(drinks);
   const drinking = parts.reduce(
     (sum, part, i) => sum + (middle[i] ?? 0) * (part.absorption?.gPerG.value ?? 0),
     0,
@@ -205,5 +211,6 @@ export function estimateFromLabel(label: Label, book: IngredientBook, seed = 1):
               ) / drinking,
           }
         : null,
+    thirstCv: drinking > 0 ? Math.min(1, Math.sqrt(betweenDraws(drinks).between) / gPerG.value) : 0,
   });
 }

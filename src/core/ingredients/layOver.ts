@@ -72,6 +72,7 @@ function blendIngredient(entry: BlendEntry, book: IngredientBook): Result<Ingred
     gluten: worst.find((risk) => parts.some(({ ingredient }) => ingredient.gluten === risk)) ?? 'free',
     smokePointC: null,
     madeOf: parts.map(({ ingredient, share }) => ({ ingredientId: ingredient.id, share })),
+    ...(entry.thirstCv !== undefined && { thirstCv: entry.thirstCv }),
     source: entry.source || 'Reckoned from its parts.',
   });
 }

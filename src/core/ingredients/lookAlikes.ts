@@ -18,6 +18,11 @@ export const LOOK_ALIKES: readonly LookAlike[] = [
       'Cassava flour is the whole root with its fibre; tapioca starch is the starch alone. In some countries both are sold as tapioca flour.',
   },
   {
+    ids: ['bought-blend-plain', 'bought-blend-gum'],
+    difference:
+      'One brings its own gum, the other none: swapped, a dough has twice the gum or crumbles. The label says which.',
+  },
+  {
     ids: ['tapioca-starch', 'sour-tapioca-starch'],
     difference: 'Sour tapioca starch is fermented and puffs by itself in the oven; the plain one does not.',
   },

@@ -195,6 +195,9 @@ test('printed percentages are kept, a panel narrows, a contradiction shows, nons
   expect(seen.value.sureness).toBeGreaterThan(blind.value.sureness);
   expect(stated.value.shares[0]!.percent).toBeCloseTo(60, 0);
   expect(seen.value.absorption!.gPerG.value).toBeCloseTo(0.6 * 0.75 + 0.4 * 1.1, 1);
+  // knowing a share leaves less doubt about what the whole drinks
+  expect(stated.value.thirstCv).toBeLessThan(0.02);
+  expect(blind.value.thirstCv).toBeGreaterThan(2 * stated.value.thirstCv);
   const odd = estimateFromLabel({ ...label, panel: { ...label.panel, fat: 40 } }, libraryBook);
   expect(odd.ok && odd.value.misfit).toBeGreaterThan(2);
   expect(estimateFromLabel(label, libraryBook, 3)).toEqual(estimateFromLabel(label, libraryBook, 3));

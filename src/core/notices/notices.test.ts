@@ -34,6 +34,14 @@ test('each notice comes with its cause and goes with it', () => {
   expect(more(['baking-soda', 4])).toContain('sodaWithoutAcid');
   expect(more(['baking-soda', 4], ['cider-vinegar', 10])).not.toContain('sodaWithoutAcid');
   expect(more(['sugar', 80])).toContain('sugarBrakes');
+  // gum inside a bought blend is counted and told, but only where more binder is added to it
+  const blend = (...lines: [string, number][]) =>
+    codes(withLines(['bought-blend-gum', 500], ['water', 450], ['salt', 10], ['instant-yeast', 7], ...lines));
+  expect(blend(['xanthan', 4])).toContain('binderInside');
+  expect(blend(['psyllium-husk', 12])).toContain('binderInside');
+  expect(blend()).not.toContain('binderInside');
+  expect(blend()).not.toContain('noBinder');
+  expect(codes(withLines(['bought-blend-plain', 500], ['water', 400], ['salt', 10]))).toContain('noBinder');
   expect(codes(withLines(...base, ['water', 350], ['salt', 10], ['instant-yeast', 7]))).toContain('noBinder');
   expect(codes(withLines(...good.filter(([id]) => id !== 'salt')))).toContain('noSalt');
   expect(codes(withLines(...good.filter(([id]) => id !== 'instant-yeast')))).toContain('noLeaven');

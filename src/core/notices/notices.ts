@@ -54,6 +54,15 @@ export type Notice = {
       readonly from: number;
       readonly to: number;
     }
+  | {
+      /** A blend brings binder of its own, and the sheet adds more. */
+      readonly code: 'binderInside';
+      readonly ingredientId: string;
+      readonly binderId: string;
+      /** Of the base: what the blend brings, and all there is of that binder. */
+      readonly insidePercent: number;
+      readonly percent: number;
+    }
   | { readonly code: 'mostlyStarch'; readonly percent: number }
   | { readonly code: 'sugarBrakes'; readonly percent: number }
   | { readonly code: 'saltBrakes'; readonly percent: number }
@@ -220,6 +229,26 @@ export function noticesOf(
       totals.binders.length <= 1
     ) {
       notices.push({ code: 'underUsual', rank: 32, lineIds, ingredientId, percent, from, to });
+    }
+  }
+
+  const added = doughLines.filter((line) => book.get(line.ingredientId)?.roles[0] === 'binder');
+  if (added.length > 0) {
+    for (const line of doughLines) {
+      const blend = book.get(line.ingredientId);
+      if (!blend?.madeOf || !isFlourBase(blend)) continue;
+      for (const { ingredient, massG } of inside.filter((part) => part.lineId === line.id)) {
+        if (ingredient.roles[0] !== 'binder') continue;
+        notices.push({
+          code: 'binderInside',
+          rank: 44,
+          lineIds: [line.id, ...added.map(({ id }) => id)],
+          ingredientId: blend.id,
+          binderId: ingredient.id,
+          insidePercent: (100 * massG) / totals.baseG,
+          percent: percentOf(ingredient.id),
+        });
+      }
     }
   }
 

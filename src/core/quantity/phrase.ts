@@ -77,6 +77,9 @@ function termAt(tokens: readonly Token[], at: number): { term: Term; next: numbe
   const named = degrees ? null : unitAt(tokens, next);
   if (named) next = named.next;
   let unit = named?.unit ?? null;
+  // "1.200 g": twelve hundred to some; no scale in a kitchen weighs thousandths
+  if (/^[1-9]\d{0,2}\.\d{3}$/.test(tokens[at]?.text ?? '') && /^(?:g|ml)$/.test(unit?.word ?? ''))
+    return null;
   let each: Term['each'] = null;
   if (packs && unit) {
     each = { amount, unit };

@@ -11,6 +11,7 @@ export type Match =
   | { readonly kind: 'unknown' };
 
 /** Names that mean more than one thing, and names that recipes use and labels don't. Several ids: it has to be asked. */
+const BLENDS = ['bought-blend-plain', 'bought-blend-gum'] as const;
 const ALSO: readonly (readonly [string, ...string[]])[] = [
   ['yeast', 'instant-yeast', 'active-dry-yeast', 'fresh-yeast'],
   ['dry yeast', 'active-dry-yeast', 'instant-yeast'],
@@ -84,6 +85,15 @@ const ALSO: readonly (readonly [string, ...string[]])[] = [
   ['treacle', 'black-treacle'],
   ['molasses', 'black-treacle'],
   ['flour', 'white-rice-flour', 'brown-rice-flour'],
+  ['flour blend', ...BLENDS],
+  ['flour mix', ...BLENDS],
+  ['gluten free flour', ...BLENDS],
+  ['gluten free blend', ...BLENDS],
+  ['gluten free mix', ...BLENDS],
+  ['gluten free flour blend', ...BLENDS],
+  ['gluten free flour mix', ...BLENDS],
+  ['gf flour', ...BLENDS],
+  ['gf flour blend', ...BLENDS],
   ['starch', 'tapioca-starch', 'potato-starch', 'maize-starch'],
   ['chocolate chip', 'chocolate'],
   ['walnut', 'walnuts'],
@@ -161,9 +171,14 @@ export function matchIngredient(name: string, book: IngredientBook): Match {
   if (!glutenFreeStarch && words.some((word) => word !== null && GLUTEN_WORDS.has(word)))
     return { kind: 'gluten' };
   if (
-    /\bself[- ]?rais|\ball[- ]?purpose\b|\bbread flour\b|\b(?:plain|strong|white|cake|00) flour\b/i.test(name)
+    /\bself[- ]?rais|\ball[- ]?purpose\b|\bap flour\b|\bbread flour\b|\b(?:plain|strong|white|cake|00) flour\b/i.test(
+      name,
+    )
   ) {
-    return { kind: 'gluten' };
+    // a bought blend under its old name: with gum or without has to be asked
+    const blends = (raw.has('gluten') && raw.has('free')) || raw.has('gf') || raw.has('glutenfree');
+    const candidates = BLENDS.filter((id) => book.has(id));
+    return blends && candidates.length > 0 ? { kind: 'which', candidates } : { kind: 'gluten' };
   }
   const found: (readonly string[])[] = [];
   for (const alias of aliasesOf(book)) {
@@ -183,4 +198,29 @@ export function matchIngredient(name: string, book: IngredientBook): Match {
   if (found.length === 1 && first.length === 1 && only && stray.length === 0)
     return { kind: 'sure', ingredientId: only };
   return { kind: 'which', candidates: ids.slice(0, 6) };
+}
+
+/**
+ * What else a name could mean for a remark made beside it: "rice flour (brown)" is not white rice flour. A remark's word counts where
+ * another ingredient is called by it and otherwise only by words of the name. What is said not to be meant does not count.
+ */
+export function meantOtherwise(
+  name: string,
+  remark: string,
+  ingredientId: string,
+  book: IngredientBook,
+): readonly string[] {
+  const named = new Set(wordsOf(name));
+  const said = wordsOf(remark.replace(/\b(?:not|no|without|never)\b.*$/i, '')).filter(
+    (word) => !HARMLESS.has(word),
+  );
+  const others = aliasesOf(book).filter(
+    ({ words, ids }) =>
+      !ids.includes(ingredientId) &&
+      words.length > 1 &&
+      words.some((word) => said.includes(word)) &&
+      words.every((word) => said.includes(word) || named.has(word)) &&
+      words.some((word) => named.has(word)),
+  );
+  return [...new Set(others.flatMap(({ ids }) => ids))].slice(0, 5);
 }

@@ -3,7 +3,7 @@ import { tokensOf, type Token } from '../quantity/amount';
 import type { MeasureSystem } from '../quantity/measures';
 import { phraseAt, type Phrase } from '../quantity/phrase';
 import { weigh, type Weighed } from '../quantity/weigh';
-import { matchIngredient, type Match } from './match';
+import { matchIngredient, meantOtherwise, type Match } from './match';
 
 export type Asking =
   /** Which ingredient is meant. */
@@ -11,6 +11,8 @@ export type Asking =
   | 'unknown'
   /** A grain with gluten is named. */
   | 'gluten'
+  /** Something that is safe only when certified, and the line does not say it is. */
+  | 'certified'
   /** No amount, or one that can't be weighed. */
   | 'howMuch'
   /** Two amounts that are not the same. */
@@ -89,6 +91,9 @@ function wholeNameIn(line: string, book: IngredientBook): { ingredientId: string
   };
 }
 
+/** Says itself that it was kept from gluten. */
+const CERTIFIED = /\bcertified\b|\bgluten[- ]?free\b|\bgf\b/i;
+
 /** How far two amounts of one thing may lie apart and still be the same, rounded twice. */
 function agree(a: Weighed, b: Weighed): boolean {
   const slack = (weighed: Weighed) => (weighed.by === 'mass' ? 0.035 : weighed.by === 'volume' ? 0.14 : 0.1);
@@ -145,10 +150,24 @@ export function readIngredientLine(
     const whole = matchIngredient(`${nameText} ${note.join(' ')}`, book);
     if (whole.kind === 'sure') match = whole;
   }
+  const asks: Asking[] = [];
+  if (match.kind === 'sure') {
+    const { ingredientId: meant } = match;
+    const others = meantOtherwise(
+      named ? (book.get(meant)?.name ?? '') : nameText,
+      note.join(' '),
+      meant,
+      book,
+    );
+    if (others.length > 0) match = { kind: 'which', candidates: [meant, ...others] };
+    else if (!named && book.get(meant)?.gluten === 'onlyIfCertified' && !CERTIFIED.test(line)) {
+      asks.push('certified');
+      match = { kind: 'which', candidates: [meant] };
+    }
+  }
   const ingredientId = match.kind === 'sure' ? match.ingredientId : null;
   const ingredient = ingredientId ? (book.get(ingredientId) ?? null) : null;
-  const asks: Asking[] = [];
-  if (match.kind !== 'sure') asks.push(match.kind);
+  if (match.kind !== 'sure' && asks.length === 0) asks.push(match.kind);
 
   const percents = amounts.filter(({ phrase }) => phrase.terms[0]?.unit?.kind === 'percent');
   const percent = percents[0]?.phrase.terms[0]?.amount.low ?? null;

@@ -2,7 +2,13 @@
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useMemo, useRef, useState, type RefObject } from 'react';
-import { lookAlikesOf, searchIngredients, type Ingredient } from '@/core/ingredients';
+import {
+  isFlourBase,
+  lookAlikesOf,
+  searchIngredients,
+  type Ingredient,
+  type IngredientBook,
+} from '@/core/ingredients';
 import { useBook, useKeptIngredients } from '../book/BookProvider';
 import { ROLE_WORD } from '../wording/words';
 import { RoleMark } from './RoleMark';
@@ -12,6 +18,15 @@ interface IngredientSearchProps {
   label: string;
   onPick: (ingredient: Ingredient) => void;
   onClose: () => void;
+}
+
+/** Is there gum in a blend already? The question behind many a crumbly or gummy loaf. */
+function insideWord({ madeOf }: Ingredient, book: IngredientBook): string {
+  const binders = (madeOf ?? []).flatMap(({ ingredientId }) => {
+    const part = book.get(ingredientId);
+    return part?.roles[0] === 'binder' ? [part.name.toLowerCase()] : [];
+  });
+  return binders.length > 0 ? `holds ${binders.join(', ')}` : 'no binder in it';
 }
 
 /** Finds an ingredient by any of its names; arrows and Enter choose, Escape goes back to the button. */
@@ -66,6 +81,11 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
                   <RoleMark role={ingredient.roles[0]} />
                   <span className="min-w-0 font-medium">
                     {ingredient.name}
+                    {ingredient.madeOf && isFlourBase(ingredient) && (
+                      <span className="block text-xs font-normal text-soft">
+                        {insideWord(ingredient, book)}
+                      </span>
+                    )}
                     {lookAlikesOf(ingredient.id)[0] && (
                       <span className="block text-xs font-normal text-soft">
                         not{' '}

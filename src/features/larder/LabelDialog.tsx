@@ -64,7 +64,7 @@ export function LabelDialog({ onClose }: { onClose: (savedId?: string) => void }
   );
   const keep = async () => {
     if (!estimate?.ok) return;
-    const { shares, sureness } = estimate.value;
+    const { shares, sureness, thirstCv } = estimate.value;
     const said = shares
       .map(
         ({ ingredientId, low, high }) =>
@@ -83,6 +83,7 @@ export function LabelDialog({ onClose }: { onClose: (savedId?: string) => void }
         massG: Math.max(0.001, percent * 10),
       })),
       densityGPerMl: null,
+      thirstCv,
     };
     if (await save({ entry, seen: 0, away: false })) onClose(entryId);
   };

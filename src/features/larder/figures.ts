@@ -1,4 +1,11 @@
-import { energyKjPer100g, PARTS, type Ingredient } from '@/core/ingredients';
+import {
+  energyKjPer100g,
+  energySdKjPer100g,
+  FIGURE_SPREADS,
+  PARTS,
+  saltSdPer100g,
+  type Ingredient,
+} from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
 import { formatDecimal, type TemperatureUnit, formatTemperature } from '@/core/units';
 import { GLUTEN_WORD, ALLERGEN_WORD } from '../wording/cautions';
@@ -21,8 +28,14 @@ export interface Figure {
   readonly share: number | null;
 }
 
-const spread = (value: number, sd: number): string =>
-  sd > 0 ? `${formatDecimal(value, 1)} ± ${formatDecimal(Z80 * sd, 1)}` : formatDecimal(value, 1);
+const spread = (value: number, sd: number, places = 1): string =>
+  sd > 0
+    ? `${formatDecimal(value, places)} ± ${formatDecimal(Z80 * sd, places)}`
+    : formatDecimal(value, places);
+
+/** Two ends and how far each may be off; a difference has no zero to be shifted by. */
+const warmth = (fromC: number, toC: number, sdC: number, unit: TemperatureUnit): string =>
+  `${fromC === toC ? '' : `${formatTemperature(fromC, unit)} – `}${formatTemperature(toC, unit)} ± ${formatDecimal(Z80 * sdC * (unit === 'F' ? 1.8 : 1), 0)}`;
 
 /** Every figure of an ingredient in the words of the larder, the ones a dough feels first on top. */
 export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure[] {
@@ -35,7 +48,7 @@ export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure
     },
     absorption && {
       word: 'Four fifths of it taken in',
-      text: `${formatDecimal(absorption.tauMin * Math.log(5), 0)} min`,
+      text: `${formatDecimal(absorption.tauMin * Math.log(5), 0)} ± ${formatDecimal(Z80 * FIGURE_SPREADS.tauCv * absorption.tauMin * Math.log(5), 0)} min`,
       share: Math.min(1, absorption.tauMin / 40),
     },
     usualShare && {
@@ -48,30 +61,34 @@ export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure
       text: spread(per100g[part].value, per100g[part].sd),
       share: per100g[part].value / 100,
     })),
-    { word: 'Salt, g in 100 g', text: formatDecimal(ingredient.saltPer100g, 2), share: null },
+    {
+      word: 'Salt, g in 100 g',
+      text: spread(ingredient.saltPer100g, saltSdPer100g(ingredient), 2),
+      share: null,
+    },
     {
       word: 'Energy, kJ in 100 g',
-      text: formatDecimal(energyKjPer100g(ingredient), 0),
+      text: spread(energyKjPer100g(ingredient), energySdKjPer100g(ingredient), 0),
       share: Math.min(1, energyKjPer100g(ingredient) / 3700),
     },
     {
       word: 'A millilitre weighs, g',
       text:
         ingredient.densitySpooned === ingredient.densityScooped
-          ? formatDecimal(ingredient.densitySpooned, 2)
+          ? spread(ingredient.densitySpooned, FIGURE_SPREADS.liquidDensityCv * ingredient.densitySpooned, 2)
           : `${formatDecimal(ingredient.densitySpooned, 2)} spooned, ${formatDecimal(ingredient.densityScooped, 2)} scooped`,
       share: Math.min(1, ingredient.densityScooped / 1.5),
     },
     gelatinisationC && {
       word: 'Starch swells and sets at',
-      text: `${formatTemperature(gelatinisationC.onset, unit)} – ${formatTemperature(gelatinisationC.peak, unit)}`,
+      text: warmth(gelatinisationC.onset, gelatinisationC.peak, FIGURE_SPREADS.gelatinisationC, unit),
       share: null,
     },
     smokePointC === null
       ? null
       : {
           word: 'Smokes at',
-          text: formatTemperature(smokePointC, unit),
+          text: warmth(smokePointC, smokePointC, FIGURE_SPREADS.smokePointC, unit),
           share: Math.min(1, smokePointC / 260),
         },
     { word: 'Gluten', text: GLUTEN_WORD[ingredient.gluten], share: null },

@@ -16,6 +16,7 @@ const QUESTION: Record<Asking, string> = {
   which: 'Which one is meant?',
   unknown: 'What is this?',
   gluten: 'This names a grain with gluten. What goes in instead?',
+  certified: 'Only when certified gluten-free. Is this one? If not: what goes in instead?',
   howMuch: 'How much of it?',
   disagree: 'Its amounts do not agree. Which is right?',
   several: 'More than one thing on this line. What and how much goes on the sheet?',

@@ -29,6 +29,8 @@ export function wordNotice(notice: Notice, nameOf: (id: string) => string): stri
       return `${nameOf(notice.ingredientId)} ${percent(notice.percent)}: more than the usual ${notice.from}–${notice.to} %.`;
     case 'underUsual':
       return `${nameOf(notice.ingredientId)} ${percent(notice.percent)}: less than the usual ${notice.from}–${notice.to} %.`;
+    case 'binderInside':
+      return `${nameOf(notice.ingredientId)} brings ${nameOf(notice.binderId).toLowerCase()} of its own, ${percent(notice.insidePercent)} of the flours${notice.percent > notice.insidePercent * 1.001 ? `: with what you add there are ${percent(notice.percent)}` : ', beside the binder you add'}.`;
     case 'mostlyStarch':
       return `${percent(notice.percent)} of the base is pure starch: light and white, but bland, and stale by tomorrow.`;
     case 'sugarBrakes':

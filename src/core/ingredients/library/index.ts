@@ -1,5 +1,6 @@
 import type { Ingredient } from '../ingredient';
 import { binders, seeds } from './bindersAndSeeds';
+import { boughtBlends } from './boughtBlends';
 import { grainFlours, pseudoCereals, pulses } from './flours';
 import { cultures, inclusions, seasonings } from './seasoningAndCulture';
 import { starches, tubersAndNuts } from './tubersAndStarches';
@@ -9,6 +10,7 @@ import { fats, leavens, sweets } from './fatsSweetsLeavens';
 /** Every ingredient the product knows by itself, in the order in which a baker's shelf is walked along. */
 export const ingredientLibrary: readonly Ingredient[] = [
   ...grainFlours,
+  ...boughtBlends,
   ...pseudoCereals,
   ...pulses,
   ...tubersAndNuts,
