@@ -94,15 +94,24 @@ function wholeNameIn(line: string, book: IngredientBook): { ingredientId: string
 /** Says itself that it was kept from gluten. */
 const CERTIFIED = /\bcertified\b|\bgluten[- ]?free\b|\bgf\b/i;
 
-/** How far two amounts of one thing may lie apart and still be the same, rounded twice. */
-function agree(a: Weighed, b: Weighed): boolean {
-  const slack = (weighed: Weighed) => (weighed.by === 'mass' ? 0.035 : weighed.by === 'volume' ? 0.14 : 0.1);
+/**
+ * How far two amounts of one thing may lie apart and still be the same, rounded twice. Two volumes of one thing, or a volume of
+ * something poured, are as sure as cups are alike; a powder's cup is filled by everybody's own hand.
+ */
+function agree(a: Weighed, b: Weighed, poured: boolean): boolean {
+  const volume = poured || a.by === b.by ? 0.05 : 0.14;
+  const slack = (weighed: Weighed) =>
+    weighed.by === 'mass' ? 0.035 : weighed.by === 'volume' ? volume : 0.1;
   const low = (w: Weighed) => w.lowG * (1 - slack(w)) - 0.6;
   const high = (w: Weighed) => w.highG * (1 + slack(w)) + 0.6;
   return low(a) <= high(b) && low(b) <= high(a);
 }
 
 const EXACTNESS: readonly Weighed['by'][] = ['mass', 'volume', 'count', 'percent'];
+const width = ({ lowG, highG, massG }: Weighed) => (highG - lowG) / massG;
+/** Scales before jugs, jugs before cups. */
+const exactest = (a: Weighed, b: Weighed): number =>
+  EXACTNESS.indexOf(a.by) - EXACTNESS.indexOf(b.by) || width(a) - width(b);
 
 /**
  * Reads one line of a list of ingredients in whatever order it was written: amount first or last, two units, a bracket, a
@@ -179,13 +188,12 @@ export function readIngredientLine(
       return weighed.ok ? [{ said, weighed: weighed.value }] : [];
     });
   const unread = amounts.length - percents.length - readings.length;
-  const best = [...readings].sort(
-    (a, b) => EXACTNESS.indexOf(a.weighed.by) - EXACTNESS.indexOf(b.weighed.by),
-  )[0];
+  const best = [...readings].sort((a, b) => exactest(a.weighed, b.weighed))[0];
+  const poured = ingredient !== null && ingredient.densitySpooned === ingredient.densityScooped;
   // a line whose ingredient is still a question can't say what its cups weigh: that follows from the answer
   if (ingredient && (unread > 0 || (!best && percent === null))) asks.push('howMuch');
   if (!ingredient && amounts.length === 0) asks.push('howMuch');
-  if (best && readings.some((reading) => !agree(reading.weighed, best.weighed))) {
+  if (best && readings.some((reading) => !agree(reading.weighed, best.weighed, poured))) {
     const sameKind = readings.filter((reading) => reading.weighed.by === best.weighed.by).length > 1;
     const apart = readings.every((reading) => reading.weighed.by === best.weighed.by);
     asks.push(sameKind && apart && !/[/(=]/.test(line) ? 'several' : 'disagree');
@@ -216,5 +224,5 @@ export function readLineAs(
     const one = weigh(phrase, ingredient, { system, bareUnitG: null, baseG: null });
     return one.ok ? [one.value] : [];
   });
-  return weighed.sort((a, b) => EXACTNESS.indexOf(a.by) - EXACTNESS.indexOf(b.by))[0] ?? null;
+  return weighed.sort(exactest)[0] ?? null;
 }

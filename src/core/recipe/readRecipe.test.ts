@@ -66,8 +66,11 @@ test('a recipe with parts, mixed units, a method and a slip in its temperatures'
     ['mix', 300, null, null],
     ['rest', 1800, 2400, null],
     ['preheat', null, null, 218.5],
-    ['proof', 4500, null, null],
+    ['proof', 4500, null, 28],
+    ['bake', 3000, null, null],
   ]);
+  // said outside the method it is a slip all the same
+  expect(read('Loaf\nBake at 350 °F / 220 °C\n\n100 g millet flour').contradictions).toHaveLength(1);
   expect(reading.notes).toEqual(['Keeps two days.']);
 });
 

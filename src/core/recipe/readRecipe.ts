@@ -144,6 +144,7 @@ export function readRecipe(
     const line = bare(rawLine);
     if (line === '' || TABLE_RULE.test(line)) continue;
     const put = (role: LineRole) => lines.push({ number, text: line, role });
+    contradictions.push(...heatContradictions(line).map((found) => ({ ...found, number })));
     const bulletless = line.replace(/^(?:[-–—*•·]|\[[ x]?\])\s+/i, '');
     if (METHOD.test(line)) {
       section = 'method';
@@ -189,7 +190,6 @@ export function readRecipe(
       section = 'method';
       const sentence = line.replace(NUMBERED, '').replace(/^[-–—*•·]\s+/, '');
       steps.push(...readSteps(sentence, newId));
-      contradictions.push(...heatContradictions(line).map((found) => ({ ...found, number })));
       put('step');
     } else if (
       section === 'start' &&
@@ -207,7 +207,6 @@ export function readRecipe(
       // the method begins without a heading
       section = 'method';
       steps.push(...readSteps(bulletless, newId));
-      contradictions.push(...heatContradictions(line).map((found) => ({ ...found, number })));
       put('step');
     } else {
       section = 'ingredients';

@@ -34,6 +34,29 @@ test.each([
       ['bake', 2400, null, 220],
     ],
   ],
+  [
+    'Bake at 200 °C for 1 hour, then cool for 2 hours.',
+    [
+      ['bake', 3600, null, 200],
+      ['cool', 7200, null, null],
+    ],
+  ],
+  [
+    'Bake 20 minutes at 235 °C with the lid on; then 40 minutes at 210 °C.',
+    [
+      ['bake', 1200, null, 235],
+      ['bake', 2400, null, 210],
+    ],
+  ],
+  [
+    'Let it stand for 15 minutes and then scrape it into a tin.',
+    [
+      ['rest', 900, null, null],
+      ['shape', null, null, null],
+    ],
+  ],
+  ['Mix until smooth, then beat for 2 minutes more.', [['mix', 120, null, null]]],
+  ['Lower the oven to 190 °C for 30 minutes.', [['bake', 1800, null, 190]]],
   ['Scrape into the tin. Smooth the top with a wet hand.', [['shape', null, null, null]]],
 ] as const)('%j', (text, expected) => {
   expect(steps(text)).toEqual(expected);

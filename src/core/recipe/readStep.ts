@@ -15,7 +15,10 @@ const VERBS: readonly (readonly [StepKind, RegExp])[] = [
   ['boil', /\b(?:boil(?:ing)? water|poach|boil (?:the|each|for))\b/i],
   ['fry', /\b(?:deep-?)?fry\b/i],
   ['griddle', /\b(?:griddle|skillet|dry pan|frying pan)\b/i],
-  ['bake', /\b(?:bake|baking for|return to the oven|into the oven)\b/i],
+  [
+    'bake',
+    /\b(?:bake|baking for|return to the oven|into the oven|(?:lower|reduce|turn down|drop) (?:the (?:oven|heat|temperature)|(?:it )?to)|turn (?:it|the (?:oven|heat)) down)\b/i,
+  ],
   ['cool', /\b(?:cool|rack)\b/i],
   ['chill', /\b(?:fridge|refrigerat|overnight in the cold|chill)\w*/i],
   ['proof', /\b(?:proof|prove|second rise|final rise|rise in the tin|until risen)\b/i],
@@ -104,10 +107,25 @@ export function heatContradictions(text: string): HeatContradiction[] {
   });
 }
 
-/** A paragraph of a method as steps: a sentence opens a new one when it brings a time of its own or another kind of work. */
+/** Where one thing ends and the next begins: a sentence, or what comes "then". */
+const NEXT = /(?<=[.!?])\s+(?=[\p{Lu}\d"“(])|(?<=[,;])\s+(?=(?:and )?then\b)|\s+(?=and then\b)/u;
+
+/** Work that goes on under another heat or for another while without being named again: "then 40 minutes at 190 °C". */
+const GOES_ON: ReadonlySet<StepKind> = new Set([
+  'bake',
+  'griddle',
+  'fry',
+  'boil',
+  'proof',
+  'bulk',
+  'rest',
+  'chill',
+]);
+
+/** A paragraph of a method as steps: a sentence, or what comes then, opens a new one when it brings a time of its own or another kind of work. */
 export function readSteps(paragraph: string, newId: () => string): MethodStep[] {
   const sentences = paragraph
-    .split(/(?<=[.!?])\s+(?=[\p{Lu}\d"“(])/u)
+    .split(NEXT)
     .map((sentence) => sentence.trim())
     .filter(Boolean);
   const groups: string[] = [];
@@ -132,9 +150,13 @@ export function readSteps(paragraph: string, newId: () => string): MethodStep[] 
     }
     return parts;
   });
+  let before: StepKind = 'free';
   return pieces.map((note): MethodStep => {
-    const kind = stepKindOf(note);
     const time = timeIn(note);
+    const named = stepKindOf(note);
+    const kind =
+      named === 'free' && time && /^(?:and )?then\b/i.test(note) && GOES_ON.has(before) ? before : named;
+    before = kind;
     const step = { ...newStep(kind, newId()), note, minS: time?.minS ?? null, maxS: time?.maxS ?? null };
     const limits = stepTempRangeC(kind);
     const temperature = temperaturesIn(note)[0]?.tempC;

@@ -197,7 +197,7 @@ function Understood({
           {reading.contradictions.map(({ said, firstC, secondC, number }) => (
             <p key={`${number} ${said}`}>
               Line {number} says “{said}”: that is {formatDecimal(firstC, 0)} °C and{' '}
-              {formatDecimal(secondC, 0)} °C. One is a slip; the step is left without a temperature.
+              {formatDecimal(secondC, 0)} °C. One is a slip: no step takes its temperature from there.
             </p>
           ))}
         </section>
