@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { useUp as scaleToWhatThereIs } from '@/core/adjust';
 import { FORMULA_LIMITS, massByIngredient } from '@/core/formula';
+import { isFlourBase, type IngredientBook } from '@/core/ingredients';
 import { within } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { useBook, useNameOf } from '../../book/BookProvider';
@@ -13,6 +14,16 @@ import { useSheetState } from '../SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
 
+/** What there is a bag's rest of is most often the flour there is most of. */
+function mostOf(masses: ReadonlyMap<string, number>, book: IngredientBook): string {
+  const byMass = [...masses].sort(([, a], [, b]) => b - a).map(([id]) => id);
+  const isBase = (id: string) => {
+    const ingredient = book.get(id);
+    return ingredient !== undefined && isFlourBase(ingredient);
+  };
+  return byMass.find(isBase) ?? byMass[0] ?? '';
+}
+
 export function UseUp({ onDone }: { onDone: () => void }) {
   const formula = useSheetState((state) => state.formula);
   const book = useBook();
@@ -21,7 +32,7 @@ export function UseUp({ onDone }: { onDone: () => void }) {
   const readMass = useQuantity();
   const { preferences } = usePreferences();
   const masses = massByIngredient(formula);
-  const [id, setId] = useState(() => [...masses.keys()][0] ?? '');
+  const [id, setId] = useState(() => mostOf(masses, book));
   const [haveG, setHaveG] = useState(() => masses.get(id) ?? 100);
   return (
     <>
