@@ -95,7 +95,12 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
         mixturesG.set(id, (mixturesG.get(id) ?? 0) + sdG);
       const apart = takeApart(book, line.ingredientId, line.massG);
       return apart.ok
-        ? apart.value.map((part) => ({ ...part, mixture: apart.value.length > 1, doubt: doubtOf(line) }))
+        ? apart.value.map(({ ingredient, massG }) => ({
+            ingredient,
+            massG,
+            mixture: apart.value.length > 1,
+            doubt: doubtOf(line),
+          }))
         : [];
     });
     const stageWaterG = parts.reduce(

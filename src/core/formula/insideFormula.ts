@@ -12,17 +12,28 @@ export interface Inside {
   readonly dough: boolean;
 }
 
+/** The last answer for a list of stages: a sheet asks a dozen times between two keys, and its stages never change in place. */
+const remembered = new WeakMap<
+  Formula['stages'],
+  { readonly book: IngredientBook; readonly all: readonly Inside[] }
+>();
+
 /**
  * Everything that is in a formula, blends and starters taken apart to the last flour. Whoever asks "is there egg in it?" or "how
  * much psyllium?" asks here, never the lines: a line may hold both inside a jar. Lines the book does not know are not in it.
  */
-export function insideFormula(formula: Pick<Formula, 'stages'>, book: IngredientBook): Inside[] {
-  return formula.stages.flatMap((stage) =>
-    stage.lines.flatMap((line) => {
-      const apart = takeApart(book, line.ingredientId, line.massG);
-      return apart.ok
-        ? apart.value.map((part): Inside => ({ ...part, lineId: line.id, dough: isDoughStage(stage) }))
-        : [];
-    }),
-  );
+export function insideFormula({ stages }: Pick<Formula, 'stages'>, book: IngredientBook): readonly Inside[] {
+  const known = remembered.get(stages);
+  if (known?.book === book) return known.all;
+  const all: Inside[] = [];
+  for (const stage of stages) {
+    const dough = isDoughStage(stage);
+    for (const { id: lineId, ingredientId, massG: lineG } of stage.lines) {
+      const apart = takeApart(book, ingredientId, lineG);
+      if (!apart.ok) continue;
+      for (const { ingredient, massG } of apart.value) all.push({ ingredient, massG, lineId, dough });
+    }
+  }
+  remembered.set(stages, { book, all });
+  return all;
 }

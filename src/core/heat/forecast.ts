@@ -120,7 +120,8 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   const shown = bakeRun(question);
   if (!shown.ok) return shown;
   yield { done: 1, of: DRAWS + 2 };
-  const plain = bakeRun(question, CENTRAL_DRAW, 'coarse');
+  // ends as the draws do, so that it is compared with them for as long as they last
+  const plain = bakeRun(question, CENTRAL_DRAW, 'coarse', 160, 'cut');
   if (!plain.ok) return plain;
   const draws = NORMAL.map((z) => drawOf(z, question));
   const runs: BakeRun[] = [];

@@ -22,7 +22,7 @@ export const HEAT = {
   topping: { heatJPerM2K: 10_000, contactWPerM2K: 90, mostC: 97 },
   emissivity: { oven: 0.85, lid: 0.9, rack: 0.9 },
   /** Touching heat, W/(m² K): dough on hot stone or steel, on a tray through paper, in a greased tin. */
-  contact: { stone: 35, steel: 60, castIron: 130, griddle: 200, tray: 70, tin: 90, cv: 0.25 },
+  contact: { stone: 46, steel: 70, castIron: 130, griddle: 200, tray: 70, tin: 90, cv: 0.25 },
   /** Of that, what is left where the skin is dry: it shrinks, blisters and stands on its own steam (griddled batters 250 falling to 80-150). */
   dryContact: 0.6,
   /** A static oven's walls glow warmer than its air, its floor the most (elements in roof and floor), °C. Practice, thermocouples on trays. */

@@ -52,6 +52,12 @@ export interface BodyState {
   readonly boilsC: number;
   sinceSlowS: number;
   readonly conducts: Float64Array;
+  /** Per inner face, W/K: fresh as long as `conducts` is. */
+  readonly passes: Float64Array;
+  /** Per inner face: area over the way between its cells' centres, m. */
+  readonly between: Float64Array;
+  /** Per cell: water per dry matter, kg/kg, at the beginning of a step. */
+  readonly crumb: Float64Array;
   /** Of a cell's conduction, what goes as vapour through its bubbles: it takes water along, from hot to cold. */
   readonly asVapour: Float64Array;
   readonly vapourTable: Float64Array;
@@ -60,9 +66,19 @@ export interface BodyState {
 }
 
 export const WATER_J_PER_KG_K = 4200;
+// looked up once: a loaf asks for these some million times, and a bundler may make each look through another module a call
+const { m2PerS: CREEPS_M2_PER_S, perC: CREEPS_PER_C, freeAbove: FREE_ABOVE } = HEAT.moisture;
+const {
+  halfActivity: HALF_ACTIVITY,
+  halfActivityPerK: HALF_ACTIVITY_PER_K,
+  crustWPerMK: CRUST_W_PER_MK,
+} = HEAT;
 const GAS = 8.314462;
 /** Below so much water per dry matter nothing more boils away. */
 const BOUND_WATER = 0.025;
+/** Activation energies over the gas constant, K. */
+const BROWNING_K = HEAT.browning.energyJPerMol / GAS;
+const GELATINISES_K = HEAT.gelatinise.energyJPerMol / GAS;
 
 export function newBody(grid: Grid, figures: BodyFigures, startC: number): BodyState {
   const { matter, porosity } = figures;
@@ -94,6 +110,9 @@ export function newBody(grid: Grid, figures: BodyFigures, startC: number): BodyS
     boilsC: boilingAtC(figures.pressurePa),
     sinceSlowS: 0,
     conducts: new Float64Array(n),
+    passes: new Float64Array(grid.area.length),
+    between: Float64Array.from(grid.area, (area, face) => area / (grid.wayFrom[face]! + grid.wayTo[face]!)),
+    crumb: new Float64Array(n),
     asVapour: new Float64Array(n),
     vapourTable: Float64Array.from({ length: 141 }, (_, tempC) =>
       Math.min(HEAT.vapourPath.mostWPerMK, vapour * vapourConductionWPerMK(tempC, figures.pressurePa)),
@@ -106,12 +125,11 @@ export function newBody(grid: Grid, figures: BodyFigures, startC: number): BodyS
 /** How much faster water moves at the mean of two temperatures given as their sum. */
 const warmer = (sumC: number): number => {
   const above = sumC / 2 - 25;
-  return above > 0 ? 1 + HEAT.moisture.perC * above : 1;
+  return above > 0 ? 1 + CREEPS_PER_C * above : 1;
 };
 
 /** How freely water moves where so much is left per dry matter: bound water hardly does. */
-const loose = (crumb: number): number =>
-  crumb < HEAT.moisture.freeAbove ? crumb / HEAT.moisture.freeAbove : 1;
+const loose = (crumb: number): number => (crumb < FREE_ABOVE ? crumb / FREE_ABOVE : 1);
 
 /** Maxwell-Eucken: bubbles of air (0.026 W/(m K)) in a conducting mass. */
 function porousWPerMK(solid: number, porosity: number): number {
@@ -123,7 +141,8 @@ function porousWPerMK(solid: number, porosity: number): number {
 
 /** Fills `conducts` and answers with the longest explicit step that stays stable, s. */
 export function stableStepS(state: BodyState, meetings: readonly Meeting[]): number {
-  const { grid, figures, dryKg, dryJPerK, waterKg, tempC, conducts, asVapour, vapourTable, into } = state;
+  const { grid, figures, dryKg, dryJPerK, waterKg, tempC, conducts, passes, asVapour, vapourTable, into } =
+    state;
   const solid = porousWPerMK(
     figures.matter.conductsWPerMK * HEAT.conduction.value * figures.conduction,
     figures.porosity,
@@ -139,13 +158,14 @@ export function stableStepS(state: BodyState, meetings: readonly Meeting[]): num
     const at = t < 0 ? 0 : t > 139 ? 139 : t;
     const low = at | 0;
     const vapour = vapourTable[low]! + (vapourTable[low + 1]! - vapourTable[low]!) * (at - low);
-    conducts[cell] = HEAT.crustWPerMK + wet * (solid - HEAT.crustWPerMK + vapour);
+    conducts[cell] = CRUST_W_PER_MK + wet * (solid - CRUST_W_PER_MK + vapour);
     asVapour[cell] = (wet * vapour) / conducts[cell]! / latentJPerKg(t);
   }
   for (let face = 0; face < grid.area.length; face += 1) {
     const a = grid.from[face]!;
     const b = grid.to[face]!;
     const g = grid.area[face]! / (grid.wayFrom[face]! / conducts[a]! + grid.wayTo[face]! / conducts[b]!);
+    passes[face] = g;
     into[a]! += g;
     into[b]! += g;
   }
@@ -196,6 +216,9 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     heatJ,
     tempC,
     conducts,
+    passes,
+    between,
+    crumb: crumbs,
     asVapour,
     into,
     waterInto,
@@ -205,23 +228,22 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
   into.fill(0);
   const wet = !figures.plain;
   waterInto.fill(0);
-  const creeps = wet ? (HEAT.moisture.m2PerS * dryKg[0]!) / grid.volume[0]! : 0;
-  for (let face = 0; face < grid.area.length; face += 1) {
-    const a = grid.from[face]!;
-    const b = grid.to[face]!;
-    const area = grid.area[face]!;
-    const wayA = grid.wayFrom[face]!;
-    const wayB = grid.wayTo[face]!;
+  const creeps = wet ? (CREEPS_M2_PER_S * dryKg[0]!) / grid.volume[0]! : 0;
+  for (let cell = 0; cell < n; cell += 1) crumbs[cell] = waterKg[cell]! / dryKg[cell]!;
+  const { from, to } = grid;
+  for (let face = 0; face < passes.length; face += 1) {
+    const a = from[face]!;
+    const b = to[face]!;
     const tempA = tempC[a]!;
     const tempB = tempC[b]!;
-    let q = (area * (tempA - tempB)) / (wayA / conducts[a]! + wayB / conducts[b]!);
+    let q = passes[face]! * (tempA - tempB);
     if (wet) {
       // water creeps to where it is drier, and goes as vapour to where it is colder: what dries the crust early
-      const crumbA = waterKg[a]! / dryKg[a]!;
-      const crumbB = waterKg[b]! / dryKg[b]!;
+      const crumbA = crumbs[a]!;
+      const crumbB = crumbs[b]!;
       const freely = creeps * loose(crumbA < crumbB ? crumbA : crumbB);
       const kgPerS =
-        (freely * warmer(tempA + tempB) * area * (crumbA - crumbB)) / (wayA + wayB) +
+        freely * warmer(tempA + tempB) * between[face]! * (crumbA - crumbB) +
         q * (q > 0 ? asVapour[a]! : asVapour[b]!);
       waterInto[a]! -= kgPerS;
       waterInto[b]! += kgPerS;
@@ -250,17 +272,17 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       pull += radiates * meeting.wallC;
     }
     let kgPerM2S = 0;
-    const crumb = waterKg[cell]! / dryKg[cell]!;
+    const crumb = crumbs[cell]!;
     let dry = crumb;
     if (wet && meeting.massPerPa > 0) {
       const saturated = vapourPressureFast(skin < 130 ? skin : 130);
       if (saturated < meeting.vapourPa) kgPerM2S = meeting.massPerPa * (saturated - meeting.vapourPa);
       else {
         const brings =
-          (HEAT.moisture.m2PerS * loose(crumb) * warmer(skin + tempC[cell]!) * dryKg[cell]!) /
+          (CREEPS_M2_PER_S * loose(crumb) * warmer(skin + tempC[cell]!) * dryKg[cell]!) /
           grid.volume[cell]! /
           grid.edgeWay[edge]!;
-        const half = HEAT.halfActivity + HEAT.halfActivityPerK * (skin < 100 ? 100 - skin : 0);
+        const half = HALF_ACTIVITY + HALF_ACTIVITY_PER_K * (skin < 100 ? 100 - skin : 0);
         dry = skinWater(crumb, brings, meeting.massPerPa, saturated, meeting.vapourPa, half);
         kgPerM2S = Math.max(0, brings * (crumb - dry));
       }
@@ -286,11 +308,16 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       state.vapourKg += kgPerS * dtS;
       state.vapourJ += (kgPerS * latent + carried) * dtS;
     }
+    // sealed by what it touches and hotter than its water boils: the skin itself holds no more than steam of the air's pressure leaves it
+    if (wet && meeting.massPerPa === 0 && skin > state.boilsC) {
+      const activity = figures.pressurePa / vapourPressureFast(skin);
+      const left = (HALF_ACTIVITY * activity) / (1 - activity);
+      if (left < dry) dry = left;
+    }
     if (wet && skin > 90) {
       const braked = 1 + (dry / 0.09) * (dry / 0.09);
       state.brown[edge]! +=
-        (browningPerS / braked) *
-        Math.exp((-HEAT.browning.energyJPerMol / GAS) * (1 / (skin + 273.15) - 1 / 433.15));
+        (browningPerS / braked) * Math.exp(-BROWNING_K * (1 / (skin + 273.15) - 1 / 433.15));
     }
   }
   const boils = state.boilsC;
@@ -307,7 +334,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       const free = waterKg[cell]! - BOUND_WATER * dryKg[cell]!;
       if (free > 0) {
         const crumb = waterKg[cell]! / dryKg[cell]!;
-        const point = boilingAtC((figures.pressurePa * (crumb + HEAT.halfActivity)) / crumb);
+        const point = boilingAtC((figures.pressurePa * (crumb + HALF_ACTIVITY)) / crumb);
         if (t > point) {
           const latent = latentJPerKg(point);
           const kg = Math.min(free, (capacity * (t - point)) / latent);
@@ -338,9 +365,7 @@ function gelatinise({ figures, tempC, gelatinised }: BodyState, overS: number): 
     const t = tempC[cell]!;
     const left = 1 - gelatinised[cell]!;
     if (t <= between.onset || left < 1e-6) continue;
-    const perS =
-      HEAT.gelatinise.perSAtPeak *
-      Math.exp((HEAT.gelatinise.energyJPerMol / GAS) * (1 / peakK - 1 / (t + 273.15)));
+    const perS = HEAT.gelatinise.perSAtPeak * Math.exp(GELATINISES_K * (1 / peakK - 1 / (t + 273.15)));
     gelatinised[cell] = 1 - left * Math.exp(-perS * overS);
   }
 }

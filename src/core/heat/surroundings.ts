@@ -151,12 +151,14 @@ export function meet(
       : HEAT.emissivity.rack;
   meetings.forEach((meeting, index) => {
     const share = openShare(shape, SIDES[index] ?? 'top', wet);
-    Object.assign(meeting, open, {
-      hWPerM2K: open.hWPerM2K * share,
-      massPerPa: open.massPerPa * share,
-      emissivity: emissivity * share,
-      wallC: lid ? open.tempC : open.tempC + wallsAboveC(s.oven, phase, index === 2 ? 'floor' : 'around'),
-    });
+    meeting.tempC = open.tempC;
+    meeting.hWPerM2K = open.hWPerM2K * share;
+    meeting.emissivity = emissivity * share;
+    meeting.wallC = lid
+      ? open.tempC
+      : open.tempC + wallsAboveC(s.oven, phase, index === 2 ? 'floor' : 'around');
+    meeting.massPerPa = open.massPerPa * share;
+    meeting.vapourPa = open.vapourPa;
   });
   // what is under a wet topping warms through it and dries no further
   if (phase.topped)
@@ -169,8 +171,12 @@ export function meet(
   const side = meetings[1]!;
   const base = meetings[2]!;
   const touches = s.contact * (HEAT.dryContact + (1 - HEAT.dryContact) * Math.min(1, 2 * baseMoist));
-  const touch = (meeting: Meeting, tempC: number, hWPerM2K: number) =>
-    Object.assign(meeting, { tempC, hWPerM2K: hWPerM2K * touches, emissivity: 0, massPerPa: 0 });
+  const touch = (meeting: Meeting, tempC: number, hWPerM2K: number) => {
+    meeting.tempC = tempC;
+    meeting.hWPerM2K = hWPerM2K * touches;
+    meeting.emissivity = 0;
+    meeting.massPerPa = 0;
+  };
   if (phase.inTin && s.tin) {
     touch(side, s.tinC[0]!, HEAT.contact.tin);
     touch(base, s.tinC[1]!, HEAT.contact.tin);

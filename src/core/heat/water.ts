@@ -38,8 +38,9 @@ export function vapourPressureFast(tempC: number): number {
   return TABLE[low]! + (TABLE[low + 1]! - TABLE[low]!) * (at - low);
 }
 
+const { at100: LATENT_AT_100, perK: LATENT_PER_K } = HEAT.latent;
 /** Latent heat at a temperature, J/kg. */
-export const latentJPerKg = (tempC: number): number => HEAT.latent.at100 + HEAT.latent.perK * (tempC - 100);
+export const latentJPerKg = (tempC: number): number => LATENT_AT_100 + LATENT_PER_K * (tempC - 100);
 
 /**
  * What vapour that evaporates on a bubble's warm side and condenses on its cold side adds to conduction, W/(m K), for straight
