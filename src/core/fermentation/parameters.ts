@@ -64,6 +64,7 @@ export const FERMENTATION = {
   lostInMixing: 0.5,
   /** Knocking back, dividing and shaping press out so much of the held gas. */
   pressedOut: { fold: 0.15, divide: 0.35, shape: 0.45 },
+  pressedOutCv: 0.35,
 } as const;
 
 /** Acid that meets soda, mmol of H+ per gram as sold (label acidities: 5 % acetic, 5.5 % citric, about 1 % lactic). */

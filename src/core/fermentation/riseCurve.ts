@@ -41,7 +41,9 @@ export interface RiseCurve {
   readonly topAtS: Range;
   /** What this dough could hold at the most, whatever its history. */
   readonly canHold: Range;
+  /** Volume at which it is ready (or that was asked for): the middle, and over the draws. */
   readonly wanted: number;
+  readonly wantedRise: Range;
   readonly wantedAtS: MaybeRange;
   /** When it has sunk by a twentieth of its rise after its top. */
   readonly pastAtS: MaybeRange;
@@ -61,6 +63,7 @@ const PARAMETERS = [
   'place',
   'lag',
   'start',
+  'pressing',
 ] as const;
 export type RiseParameter = (typeof PARAMETERS)[number];
 /** Enough that the edges of the interval stand to about a twentieth of its width, few enough for a drag. */
@@ -77,6 +80,8 @@ interface Drawn {
   readonly placeC: number;
   readonly lag: number;
   readonly startC: number;
+  /** How hard hands press against the usual. */
+  readonly pressing: number;
 }
 
 function drawn(z: readonly number[], { leavening, learnt }: RiseQuestion): Drawn {
@@ -97,6 +102,7 @@ function drawn(z: readonly number[], { leavening, learnt }: RiseQuestion): Drawn
     placeC: at('place') * F.placeSdC,
     lag: spread('lag', F.thermalLagCv),
     startC: at('start') * F.placeSdC,
+    pressing: spread('pressing', F.pressedOutCv),
   };
 }
 
@@ -144,7 +150,7 @@ function runOnce(
   note();
   for (const [index, stay] of stays.entries()) {
     if (stay.pressedOut > 0) {
-      dough = pressed(dough, stay.pressedOut, leavening, pressurePa);
+      dough = pressed(dough, Math.min(0.97, stay.pressedOut * given.pressing), leavening, pressurePa);
       // knocked back it starts anew: what it reached before is forgotten
       wantedAtS = null;
       top = dough.volume;
@@ -218,7 +224,10 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
   if (!long.ok) return long;
   const { leavening, learnt } = question;
   const canHold = 1 + leavening.mostHeld * (learnt?.holding.value ?? 1);
-  const wanted = question.wanted ?? 1 + READY_SHARE * (canHold - 1);
+  // a dough that holds less is ready lower: only a height that was asked for is the same for all
+  const wantedOf = ({ temper }: Drawn) =>
+    question.wanted ?? 1 + READY_SHARE * leavening.mostHeld * temper.holding;
+  const wanted = wantedOf(drawn(NO_DRAW, question));
   const wish = within(wanted, RISE_LIMITS.wanted, 'wanted');
   if (!wish.ok) return wish;
 
@@ -226,10 +235,9 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
   const dtS = totalS <= 86_400 ? 60 : 120;
   const points = Math.max(2, Math.min(POINTS, Math.ceil(totalS / 30) + 1));
   const atS = Array.from({ length: points }, (_, index) => (totalS * index) / (points - 1));
-  const centre = runOnce(question, drawn([], question), atS, wanted, dtS);
-  const runs = (question.central ? [NO_DRAW] : NORMAL).map((z) =>
-    runOnce(question, drawn(z, question), atS, wanted, dtS),
-  );
+  const centre = runOnce(question, drawn(NO_DRAW, question), atS, wanted, dtS);
+  const draws = (question.central ? [NO_DRAW] : NORMAL).map((z) => drawn(z, question));
+  const runs = draws.map((draw) => runOnce(question, draw, atS, wantedOf(draw), dtS));
   const low: number[] = [];
   const high: number[] = [];
   const column = new Float64Array(runs.length);
@@ -262,6 +270,7 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
       high: 1 + (canHold - 1) * Math.exp(Z80 * holdingCv),
     },
     wanted,
+    wantedRise: rangeOf(wanted, draws.map(wantedOf)),
     wantedAtS: maybeRangeOf(
       centre.wantedAtS,
       runs.map((run) => run.wantedAtS),

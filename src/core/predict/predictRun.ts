@@ -30,6 +30,7 @@ export interface RunPrediction {
     readonly top: Range;
     readonly canHold: Range;
     readonly wanted: number;
+    readonly wantedRise: Range;
     readonly wantedAtS: MaybeRange;
     readonly pastAtS: MaybeRange;
     readonly bakedVolume: number;
@@ -105,6 +106,7 @@ export function predictRun(
       top: rise.top,
       canHold: rise.canHold,
       wanted: rise.wanted,
+      wantedRise: rise.wantedRise,
       wantedAtS: rise.wantedAtS,
       pastAtS: rise.pastAtS,
       bakedVolume: forecast.value.bakedVolume,

@@ -14,7 +14,11 @@ import {
   RISE_PARAMETER_WORD,
 } from '../wording/run';
 
-const percent = (volume: number): string => `${Math.round((volume - 1) * 20) * 5} %`;
+/** A rise in steps an eye can tell, %. */
+function risen({ low, high }: Range): string {
+  const five = (volume: number) => Math.round((volume - 1) * 20) * 5;
+  return five(low) === five(high) ? `${five(low)} %` : `${five(low)}–${five(high)} %`;
+}
 
 function colours({ low, high }: Range): string {
   const from = COLOUR_WORD[colourOf(low)];
@@ -77,14 +81,14 @@ export function RunAnswers({
           figure={rises ? honestRange(rise.wantedAtS.low, rise.wantedAtS.high) : 'no visible rise'}
           say={
             rises
-              ? `after mixing, when it has risen by ${percent(rise.wanted)}`
+              ? `after mixing, when it has risen by ${risen(rise.wantedRise)}`
               : 'go by the clock, not by its height'
           }
         />
         <Answer
           testId="run-most"
           word="The most it can rise"
-          figure={rises ? `${percent(rise.canHold.low)} – ${percent(rise.canHold.high)}` : '–'}
+          figure={rises ? risen(rise.canHold) : '–'}
           say={
             rise.pastAtS.value === null
               ? 'it does not sink again in this time'

@@ -54,6 +54,7 @@ export const RISE_PARAMETER_WORD: Record<RiseParameter, string> = {
   place: 'how warm the place really is',
   lag: 'how fast the dough takes on the room',
   start: 'how warm the dough starts',
+  pressing: 'how hard it is pressed in shaping',
 };
 export const HEAT_PARAMETER_WORD: Record<HeatParameter, string> = {
   transfer: 'how hard this oven blows and beams',
