@@ -122,6 +122,29 @@ describe('steps', () => {
     expect(screen.getByText('time is up: look at it')).toBeInTheDocument();
   });
 
+  test('how far it has risen is marked with one tap, or as a figure; nonsense is refused; the last mark goes back', async () => {
+    const marked: BakeAction = { type: 'rise', stepId: 'proof', of: 'dough', grownPercent: 20 };
+    const taps = stepping('proof', START_MS, marked);
+    expect(screen.getByTestId('rise-marks')).toHaveTextContent('dough +20 %');
+    await userEvent.click(screen.getByRole('button', { name: 'Mark the rise' }));
+    const dialog = await screen.findByRole('dialog', { name: 'How far has it risen?' });
+    // what was marked last is marked again
+    expect(within(dialog).getByRole('radio', { name: /^dough/ })).toBeChecked();
+    await userEvent.click(within(dialog).getByRole('button', { name: 'Keep the mark' }));
+    expect(within(dialog).getByRole('alert')).toHaveTextContent('Say how far');
+    await userEvent.type(within(dialog).getByRole('textbox', { name: /Risen by/ }), '900');
+    await userEvent.click(within(dialog).getByRole('button', { name: 'Keep the mark' }));
+    expect(taps).toEqual([]);
+    await userEvent.click(within(dialog).getByRole('radio', { name: /^jar/ }));
+    await userEvent.click(within(dialog).getByRole('button', { name: '+50 %' }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    await userEvent.click(screen.getByRole('button', { name: /take the last back/ }));
+    expect(taps).toEqual([
+      { type: 'rise', stepId: 'proof', of: 'jar', grownPercent: 50 },
+      { type: 'riseTakenBack', stepId: 'proof' },
+    ]);
+  });
+
   test('a step done by mistake is opened again', async () => {
     const taps = stepping('mix', START_MS, { type: 'stepDone', stepId: 'mix' });
     await userEvent.click(screen.getByRole('button', { name: 'Not done after all' }));
