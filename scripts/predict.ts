@@ -17,16 +17,21 @@ function fail(problem: object): never {
 const [file, ...settings] = process.argv.slice(2);
 if (!file) {
   console.error(
-    'Usage: ./crumb predict FILE [roomC=21 fridgeC=5 wantedC=26 bowlG=800 mixing=machine mixMin=6 altitudeM=0 tapC=12]',
+    'Usage: ./crumb predict FILE [roomC=21 fridgeC=5 wantedC=26 bowlG=800 mixing=machine mixMin=6 altitudeM=0 tapC=12 oven=static ovenOffsetC=0]',
   );
   process.exit(2);
 }
+const WORDS: Readonly<Record<string, readonly string[]>> = {
+  mixing: ['hand', 'machine'],
+  oven: ['static', 'fan', 'deck'],
+};
 const day: Record<string, number | string | null> = { ...ORDINARY_DAY };
 for (const setting of settings) {
   const [key = '', value = ''] = setting.split('=');
   if (!(key in day)) fail({ code: 'notAllowed', path: key });
-  if (key === 'mixing') {
-    if (value !== 'hand' && value !== 'machine') fail({ code: 'notAllowed', path: key });
+  const words = WORDS[key];
+  if (words) {
+    if (!words.includes(value)) fail({ code: 'notAllowed', path: key, params: { one: words } });
     day[key] = value;
   } else {
     const number = Number(value);
@@ -45,7 +50,8 @@ if (!read.ok) fail(read.problem);
 console.log(
   JSON.stringify(
     predict(read.value.file.formula, read.value.book, day as unknown as typeof ORDINARY_DAY),
-    null,
+    // sixteen places would claim what no model knows
+    (_, value: unknown) => (typeof value === 'number' ? Number(value.toPrecision(6)) : value),
     2,
   ),
 );

@@ -14,14 +14,22 @@ import type { Notice } from '../notices/notices';
 import { reckon } from '../notices/reckon';
 import type { Problem } from '../result';
 import { doughBody, type DoughBody } from '../vessel/vessel';
+import { ORDINARY_OVENS } from '../heat/oven';
 import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
 import { predictRun, type RunPrediction } from './predictRun';
 
 export const PREDICTION_FORMAT = 'honest-crumb.prediction';
 export const PREDICTION_VERSION = 2;
 
+/** The day, and what it is baked in. */
+export interface PredictionDay extends MixingDay {
+  readonly oven: 'static' | 'fan' | 'deck';
+  /** How much hotter than its dial that oven is, °C. */
+  readonly ovenOffsetC: number;
+}
+
 /** An ordinary kitchen, where nothing is said about the day. */
-export const ORDINARY_DAY: MixingDay = {
+export const ORDINARY_DAY: PredictionDay = {
   roomC: 21,
   fridgeC: 5,
   wantedC: 26,
@@ -30,11 +38,14 @@ export const ORDINARY_DAY: MixingDay = {
   mixMin: 6,
   altitudeM: 0,
   tapC: 12,
+  oven: 'static',
+  ovenOffsetC: 0,
 };
 
-/** The same day for fermentation and heat, in an ordinary oven. */
-const kitchenOf = (day: MixingDay): RunKitchen => ({
+/** The same day for fermentation and heat. */
+const kitchenOf = (day: PredictionDay): RunKitchen => ({
   ...ORDINARY_KITCHEN,
+  oven: { ...ORDINARY_OVENS[day.oven], offsetC: day.ovenOffsetC },
   roomC: day.roomC,
   fridgeC: day.fridgeC ?? ORDINARY_KITCHEN.fridgeC,
   altitudeM: day.altitudeM,
@@ -100,7 +111,11 @@ export interface Prediction {
  * Runs every model there is over one formula. Never refuses: what cannot be said is null or carries its problem.
  * @param day the kitchen on the day, {@link ORDINARY_DAY} where nothing is known
  */
-export function predict(formula: Formula, book: IngredientBook, day: MixingDay = ORDINARY_DAY): Prediction {
+export function predict(
+  formula: Formula,
+  book: IngredientBook,
+  day: PredictionDay = ORDINARY_DAY,
+): Prediction {
   const { totals, consistency, nutrition, yeast, notices, cautions } = reckon(formula, book);
   const temperature = waterTemperatureFor(formula, book, day);
   const now = consistency && waterState(consistency.balance, 0);
