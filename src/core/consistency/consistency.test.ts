@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { formulaTotals, type Formula } from '../formula';
 import { anyFormula, line, plainLoaf } from '../formula/testFormulas';
 import { ingredientLibrary, libraryBook } from '../ingredients';
+import { layOver } from '../ingredients/layOver';
 import { BAND_ENDS, BANDS, consistencyOf, waterState } from '.';
 import { liquidForG } from './consistency';
 
@@ -143,6 +144,53 @@ test('a scald drinks more than the same flour and water cold, and what stood bef
   expect(feel(with_('scald')).balance.demandG).toBeGreaterThan(feel(with_('main')).balance.demandG + 40);
   expect(feel(with_('soaker')).now.s).toBeLessThan(feel(with_('main')).now.s);
   expect(feel(with_('soaker')).balance.demandG).toBeCloseTo(feel(with_('main')).balance.demandG, 9);
+});
+
+test('a scald or a gel kept in a jar stands in the dough as one made for it', () => {
+  const jar = (id: string, role: 'scald' | 'binder' | 'flour', parts: readonly (readonly [string, number])[]) => ({
+    kind: 'blend' as const, id, name: id, alsoCalled: [], source: '', role, densityGPerMl: null,
+    parts: parts.map(([ingredientId, massG]) => ({ ingredientId, massG })),
+  }); // prettier-ignore
+  const porridge = [
+    ['white-rice-flour', 60],
+    ['water', 180],
+  ] as const;
+  const laid = layOver(libraryBook, [
+    jar('own-scald', 'scald', porridge),
+    jar('own-cold', 'flour', porridge),
+    jar('own-deep', 'flour', [
+      ['own-scald', 240],
+      ['white-rice-flour', 240],
+      ['tapioca-starch', 200],
+    ]),
+  ]);
+  if (!laid.ok) throw new Error(laid.problem.code);
+  const rest = [
+    line('white-rice-flour', 240),
+    line('tapioca-starch', 200),
+    line('water', 200),
+    line('psyllium-husk', 18),
+  ];
+  const whole = (id: string) => consistencyOf(formulaOf('flours', [line(id, 240), ...rest]), laid.value)!;
+  const made = feel({
+    ...plainLoaf(),
+    percentBase: 'flours',
+    stages: [
+      { id: 's', kind: 'scald', name: 'S', lines: porridge.map(([id, massG]) => line(id, massG, `s-${id}`)) },
+      { id: 'a', kind: 'main', name: 'A', lines: rest },
+    ],
+  });
+  const scald = whole('own-scald');
+  expect(scald.rested.s).toBeCloseTo(made.rested.s, 9);
+  expect(scald.now.s).toBeCloseTo(made.now.s, 9);
+  expect(scald.balance.waterG).toBeCloseTo(made.balance.waterG, 9);
+  // and inside another mixture
+  const deep = consistencyOf(
+    formulaOf('flours', [line('own-deep', 680), line('water', 200), line('psyllium-husk', 18)]),
+    laid.value,
+  )!;
+  expect(deep.balance.demandG).toBeCloseTo(scald.balance.demandG, 6);
+  expect(whole('own-cold').rested.s).toBeGreaterThan(scald.rested.s + 0.02);
 });
 
 test('bands go from dry to wet, and a sheet without flour has none', () => {

@@ -1,5 +1,5 @@
 import { isDoughStage, type Formula } from '../formula/formula';
-import { takeApart } from '../formula/takeApart';
+import { takeApart, type Part } from '../formula/takeApart';
 import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { MethodStep } from '../method/step';
@@ -70,6 +70,57 @@ const doubtOf = ({ massG, measured }: Formula['stages'][number]['lines'][number]
 const bringsWater = (ingredient: Ingredient): boolean =>
   !isFlourBase(ingredient) && !(ingredient.roles.includes('binder') && !ingredient.roles.includes('egg'));
 
+/** How far the starch among these has swollen in their boiling water: fully from about one and a half times its weight upwards. */
+function swollenShare(parts: readonly { readonly ingredient: Ingredient; readonly massG: number }[]): number {
+  let waterG = 0;
+  let starchG = 0;
+  for (const { ingredient, massG } of parts) {
+    if (bringsWater(ingredient)) waterG += (massG * ingredient.per100g.water.value) / 100;
+    if (isFlourBase(ingredient)) starchG += (massG * ingredient.per100g.starch.value) / 100;
+  }
+  return starchG > 0 ? Math.min(1, waterG / (1.5 * starchG)) : 0;
+}
+
+interface Portion extends Part {
+  /** Kept ready it has been wet for hours, whichever part of the sheet it is weighed into. */
+  readonly ready: 'scald' | 'starter' | null;
+  /** How far its starch has swollen before; null: as the part of the sheet says. */
+  readonly swollen: number | null;
+}
+
+/** What is inside a line, to any depth, with what has happened to it before it came to the dough. */
+function portionsOf(
+  book: IngredientBook,
+  id: string,
+  massG: number,
+  main: boolean,
+  around: Portion['ready'] = null,
+): Portion[] {
+  const apart = takeApart(book, id, massG);
+  if (!apart.ok) return [];
+  const whole = book.get(id);
+  if (whole?.scalded) {
+    const swollen = swollenShare(apart.value);
+    return apart.value.map((part) => ({ ...part, ready: 'scald', swollen }));
+  }
+  const madeOf = whole?.madeOf ?? [];
+  const wet = madeOf.length > 0 && main && (whole?.per100g.water.value ?? 0) > WET_PERCENT;
+  const ready = around ?? (wet ? 'starter' : null);
+  if (!madeOf.some(({ ingredientId }) => book.get(ingredientId)?.madeOf))
+    return apart.value.map(({ ingredient, massG: partG }) => ({
+      ingredient,
+      massG: partG,
+      ready,
+      swollen: null,
+    }));
+  const all = madeOf.reduce((sum, { share }) => sum + share, 0);
+  return madeOf.flatMap((part) =>
+    portionsOf(book, part.ingredientId, (massG * part.share) / all, main, ready),
+  );
+}
+/** A mixture of more water than this is no jar of powders. */
+const WET_PERCENT = 30;
+
 /**
  * Where a dough's water comes from and what asks for it.
  *
@@ -93,30 +144,15 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
       // one bag, one error: what is weighed of it in two places errs together
       for (const [id, sdG] of unsureThirst(book, line.ingredientId, line.massG))
         mixturesG.set(id, (mixturesG.get(id) ?? 0) + sdG);
-      const apart = takeApart(book, line.ingredientId, line.massG);
-      return apart.ok
-        ? apart.value.map(({ ingredient, massG }) => ({
-            ingredient,
-            massG,
-            mixture: apart.value.length > 1,
-            doubt: doubtOf(line),
-          }))
-        : [];
+      const doubt = doubtOf(line);
+      return portionsOf(book, line.ingredientId, line.massG, stage.kind === 'main').map((portion) => ({
+        ...portion,
+        doubt,
+      }));
     });
-    const stageWaterG = parts.reduce(
-      (sum, { ingredient, massG }) =>
-        sum + (bringsWater(ingredient) ? (massG * ingredient.per100g.water.value) / 100 : 0),
-      0,
-    );
-    const stageStarchG = parts.reduce(
-      (sum, { ingredient, massG }) =>
-        sum + (isFlourBase(ingredient) ? (massG * ingredient.per100g.starch.value) / 100 : 0),
-      0,
-    );
-    // starch swells fully from about one and a half times its weight of boiling water upwards
-    const swollen =
-      stage.kind === 'scald' && stageStarchG > 0 ? Math.min(1, stageWaterG / (1.5 * stageStarchG)) : 0;
-    for (const { ingredient, massG, mixture, doubt } of parts) {
+    const stageSwollen = stage.kind === 'scald' ? swollenShare(parts) : 0;
+    for (const { ingredient, massG, doubt, ready, swollen: ownSwollen } of parts) {
+      const swollen = ownSwollen ?? stageSwollen;
       const { per100g, absorption } = ingredient;
       if (bringsWater(ingredient)) measuredVariance += ((massG * doubt * per100g.water.value) / 100) ** 2;
       if (bringsWater(ingredient)) waterG += (massG * per100g.water.value) / 100;
@@ -127,13 +163,7 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
       const extra = isFlourBase(ingredient) ? swollen * (per100g.starch.value / 100) : 0;
       const gPerG = absorption.gPerG.value + extra * CONSISTENCY.scaldedStarchHolds.value;
       const sd = Math.hypot(absorption.gPerG.sd, extra * CONSISTENCY.scaldedStarchHolds.sd, doubt * gPerG);
-      const headStartMin =
-        mixture &&
-        ingredient.madeOf === null &&
-        stage.kind === 'main' &&
-        isInWetMixture(stage.lines, ingredient, book)
-          ? CONSISTENCY.headStartMin.starter
-          : CONSISTENCY.headStartMin[stage.kind];
+      const headStartMin = CONSISTENCY.headStartMin[ready ?? stage.kind];
       const key = `${ingredient.id} ${headStartMin} ${swollen}`;
       const before = byKey.get(key);
       byKey.set(key, {
@@ -175,19 +205,6 @@ function unsureThirst(book: IngredientBook, ingredientId: string, massG: number)
     ? apart.value.reduce((sum, part) => sum + part.massG * (part.ingredient.absorption?.gPerG.value ?? 0), 0)
     : 0;
   return [[ingredientId, mixture.thirstCv * demandG]];
-}
-
-/** A starter or gel kept ready has been wet for hours, whichever part of the sheet it is weighed into. */
-function isInWetMixture(
-  lines: readonly { readonly ingredientId: string }[],
-  part: Ingredient,
-  book: IngredientBook,
-): boolean {
-  return lines.some(({ ingredientId }) => {
-    const whole = book.get(ingredientId);
-    if (!whole?.madeOf || whole.per100g.water.value <= 30) return false;
-    return whole.madeOf.some((inside) => inside.ingredientId === part.id);
-  });
 }
 
 /** Minutes of standing that the mixing is worth. */

@@ -62,6 +62,8 @@ export interface Ingredient {
    * apart. Absent where the shares are known.
    */
   readonly thirstCv?: number;
+  /** Its flour met boiling water: its starch is gelatinised as far as the water goes. */
+  readonly scalded?: true;
   /** Where the figures come from. */
   readonly source: string;
 }

@@ -76,8 +76,8 @@ const blendEntrySchema = z.strictObject({
   kind: z.literal('blend'),
   id: ownId,
   ...ownFields,
-  /** How it is used on a sheet: a jar of flours is flour, a fed culture is a starter. */
-  role: z.enum(['flour', 'starter', 'binder', 'inclusion', 'flavour']),
+  /** How it is used on a sheet: a jar of flours is flour, a fed culture is a starter, flour in boiling water a scald. */
+  role: z.enum(['flour', 'starter', 'binder', 'scald', 'inclusion', 'flavour']),
   parts: z
     .array(z.strictObject({ ingredientId, massG: z.number().min(0.001).max(100_000) }))
     .min(1)

@@ -23,6 +23,7 @@ const BLEND_FAMILY: Record<BlendEntry['role'], Family> = {
   flour: 'grainFlour',
   starter: 'culture',
   binder: 'binder',
+  scald: 'grainFlour',
   inclusion: 'inclusion',
   flavour: 'seasoning',
 };
@@ -51,7 +52,9 @@ function blendIngredient(entry: BlendEntry, book: IngredientBook): Result<Ingred
   const roles: [Role, ...Role[]] =
     entry.role === 'starter'
       ? ['starter', 'leaven']
-      : [entry.role === 'flour' && !hasFlour ? 'inclusion' : entry.role];
+      : entry.role === 'scald'
+        ? [hasFlour ? 'flour' : 'inclusion']
+        : [entry.role === 'flour' && !hasFlour ? 'inclusion' : entry.role];
   const worst = ['processedWheatStarch', 'onlyIfCertified', 'crossContactCommon'] as const;
   return ok({
     id: entry.id,
@@ -72,6 +75,7 @@ function blendIngredient(entry: BlendEntry, book: IngredientBook): Result<Ingred
     gluten: worst.find((risk) => parts.some(({ ingredient }) => ingredient.gluten === risk)) ?? 'free',
     smokePointC: null,
     madeOf: parts.map(({ ingredient, share }) => ({ ingredientId: ingredient.id, share })),
+    ...(entry.role === 'scald' && { scalded: true as const }),
     ...(entry.thirstCv !== undefined && { thirstCv: entry.thirstCv }),
     source: entry.source || 'Reckoned from its parts.',
   });

@@ -19,9 +19,17 @@ const ROLES = [
   { value: 'flour', label: 'flours' },
   { value: 'starter', label: 'a starter' },
   { value: 'binder', label: 'a gel' },
+  { value: 'scald', label: 'a scald' },
   { value: 'inclusion', label: 'seeds, bits' },
   { value: 'flavour', label: 'spices' },
 ] as const;
+
+const sameParts = (was: BlendEntry, parts: readonly ListedPart[]): boolean =>
+  was.parts.length === parts.length &&
+  was.parts.every(
+    ({ ingredientId, massG }, index) =>
+      parts[index]?.ingredientId === ingredientId && parts[index]?.amount === massG,
+  );
 
 /** A mixture that is made once and used in several formulas: what goes in, by weight. Its figures follow from its parts. */
 export function BlendDialog({ id, onClose }: { id: string | null; onClose: (savedId?: string) => void }) {
@@ -50,6 +58,8 @@ export function BlendDialog({ id, onClose }: { id: string | null; onClose: (save
     role,
     parts: parts.map(({ ingredientId, amount }) => ({ ingredientId, massG: amount ?? 0 })),
     densityGPerMl: density,
+    // what a label left open stays open until somebody says better
+    ...(was?.thirstCv !== undefined && sameParts(was, parts) && { thirstCv: was.thirstCv }),
   };
   const keep = async () => {
     if (await save({ entry, seen: before?.version ?? 0, away: false })) onClose(entryId);

@@ -1,5 +1,5 @@
 'use client';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { TimedStep } from '@/core/run';
 import { formatDuration } from '@/core/units';
 import { cx } from '@/ui/cx';
@@ -47,6 +47,8 @@ export function StepBlock({
   onSettle,
 }: StepBlockProps) {
   const from = useRef<{ clientX: number; durationS: number; perPx: number } | null>(null);
+  // an end that is being dragged stays in the hand however short its step becomes
+  const [dragged, setDragged] = useState(false);
   const durationS = step.endS - step.startS;
   const beside = step.stretch === 'beside';
   const { top, height } = beside ? BESIDE : STEPS;
@@ -58,6 +60,7 @@ export function StepBlock({
   const end = () => {
     if (!from.current) return;
     from.current = null;
+    setDragged(false);
     onSettle();
   };
   const keys = (event: KeyboardEvent) => {
@@ -74,14 +77,14 @@ export function StepBlock({
   const hint = `${title}, ${formatDuration(durationS)}${step.timed ? '' : ' (a usual time: none is given)'}`;
   const style = { left: fromX, top, width: wide, height };
   // too narrow to be hit: it is chosen from the list below
-  if (wide < 26) {
+  if (wide < 26 && !dragged) {
     return (
       <li className="absolute border-l-2 border-sheet" style={{ ...style, background: fill }} title={hint}>
         <span className="sr-only">{hint}</span>
       </li>
     );
   }
-  const held = !beside && wide >= 80;
+  const held = !beside && (wide >= 64 || dragged);
   return (
     <li className="absolute flex border-l-2 border-sheet" style={{ ...style, background: fill }}>
       <button
@@ -111,6 +114,7 @@ export function StepBlock({
           onPointerDown={(event) => {
             event.preventDefault();
             event.currentTarget.setPointerCapture(event.pointerId);
+            setDragged(true);
             from.current = { clientX: event.clientX, durationS, perPx: secondsPerPx };
           }}
           onPointerMove={move}
