@@ -17,7 +17,7 @@ import {
 /** A rise in steps an eye can tell, %. */
 function risen({ low, high }: Range): string {
   const five = (volume: number) => Math.round((volume - 1) * 20) * 5;
-  return five(low) === five(high) ? `${five(low)} %` : `${five(low)}–${five(high)} %`;
+  return five(low) === five(high) ? `${five(low)}\u00a0%` : `${five(low)}–${five(high)}\u00a0%`;
 }
 
 function colours({ low, high }: Range): string {

@@ -93,7 +93,13 @@ export function RunChart({
   const x = (atS: number) => left + axis.x(Math.min(run.endS, Math.max(0, atS))) * inner;
   const rise = forecast?.rise;
   const bake = forecast?.bake;
-  const mostVolume = Math.max(1.5, ...(rise?.high ?? []), ...(ghost?.rise.volume ?? []));
+  const mostVolume = Math.max(
+    1.5,
+    ...(rise?.high ?? []),
+    ...(ghost?.rise.volume ?? []),
+    // its spring in the oven too
+    bake ? (forecast?.bakedVolume ?? 1) : 1,
+  );
   const volumeY = (v: number) => VOLUME.top + VOLUME.height * (1 - (v - 1) / (mostVolume - 1));
   const hottest = Math.max(120, ...(bake?.run.ovenC ?? []), ...(ghost?.bake?.run.ovenC ?? []));
   const tempY = (t: number) => TEMP.top + TEMP.height * (1 - Math.max(0, t) / hottest);
@@ -193,7 +199,7 @@ export function RunChart({
             )}
             {forecast.bake && run.bake && (
               <path
-                d={`M${x(riseEndS)} ${volumeY(rise.end.volume)}L${x(riseEndS + (forecast.bake.run.holdsAtS ?? 900))} ${volumeY(Math.min(mostVolume, forecast.bakedVolume))}`}
+                d={`M${x(riseEndS)} ${volumeY(rise.end.volume)}L${x(riseEndS + (forecast.bake.run.holdsAtS ?? 900))} ${volumeY(forecast.bakedVolume)}`}
                 fill="none"
                 stroke="var(--is-fat)"
                 strokeWidth={2.5}
