@@ -58,7 +58,7 @@ export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
       </p>
       <div className="mt-3 grid grid-cols-3 gap-2">
         {USUAL_PERCENT.map((percent) => (
-          <Button key={percent} size="bench" onClick={() => keep(percent)}>
+          <Button key={percent} size="bench" className="px-1 whitespace-nowrap" onClick={() => keep(percent)}>
             {grownWord(percent)}
           </Button>
         ))}

@@ -33,7 +33,11 @@ export function RiseMarks({ step, bench }: { step: MethodStep; bench: Bench }) {
               <strong>{grownWord(grownPercent)}</strong>
             </span>
           ))}
-          <Button look="quiet" onClick={() => bench.tap({ type: 'riseTakenBack', stepId: step.id })}>
+          <Button
+            look="quiet"
+            className="min-h-12"
+            onClick={() => bench.tap({ type: 'riseTakenBack', stepId: step.id })}
+          >
             <Undo2 size={16} aria-hidden /> take the last back
           </Button>
         </p>
