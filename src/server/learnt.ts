@@ -29,6 +29,7 @@ export async function markedBakes(
     context.pool,
     context.kitchen.id,
     formulaId,
+    'rise',
     formulaId ? MOST_BAKES : MOST_OF_ALL,
   );
   const formulas = new Map(rows.map(({ id, formula }) => [id, formula]));

@@ -1,12 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { BakeAction } from '@/core/bake';
+import type { Band } from '@/core/consistency';
 import { eightRolls } from '@/core/batch/testBatch';
 import type { Formula } from '@/core/formula';
 import { line, plainLoaf } from '@/core/formula/testFormulas';
 import { recordTaps, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { createFormula } from '@/server/formulas';
+import { saveEntry } from '@/server/ingredients';
 import { loadLearnt, markedBakes } from '@/server/learnt';
+import { loadThirst } from '@/server/thirst';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 let db: TestDatabase;
@@ -78,4 +81,41 @@ test('a slip that was taken back teaches nothing, and each mark changes what is 
   const before = (await markedBakes(here, null)).get(formulaId)!.signature;
   await baked(formulaId, jar(30));
   expect((await markedBakes(here, null)).get(formulaId)!.signature).not.toBe(before);
+});
+
+test('what hands felt moves what the powders drink; taken over it is not learnt a second time; put away it is forgotten', async () => {
+  const formulaId = await made();
+  const felt = (band: Band): BakeAction => ({ type: 'felt', stepId: stepId('proof'), band });
+  expect(await loadThirst(here)).toEqual([]);
+  await baked(formulaId, felt('crumbly'));
+  const once = await loadThirst(here);
+  const psyllium = once.find(({ ingredientId }) => ingredientId === 'psyllium-husk')!;
+  expect(psyllium.after.value).toBeGreaterThan(psyllium.before.value);
+  expect(psyllium.feels).toBe(1);
+  expect(await loadThirst(await db.kitchen())).toEqual([]);
+
+  const bag = {
+    kind: 'bag' as const, id: 'psyllium-husk', bag: 'felt once at the bench', source: '', learntFrom: 1,
+    changes: { absorption: { gPerG: psyllium.after, tauMin: 12 } },
+  }; // prettier-ignore
+  expect((await saveEntry(here, { requestId: randomUUID(), seen: 0, entry: bag, away: false })).ok).toBe(
+    true,
+  );
+  expect((await here.book()).get('psyllium-husk')!.absorption!.gPerG.value).toBe(11);
+  const again = db.sameKitchen(here);
+  expect((await again.book()).get('psyllium-husk')!.absorption!.gPerG.value).toBe(psyllium.after.value);
+  expect(await loadThirst(again)).toEqual(once);
+  // what the baker measured is believed instead
+  const measured = {
+    ...bag,
+    learntFrom: undefined,
+    changes: { absorption: { gPerG: { value: 9, sd: 0.3 }, tauMin: 12 } },
+  };
+  expect(
+    (await saveEntry(again, { requestId: randomUUID(), seen: 1, entry: measured, away: false })).ok,
+  ).toBe(true);
+  const then = (await loadThirst(db.sameKitchen(here))).find(
+    ({ ingredientId }) => ingredientId === 'psyllium-husk',
+  )!;
+  expect(then.before).toEqual({ value: 9, sd: 0.3 });
 });

@@ -29,6 +29,8 @@ export interface TestDatabase {
   readonly pool: pg.Pool;
   /** A use case's context in a kitchen of its own, with a clock that stands where it is put. */
   readonly kitchen: (clock?: { ms: number }) => Promise<Context>;
+  /** The same kitchen as another request finds it. */
+  readonly sameKitchen: (context: Context) => Context;
   readonly drop: () => Promise<void>;
 }
 
@@ -50,6 +52,7 @@ export async function testDatabase({ empty = false } = {}): Promise<TestDatabase
         newId: randomUUID,
       };
     },
+    sameKitchen: (context) => ({ ...context, book: bookOf(pool, context.kitchen.id) }),
     drop: async () => {
       await pool.end();
       await admin.query(`drop database ${name} with (force)`);

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { loafSheet } from '../batch/testBatch';
+import type { Band } from '../consistency';
+import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import { readAs } from '../readAs';
 import {
@@ -9,6 +11,7 @@ import {
   bakeState,
   decide,
   emptyOutcome,
+  feltObservations,
   isRunning,
   lossPercent,
   nextThing,
@@ -17,6 +20,7 @@ import {
   stillToWeigh,
   timerLeftS,
   type BakeAction,
+  type BakeRecord,
   type BakeState,
 } from '.';
 
@@ -200,4 +204,31 @@ test('how far it had risen is kept with its step and its time; a slip takes the 
   // a height nobody could have seen is refused where it comes in
   const read = readAs(bakeActionSchema, mark(500));
   expect(!read.ok && read.problem).toMatchObject({ code: 'tooLarge', path: 'grownPercent' });
+});
+
+test('a feel is kept by step, the newest counts, the same again is no news; what it says is of the dough as it was then', () => {
+  const feel = (band: Band, stepId = 'mix'): BakeAction => ({ type: 'felt', stepId, band });
+  const state = happen(feel('thickBatter'), feel('soft', 'proof'), feel('sticky'));
+  expect(state.feelings).toEqual([
+    { stepId: 'proof', band: 'soft', atMs: T0 + 120_000 },
+    { stepId: 'mix', band: 'sticky', atMs: T0 + 180_000 },
+  ]);
+  expect(why(state, feel('sticky'))).toBe('alreadyDone');
+  expect(why(happen(), feel('soft', 'none'))).toBe('unknownStep');
+
+  const record = (...actions: BakeAction[]): BakeRecord => ({
+    id: 'b', formulaId: 'f', revision: 1, startedAtMs: T0, sheet,
+    events: actions.map((action, index) => ({ seq: index + 1, atMs: T0 + (index + 1) * 600_000, action })),
+  }); // prettier-ignore
+  const felt = (...actions: BakeAction[]) => feltObservations(record(...actions), plainLoaf(), libraryBook);
+  const mixed: BakeAction = { type: 'stepDone', stepId: 'mix' };
+  const flour: BakeAction = { type: 'added', ingredientId: 'white-rice-flour', massG: 60, note: '' };
+  const [before] = felt(mixed, feel('sticky', 'proof'), flour);
+  const [after] = felt(mixed, flour, feel('sticky', 'proof'));
+  expect(before!.standMin).toBe(10);
+  expect(after!.standMin).toBe(20);
+  // a spoon of flour that went in afterwards was not in what was felt
+  expect(after!.consistency.balance.demandG).toBeGreaterThan(before!.consistency.balance.demandG + 40);
+  expect(felt(feel('soft', 'proof'))).toEqual([]);
+  expect(felt(feel('soft'))).toMatchObject([{ standMin: 0, band: 'soft' }]);
 });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { BANDS } from '../consistency/parameters';
 import { FORMULA_LIMITS } from '../formula/formula';
 import { localIdSchema } from '../formula/formulaSchema';
 import { STEP_LIMITS } from '../method/step';
@@ -46,6 +47,8 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
   }),
   /** The last mark of a step was a slip. */
   z.strictObject({ type: z.literal('riseTakenBack'), stepId: localIdSchema }),
+  /** How the dough felt in this step; felt again it is a correction. */
+  z.strictObject({ type: z.literal('felt'), stepId: localIdSchema, band: z.enum(BANDS) }),
   z.strictObject({ type: z.literal('noted'), text: plainText(1000, { lines: true }).trim().min(1) }),
   z.strictObject({ type: z.literal('closed'), outcome: outcomeSchema }),
   z.strictObject({ type: z.literal('outcomeCorrected'), outcome: outcomeSchema }),

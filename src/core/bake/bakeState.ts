@@ -1,4 +1,5 @@
 import type { BatchLine, BatchSheet } from '../batch/batchSheet';
+import type { Band } from '../consistency/parameters';
 import { never } from '../result';
 import type { BakeAction, BakeEvent } from './bakeEvent';
 import type { Outcome } from './outcome';
@@ -36,12 +37,21 @@ export interface RiseMark {
   readonly atMs: number;
 }
 
+/** How the dough felt in a step. */
+export interface Feeling {
+  readonly stepId: string;
+  readonly band: Band;
+  readonly atMs: number;
+}
+
 export interface BakeState {
   readonly startedAtMs: number;
   readonly weighed: ReadonlyMap<string, Weighing>;
   readonly additions: readonly Addition[];
   readonly steps: ReadonlyMap<string, StepProgress>;
   readonly rises: readonly RiseMark[];
+  /** One for each step it was felt in, the newest. */
+  readonly feelings: readonly Feeling[];
   readonly notes: readonly { readonly text: string; readonly atMs: number }[];
   readonly outcome: Outcome | null;
   readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
@@ -56,6 +66,7 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   additions: [],
   steps: new Map(),
   rises: [],
+  feelings: [],
   notes: [],
   outcome: null,
   earlierOutcomes: [],
@@ -124,6 +135,11 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
     case 'riseTakenBack': {
       const last = state.rises.findLastIndex(({ stepId }) => stepId === action.stepId);
       return { ...state, rises: state.rises.filter((_, index) => index !== last) };
+    }
+    case 'felt': {
+      const { stepId, band } = action;
+      const others = state.feelings.filter((each) => each.stepId !== stepId);
+      return { ...state, feelings: [...others, { stepId, band, atMs }] };
     }
     case 'noted':
       return { ...state, notes: [...state.notes, { text: action.text, atMs }] };

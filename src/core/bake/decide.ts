@@ -60,6 +60,11 @@ export function decide(
       return isRunning(state.steps.get(action.stepId)?.timer) ? ok(action) : refuse('noTimer', 'stepId');
     case 'rise':
       return step(action.stepId) ? ok(action) : refuse('unknownStep', 'stepId');
+    case 'felt':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      return state.feelings.some(({ stepId, band }) => stepId === action.stepId && band === action.band)
+        ? refuse('alreadyDone', 'stepId')
+        : ok(action);
     case 'riseTakenBack':
       return state.rises.some(({ stepId }) => stepId === action.stepId)
         ? ok(action)

@@ -8,6 +8,7 @@ export {
   stillToWeigh,
   timerLeftS,
   type BakeState,
+  type Feeling,
   type NextThing,
   type RiseMark,
   type StepProgress,
@@ -15,6 +16,7 @@ export {
 } from './bakeState';
 export { decide } from './decide';
 export { actualStages, actualTotals } from './actualSheet';
+export { feltObservations } from './feltObservations';
 export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';

@@ -95,6 +95,8 @@ const bagEntrySchema = z.strictObject({
   /** Which bag: mill, lot, date opened. */
   bag: plainText(ENTRY_LIMITS.nameLength).trim().min(1),
   source: ownFields.source,
+  /** Taken over from what hands felt, so many times: what is learnt next begins without it. */
+  learntFrom: z.number().int().min(1).max(100_000).optional(),
   changes: z.strictObject({
     per100g: composition.optional(),
     saltPer100g: number(ENTRY_LIMITS.gPer100g).optional(),

@@ -111,8 +111,14 @@ export const listEndedBakes = (
 
 const markedRow = bakeRow.extend({ formula: formulaSchema });
 
-/** Bakes in which a rise was marked, newest first, with the revision they were baked by; of one formula or of all. */
-export const listMarkedBakes = (db: Queryable, kitchenId: string, formulaId: string | null, most: number) =>
+/** Bakes in which something was marked, newest first, with the revision they were baked by; of one formula or of all. */
+export const listMarkedBakes = (
+  db: Queryable,
+  kitchenId: string,
+  formulaId: string | null,
+  type: 'rise' | 'felt',
+  most: number,
+) =>
   many(
     db,
     {
@@ -122,11 +128,11 @@ export const listMarkedBakes = (db: Queryable, kitchenId: string, formulaId: str
                and r.number = b.revision_number
              where b.kitchen_id = $1 and ($2::uuid is null or b.formula_id = $2)
                and exists (select 1 from bake_event e where e.kitchen_id = b.kitchen_id and e.bake_id = b.id
-                 and e.action ->> 'type' = 'rise')
-             order by b.started_at desc, b.id limit $3`,
+                 and e.action ->> 'type' = $3)
+             order by b.started_at desc, b.id limit $4`,
       row: markedRow,
     },
-    [kitchenId, formulaId, most],
+    [kitchenId, formulaId, type, most],
   );
 
 const eventRow = z.object({

@@ -16,6 +16,7 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
 import { STEP_WORD } from '../wording/words';
+import { loadFelt } from './FeelMark';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { useBench, type Bench } from './useBench';
@@ -34,6 +35,7 @@ const OutcomeForm = dynamic(loadOutcome);
 const NEEDED_OFFLINE = [
   loadNote,
   loadRise,
+  loadFelt,
   loadAddition,
   loadAbandon,
   loadOutcome,

@@ -10,6 +10,7 @@ import { useSteady } from '@/ui/useSteady';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { STEP_WORD } from '../wording/words';
 import { ring } from './bell';
+import { FeelMark } from './FeelMark';
 import { RiseMarks } from './RiseMarks';
 import type { Bench } from './useBench';
 import { useNow } from './useNow';
@@ -245,7 +246,12 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
             <Play size={20} aria-hidden fill="currentColor" /> Run on
           </Button>
         )}
-        {!done && <RiseMarks step={step} bench={bench} />}
+        {!done && (
+          <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
+            <FeelMark step={step} bench={bench} />
+            <RiseMarks step={step} bench={bench} />
+          </div>
+        )}
         {done ? (
           <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
             <RotateCcw size={24} aria-hidden /> Not done after all

@@ -145,6 +145,16 @@ describe('steps', () => {
     ]);
   });
 
+  test('how it feels is said with one tap, and said again it is a correction', async () => {
+    const taps = stepping('mix', START_MS, { type: 'felt', stepId: 'mix', band: 'sticky' });
+    await userEvent.click(screen.getByRole('button', { name: 'Feels sticky' }));
+    const dialog = await screen.findByRole('dialog', { name: 'How does it feel?' });
+    expect(within(dialog).getByRole('button', { name: /^Sticky/ })).toHaveAttribute('aria-pressed', 'true');
+    await userEvent.click(within(dialog).getByRole('button', { name: /^Soft, shapes/ }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(taps).toEqual([{ type: 'felt', stepId: 'mix', band: 'soft' }]);
+  });
+
   test('a step done by mistake is opened again', async () => {
     const taps = stepping('mix', START_MS, { type: 'stepDone', stepId: 'mix' });
     await userEvent.click(screen.getByRole('button', { name: 'Not done after all' }));

@@ -1,5 +1,6 @@
 'use client';
 import { Columns2, PencilLine, TriangleAlert } from 'lucide-react';
+import type { ThirstLearnt } from '@/core/consistency';
 import { lookAlikesOf, type Ingredient } from '@/core/ingredients';
 import { formatDecimal } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
@@ -8,19 +9,29 @@ import { IngredientPicker } from '../formula/IngredientPicker';
 import { RoleMark } from '../formula/RoleMark';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import { FeltFigure } from './FeltFigure';
 import { figuresOf } from './figures';
 import { useSaveEntry } from './useSaveEntry';
 
 interface IngredientCardProps {
   ingredient: Ingredient;
   beside: Ingredient | null;
+  /** What hands at the bench taught of its thirst. */
+  learnt: ThirstLearnt | undefined;
   onBeside: (id: string | null) => void;
   onLook: (id: string) => void;
   onEdit: (ingredient: Ingredient) => void;
 }
 
 /** One ingredient with every figure, its doubt and where it comes from; or two, figure beside figure. */
-export function IngredientCard({ ingredient, beside, onBeside, onLook, onEdit }: IngredientCardProps) {
+export function IngredientCard({
+  ingredient,
+  beside,
+  learnt,
+  onBeside,
+  onLook,
+  onEdit,
+}: IngredientCardProps) {
   const { preferences } = usePreferences();
   const nameOf = useNameOf();
   const { kept } = useKeptIngredients();
@@ -90,6 +101,7 @@ export function IngredientCard({ ingredient, beside, onBeside, onLook, onEdit }:
           Your bag: <strong>{own.entry.bag}</strong>. Its figures stand here instead of the library’s.
         </p>
       )}
+      {learnt && <FeltFigure key={ingredient.id} ingredient={ingredient} learnt={learnt} own={own} />}
       {lookAlikesOf(ingredient.id).map(({ otherId, difference }) => (
         <p key={otherId} className="mt-2 flex gap-2 text-sm">
           <TriangleAlert size={16} aria-hidden className="mt-0.5 shrink-0 text-alarm" />

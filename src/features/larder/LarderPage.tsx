@@ -12,6 +12,7 @@ import { useAwake } from '@/ui/useAwake';
 import { useBook, useKeptIngredients } from '../book/BookProvider';
 import { RoleMark } from '../formula/RoleMark';
 import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import { useThirst } from './FeltFigure';
 import { IngredientCard } from './IngredientCard';
 
 const EntryDialog = dynamic(() => import('./EntryDialog').then((module) => module.EntryDialog), {
@@ -45,6 +46,7 @@ export function LarderPage() {
     { history: 'replace', shallow: true },
   );
   const awake = useAwake();
+  const thirst = useThirst();
   const card = useRef<HTMLDivElement>(null);
   const [writing, setWriting] = useState<Writing | null>(null);
   const mine = useMemo(() => new Set(kept.map(({ id }) => id)), [kept]);
@@ -167,6 +169,7 @@ export function LarderPage() {
             <IngredientCard
               ingredient={look}
               beside={beside}
+              learnt={thirst.get(look.id)}
               onBeside={(id) => void setQuery({ beside: id })}
               onLook={(id) => void setQuery({ look: id, beside: null })}
               onEdit={edit}

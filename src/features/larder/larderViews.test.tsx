@@ -174,7 +174,7 @@ test('a label: the shares that must be inside, kept with their doubt in words', 
 
 test('two ingredients stand figure beside figure; look-alikes warn and lead to one another', async () => {
   const onBeside = jest.fn();
-  const props = { onBeside, onLook: jest.fn(), onEdit: jest.fn() };
+  const props = { learnt: undefined, onBeside, onLook: jest.fn(), onEdit: jest.fn() };
   const starch = libraryBook.get('potato-starch')!;
   show(<IngredientCard ingredient={starch} beside={libraryBook.get('potato-flour')!} {...props} />);
   const drinks = screen.getByRole('row', { name: /^Drinks/ });
@@ -202,6 +202,7 @@ test('a bag can be put away again, and the sheet goes back to the library', asyn
     <IngredientCard
       ingredient={libraryBook.get('potato-starch')!}
       beside={null}
+      learnt={undefined}
       onBeside={() => undefined}
       onLook={() => undefined}
       onEdit={() => undefined}
@@ -212,4 +213,54 @@ test('a bag can be put away again, and the sheet goes back to the library', asyn
   expect(screen.getByText('Gate mill')).toBeInTheDocument();
   await userEvent.click(screen.getByRole('button', { name: 'Back to the library’s figures' }));
   await waitFor(() => expect(sent[0]).toMatchObject({ seen: 2, away: true, entry: bag }));
+});
+
+describe('what hands felt', () => {
+  const learnt = {
+    ingredientId: 'potato-starch',
+    before: { value: 0.46, sd: 0.05 },
+    after: { value: 0.52, sd: 0.03 },
+    feels: 4,
+  };
+  const card = (entries: KeptIngredient[], ingredient = libraryBook.get('potato-starch')!) =>
+    show(
+      <IngredientCard
+        ingredient={ingredient}
+        beside={null}
+        learnt={learnt}
+        onBeside={() => undefined}
+        onLook={() => undefined}
+        onEdit={() => undefined}
+      />,
+      {},
+      entries,
+    );
+  const learntBag: BagEntry = {
+    kind: 'bag',
+    id: 'potato-starch',
+    bag: 'felt 4 times at the bench',
+    source: '',
+    learntFrom: 4,
+    changes: { absorption: { gPerG: learnt.after, tauMin: 5 } },
+  };
+
+  test('stands beside what was believed and is taken over as a bag', async () => {
+    const sent = server();
+    card([]);
+    expect(screen.getByTestId('felt')).toHaveTextContent(
+      'Felt at the bench 4 times: it drinks 0.52 ± 0.04 g of water per g; before that 0.46 ± 0.06.',
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Reckon with it' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ seen: 0, away: false, entry: learntBag }));
+  });
+
+  test('once taken over it says so; a bag the baker measured is left alone', () => {
+    const starch = libraryBook.get('potato-starch')!;
+    card([kept(learntBag)], { ...starch, ...learntBag.changes } as typeof starch);
+    expect(screen.getByTestId('felt')).toHaveTextContent('Reckoned with.');
+    document.body.innerHTML = '';
+    card([kept({ ...learntBag, learntFrom: undefined, bag: 'Gate mill' })]);
+    expect(screen.getByTestId('felt')).toHaveTextContent('Your own figure stands');
+    expect(screen.queryByRole('button', { name: 'Reckon with it' })).toBeNull();
+  });
 });

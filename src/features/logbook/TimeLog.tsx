@@ -1,14 +1,16 @@
 'use client';
-import type { BakeState, BakeRecord, RiseMark } from '@/core/bake';
+import type { BakeState, BakeRecord, Feeling, RiseMark } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
 import { useKitchenTime } from '../preferences/time';
+import { BAND_WORD } from '../wording/bands';
 import { grownWord, RISE_OF_WORD } from '../wording/rise';
 import { STEP_WORD } from '../wording/words';
 
 type Entry =
   | { readonly kind: 'step'; readonly atMs: number; readonly step: MethodStep; readonly tookS: number }
   | ({ readonly kind: 'rise' } & RiseMark)
+  | ({ readonly kind: 'felt' } & Feeling)
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string };
 
 /**
@@ -34,7 +36,8 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
     });
   const notes = state.notes.map((note): Entry => ({ kind: 'note', ...note }));
   const rises = state.rises.map((mark): Entry => ({ kind: 'rise', ...mark }));
-  return [...steps, ...rises, ...notes].sort((a, b) => a.atMs - b.atMs);
+  const feelings = state.feelings.map((feeling): Entry => ({ kind: 'felt', ...feeling }));
+  return [...steps, ...rises, ...feelings, ...notes].sort((a, b) => a.atMs - b.atMs);
 }
 
 export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
@@ -55,7 +58,11 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
             className="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1.5 text-sm"
           >
             <span className="text-soft">{time.clock(entry.atMs)}</span>
-            {entry.kind === 'rise' ? (
+            {entry.kind === 'felt' ? (
+              <p>
+                It felt <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>
+              </p>
+            ) : entry.kind === 'rise' ? (
               <p>
                 {RISE_OF_WORD[entry.of]} at <strong>{grownWord(entry.grownPercent)}</strong>
               </p>

@@ -1,0 +1,85 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { ThirstLearnt } from '@/core/consistency';
+import type { BagEntry, Estimate, Ingredient, KeptIngredient } from '@/core/ingredients';
+import { Z80 } from '@/core/numeric';
+import { formatDecimal } from '@/core/units';
+import { Button } from '@/ui/Button';
+import { ask } from '../asking/ask';
+import { useSaveEntry } from './useSaveEntry';
+
+/** What hands have taught of each powder, asked once when the larder is opened. */
+export function useThirst(): ReadonlyMap<string, ThirstLearnt> {
+  const [learnt, setLearnt] = useState<ReadonlyMap<string, ThirstLearnt>>(new Map());
+  useEffect(() => {
+    let here = true;
+    void ask<{ learnt: ThirstLearnt[] }>('/api/ingredients/learnt').then(
+      (answer) =>
+        here &&
+        answer.kind === 'ok' &&
+        setLearnt(new Map(answer.value.learnt.map((each) => [each.ingredientId, each]))),
+    );
+    return () => {
+      here = false;
+    };
+  }, []);
+  return learnt;
+}
+
+const spread = ({ value, sd }: Estimate): string =>
+  `${formatDecimal(value, 2)} ± ${formatDecimal(Z80 * sd, 2)}`;
+
+interface FeltFigureProps {
+  ingredient: Ingredient;
+  learnt: ThirstLearnt;
+  own: KeptIngredient | undefined;
+}
+
+/** What the hand taught of this one's thirst beside what was believed, and a way to reckon with it. */
+export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
+  const { save, busy, trouble } = useSaveEntry();
+  const { before, after, feels } = learnt;
+  const { absorption } = ingredient;
+  const bag = own?.entry.kind === 'bag' && !own.away ? own.entry : null;
+  const reckoned =
+    bag?.learntFrom !== undefined && Math.abs((absorption?.gPerG.value ?? 0) - after.value) < 0.005;
+  // a bag or an ingredient that was measured speaks for itself
+  const may = !ingredient.id.startsWith('own-') && (!bag || bag.learntFrom !== undefined);
+  const entry: BagEntry = {
+    kind: 'bag',
+    id: ingredient.id,
+    bag: feels === 1 ? 'felt once at the bench' : `felt ${feels} times at the bench`,
+    source: '',
+    learntFrom: feels,
+    changes: { absorption: { gPerG: after, tauMin: absorption?.tauMin ?? 12 } },
+  };
+  return (
+    <div className="mt-2 rounded border border-rule bg-well px-3 py-2 text-sm" data-testid="felt">
+      <p>
+        Felt at the bench {feels === 1 ? 'once' : `${feels} times`}: it drinks{' '}
+        <strong className="figure">{spread(after)}</strong> g of water per g; before that{' '}
+        <span className="figure">{spread(before)}</span>.
+      </p>
+      {reckoned ? (
+        <p className="text-soft">Reckoned with.</p>
+      ) : may ? (
+        <Button
+          className="mt-1.5"
+          disabled={busy}
+          onClick={() => void save({ entry, seen: own?.version ?? 0, away: false })}
+        >
+          Reckon with it
+        </Button>
+      ) : (
+        <p className="text-soft">
+          Your own figure stands; change it where you wrote it, if your hand knows better.
+        </p>
+      )}
+      {trouble && (
+        <p role="alert" className="mt-1 text-alarm">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}
