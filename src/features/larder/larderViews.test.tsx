@@ -256,7 +256,7 @@ describe('what hands felt', () => {
 
   test('once taken over it says so; a bag the baker measured is left alone', () => {
     const starch = libraryBook.get('potato-starch')!;
-    card([kept(learntBag)], { ...starch, ...learntBag.changes } as typeof starch);
+    card([kept(learntBag)], { ...starch, ...learntBag.changes });
     expect(screen.getByTestId('felt')).toHaveTextContent('Reckoned with.');
     document.body.innerHTML = '';
     card([kept({ ...learntBag, learntFrom: undefined, bag: 'Gate mill' })]);
