@@ -96,7 +96,7 @@ export function IngredientCard({
           {trouble}
         </p>
       )}
-      {own?.entry.kind === 'bag' && !own.away && (
+      {own?.entry.kind === 'bag' && !own.away && !(learnt && own.entry.learntFrom !== undefined) && (
         <p className="mt-2 rounded border border-rule bg-well px-3 py-1.5 text-sm">
           Your bag: <strong>{own.entry.bag}</strong>. Its figures stand here instead of the library’s.
         </p>
