@@ -113,14 +113,17 @@ function setPercent(
   if (!inRange.ok) return inRange;
   if (!isFlour) return notWetter(formula, withMass(formula, new Map([[lineId, massG]])), book);
 
+  // a jar of flours with a little gum in it counts by its flours
+  const inBase = (each: Line) => each.massG * baseShare(each.ingredientId, formula.percentBase, book);
+  const ownShare = baseShare(line.ingredientId, formula.percentBase, book);
   const others = allLines(formula).filter(({ id }) => id !== lineId && totals.baseLineIds.has(id));
-  const othersG = others.reduce((sum, other) => sum + other.massG, 0);
-  const lockedG = totals.baseG - othersG - line.massG;
-  const most = (100 * (totals.baseG - lockedG)) / totals.baseG;
+  const othersG = others.reduce((sum, other) => sum + inBase(other), 0);
+  const lockedG = totals.baseG - othersG - ownShare * line.massG;
+  const most = (100 * (totals.baseG - lockedG)) / totals.baseG / ownShare;
   if (others.length === 0) {
     return Math.abs(percent - most) < 1e-6 ? ok(formula) : refuse('onlyFlour', 'percent', { percent: most });
   }
-  const leftG = totals.baseG - lockedG - massG;
+  const leftG = totals.baseG - lockedG - ownShare * massG;
   if (others.some((other) => (other.massG * leftG) / othersG < FORMULA_LIMITS.lineMassG.min)) {
     return refuse('tooLarge', 'percent', { max: Math.floor(most * 10) / 10 - 0.1 });
   }

@@ -53,6 +53,9 @@ const isBinder = (ingredient: Ingredient): boolean =>
   ingredient.roles.includes('binder') && !ingredient.roles.includes('egg') && !isFlourBase(ingredient);
 const isPoured = (ingredient: Ingredient): boolean => ingredient.roles[0] === 'liquid';
 
+/** A mixture of more base than this is a jar of flours; a starter or a scald is not. */
+const FLOUR_JAR_SHARE = 0.8;
+
 /** Works for a formula and for the weighed sheet of a batch alike: both are stages of ingredient masses. */
 export function formulaTotals(
   formula: { readonly stages: readonly WeighedStage[]; readonly percentBase: Formula['percentBase'] },
@@ -81,13 +84,14 @@ export function formulaTotals(
       const parts: readonly Part[] = apart.ok ? apart.value : [];
       const mixture = parts.length > 1;
       let hiddenWaterG = 0;
+      let countedG = 0;
       for (const { ingredient, massG } of parts) {
         const counted =
           isFlourBase(ingredient) || (formula.percentBase === 'floursAndBinders' && isBinder(ingredient));
         if (isFlourBase(ingredient)) flours.push(massG);
         if (counted) {
           base.push(massG);
-          if (!mixture) baseLineIds.add(line.id);
+          countedG += massG;
         }
         if (isBinder(ingredient)) binderG.set(ingredient.id, (binderG.get(ingredient.id) ?? 0) + massG);
         if (ingredient.roles[0] === 'salt') salt.push(massG);
@@ -96,6 +100,7 @@ export function formulaTotals(
         }
         if (!mixture && isPoured(ingredient)) poured.push(massG);
       }
+      if (countedG > FLOUR_JAR_SHARE * line.massG) baseLineIds.add(line.id);
       const first = parts[0]?.ingredient;
       if (hiddenWaterG > 0 && first) {
         waterSources.push({
