@@ -69,6 +69,30 @@ test('each question has its answer beside it; the sheet is made once there are n
   expect(formula!.steps[0]).toMatchObject({ kind: 'bake', minS: 1200, tempC: null });
 });
 
+test('oats ask whether they are certified, a bought blend whether there is gum in it', async () => {
+  const sent = server();
+  show(<ReadingView text={'Porridge loaf\n\n100 g oat flour\n400 g gluten-free flour blend\n300 g water'} />);
+  expect(line(3)).toHaveTextContent('Only when certified gluten-free');
+  await press('Oat flour, certified gluten-free', line(3));
+  expect(line(4)).toHaveTextContent('Which one is meant?');
+  await press('another …', line(4));
+  await userEvent.type(await screen.findByRole('combobox'), 'flour blend');
+  expect(screen.getByRole('option', { name: /^Gluten-free flour blend, with/ })).toHaveTextContent(
+    'holds xanthan gum',
+  );
+  expect(screen.getByRole('option', { name: /^Gluten-free flour blend, no/ })).toHaveTextContent(
+    'no binder in it',
+  );
+  await userEvent.click(screen.getByRole('option', { name: /^Gluten-free flour blend, with/ }));
+  await press('Make the sheet');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]!.body.formula!.stages[0]!.lines.map(({ ingredientId }) => ingredientId)).toEqual([
+    'oat-flour-certified',
+    'bought-blend-gum',
+    'water',
+  ]);
+});
+
 test('what was left out can come back, and the server’s refusal is told', async () => {
   server(422, {
     error: {

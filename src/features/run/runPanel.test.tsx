@@ -37,7 +37,7 @@ beforeAll(() => {
   };
 });
 
-function open(formula: Formula = rollsWithMethod()) {
+function open(formula: Formula = rollsWithMethod(), formulaId: string | null = null) {
   const store = new SheetStore(formula, libraryBook);
   const settled = jest.fn();
   const actions: SheetActions = {
@@ -53,7 +53,7 @@ function open(formula: Formula = rollsWithMethod()) {
   };
   show(
     <SheetActionsProvider value={actions}>
-      <RunPanel />
+      <RunPanel formulaId={formulaId} />
     </SheetActionsProvider>,
   );
   return { store, settled };
@@ -254,4 +254,28 @@ test('a step’s end is dragged: as far as the pointer goes at the picture’s o
   // a pointer that only passes over moves nothing
   fireEvent(end, new MouseEvent('pointermove', { bubbles: true, clientX: 800 }));
   expect(bakeS()).toBe(60);
+});
+
+test('what jars taught is reckoned with and said; left out, the books stand', async () => {
+  const learning = {
+    learnt: { vigour: { value: 0.6, cv: 0.1 }, holding: { value: 1.05, cv: 0.1 } },
+    marks: 5,
+    days: 2,
+    miss: 0.03,
+  };
+  const asked: string[] = [];
+  global.fetch = jest.fn((path: string) => {
+    asked.push(path);
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ learning }) } as Response);
+  }) as unknown as typeof fetch;
+  open(rollsWithMethod(), 'f1');
+  expect(await screen.findByTestId('learnt')).toHaveTextContent(
+    'what 5 marks at the bench taught: against the books this dough rises × 0.6 (± 13 %) as fast and holds × 1.05 (± 13 %) as much. The marks lie 3 % of its volume from the curve.',
+  );
+  expect(asked).toEqual(['/api/formulas/f1/learnt']);
+  await screen.findByTestId('run-set', undefined, { timeout: 20_000 });
+  await quiet();
+  const taught = minutes('run-ready');
+  await userEvent.click(screen.getByRole('checkbox', { name: /Reckon with what 5 marks/ }));
+  await waitFor(() => expect(minutes('run-ready')).toBeLessThan(taught), { timeout: 20_000 });
 });
