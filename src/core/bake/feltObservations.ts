@@ -4,6 +4,7 @@ import type { Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { actualStages } from './actualSheet';
 import { stateOf, type BakeRecord } from './bakeRecord';
+import { endOfMixing } from './endOfMixing';
 
 /**
  * What a bake's feels say, for learnThirst: the dough as it was weighed, with what had gone in extra by then, after
@@ -19,8 +20,7 @@ export function feltObservations(
 ): FeltObservation[] {
   const state = stateOf(bake);
   const { sheet } = bake;
-  const lastMix = sheet.steps.map(({ kind }) => kind).lastIndexOf('mix');
-  const mixedAtMs = state.steps.get(sheet.steps[lastMix]?.id ?? '')?.doneAtMs ?? null;
+  const { lastMix, mixedAtMs } = endOfMixing(sheet, state);
   return state.feelings.flatMap(({ stepId, band, atMs }) => {
     const at = sheet.steps.findIndex(({ id }) => id === stepId);
     if (mixedAtMs === null && at > lastMix) return [];

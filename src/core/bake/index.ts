@@ -16,6 +16,7 @@ export {
 } from './bakeState';
 export { decide } from './decide';
 export { actualStages, actualTotals } from './actualSheet';
+export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
 export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';

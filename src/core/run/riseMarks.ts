@@ -1,4 +1,4 @@
-import { actualStages, stateOf, type BakeRecord } from '../bake';
+import { actualStages, endOfMixing, stateOf, type BakeRecord } from '../bake';
 import type { RiseObservation } from '../fermentation/learnRise';
 import type { Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -24,8 +24,7 @@ export function riseObservations(
 ): RiseObservation[] {
   const state = stateOf(bake);
   const { sheet } = bake;
-  const lastMix = sheet.steps.map(({ kind }) => kind).lastIndexOf('mix');
-  const mixedAtMs = state.steps.get(sheet.steps[lastMix]?.id ?? '')?.doneAtMs ?? null;
+  const { lastMix, mixedAtMs } = endOfMixing(sheet, state);
   if (mixedAtMs === null) return [];
   const marks = state.rises.filter(({ atMs }) => atMs > mixedAtMs);
   const lastMs = Math.max(...marks.map(({ atMs }) => atMs));
