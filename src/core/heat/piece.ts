@@ -46,7 +46,7 @@ export interface Body {
 /** The finest cell at the crust and how fast they may grow inwards: shipped for what is shown, coarse for the draws. */
 export const GRIDS = {
   shipped: { finestM: 0.0016, grow: 1.45 },
-  coarse: { finestM: 0.0025, grow: 1.5 },
+  coarse: { finestM: 0.0032, grow: 1.5 },
 } as const;
 export type GridKind = keyof typeof GRIDS;
 

@@ -43,6 +43,7 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
   const bag = own?.entry.kind === 'bag' && !own.away ? own.entry : null;
   const reckoned =
     bag?.learntFrom !== undefined && Math.abs((absorption?.gPerG.value ?? 0) - after.value) < 0.005;
+  const news = spread(after) !== spread(before);
   // a bag or an ingredient that was measured speaks for itself
   const may = !ingredient.id.startsWith('own-') && (!bag || bag.learntFrom !== undefined);
   const entry: BagEntry = {
@@ -56,11 +57,17 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
   return (
     <div className="mt-2 rounded border border-rule bg-well px-3 py-2 text-sm" data-testid="felt">
       <p>
-        Felt at the bench {feels === 1 ? 'once' : `${feels} times`}: it drinks{' '}
-        <strong className="figure">{spread(after)}</strong> g of water per g; before that{' '}
-        <span className="figure">{spread(before)}</span>.
+        Felt at the bench {feels === 1 ? 'once' : `${feels} times`}:{' '}
+        {news ? 'it drinks' : 'it drinks as was believed,'}{' '}
+        <strong className="figure">{spread(after)}</strong> g of water per g
+        {news && (
+          <>
+            ; before that <span className="figure">{spread(before)}</span>
+          </>
+        )}
+        .
       </p>
-      {reckoned ? (
+      {!news ? null : reckoned ? (
         <p className="text-soft">Reckoned with.</p>
       ) : may ? (
         <Button
