@@ -37,7 +37,14 @@ function counted(name: string, code: number, passed: number | undefined, failed:
 
 async function jest(): Promise<Count> {
   const file = path.join(reports, 'jest.json');
-  const code = await run(bin('jest'), ['--ci', '--json', `--outputFile=${file}`, '--silent']);
+  // left to itself it takes one of two cores, and the build beside it is soon done
+  const code = await run(bin('jest'), [
+    '--ci',
+    '--json',
+    `--outputFile=${file}`,
+    '--silent',
+    '--maxWorkers=2',
+  ]);
   const report = await readReport<{
     numPassedTests: number;
     numFailedTests: number;

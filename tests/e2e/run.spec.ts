@@ -113,8 +113,15 @@ test('the shelf shows each formula’s slice, small, and draws it the same again
   await page.goto('/formulas');
   const marks = page.getByTestId('slice');
   await expect(marks.nth(8)).toBeVisible();
-  const first = await marks.first().innerHTML();
+  // one formula by its address: others come and go on this shelf meanwhile
+  const address = await page
+    .locator('a[href^="/formulas/"]')
+    .filter({ has: marks, hasText: 'Poppy rings' })
+    .first()
+    .getAttribute('href');
+  const mark = page.locator(`a[href="${address}"]`).getByTestId('slice');
+  const first = await mark.innerHTML();
   await page.reload();
-  await expect(marks.nth(8)).toBeVisible();
-  expect(await marks.first().innerHTML()).toBe(first);
+  await expect(mark).toBeVisible();
+  expect(await mark.innerHTML()).toBe(first);
 });
