@@ -37,7 +37,7 @@ function counted(name: string, code: number, passed: number | undefined, failed:
 
 async function jest(): Promise<Count> {
   const file = path.join(reports, 'jest.json');
-  // left to itself it takes one of two cores, and the build beside it is soon done
+  // left to itself it takes one of two cores
   const code = await run(bin('jest'), [
     '--ci',
     '--json',
@@ -73,10 +73,9 @@ async function playwright(): Promise<Count> {
 const counts: Count[] = [];
 const onlyBrowser = process.argv.length > 2;
 if (!onlyBrowser) {
-  // The build keeps one core busy, Jest the other. Types and lint come after it: it writes some of the types they read.
-  const build = single('build', run('./crumb', ['build']));
+  // The build uses both cores, and so does Jest: one after the other. Types and lint come later: the build writes some of the types they read.
+  counts.push(await single('build', run('./crumb', ['build'])));
   counts.push(await jest());
-  counts.push(await build);
   const lint = single('lint', run(bin('eslint'), ['.', '--max-warnings', '0']));
   const types = run(bin('tsc'), ['--noEmit']).then(
     async (code) => code || (await run(bin('tsc'), ['-p', 'src/core/tsconfig.json', '--noEmit'])),
