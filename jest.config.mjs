@@ -18,7 +18,7 @@ const config = async () => ({
     await project({
       displayName: 'core',
       testEnvironment: 'node',
-      setupFilesAfterEnv: ['<rootDir>/tests/propertySeed.ts'],
+      setupFilesAfterEnv: ['<rootDir>/tests/patience.ts', '<rootDir>/tests/propertySeed.ts'],
       testMatch: [
         '<rootDir>/src/core/**/*.test.ts',
         '<rootDir>/src/server/**/*.test.ts',
@@ -30,12 +30,17 @@ const config = async () => ({
     await project({
       displayName: 'screens',
       testEnvironment: 'jsdom',
-      setupFilesAfterEnv: ['<rootDir>/tests/screenSetup.ts', '<rootDir>/tests/propertySeed.ts'],
+      setupFilesAfterEnv: [
+        '<rootDir>/tests/patience.ts',
+        '<rootDir>/tests/screenSetup.ts',
+        '<rootDir>/tests/propertySeed.ts',
+      ],
       testMatch: ['<rootDir>/src/features/**/*.test.{ts,tsx}', '<rootDir>/src/ui/**/*.test.tsx'],
     }),
     await project({
       displayName: 'db',
       testEnvironment: 'node',
+      setupFilesAfterEnv: ['<rootDir>/tests/patience.ts'],
       globalSetup: '<rootDir>/tests/db/makeTemplate.ts',
       testMatch: ['<rootDir>/tests/db/*.test.ts'],
     }),

@@ -2,8 +2,9 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // a machine that others use as well may be slow by much: what comes late is no failure, what never comes is
+  timeout: 150_000,
+  expect: { timeout: 40_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,

@@ -1,7 +1,8 @@
 import '@testing-library/jest-dom';
+import { configure } from '@testing-library/react';
 
 // a slow machine beside other tests is no failure
-jest.setTimeout(30_000);
+configure({ asyncUtilTimeout: 20_000 });
 
 // what the search list asks of a browser and jsdom does not have
 global.ResizeObserver ??= class {

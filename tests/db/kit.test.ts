@@ -41,7 +41,7 @@ test('the kit is kept in versions; of two writers one is told, a repetition chan
   expect((await loadKit(await db.kitchen())).version).toBe(0);
 });
 
-test('marks: one for each formula, the same when asked again, another in another kitchen', async () => {
+test('marks: one for each formula, the same when asked again, another when the kit is another', async () => {
   const made = await createFormula(here, { requestId: randomUUID(), formula: rollsWithMethod() });
   const raw = await createFormula(here, {
     requestId: randomUUID(),
@@ -54,4 +54,32 @@ test('marks: one for each formula, the same when asked again, another in another
   expect(await formulaMarks(here)).toEqual(marks);
   await keep({ ...ORDINARY_KIT, altitudeM: 2500 }, 0);
   expect((await formulaMarks(here))[made.value.id]).not.toEqual(marks[made.value.id]);
+});
+
+test('marks: a copy, and a kit that differs where the formula never looks, simulate nothing again', async () => {
+  const made = await createFormula(here, {
+    requestId: randomUUID(),
+    formula: { ...rollsWithMethod(), name: 'Rolls at 20 °C' },
+  });
+  const kit = { ...ORDINARY_KIT, roomC: 20.3 };
+  await keep(kit, 0);
+  const [first, beside] = await Promise.all([formulaMarks(here), formulaMarks(here)]);
+  if (!made.ok) throw new Error('not kept');
+  const slice = first[made.value.id];
+  expect(slice).toMatchObject({ shape: 'roll' });
+  // not only as good: the very answer
+  expect(beside[made.value.id]).toBe(slice);
+  const copy = await createFormula(here, {
+    requestId: randomUUID(),
+    formula: { ...rollsWithMethod(), name: 'The same again' },
+  });
+  if (!copy.ok) throw new Error('not kept');
+  await keep({ ...kit, fridgeC: 3 }, 1);
+  const marks = await formulaMarks(here);
+  expect(marks[copy.value.id]).toBe(slice);
+  expect(marks[made.value.id]).toBe(slice);
+  // one who has left is not reckoned for
+  await keep({ ...kit, roomC: 17.1 }, 2);
+  expect(await formulaMarks(here, AbortSignal.abort())).toEqual({});
+  expect((await formulaMarks(here))[made.value.id]).not.toEqual(slice);
 });

@@ -60,9 +60,9 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   await page.getByRole('textbox', { name: 'Note' }).fill('Smells of apples');
   await page.getByRole('button', { name: 'Keep the note' }).click();
   await page.getByRole('button', { name: 'Start 5 min' }).click();
-  await expect(page.getByTestId('clock')).toHaveText(/^4:5\d$|^5:00$/);
+  await expect(page.getByTestId('clock')).toHaveText(/^4:\d\d$|^5:00$/);
   await page.getByRole('button', { name: '5 min', exact: true }).click();
-  await expect(page.getByTestId('clock')).toHaveText(/^9:5\d$|^10:00$/);
+  await expect(page.getByTestId('clock')).toHaveText(/^9:\d\d$|^10:00$/);
   for (const step of ['Mix', 'Proof', 'Bake']) {
     await expect(page.getByRole('heading', { name: step, exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'Done', exact: true }).click();

@@ -27,7 +27,11 @@ export type RunFeel = Pick<Consistency, 'rested' | 'holds' | 'clings'>;
 const COOL_S = { from: 2 * 3600, perG: 14, most: 6 * 3600 } as const;
 
 /** The bake a run leads to, once it is known how far the dough has risen. */
-export function bakeQuestionOf(run: Run, rise: RiseCurve, feel: RunFeel): BakeQuestion | null {
+export function bakeQuestionOf(
+  run: Pick<Run, 'rise' | 'bake'>,
+  rise: RiseCurve,
+  feel: RunFeel,
+): BakeQuestion | null {
   const { bake } = run;
   if (!bake) return null;
   const { leavening, learnt, pressurePa } = run.rise;

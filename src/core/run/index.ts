@@ -8,7 +8,7 @@ export {
   type RunKitchen,
   type TimedStep,
 } from './runOf';
-export { quickSlice } from './quickSlice';
+export { quickSlice, sliceQuestion, type SliceQuestion } from './quickSlice';
 export { riseObservations } from './riseMarks';
 export { ticksS, timeAxis, type TimeAxis } from './timeAxis';
 export { hasYeast, supposing, type WhatIf } from './whatIf';

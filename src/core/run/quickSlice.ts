@@ -1,25 +1,49 @@
-import { riseCurve } from '../fermentation/riseCurve';
+import { riseCurve, type RiseQuestion } from '../fermentation/riseCurve';
 import type { Formula } from '../formula/formula';
 import { bakeRun, CENTRAL_DRAW } from '../heat/bake';
 import { heatingEndS, uncovered } from '../heat/forecast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { reckon } from '../notices/reckon';
 import { sliceOf, type SliceFigures } from '../slice/slice';
-import { bakeQuestionOf, bodyToDraw } from './forecastRun';
-import { runOf, type RunKitchen } from './runOf';
+import { bakeQuestionOf, bodyToDraw, type RunFeel } from './forecastRun';
+import { runOf, type Run, type RunKitchen } from './runOf';
+
+/**
+ * All that a small mark follows from, and nothing else: formulas that differ in their words only, or in a corner of the kitchen that
+ * they never use, ask the same question, so that an answer can be kept by it.
+ */
+export interface SliceQuestion {
+  readonly rise: RiseQuestion;
+  readonly bake: Run['bake'];
+  readonly feel: RunFeel;
+}
+
+/**
+ * What {@link quickSlice} would have to reckon for a formula in a kitchen; about a millisecond.
+ * @returns null where a formula has no bake that could be reckoned
+ */
+export function sliceQuestion(
+  formula: Formula,
+  book: IngredientBook,
+  kitchen: RunKitchen,
+): SliceQuestion | null {
+  const { totals, consistency } = reckon(formula, book);
+  const run = runOf(formula, book, totals, consistency, kitchen);
+  if (!run.ok || !consistency) return null;
+  const { rise, bake } = run.value;
+  const { rested, holds, clings } = consistency;
+  return { rise: { ...rise, beyondS: 0, central: true }, bake, feel: { rested, holds, clings } };
+}
 
 /**
  * The slice alone, from the central rise and one bake on the coarse grid: for a list's small marks, some 20 ms a formula. Differs from
  * the full forecast's slice by the grid's few percent; a crumb counts as set or not, nothing between.
- * @returns null where a formula has no bake that could be reckoned
+ * @returns null where nothing is baked, or a limit of {@link riseCurve} or {@link bakeRun} is passed
  */
-export function quickSlice(formula: Formula, book: IngredientBook, kitchen: RunKitchen): SliceFigures | null {
-  const { totals, consistency } = reckon(formula, book);
-  const run = runOf(formula, book, totals, consistency, kitchen);
-  if (!run.ok || !consistency) return null;
-  const rise = riseCurve({ ...run.value.rise, beyondS: 0, central: true });
+export function quickSlice({ rise: riseQuestion, bake, feel }: SliceQuestion): SliceFigures | null {
+  const rise = riseCurve(riseQuestion);
   if (!rise.ok) return null;
-  const question = bakeQuestionOf(run.value, rise.value, consistency);
+  const question = bakeQuestionOf({ rise: riseQuestion, bake }, rise.value, feel);
   if (!question) return null;
   const last = question.phases.findLastIndex((phase) => phase.kind !== 'rack');
   const baked = bakeRun(
@@ -32,7 +56,7 @@ export function quickSlice(formula: Formula, book: IngredientBook, kitchen: RunK
   if (!baked.ok) return null;
   const { brownTop, brownBase, setAtS } = baked.value;
   return sliceOf({
-    ...bodyToDraw(question, rise.value, consistency, baked.value),
+    ...bodyToDraw(question, rise.value, feel, baked.value),
     brownTop: brownTop[brownTop.length - 1] ?? 0,
     brownBase: brownBase[brownBase.length - 1] ?? 0,
     setChance: setAtS !== null && setAtS <= heatingEndS(question) ? 1 : 0,

@@ -21,9 +21,12 @@ function weighing(...actions: BakeAction[]) {
 function stepping(chosen: string | null, nowMs: number, ...actions: BakeAction[]) {
   const bake = testBake(actions);
   const { bench, taps } = testBench(bake);
+  jest.spyOn(Date, 'now').mockReturnValue(nowMs);
   show(<StepView bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={nothing} />);
   return taps;
 }
+
+afterEach(() => jest.restoreAllMocks());
 
 describe('weighing', () => {
   test('shows the first thing not yet in, and the big button ticks it with its planned grams', async () => {

@@ -8,6 +8,8 @@ const listeners = new Set<() => void>();
 
 function subscribe(listener: () => void): () => void {
   listeners.add(listener);
+  // not a tick later: a page that was long on its way shows an old time until then
+  if (!timer) nowMs = Date.now();
   timer ??= setInterval(() => {
     nowMs = Date.now();
     listeners.forEach((each) => each());

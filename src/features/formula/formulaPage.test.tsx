@@ -99,7 +99,7 @@ test('with the server away typing goes on, and no batch is made of what is not k
   expect(await screen.findByText(/not kept yet, so there is nothing to make a batch of/)).toBeInTheDocument();
   expect(push).not.toHaveBeenCalled();
   server.down = false;
-  await waitFor(() => expect(state()).toBe('saved'), { timeout: 5000 });
+  await waitFor(() => expect(state()).toBe('saved'));
   expect(server.revisions).toHaveLength(2);
 });
 

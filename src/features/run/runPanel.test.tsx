@@ -58,8 +58,7 @@ function open(formula: Formula = rollsWithMethod(), formulaId: string | null = n
   );
   return { store, settled };
 }
-const quiet = () =>
-  waitFor(() => expect(screen.getByTestId('computing')).toBeEmptyDOMElement(), { timeout: 20_000 });
+const quiet = () => waitFor(() => expect(screen.getByTestId('computing')).toBeEmptyDOMElement());
 /** The lower end of a range of times, min: "55 min – 1 h 20", "1 h 05 – 1 h 30", "50–80 min". */
 const minutes = (testId: string) => {
   const [, h, ofHour, min] =
@@ -69,7 +68,7 @@ const minutes = (testId: string) => {
 
 test('the answers are there, as ranges, with their reasons and the slice', async () => {
   open();
-  await screen.findByTestId('run-set', undefined, { timeout: 20_000 });
+  await screen.findByTestId('run-set');
   await quiet();
   expect(screen.getByTestId('run-ready')).toHaveTextContent(
     /^\d+ min – \d h( \d+)?$|^\d+–\d+ min$|^\d h( \d+)? – \d h( \d+)?$/,
@@ -82,14 +81,14 @@ test('the answers are there, as ranges, with their reasons and the slice', async
 
 test('a step is taken into the hand, made longer and warmer; the method has it and the answers follow', async () => {
   const { store, settled } = open();
-  await screen.findByTestId('run-set', undefined, { timeout: 20_000 });
+  await screen.findByTestId('run-set');
   const before = minutes('run-ready');
   const user = userEvent.setup();
   await user.selectOptions(screen.getByRole('combobox', { name: 'Step in the hand' }), '3. Proof');
   const hand = screen.getByRole('group', { name: 'Proof' });
   fireEvent.change(within(hand).getByRole('slider', { name: /How warm/ }), { target: { value: '38' } });
   expect(store.state.formula.steps[2]).toMatchObject({ tempC: 38 });
-  await waitFor(() => expect(minutes('run-ready')).toBeLessThan(before), { timeout: 20_000 });
+  await waitFor(() => expect(minutes('run-ready')).toBeLessThan(before));
   fireEvent.change(within(hand).getByRole('slider', { name: /How long/ }), { target: { value: '4800' } });
   expect(store.state.formula.steps[2]).toMatchObject({ minS: 4800, maxS: null });
 
@@ -113,13 +112,11 @@ test('how a bake heats is shown as it was read, and can be set', async () => {
 
 test('a supposition is put beside it and taken away; the sheet is not touched', async () => {
   const { store } = open();
-  await screen.findByTestId('run-set', undefined, { timeout: 20_000 });
+  await screen.findByTestId('run-set');
   const user = userEvent.setup();
   const kept = store.state.formula;
   await user.click(screen.getByRole('button', { name: 'two small instead of one big' }));
-  await waitFor(() => expect(screen.getByTestId('what-if')).toHaveTextContent(/set \d+ min sooner/), {
-    timeout: 20_000,
-  });
+  await waitFor(() => expect(screen.getByTestId('what-if')).toHaveTextContent(/set \d+ min sooner/));
   await user.click(screen.getByRole('button', { name: 'two small instead of one big' }));
   expect(screen.queryByTestId('what-if')).toBeNull();
   expect(store.state.formula).toBe(kept);
@@ -139,9 +136,7 @@ test('another school puts its own steps into the method, with times', async () =
 
 test('what cannot be baked is said in words, what cannot be reckoned at all teaches', async () => {
   open({ ...rollsWithMethod(), usualYield: { ...rollsWithMethod().usualYield, pieceMassG: 2000 } });
-  expect(
-    await screen.findByText(/The bake can’t be reckoned/, undefined, { timeout: 20_000 }),
-  ).toHaveTextContent('400');
+  expect(await screen.findByText(/The bake can’t be reckoned/)).toHaveTextContent('400');
   open({ ...rollsWithMethod(), steps: [] });
   expect(screen.getByText(/Steps in the method above/)).toBeVisible();
 });
@@ -204,7 +199,7 @@ test('ready by a time: the yeast, or the warmth, that makes it so; what cannot b
 test('a probe’s log: the line that cannot be read, a trace that fits no such oven, and one that does', async () => {
   open();
   const user = userEvent.setup();
-  await screen.findByTestId('run-set', undefined, { timeout: 20_000 });
+  await screen.findByTestId('run-set');
   await quiet();
   await user.click(await screen.findByText(/Had a probe in it\?/));
   const log = screen.getByRole('textbox', { name: 'Probe readings' });
@@ -215,12 +210,10 @@ test('a probe’s log: the line that cannot be read, a trace that fits no such o
   expect(screen.getByRole('alert')).toHaveTextContent('Line 2');
   fireEvent.change(log, { target: { value: '0,27\n300,27\n600,27\n900,27\n1200,27\n1500,27' } });
   await user.click(fit);
-  await waitFor(() => expect(screen.getByRole('alert')).toHaveTextContent('No oven of this kind'), {
-    timeout: 20_000,
-  });
+  await waitFor(() => expect(screen.getByRole('alert')).toHaveTextContent('No oven of this kind'));
   fireEvent.change(log, { target: { value: 'min;°C\n0;27\n5;42\n10;70\n15;90\n20;97\n24;98' } });
   await user.click(fit);
-  const fitted = await screen.findByTestId('fitted', undefined, { timeout: 20_000 });
+  const fitted = await screen.findByTestId('fitted');
   expect(fitted).toHaveTextContent(/° (cooler|hotter) than its dial \(± \d+\) and heats \d+ %/);
   const sent: { kit: { ovens: { fitted: { traces: number } | null }[] } }[] = [];
   global.fetch = jest.fn((_: unknown, init?: RequestInit) => {
@@ -273,9 +266,9 @@ test('what jars taught is reckoned with and said; left out, the books stand', as
     'what 5 marks at the bench taught: against the books this dough rises × 0.6 (± 13 %) as fast and holds × 1.05 (± 13 %) as much. The marks lie 3 % of its volume from the curve.',
   );
   expect(asked).toEqual(['/api/formulas/f1/learnt']);
-  await screen.findByTestId('run-set', undefined, { timeout: 20_000 });
+  await screen.findByTestId('run-set');
   await quiet();
   const taught = minutes('run-ready');
   await userEvent.click(screen.getByRole('checkbox', { name: /Reckon with what 5 marks/ }));
-  await waitFor(() => expect(minutes('run-ready')).toBeLessThan(taught), { timeout: 20_000 });
+  await waitFor(() => expect(minutes('run-ready')).toBeLessThan(taught));
 });
