@@ -3,7 +3,10 @@ import type { Page } from '@playwright/test';
 import { awake, copyOf, expect, startBake, test } from './kitchen';
 
 async function check(page: Page): Promise<void> {
+  // no page has frames, and only what is wrong is looked at: a third of the time
   const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations'] })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
     .analyze();
   expect(
