@@ -55,6 +55,39 @@ test.each([
       ['shape', null, null, null],
     ],
   ],
+  [
+    'Bake 20 minutes at 235 °C covered and 40 minutes at 210 °C uncovered.',
+    [
+      ['bake', 1200, null, 235],
+      ['bake', 2400, null, 210],
+    ],
+  ],
+  [
+    'Mix 2 minutes on low, 4 minutes on high.',
+    [
+      ['mix', 120, null, null],
+      ['mix', 240, null, null],
+    ],
+  ],
+  [
+    'Rest 10 minutes and bake 40-45 minutes.',
+    [
+      ['rest', 600, null, null],
+      ['bake', 2400, 2700, null],
+    ],
+  ],
+  ['Bake 40 + 30 minutes at 200 °C.', [['bake', 4200, null, 200]]],
+  ['Bake 1 hour, 10 minutes at 200 °C.', [['bake', 4200, null, 200]]],
+  ['Bake for 50 minutes, covering it after 30 minutes.', [['bake', 3000, null, null]]],
+  ['Let it rise for 1 hour, 2 hours if the kitchen is cold.', [['bulk', 3600, null, null]]],
+  ['Griddle 6 minutes and turn it every 2 minutes.', [['griddle', 360, null, null]]],
+  [
+    'Cool 10 minutes in the tin and 2 hours on a rack.',
+    [
+      ['cool', 600, null, null],
+      ['cool', 7200, null, null],
+    ],
+  ],
   ['Mix until smooth, then beat for 2 minutes more.', [['mix', 120, null, null]]],
   ['Lower the oven to 190 °C for 30 minutes.', [['bake', 1800, null, 190]]],
   ['Scrape into the tin. Smooth the top with a wet hand.', [['shape', null, null, null]]],

@@ -50,7 +50,7 @@ function stepKindOf(sentence: string): StepKind {
 
 const TIME_UNIT = /^(?:(h|hr|hrs|hour|hours)|(m|min|mins|minute|minutes)|(s|sec|secs|second|seconds))\.?$/i;
 
-/** The first length of time in a sentence, s: "45 minutes", "1-1½ hours", "1 hour 15 min", "40 to 45 min". */
+/** The first length of time in a sentence, s: "45 minutes", "1-1½ hours", "1 hour 15 min", "40 to 45 min", "40 + 30 min". */
 function timeIn(sentence: string): { minS: number; maxS: number | null } | null {
   const tokens = tokensOf(sentence);
   for (const [at, token] of tokens.entries()) {
@@ -59,7 +59,12 @@ function timeIn(sentence: string): { minS: number; maxS: number | null } | null 
     const size = unit[1] ? 3600 : unit[2] ? 60 : 1;
     let low = token.amount.low * size;
     let high = token.amount.high * size;
-    const more = tokens[/^and$/i.test(tokens[at + 2]?.text ?? '') ? at + 3 : at + 2];
+    const before = tokens[at - 2]?.amount;
+    if (before && /^(?:\+|plus)$/i.test(tokens[at - 1]?.text ?? '')) {
+      low += before.low * size;
+      high += before.high * size;
+    }
+    const more = tokens[/^(?:and|,)$/i.test(tokens[at + 2]?.text ?? '') ? at + 3 : at + 2];
     const moreUnit = more ? TIME_UNIT.exec(tokens[tokens.indexOf(more) + 1]?.text ?? '') : null;
     if (unit[1] && more?.amount && moreUnit?.[2]) {
       low += more.amount.low * 60;
@@ -122,40 +127,71 @@ const GOES_ON: ReadonlySet<StepKind> = new Set([
   'chill',
 ]);
 
+interface Clause {
+  readonly text: string;
+  /** Under the verb of the clause before: "... and 25 minutes uncovered". */
+  readonly goesOn: boolean;
+}
+
+/** Where a second time may begin without a "then". */
+const ALSO = /(?<=[,;])\s+|\s+(?=(?:and|plus)\s)/i;
+/** A time that says when or how often something happens meanwhile, or how long it takes otherwise; not how long more. */
+const MEANWHILE =
+  /\b(?:if|or|when|unless|for an?|bigger|larger|smaller|longer|every|each|per|apart|before|after|within|until|later|last|first|half ?way|old|up to|at most|at least|no more than)\b/i;
+
+/** "Bake 20 minutes covered and 25 minutes uncovered" is two steps; "1 hour and 10 minutes" is one, "turning after 10 minutes" none. */
+function clausesOf(sentence: string): Clause[] {
+  const clauses: { text: string; goesOn: boolean }[] = [];
+  for (const part of sentence.split(ALSO)) {
+    const last = clauses.at(-1);
+    const opens =
+      last &&
+      timeIn(part) !== null &&
+      timeIn(last.text) !== null &&
+      !MEANWHILE.test(part) &&
+      // not the minutes of an hour
+      timeIn(`${last.text} ${part}`)?.minS === timeIn(last.text)?.minS;
+    if (!last || opens) clauses.push({ text: part, goesOn: last !== undefined });
+    else last.text += ` ${part}`;
+  }
+  return clauses;
+}
+
 /** A paragraph of a method as steps: a sentence, or what comes then, opens a new one when it brings a time of its own or another kind of work. */
 export function readSteps(paragraph: string, newId: () => string): MethodStep[] {
   const sentences = paragraph
     .split(NEXT)
     .map((sentence) => sentence.trim())
-    .filter(Boolean);
-  const groups: string[] = [];
-  for (const sentence of sentences) {
+    .filter(Boolean)
+    .flatMap(clausesOf);
+  const groups: Clause[] = [];
+  for (const { text, goesOn } of sentences) {
     const last = groups.at(-1);
     const joins =
       last !== undefined &&
-      last.length + sentence.length < STEP_LIMITS.cueLength &&
-      (!timeIn(sentence) || !timeIn(last)) &&
-      (stepKindOf(sentence) === stepKindOf(last) || stepKindOf(sentence) === 'free');
-    if (joins) groups[groups.length - 1] = `${last} ${sentence}`;
-    else groups.push(sentence);
+      last.text.length + text.length < STEP_LIMITS.cueLength &&
+      (!timeIn(text) || !timeIn(last.text)) &&
+      (stepKindOf(text) === stepKindOf(last.text) || stepKindOf(text) === 'free');
+    if (joins) groups[groups.length - 1] = { ...last, text: `${last.text} ${text}` };
+    else groups.push({ text, goesOn });
   }
   // a sentence longer than a step may hold goes on in the next one: no word is cut off
-  const pieces = groups.flatMap((group) => {
-    const parts: string[] = [];
-    for (let rest = group; rest !== '';) {
+  const pieces = groups.flatMap(({ text, goesOn }) => {
+    const parts: Clause[] = [];
+    for (let rest = text; rest !== '';) {
       const most = STEP_LIMITS.cueLength;
       const cut = rest.length <= most ? rest.length : Math.max(rest.lastIndexOf(' ', most), most / 2);
-      parts.push(rest.slice(0, cut).trim());
+      parts.push({ text: rest.slice(0, cut).trim(), goesOn });
       rest = rest.slice(cut).trim();
     }
     return parts;
   });
   let before: StepKind = 'free';
-  return pieces.map((note): MethodStep => {
+  return pieces.map(({ text: note, goesOn }): MethodStep => {
     const time = timeIn(note);
     const named = stepKindOf(note);
-    const kind =
-      named === 'free' && time && /^(?:and )?then\b/i.test(note) && GOES_ON.has(before) ? before : named;
+    const more = goesOn || (/^(?:and )?then\b/i.test(note) && GOES_ON.has(before));
+    const kind = named === 'free' && time && more ? before : named;
     before = kind;
     const step = { ...newStep(kind, newId()), note, minS: time?.minS ?? null, maxS: time?.maxS ?? null };
     const limits = stepTempRangeC(kind);
