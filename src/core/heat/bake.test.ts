@@ -204,6 +204,10 @@ test('nonsense is refused with field, value’s range', () => {
   expect(field(tinLoaf({ startC: Number.NaN }))).toEqual(['notANumber', 'startC']);
   expect(field(tinLoaf({ altitudeM: 9000 }))).toEqual(['tooLarge', 'altitudeM']);
   expect(field(tinLoaf({ phases: [newPhase('fry', 100, 250)] }))).toEqual(['tooLarge', 'phases.0.setC']);
+  expect(field(tinLoaf({ phases: [newPhase('griddle', 3 * 3600, 200)] }))).toEqual([
+    'tooLarge',
+    'phases.0.durationS',
+  ]);
   expect(field(tinLoaf({ piece: { ...loaf.piece, widthCm: 300 } }))).toEqual(['tooLarge', 'widthCm']);
 });
 

@@ -115,7 +115,7 @@ export function bakeRun(
 ): Result<BakeRun> {
   const checked = checkBake(question);
   if (!checked.ok) return checked;
-  const { matter, oven, phases, roomC } = question;
+  const { matter, oven, roomC } = question;
   const size = { ...question.piece, lightness: Math.max(1, question.piece.lightness * draw.size) };
   const made = bodyOf(size, matter.densityKgPerM3, kind);
   if (!made.ok) return made;
@@ -163,6 +163,9 @@ export function bakeRun(
     return sum;
   };
   const extents = { topM2: areaOf(0), sideM2: areaOf(1), baseM2: areaOf(2) };
+  // a ball has no other side to be put on
+  const phases =
+    extents.baseM2 > 0 ? question.phases : question.phases.map((phase) => ({ ...phase, turned: false }));
   const boilsC = boilingPointC(question.altitudeM);
   const totalS = phases.reduce((sum, phase) => sum + phase.durationS, 0);
   const everyS = totalS / (points - 1);
@@ -193,8 +196,8 @@ export function bakeRun(
   const freshWater = state.skinWater[0] ?? 1;
   let tS = 0;
   let nextS = 0;
-  const note = () => {
-    while (tS >= nextS - 1e-6 && out.atS.length < points) {
+  const note = (last = false) => {
+    while ((tS >= nextS - 1e-6 || (last && tS > out.atS[out.atS.length - 1]!)) && out.atS.length < points) {
       let heat = 0;
       let capacity = 0;
       for (let cell = 0; cell < grid.cells; cell += 1) {
@@ -236,8 +239,9 @@ export function bakeRun(
     const fromS = tS;
     while (tS < endS - 1e-6) {
       meet(around, phase, meetings, question.piece.shape, over(state.skinWater, beneath) / freshWater);
-      // properties move fast just after a change of surroundings, slowly later
-      if (tS - askedS >= Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS))) {
+      // properties move fast just after a change of surroundings, slowly later; in thin cells always fast
+      const stillS = Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS), 10 * allowedS);
+      if (tS - askedS >= stillS) {
         allowedS = Math.min(stableStepS(state, meetings), surroundingsStepS(around, phase), 12);
         askedS = tS;
       }
@@ -260,7 +264,8 @@ export function bakeRun(
     if (phase.kind !== 'rack') crustThickMm = crustMm(state);
     before = phase;
   }
-  note();
+  // one that ends early is known to its end
+  note(true);
   const moved = Math.max(1, Math.abs(state.takenJ) + Math.abs(state.vapourJ));
   return ok({
     ...out,

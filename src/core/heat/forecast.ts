@@ -3,6 +3,7 @@ import { dominant, maybeRangeOf, rangeOf, shareOf, type MaybeRange, type Range }
 import { ok, type Result } from '../result';
 import { bakeRun, CENTRAL_DRAW, type BakeQuestion, type BakeRun, type HeatDraw } from './bake';
 import { HEAT } from './parameters';
+import { PHASE_LIMITS } from './programme';
 
 const PARAMETERS = [
   'transfer',
@@ -74,6 +75,7 @@ export function heatingEndS(question: Pick<BakeQuestion, 'phases'>): number {
 
 const at = (run: BakeRun, series: readonly number[], tS: number): number => {
   const { atS } = run;
+  if (atS.length < 2) return series[0]!;
   let high = 1;
   while (high < atS.length - 1 && atS[high]! < tS) high += 1;
   const from = atS[high - 1]!;
@@ -93,7 +95,8 @@ function bakedOn(question: BakeQuestion): BakeQuestion {
   const last = hot[hot.length - 1];
   if (!last) return question;
   const totalS = hot.reduce((sum, phase) => sum + phase.durationS, 0);
-  return { ...question, phases: [...hot.slice(0, -1), { ...last, durationS: last.durationS + 2 * totalS }] };
+  const durationS = Math.min(PHASE_LIMITS.durationS[last.kind].max, last.durationS + 2 * totalS);
+  return { ...question, phases: [...hot.slice(0, -1), { ...last, durationS }] };
 }
 
 /** How far a forecast is. */

@@ -22,7 +22,15 @@ export interface Phase {
 }
 
 export const PHASE_LIMITS = {
-  durationS: { min: 0, max: 86_400 },
+  /** Nobody griddles, fries or boils bread for hours; an oven may dry crackers for half a day. */
+  durationS: {
+    oven: { min: 0, max: 43_200 },
+    coast: { min: 0, max: 43_200 },
+    griddle: { min: 0, max: 7200 },
+    fry: { min: 0, max: 7200 },
+    boil: { min: 0, max: 7200 },
+    rack: { min: 0, max: 86_400 },
+  },
   setC: {
     oven: { min: 60, max: 550 },
     fry: { min: 120, max: 200 },
@@ -69,7 +77,7 @@ export function checkProgramme(phases: readonly Phase[], roomC: number, oven: Ov
   let outOfTin = false;
   for (const [index, phase] of phases.entries()) {
     const path = (field: string) => `phases.${index}.${field}`;
-    const time = within(phase.durationS, PHASE_LIMITS.durationS, path('durationS'));
+    const time = within(phase.durationS, PHASE_LIMITS.durationS[phase.kind], path('durationS'));
     if (!time.ok) return time;
     if (phase.kind === 'oven' || phase.kind === 'fry' || phase.kind === 'griddle') {
       const { min, max } = PHASE_LIMITS.setC[phase.kind];

@@ -58,7 +58,7 @@ export interface BodyState {
   readonly between: Float64Array;
   /** Per cell: water per dry matter, kg/kg, at the beginning of a step. */
   readonly crumb: Float64Array;
-  /** Of a cell's conduction, what goes as vapour through its bubbles: it takes water along, from hot to cold. */
+  /** Vapour that goes along with heat through a cell's bubbles, kg/J, as long as it is wet: it takes water from hot to cold. */
   readonly asVapour: Float64Array;
   readonly vapourTable: Float64Array;
   readonly into: Float64Array;
@@ -74,6 +74,9 @@ const {
   crustWPerMK: CRUST_W_PER_MK,
 } = HEAT;
 const GAS = 8.314462;
+const STEFAN_BOLTZMANN = 5.670374e-8;
+/** From so much water per dry matter on all pores have wet walls. */
+const WET = 0.25;
 /** Below so much water per dry matter nothing more boils away. */
 const BOUND_WATER = 0.025;
 /** Activation energies over the gas constant, K. */
@@ -131,6 +134,9 @@ const warmer = (sumC: number): number => {
 /** How freely water moves where so much is left per dry matter: bound water hardly does. */
 const loose = (crumb: number): number => (crumb < FREE_ABOVE ? crumb / FREE_ABOVE : 1);
 
+/** How much of a pore's walls are wet at so much water per dry matter: dry ones pass no vapour on. */
+const steams = (crumb: number): number => (crumb < WET ? crumb / WET : 1);
+
 /** Maxwell-Eucken: bubbles of air (0.026 W/(m K)) in a conducting mass. */
 function porousWPerMK(solid: number, porosity: number): number {
   const air = 0.026;
@@ -141,8 +147,20 @@ function porousWPerMK(solid: number, porosity: number): number {
 
 /** Fills `conducts` and answers with the longest explicit step that stays stable, s. */
 export function stableStepS(state: BodyState, meetings: readonly Meeting[]): number {
-  const { grid, figures, dryKg, dryJPerK, waterKg, tempC, conducts, passes, asVapour, vapourTable, into } =
-    state;
+  const {
+    grid,
+    figures,
+    dryKg,
+    dryJPerK,
+    waterKg,
+    tempC,
+    skinC,
+    conducts,
+    passes,
+    asVapour,
+    vapourTable,
+    into,
+  } = state;
   const solid = porousWPerMK(
     figures.matter.conductsWPerMK * HEAT.conduction.value * figures.conduction,
     figures.porosity,
@@ -153,13 +171,13 @@ export function stableStepS(state: BodyState, meetings: readonly Meeting[]): num
       conducts[cell] = solid;
       continue;
     }
-    const wet = Math.min(1, waterKg[cell]! / (0.25 * dryKg[cell]!));
+    const wet = Math.min(1, waterKg[cell]! / (WET * dryKg[cell]!));
     const t = tempC[cell]!;
     const at = t < 0 ? 0 : t > 139 ? 139 : t;
     const low = at | 0;
     const vapour = vapourTable[low]! + (vapourTable[low + 1]! - vapourTable[low]!) * (at - low);
     conducts[cell] = CRUST_W_PER_MK + wet * (solid - CRUST_W_PER_MK + vapour);
-    asVapour[cell] = (wet * vapour) / conducts[cell]! / latentJPerKg(t);
+    asVapour[cell] = vapour / conducts[cell]! / latentJPerKg(t);
   }
   for (let face = 0; face < grid.area.length; face += 1) {
     const a = grid.from[face]!;
@@ -172,7 +190,10 @@ export function stableStepS(state: BodyState, meetings: readonly Meeting[]): num
   for (let edge = 0; edge < grid.edge.length; edge += 1) {
     const cell = grid.edge[edge]!;
     const meeting = meetings[grid.side[edge]!]!;
-    const h = meeting.hWPerM2K + 25 * meeting.emissivity;
+    const hotter = skinC[edge]! > meeting.wallC ? skinC[edge]! : meeting.wallC;
+    // what radiates as if it were a film; 25 W/(m² K) at 205 °C
+    const radiates = hotter > 205 ? 4 * STEFAN_BOLTZMANN * (hotter + 273.15) ** 3 : 25;
+    const h = meeting.hWPerM2K + meeting.emissivity * radiates;
     if (h > 0) into[cell]! += grid.edgeArea[edge]! / (1 / h + grid.edgeWay[edge]! / conducts[cell]!);
   }
   let step = Infinity;
@@ -196,7 +217,9 @@ function skinWater(
   const p = brings;
   const q = takes * (saturatedPa - vapourPa) - brings * crumb + brings * half;
   const r = -half * (takes * vapourPa + brings * crumb);
-  return Math.max(0, (-q + Math.sqrt(Math.max(0, q * q - 4 * p * r))) / (2 * p));
+  const root = Math.sqrt(Math.max(0, q * q - 4 * p * r));
+  // the form that stays a number where a dry crumb brings nothing (p = 0, then q > 0)
+  return Math.max(0, q > 0 ? (-2 * r) / (q + root) : (root - q) / (2 * p));
 }
 
 /**
@@ -231,6 +254,8 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
   const creeps = wet ? (CREEPS_M2_PER_S * dryKg[0]!) / grid.volume[0]! : 0;
   for (let cell = 0; cell < n; cell += 1) crumbs[cell] = waterKg[cell]! / dryKg[cell]!;
   const { from, to } = grid;
+  // of what a cell holds, through each of its four sides and two skins at most so much in a step: never more than there is
+  const mostPerS = 0.16 / dtS;
   for (let face = 0; face < passes.length; face += 1) {
     const a = from[face]!;
     const b = to[face]!;
@@ -242,9 +267,13 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       const crumbA = crumbs[a]!;
       const crumbB = crumbs[b]!;
       const freely = creeps * loose(crumbA < crumbB ? crumbA : crumbB);
-      const kgPerS =
+      let kgPerS =
         freely * warmer(tempA + tempB) * between[face]! * (crumbA - crumbB) +
-        q * (q > 0 ? asVapour[a]! : asVapour[b]!);
+        // by what is still wet: a thin cell dries faster than its figures are asked for
+        q * (q > 0 ? asVapour[a]! * steams(crumbA) : asVapour[b]! * steams(crumbB));
+      if (kgPerS > 0) {
+        if (kgPerS > waterKg[a]! * mostPerS) kgPerS = waterKg[a]! * mostPerS;
+      } else if (-kgPerS > waterKg[b]! * mostPerS) kgPerS = -waterKg[b]! * mostPerS;
       waterInto[a]! -= kgPerS;
       waterInto[b]! += kgPerS;
       q += kgPerS * WATER_J_PER_KG_K * (kgPerS > 0 ? tempA : tempB);
@@ -267,7 +296,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     if (meeting.emissivity > 0) {
       const wall = meeting.wallC + 273.15;
       const own = skin + 273.15;
-      const radiates = 5.670374e-8 * meeting.emissivity * (wall * wall + own * own) * (wall + own);
+      const radiates = STEFAN_BOLTZMANN * meeting.emissivity * (wall * wall + own * own) * (wall + own);
       h += radiates;
       pull += radiates * meeting.wallC;
     }
@@ -287,7 +316,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
         kgPerM2S = Math.max(0, brings * (crumb - dry));
       }
       // never more than there is
-      const most = (0.2 * waterKg[cell]!) / (area * dtS);
+      const most = (mostPerS * waterKg[cell]!) / area;
       if (kgPerM2S > most) kgPerM2S = most;
     }
     const latent = kgPerM2S === 0 ? 0 : latentJPerKg(skin);

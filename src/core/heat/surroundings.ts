@@ -231,6 +231,7 @@ export function stepSurroundings(
       ? sideW[2]!
       : sideW[0]!;
   const baseW = phase.turned ? sideW[0]! : sideW[2]!;
+  const touchesM2 = Math.max(1e-9, phase.turned ? extents.topM2 : extents.baseM2);
   let fromAirW = 0;
   let plateW = 0;
   const lid = phase.moist === 'lid' && isBaking(phase);
@@ -251,18 +252,17 @@ export function stepSurroundings(
   } else {
     fromAirW += topW + sideW[1]!;
     if (s.plate) {
-      const area = extents.baseM2;
       const plateC = s.plate.tempC[s.plate.tempC.length - 1]!;
       if (phase.kind === 'griddle') {
         const wanted = phase.setC + s.offsetC;
         // a burner with its knob: as much as it takes, up to its power over the pan
         const gives = Math.min(25_000, Math.max(0, 900 * (wanted - plateC)));
-        stepPlate(s.plate, -baseW / Math.max(1e-9, area), gives, dtS);
+        stepPlate(s.plate, -baseW / touchesM2, gives, dtS);
       } else {
         const floor = s.airC + wallsAboveC(s.oven, phase, 'floor');
         const flux = heatedBy(film, s.airC, PLATES[s.plate.kind].emissivity, floor, plateC);
-        stepPlate(s.plate, -baseW / Math.max(1e-9, area), flux, dtS);
-        plateW = flux * area;
+        stepPlate(s.plate, -baseW / touchesM2, flux, dtS);
+        plateW = flux * touchesM2;
         fromAirW += plateW;
       }
     } else fromAirW += baseW;
