@@ -2,7 +2,7 @@ import type { BakeRecord } from '@/core/bake';
 import { learnRise, type RiseLearning } from '@/core/fermentation';
 import type { Formula } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
-import { runKitchenOf } from '@/core/kit';
+import { runKitchenOf, type Kit } from '@/core/kit';
 import { riseObservations, type RunKitchen } from '@/core/run';
 import { listMarkedBakes } from '@/db/queries/bakes';
 import { withEvents } from './bakes';
@@ -13,9 +13,12 @@ import { loadKit } from './kit';
 const MOST_BAKES = 12;
 const MOST_OF_ALL = 400;
 
+/** With what it was baked by, and in: the kit as it was known that day, null where none had been kept. */
+type MarkedBake = BakeRecord & { readonly formula: Formula; readonly kit: Kit | null };
+
 /** A formula's bakes with marks in them, and a word that changes whenever one of them does. */
 export interface MarkedBakes {
-  readonly bakes: readonly (BakeRecord & { readonly formula: Formula })[];
+  readonly bakes: readonly MarkedBake[];
   readonly signature: string;
 }
 export const NO_MARKS: MarkedBakes = { bakes: [], signature: '' };
@@ -32,15 +35,15 @@ export async function markedBakes(
     'rise',
     formulaId ? MOST_BAKES : MOST_OF_ALL,
   );
-  const formulas = new Map(rows.map(({ id, formula }) => [id, formula]));
-  const byFormula = new Map<string, (BakeRecord & { formula: Formula })[]>();
+  const by = new Map(rows.map(({ id, formula, kit }) => [id, { formula, kit }]));
+  const byFormula = new Map<string, MarkedBake[]>();
   for (const bake of await withEvents(
     context,
-    rows.map(({ formula: _, ...bake }) => bake),
+    rows.map(({ formula: _, kit: __, ...bake }) => bake),
   )) {
-    const formula = formulas.get(bake.id);
+    const baked = by.get(bake.id);
     const list = byFormula.get(bake.formulaId) ?? [];
-    if (formula && list.length < MOST_BAKES) byFormula.set(bake.formulaId, [...list, { ...bake, formula }]);
+    if (baked && list.length < MOST_BAKES) byFormula.set(bake.formulaId, [...list, { ...bake, ...baked }]);
   }
   return new Map(
     [...byFormula].map(([id, bakes]) => [
@@ -51,7 +54,12 @@ export async function markedBakes(
 }
 
 function learn({ bakes }: MarkedBakes, kitchen: RunKitchen, book: IngredientBook): RiseLearning | null {
-  return learnRise(bakes.flatMap((bake) => riseObservations(bake, bake.formula, book, kitchen)));
+  return learnRise(
+    bakes.flatMap((bake) =>
+      // a winter's marks were not made in this summer's room
+      riseObservations(bake, bake.formula, book, bake.kit ? runKitchenOf(bake.kit, bake.formula) : kitchen),
+    ),
+  );
 }
 
 /** The kitchen of a run with what its marks have taught. */

@@ -24,7 +24,7 @@ export async function loadThirst(context: Context): Promise<ThirstLearnt[]> {
   const formulas = new Map(rows.map(({ id, formula }) => [id, formula]));
   const bakes = await withEvents(
     context,
-    rows.map(({ formula: _, ...bake }) => bake),
+    rows.map(({ formula: _, kit: __, ...bake }) => bake),
   );
   return learnThirst(
     bakes.reverse().flatMap((bake) => {

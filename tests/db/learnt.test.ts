@@ -4,10 +4,12 @@ import type { Band } from '@/core/consistency';
 import { eightRolls } from '@/core/batch/testBatch';
 import type { Formula } from '@/core/formula';
 import { line, plainLoaf } from '@/core/formula/testFormulas';
+import { ORDINARY_KIT } from '@/core/kit';
 import { recordTaps, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { createFormula } from '@/server/formulas';
 import { saveEntry } from '@/server/ingredients';
+import { saveKit } from '@/server/kit';
 import { loadLearnt, markedBakes } from '@/server/learnt';
 import { loadThirst } from '@/server/thirst';
 import { testDatabase, type TestDatabase } from './testDatabase';
@@ -72,6 +74,27 @@ test('what a formula’s jars showed is learnt from its bakes, and from its own 
   expect(slower!.learnt.vigour.value).toBeLessThan(slow!.learnt.vigour.value);
   expect(await loadLearnt(here, await made())).toBeNull();
   expect(await loadLearnt(await db.kitchen(), formulaId)).toBeNull();
+});
+
+test('a mark is read in the room as it was known that day: a warmer one since then teaches nothing of the old', async () => {
+  const formulaId = await made();
+  const keepRoom = async (roomC: number, seen: number) => {
+    const kept = await saveKit(here, { requestId: randomUUID(), seen, kit: { ...ORDINARY_KIT, roomC } });
+    if (!kept.ok) throw new Error('no kit');
+  };
+  const vigour = async () => (await loadLearnt(here, formulaId))!.learnt.vigour.value;
+  await baked(formulaId, jar(12));
+  // the first that is ever said of the room is true of the days before it
+  const said = await vigour();
+  await keepRoom(17, 0);
+  const cold = await vigour();
+  expect(cold).toBeGreaterThan(said);
+  clock.ms += 86_400_000;
+  await keepRoom(29, 1);
+  expect(await vigour()).toBe(cold);
+  // the same mark in the warm room is a lazier yeast
+  await baked(formulaId, jar(12));
+  expect(await vigour()).toBeLessThan(cold);
 });
 
 test('a slip that was taken back teaches nothing, and each mark changes what is remembered of a formula', async () => {

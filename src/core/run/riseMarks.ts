@@ -11,9 +11,10 @@ const JAR = { pieceG: 80, standing: 'bowl', pressedOut: 0 } as const;
 
 /**
  * What the marks of a bake say, for {@link learnRise}: the dough as it was really weighed, through the times its steps really
- * took until the last mark. Steps that were never ticked took as long as planned. The room is the kitchen's as it is known now.
+ * took until the last mark. Steps that were never ticked took as long as planned.
  *
  * @param formula the revision that was baked
+ * @param kitchen as it was that day: its room and fridge
  * @returns none without marks, where the end of mixing was not ticked, or where no run can be made
  */
 export function riseObservations(

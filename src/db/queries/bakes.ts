@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { bakeActionSchema, type BakeAction } from '@/core/bake';
+import { kitSchema } from '@/core/kit/kitSchema';
 import { formulaSchema } from '@/core/formula/formulaSchema';
 import { batchSheetSchema, type BatchRequest, type BatchSheet } from '@/core/batch';
 import { many, maybeOne, type Queryable } from '../rows';
@@ -109,9 +110,12 @@ export const listEndedBakes = (
     [kitchenId, formulaId, before, most],
   );
 
-const markedRow = bakeRow.extend({ formula: formulaSchema });
+const markedRow = bakeRow.extend({ formula: formulaSchema, kit: kitSchema.nullable() });
 
-/** Bakes in which something was marked, newest first, with the revision they were baked by; of one formula or of all. */
+/**
+ * Bakes in which something was marked, newest first, with the revision they were baked by and the kit as it was known that day (the
+ * first that was ever kept, for bakes before it; null where none was); of one formula or of all.
+ */
 export const listMarkedBakes = (
   db: Queryable,
   kitchenId: string,
@@ -123,9 +127,13 @@ export const listMarkedBakes = (
     db,
     {
       name: 'bakes-marked',
-      text: `select ${COLUMNS}, r.formula from bake b
+      text: `select ${COLUMNS}, r.formula, that_day.kit from bake b
              join formula_revision r on r.kitchen_id = b.kitchen_id and r.formula_id = b.formula_id
                and r.number = b.revision_number
+             left join lateral (select k.kit from kitchen_kit k where k.kitchen_id = b.kitchen_id
+               order by k.saved_at <= b.started_at desc,
+                 case when k.saved_at <= b.started_at then k.version else -k.version end desc
+               limit 1) that_day on true
              where b.kitchen_id = $1 and ($2::uuid is null or b.formula_id = $2)
                and exists (select 1 from bake_event e where e.kitchen_id = b.kitchen_id and e.bake_id = b.id
                  and e.action ->> 'type' = $3)
