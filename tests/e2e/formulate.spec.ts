@@ -23,6 +23,14 @@ test('cells take cups, spoons, eggs and percent, and show the grams and the doub
   await water.fill('1 3/4 cups');
   await water.press('Enter');
   await expect(water).toHaveValue('414');
+
+  // and is baked like any other
+  await expect(saved(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Make a batch' }).click();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await expect(page.getByRole('button', { name: 'In the bowl', exact: true })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Pumpkin-seed supper rolls \(copy\)/ }).first()).toBeVisible();
 });
 
 test('the sheet says what dough it makes, and follows each key', async ({ page }) => {

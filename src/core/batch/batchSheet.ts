@@ -5,7 +5,8 @@ import { methodStepSchema } from '../method/stepSchema';
 
 const positive = z.number().positive().max(10_000_000);
 
-const batchLineSchema = z.strictObject({
+// not strict: some kept sheets carry how a line was measured in its formula, which says nothing of a scaled weight
+const batchLineSchema = z.object({
   id: localIdSchema,
   ingredientId: z.string(),
   /** The name on the day, so that an old sheet still reads when the library calls it something else. */

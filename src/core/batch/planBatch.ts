@@ -73,7 +73,8 @@ export function planBatch(
       const rounded = roundToScale(scales, exactG);
       const percent = (100 * (rounded.massG - exactG)) / exactG;
       if (Math.abs(percent) > Math.abs(worst?.percent ?? 0)) worst = { lineId: line.id, percent };
-      lines.push({ ...line, name: ingredient.name, exactG, ...rounded });
+      const { id, ingredientId, note } = line;
+      lines.push({ id, ingredientId, name: ingredient.name, note, exactG, ...rounded });
     }
     if (lines.length > 0) stages.push({ id: stage.id, kind: stage.kind, name: stage.name, lines });
   }

@@ -86,9 +86,14 @@ export const anyFormula: fc.Arbitrary<Formula> = fc
         id: 'b',
         kind: 'late' as const,
         name: 'B',
-        lines: rest.map(([id, mass], index) =>
-          line(id, mass * (300 / (300 + 60 * rest.length)), `r${index}`),
-        ),
+        lines: rest.map(([id, mass], index) => {
+          const made = line(id, mass * (300 / (300 + 60 * rest.length)), `r${index}`);
+          const { massG } = made;
+          // some were typed in cups
+          return index % 3 === 0
+            ? { ...made, measured: { said: 'a cup', lowG: 0.9 * massG, highG: 1.1 * massG } }
+            : made;
+        }),
       },
     ],
   }));

@@ -1,5 +1,6 @@
 import { radial, slab, type Grid } from './grid';
-import { advance, heatOf, newBody, stableStepS, type BodyFigures, type Meeting } from './stepper';
+import { heatOf, newBody, type BodyFigures, type Meeting } from './bodyState';
+import { advance, stableStepS } from './stepper';
 
 /** The stepper with water's part off against the series of Carslaw & Jaeger (1959) and Incropera & DeWitt, convective boundary. */
 

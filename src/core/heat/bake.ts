@@ -8,7 +8,8 @@ import type { TinKind } from '../method/heating';
 import type { Plate } from './parameters';
 import { bodyOf, type Body, type GridKind, type Piece } from './piece';
 import { checkProgramme, PHASE_LIMITS, type Phase } from './programme';
-import { advance, heatOf, newBody, stableStepS, waterOf, type BodyState, type Meeting } from './stepper';
+import { heatOf, newBody, waterOf, type BodyState, type Meeting } from './bodyState';
+import { advance, stableStepS } from './stepper';
 import { enterPhase, meet, newSurroundings, stepSurroundings, surroundingsStepS } from './surroundings';
 
 /** A bake as asked: plain data, sent to a worker as it is. */

@@ -4,7 +4,7 @@ import { AJAR_LOSES, DOOR_DROPS, thermostatW, type Oven } from './oven';
 import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS, type Plate } from './parameters';
 import { newPlate, stepPlate, type PlateState } from './plate';
 import type { Phase } from './programme';
-import type { Meeting } from './stepper';
+import type { Meeting } from './bodyState';
 import { vapourPressureFast } from './water';
 
 /** Everything round the piece: air and walls as one, what it lies on, its tin, a lid. Temperatures change as the bake goes on. */

@@ -62,6 +62,7 @@ export interface NewBake {
   startedAt: Date;
 }
 
+/** Keeps a bake with its sheet. Throws on a sheet that could not be read again: nothing is kept then. */
 export async function insertBake(db: Queryable, bake: NewBake): Promise<void> {
   await db.query({
     text: `insert into bake (kitchen_id, id, formula_id, revision_number, request_id, batch, sheet, started_at)
@@ -73,7 +74,7 @@ export async function insertBake(db: Queryable, bake: NewBake): Promise<void> {
       bake.revision,
       bake.requestId,
       JSON.stringify(bake.batch),
-      JSON.stringify(bake.sheet),
+      JSON.stringify(batchSheetSchema.parse(bake.sheet)),
       bake.startedAt,
     ],
   });
