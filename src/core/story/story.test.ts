@@ -29,6 +29,19 @@ test('a story is told in shares, largest change first, with what follows from it
   expect(told(after).map(({ kind }) => kind)).toContain('hydration');
 });
 
+test('changes of one size stand in the order of the sheet, whatever the last digits of their figures say', () => {
+  // a third of each of these on the same flours, in figures that no two roundings share
+  const less = ['psyllium-husk', 'water', 'egg-whole', 'salt'].map((lineId) => ({
+    type: 'setMass' as const,
+    lineId,
+    massG: (plainLoaf().stages[0]!.lines.find(({ id }) => id === lineId)!.massG / 3) * 1.0000000001,
+  }));
+  for (const order of [less, [...less].reverse()])
+    expect(
+      told(edited(...order)).flatMap((turn) => (turn.kind === 'share' ? [turn.ingredientId] : [])),
+    ).toEqual(['psyllium-husk', 'water', 'egg-whole', 'salt']);
+});
+
 test('a larger batch is one word, moving a line none, a step is told by what changed in it', () => {
   const doubled: Formula = {
     ...plainLoaf(),

@@ -72,6 +72,9 @@ function stepTurns(from: Formula, to: Formula): Turn[] {
   return [...turns, ...gone];
 }
 
+/** A share that moved further than by a factor of a thousand million weighs no more; what came or went weighs more than any share. */
+const MOST = 1e12;
+
 /**
  * What changed from one state of a formula to another, as a baker would tell it: shares of the flours, not lines; one word for
  * a sheet that was only made larger. Ingredients are put together wherever they stand, largest change first.
@@ -88,12 +91,15 @@ export function storyOf(from: Formula, to: Formula, book: IngredientBook): Turn[
   for (const id of new Set([...before.keys(), ...after.keys()])) {
     const old = before.get(id);
     const now = after.get(id);
-    if (!old && now) changes.push({ turn: { kind: 'came', ingredientId: id, ...now }, weight: 1000 });
-    else if (old && !now) changes.push({ turn: { kind: 'went', ingredientId: id, ...old }, weight: 999 });
+    if (!old && now) changes.push({ turn: { kind: 'came', ingredientId: id, ...now }, weight: 2 * MOST });
+    else if (old && !now)
+      changes.push({ turn: { kind: 'went', ingredientId: id, ...old }, weight: 1.5 * MOST });
     else if (old?.percent != null && now?.percent != null && moved(old.percent, now.percent)) {
       // the same grams on a little more or less flour: nobody touched it, and the size says it for all of them
       if (old.massG === now.massG && Math.abs(now.percent / old.percent - 1) < 0.15) continue;
-      const weight = Math.abs(Math.log(now.percent / old.percent));
+      // in whole steps of a thousandth, without a logarithm: two engines must put changes of one size in one order
+      const ratio = now.percent / old.percent;
+      const weight = Math.min(MOST, Math.round(1000 * Math.max(ratio, 1 / ratio)));
       changes.push({ turn: { kind: 'share', ingredientId: id, from: old.percent, to: now.percent }, weight });
     } else if (old && now && (old.percent === null || now.percent === null) && moved(old.massG, now.massG)) {
       changes.push({ turn: { kind: 'words' }, weight: 0 });
