@@ -4,7 +4,7 @@ import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import { newStep } from '../method';
 import { doughDensity } from '../vessel/vessel';
-import { FERMENTATION, bakedVolume, leavenKinds, leaveningOf, type Leavening } from '.';
+import { FERMENTATION, bakedVolume, leavenKinds, leaveningOf, riseCurve, type Leavening } from '.';
 import { freshDough } from './stepper';
 
 const plus = (extra: readonly [string, number][], part: Partial<Formula> = {}): Formula => {
@@ -37,6 +37,46 @@ test('the three yeasts are worth what they gas, and wake in their own time', () 
   const bloomed = of(plus([['active-dry-yeast', 5]], { steps: [newStep('bloom', 'b')] }));
   expect(bloomed.wakingMin).toBe(FERMENTATION.wakingMin.bloomed);
   expect(leavenKinds(instant)).toEqual(['yeast']);
+});
+
+test('without water nothing works, with a little of it slowly, from a stiff dough on as ever', () => {
+  const wet = (waterG: number): Leavening => {
+    const formula = plus([
+      ['instant-yeast', 5],
+      ['baking-powder', 5],
+    ]);
+    return of({
+      ...formula,
+      stages: formula.stages.map((stage) => ({
+        ...stage,
+        lines: stage.lines.flatMap((each) =>
+          each.ingredientId === 'egg-whole'
+            ? []
+            : each.ingredientId !== 'water'
+              ? [each]
+              : waterG > 0
+                ? [{ ...each, massG: waterG }]
+                : [],
+        ),
+      })),
+    });
+  };
+  const [none, damp, stiff, soft] = [wet(0), wet(130), wet(200), wet(400)];
+  expect(none).toMatchObject({ brake: 0, coldMmol: 0 });
+  expect(damp.brake).toBeGreaterThan(0);
+  expect(damp.brake).toBeLessThan(0.8 * stiff.brake);
+  expect(stiff.brake).toBe(soft.brake);
+  for (const { coldMmol, ovenMmol } of [none, damp, stiff])
+    expect(coldMmol + ovenMmol).toBeCloseTo(soft.coldMmol + soft.ovenMmol, 9);
+  const still = riseCurve({
+    leavening: none,
+    doughC: 26,
+    stays: [{ place: 'room', tempC: 24, durationS: 7200, standing: 'bowl', pieceG: 500, pressedOut: 0 }],
+    beyondS: 3600,
+    pressurePa: 101_325,
+  });
+  if (!still.ok) throw new Error(still.problem.path);
+  expect([...still.value.volume, ...still.value.high].every((volume) => volume === 1)).toBe(true);
 });
 
 test('a wild starter is culture and acid; its flour and water are the dough’s', () => {

@@ -105,6 +105,10 @@ export function leaveningOf(
     0,
   );
   const bind = Math.min(1, Math.max(consistency.holds, 0.8 * consistency.clings));
+  const { nonePercent, fullPercent } = FERMENTATION.moist;
+  const waterPercent = (100 * consistency.balance.waterG) / totals.floursG;
+  const moist = Math.min(1, Math.max(0, (waterPercent - nonePercent) / (fullPercent - nonePercent)));
+  const { coldMmol, ovenMmol } = chemical(grams);
   return {
     doughG: totals.doughG,
     doughMl: totals.doughG / densityGPerMl,
@@ -124,8 +128,10 @@ export function leaveningOf(
         : wakingMin[kind],
     sugarG,
     freedSugarG: (FERMENTATION.freedSugar.percentOfBase * totals.floursG) / 100,
-    brake: osmoticBrake(sugarPercent, (100 * totals.saltG) / totals.floursG),
-    ...chemical(grams),
+    brake: moist * osmoticBrake(sugarPercent, (100 * totals.saltG) / totals.floursG),
+    // what finds no water in the bowl waits for the steam of the oven
+    coldMmol: moist * coldMmol,
+    ovenMmol: ovenMmol + (1 - moist) * coldMmol,
     mostHeld: full * (FERMENTATION.unboundHolds + (1 - FERMENTATION.unboundHolds) * bind),
   };
 }

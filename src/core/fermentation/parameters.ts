@@ -13,6 +13,11 @@ export const FERMENTATION = {
   /** Sugar on the flour base is food up to `free` %, then an osmotic brake of so much per further percent. Salt likewise. */
   sugarBrake: { freePercent: 7, perPercent: 0.055 },
   saltBrake: { freePercent: 2, perPercent: 0.3 },
+  /**
+   * Added water, % of the flour base, below which nothing ferments (water activity about 0.90, the least baker's yeast bears) and from
+   * which water no longer brakes (0.97); flours bring 12 % of their own. Between them in proportion.
+   */
+  moist: { nonePercent: 16, fullPercent: 35 },
   /** Half speed when so little fermentable sugar is left, % of the flour base. */
   halfSpeedSugarPercent: 0.25,
   /** Hexose burnt per mmol of CO2, g: 180.16 mg per 2 mmol, 95 % of it to alcohol and gas (Pasteur). */

@@ -150,7 +150,7 @@ export function stepDough(
   const holds = leavening.mostHeld * temper.holding * (1 - 0.4 * before.tired);
   const waterTakes = leavening.waterG * dissolvesAt(tempC) * (pressurePa / SEA_LEVEL_PA);
   // bubbles are there from the mixing: the fuller the water, the more goes straight into them
-  const full = Math.min(1, before.dissolvedMmol / waterTakes);
+  const full = waterTakes > 0 ? Math.min(1, before.dissolvedMmol / waterTakes) : 1;
   const filled = full * full * full;
   let dissolved = before.dissolvedMmol + made * (1 - filled);
   let outOfWater = made * filled;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { anyFormula, line, plainLoaf } from '../formula/testFormulas';
-import type { Formula } from '../formula';
+import { STYLES, type Formula } from '../formula';
 import { libraryBook } from '../ingredients';
 import { newStep } from '../method';
 import { ORDINARY_DAY, predict } from '.';
@@ -57,9 +57,37 @@ test('what cannot be is told at its field and leaves the rest standing', () => {
   });
 });
 
+/** With a day to go through, a shape to bake in, and now and then no water at all. */
+const anyDay = fc
+  .tuple(
+    anyFormula,
+    fc.constantFrom(...STYLES),
+    fc.boolean(),
+    fc.integer({ min: 40, max: 900 }),
+    fc.integer({ min: 5, max: 90 }),
+    fc.integer({ min: 150, max: 260 }),
+  )
+  .map(([formula, style, wet, pieceMassG, minutes, tempC]): Formula => ({
+    ...formula,
+    style,
+    stages: formula.stages.map((stage, index) =>
+      index === 0 && wet
+        ? { ...stage, lines: [...stage.lines, line('water', 500, 'w'), line('instant-yeast', 8, 'y')] }
+        : stage,
+    ),
+    usualYield: { ...formula.usualYield, pieceMassG },
+    steps: [
+      { ...newStep('mix', 'm'), minS: 300 },
+      { ...newStep('proof', 'p'), minS: minutes * 60 },
+      { ...newStep('bake', 'b'), minS: minutes * 60, tempC },
+      { ...newStep('cool', 'c'), minS: 3600 },
+    ],
+  }));
+
 test('answers for any formula with numbers that are numbers, the same each time', () => {
+  let baked = 0;
   fc.assert(
-    fc.property(anyFormula, (formula) => {
+    fc.property(fc.oneof(anyFormula, { arbitrary: anyDay, weight: 3 }), (formula) => {
       const once = predict(formula, libraryBook);
       const text = JSON.stringify(once, (_, value: unknown) => {
         if (typeof value === 'number' && !Number.isFinite(value)) throw new Error('a figure that is none');
@@ -67,7 +95,9 @@ test('answers for any formula with numbers that are numbers, the same each time'
       });
       expect(text.length).toBeGreaterThan(200);
       expect(JSON.stringify(predict(formula, libraryBook))).toBe(text);
+      if (text.includes('"setAtS"')) baked += 1;
     }),
-    { numRuns: 12 },
+    { numRuns: 16 },
   );
+  expect(baked).toBeGreaterThan(5);
 });

@@ -35,16 +35,20 @@ export function sliceQuestion(
   return { rise: { ...rise, beyondS: 0, central: true }, bake, feel: { rested, holds, clings } };
 }
 
+/** Crackers dry for three hours; whatever heats longer than this is worth no second of a server's time for a small mark. */
+const MOST_HEAT_S = 4 * 3600;
+
 /**
  * The slice alone, from the central rise and one bake on the coarse grid: for a list's small marks, some 20 ms a formula. Differs from
  * the full forecast's slice by the grid's few percent; a crumb counts as set or not, nothing between.
- * @returns null where nothing is baked, or a limit of {@link riseCurve} or {@link bakeRun} is passed
+ * @returns null where nothing is baked, where it is in the heat for more than four hours, or a limit of {@link riseCurve} or {@link bakeRun} is passed
  */
 export function quickSlice({ rise: riseQuestion, bake, feel }: SliceQuestion): SliceFigures | null {
   const rise = riseCurve(riseQuestion);
   if (!rise.ok) return null;
   const question = bakeQuestionOf({ rise: riseQuestion, bake }, rise.value, feel);
   if (!question) return null;
+  if (heatingEndS(question) > MOST_HEAT_S) return null;
   const last = question.phases.findLastIndex((phase) => phase.kind !== 'rack');
   const baked = bakeRun(
     // the drawing shows the rim of what is topped
