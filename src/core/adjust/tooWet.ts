@@ -48,7 +48,7 @@ export function tooWet(
   const leavens = allLines(formula).filter((line) => book.get(line.ingredientId)?.roles[0] === 'leaven');
   const answers = powders.flatMap((ingredientId): TooWet[] => {
     const ingredient = book.get(ingredientId);
-    if (!ingredient?.absorption) return [];
+    if (!ingredient?.absorption || ingredient.absorption.gPerG.value <= 0) return [];
     const rested = 1 - Math.exp(-consistency.balance.restMin / ingredient.absorption.tauMin);
     const addG = neededG / (ingredient.absorption.gPerG.value * Math.max(0.3, rested));
     if (addG > totals.baseG / 2) return [];

@@ -230,3 +230,32 @@ test('a bought blend widens the range by what nobody knows of it, wherever it is
   expect(width(inJar)).toBeCloseTo(width(whole), 9);
   expect(width(twice)).toBeCloseTo(width(whole), 9);
 });
+
+test('powders of which it is not known whether they drink at all: a wide answer, still a figure', () => {
+  const laid = layOver(libraryBook, [
+    {
+      kind: 'bag',
+      id: 'white-rice-flour',
+      bag: 'coated',
+      source: '',
+      changes: { absorption: { gPerG: { value: 0, sd: 7 }, tauMin: 10 } },
+    },
+  ]);
+  if (!laid.ok) throw new Error('no book');
+  const dough = (absorbs: readonly [string, number][]): Formula => ({
+    ...plainLoaf(),
+    stages: [{ ...plainLoaf().stages[0]!, lines: absorbs.map(([id, massG]) => line(id, massG)) }],
+  });
+  const made = consistencyOf(
+    dough([
+      ['white-rice-flour', 500],
+      ['tapioca-starch', 1],
+      ['water', 300],
+    ]),
+    laid.value,
+  )!;
+  for (const { low, s, high } of [made.now, made.rested]) {
+    expect([low, s, high].every(Number.isFinite)).toBe(true);
+    expect(high).toBeGreaterThan(3 * s);
+  }
+});

@@ -79,6 +79,9 @@ function demandAt(balance: WaterBalance, standMin: number): { valueG: number; sd
   return { valueG, sdG: Math.sqrt(variance + (CONSISTENCY.commonSd * valueG) ** 2) };
 }
 
+/** A factor of seven either way: who is less sure than that of what his powders drink knows nothing of the dough. */
+const MOST_CV = 1.5;
+
 function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {
   const demand = demandAt(balance, standMin);
   const liquidG = balance.waterG + balance.softeningG;
@@ -89,9 +92,12 @@ function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {
   }
   const raw = liquidG / demand.valueG;
   // spread of a ratio by the delta method on its logarithm
-  const cv = Math.hypot(
-    demand.sdG / demand.valueG,
-    liquidG > 0 ? Math.hypot(balance.softeningSdG, balance.measuredSdG) / liquidG : 0,
+  const cv = Math.min(
+    MOST_CV,
+    Math.hypot(
+      demand.sdG / demand.valueG,
+      liquidG > 0 ? Math.hypot(balance.softeningSdG, balance.measuredSdG) / liquidG : 0,
+    ),
   );
   const s = raw - shift;
   const low = raw * Math.exp(-Z80 * cv) - shift;

@@ -39,7 +39,7 @@ const anyBake: fc.Arbitrary<BakeQuestion> = fc
   .record({
     piece: anyPiece,
     phases: fc.array(anyPhase, { minLength: 1, maxLength: 5 }),
-    waterShare: between(0.08, 0.85),
+    waterShare: fc.oneof({ arbitrary: between(0.08, 0.85), weight: 9 }, fc.constant(0)),
     altitudeM: between(0, 4000),
     count: fc.integer({ min: 1, max: 20 }),
     oven: fc.constantFrom(ORDINARY_OVENS.static, ORDINARY_OVENS.fan, ORDINARY_OVENS.deck),

@@ -93,7 +93,7 @@ function crustMm(state: BodyState): number {
   const before = state.figures.matter.waterShare / (1 - state.figures.matter.waterShare);
   let dryVolume = 0;
   for (let cell = 0; cell < grid.cells; cell += 1) {
-    const left = waterKg[cell]! / dryKg[cell]! / before;
+    const left = waterKg[cell]! / dryKg[cell]! / Math.max(1e-9, before);
     dryVolume += grid.volume[cell]! * Math.min(1, Math.max(0, (0.55 - left) / 0.3));
   }
   const skin = grid.edgeArea.reduce((sum, area) => sum + area, 0);
@@ -194,7 +194,8 @@ export function bakeRun(
     return sum / volumeAll;
   };
   const beneath = extents.baseM2 > 0 ? 2 : 0;
-  const freshWater = state.skinWater[0] ?? 1;
+  // a mix of dry powders has none
+  const freshWater = Math.max(1e-9, state.skinWater[0] ?? 1);
   let tS = 0;
   let nextS = 0;
   const note = (last = false) => {
@@ -275,7 +276,7 @@ export function bakeRun(
     holdsAtS,
     crustMm: crustThickMm,
     heatMissing: Math.abs(heatOf(state) - heatBefore - state.takenJ + state.vapourJ) / moved,
-    waterMissing: Math.abs(waterOf(state) - waterBefore + state.vapourKg) / waterBefore,
+    waterMissing: Math.abs(waterOf(state) - waterBefore + state.vapourKg) / Math.max(1e-9, waterBefore),
     boilsC,
     body,
   });
