@@ -59,12 +59,12 @@ export async function formulaMarks(context: Context, goneAway?: AbortSignal): Pr
       const question = sliceQuestion(formula, book, taughtKitchen(runKitchenOf(kit, formula), own, book));
       const asked = JSON.stringify(question);
       mark = question ? byQuestion.get(asked) : null;
-      if (mark === undefined) {
+      if (question && mark === undefined) {
         if (reckoned >= MOST_NEW) continue;
         reckoned += 1;
-        mark = byQuestion.keep(asked, question && quickSlice(question));
+        mark = byQuestion.keep(asked, quickSlice(question));
       }
-      byVersions.keep(versions, mark);
+      mark = byVersions.keep(versions, mark ?? null);
     }
     marks[id] = mark;
   }

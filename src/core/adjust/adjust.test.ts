@@ -3,6 +3,7 @@ import { bandOf } from '../consistency/consistency';
 import { allLines, applyEdit, checkFormula, formulaTotals, type Formula } from '../formula';
 import { anyFormula, plainLoaf } from '../formula/testFormulas';
 import { ingredientLibrary, libraryBook } from '../ingredients';
+import { layOver } from '../ingredients/layOver';
 import { AVOIDED, fallsUnder, leaveOut, solveWater, swapIngredient, tooWet, useUp } from '.';
 import { REPLACEMENTS } from './replacements';
 
@@ -152,4 +153,31 @@ test('a proposal is one edit of the sheet', () => {
   const made = value(solveWater(plainLoaf(), 'soft', libraryBook, ids()));
   const edited = applyEdit(plainLoaf(), { type: 'bringBack', formula: made.formula }, libraryBook);
   expect(edited.ok && edited.value).toEqual(made.formula);
+});
+
+test('too wet: a powder that drinks nothing is no remedy, also where there is no liquid to take up', () => {
+  const laid = layOver(libraryBook, [
+    {
+      kind: 'bag',
+      id: 'tapioca-starch',
+      bag: 'coated',
+      source: '',
+      changes: { absorption: { gPerG: { value: 0, sd: 0.1 }, tauMin: 10 } },
+    },
+  ]);
+  if (!laid.ok) throw new Error('no book');
+  const dry = {
+    ...plainLoaf(),
+    stages: [
+      {
+        ...plainLoaf().stages[0]!,
+        lines: plainLoaf().stages[0]!.lines.filter(({ id }) => /flour|starch/.test(id)),
+      },
+    ],
+  };
+  for (const formula of [dry, plainLoaf()])
+    expect(tooWet(formula, 'sticky', 'soft', ['tapioca-starch'], laid.value)).toMatchObject({
+      ok: false,
+      problem: { code: 'notSolvable' },
+    });
 });

@@ -69,7 +69,7 @@ test('without water nothing works, with a little of it slowly, from a stiff doug
   for (const { coldMmol, ovenMmol } of [none, damp, stiff])
     expect(coldMmol + ovenMmol).toBeCloseTo(soft.coldMmol + soft.ovenMmol, 9);
   const still = riseCurve({
-    leavening: none,
+    leavening: { ...none, waterG: 0 },
     doughC: 26,
     stays: [{ place: 'room', tempC: 24, durationS: 7200, standing: 'bowl', pieceG: 500, pressedOut: 0 }],
     beyondS: 3600,

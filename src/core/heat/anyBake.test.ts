@@ -3,6 +3,7 @@ import { SHAPES } from '../method/heating';
 import { bakeForecast, bakeRun, finish, newPhase, ORDINARY_OVENS, type BakeQuestion, type BakeRun } from '.';
 import { PIECE_LIMITS } from './piece';
 import type { Phase } from './programme';
+import { enterPhase, newSurroundings, stepSurroundings } from './surroundings';
 import { tinLoaf } from './testBakes';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -77,6 +78,84 @@ test('a flat of three millimetres, light, on a griddle: dries to a crisp and sta
       sound(question, made.value);
       expect(made.value.lost.at(-1)).toBeGreaterThan(0.5);
     }
+});
+
+test('a small ring charred in a very hot oven: its crust gives no more water than it holds', () => {
+  const question = tinLoaf({
+    piece: { shape: 'ring', massG: 15, lightness: 1.045, lengthCm: null, widthCm: null },
+    matter: { ...tinLoaf().matter, waterShare: 0.761 },
+    tin: null,
+    phases: [newPhase('oven', 2723, 490.7)],
+  });
+  for (const kind of ['shipped', 'coarse'] as const) {
+    const made = bakeRun(question, undefined, kind);
+    if (!made.ok) throw new Error(made.problem.path);
+    sound(question, made.value);
+  }
+});
+
+test('a ball has no other side to be turned to, and a plate does the same to either side of a flat', () => {
+  const griddled = (shape: 'ball' | 'flatbread', turned: boolean) => {
+    const made = bakeRun(
+      tinLoaf({
+        piece: { shape, massG: 60, lightness: 1.5, lengthCm: null, widthCm: null },
+        tin: null,
+        phases: [newPhase('griddle', 90, 200, { on: 'griddle', turned }), newPhase('rack', 60, 0)],
+      }),
+      undefined,
+      'coarse',
+    );
+    if (!made.ok) throw new Error(made.problem.path);
+    return made.value;
+  };
+  expect(griddled('ball', true)).toEqual(griddled('ball', false));
+  const [as, over] = [griddled('flatbread', false), griddled('flatbread', true)];
+  expect(over.topC.at(-1)).toBeCloseTo(as.baseC.at(-1)!, 6);
+});
+
+test('turned, a plate gives its heat over the side that lies on it', () => {
+  const cooled = (
+    turned: boolean,
+    sideW: number[],
+    extents: { topM2: number; sideM2: number; baseM2: number },
+  ) => {
+    const griddle = newPhase('griddle', 60, 200, { on: 'griddle', turned });
+    const around = newSurroundings(
+      {
+        roomC: 21,
+        oven: ORDINARY_OVENS.static,
+        pressurePa: 101_325,
+        transfer: 1,
+        contact: 1,
+        rack: 1,
+        offsetC: 0,
+        tin: null,
+        plateThickM: {},
+      },
+      21,
+    );
+    enterPhase(around, griddle, null, 21);
+    stepSurroundings(around, griddle, Float64Array.from(sideW), 1, 1, extents, 2);
+    return around.plate!.tempC[0]!;
+  };
+  const base = cooled(false, [0, 0, 40], { topM2: 0.02, sideM2: 0, baseM2: 0.01 });
+  expect(base).toBeLessThan(200);
+  expect(cooled(true, [40, 0, 0], { topM2: 0.01, sideM2: 0, baseM2: 0.02 })).toBe(base);
+});
+
+test('over before it is hot: cool enough to cut at once, and the range is a range', () => {
+  const made = finish(
+    bakeForecast(
+      tinLoaf({
+        piece: { shape: 'touchingRolls', massG: 320, lightness: 1.5, lengthCm: null, widthCm: null },
+        tin: null,
+        phases: [newPhase('griddle', 35, 281, { on: 'griddle' }), newPhase('rack', 10_800, 0)],
+      }),
+    ),
+  );
+  if (!made.ok) throw new Error(made.problem.path);
+  const { low, value, high } = made.value.coreAtEndC;
+  expect([low, value, high].every((coreC) => coreC > 15 && coreC < 60)).toBe(true);
 });
 
 test('any piece through any programme: figures, balanced books, no more lost than was there', () => {

@@ -240,7 +240,8 @@ export function bakeRun(
     let askedS = -Infinity;
     const fromS = tS;
     while (tS < endS - 1e-6) {
-      meet(around, phase, meetings, question.piece.shape, over(state.skinWater, beneath) / freshWater);
+      const lies = phase.turned ? 0 : beneath;
+      meet(around, phase, meetings, question.piece.shape, over(state.skinWater, lies) / freshWater);
       // properties move fast just after a change of surroundings, slowly later; in thin cells always fast
       const stillS = Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS), 10 * allowedS);
       if (tS - askedS >= stillS) {

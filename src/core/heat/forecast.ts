@@ -75,7 +75,6 @@ export function heatingEndS(question: Pick<BakeQuestion, 'phases'>): number {
 
 const at = (run: BakeRun, series: readonly number[], tS: number): number => {
   const { atS } = run;
-  if (atS.length < 2) return series[0]!;
   let high = 1;
   while (high < atS.length - 1 && atS[high]! < tS) high += 1;
   const from = atS[high - 1]!;

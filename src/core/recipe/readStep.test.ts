@@ -76,6 +76,13 @@ test.each([
       ['bake', 2400, 2700, null],
     ],
   ],
+  [
+    'Bake 20 minutes with the lid on and another 25 minutes or until golden.',
+    [
+      ['bake', 1200, null, null],
+      ['bake', 1500, null, null],
+    ],
+  ],
   ['Bake 40 + 30 minutes at 200 °C.', [['bake', 4200, null, 200]]],
   ['Bake 1 hour, 10 minutes at 200 °C.', [['bake', 4200, null, 200]]],
   ['Bake for 50 minutes, covering it after 30 minutes.', [['bake', 3000, null, null]]],

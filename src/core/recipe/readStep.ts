@@ -137,7 +137,7 @@ interface Clause {
 const ALSO = /(?<=[,;])\s+|\s+(?=(?:and|plus)\s)/i;
 /** A time that says when or how often something happens meanwhile, or how long it takes otherwise; not how long more. */
 const MEANWHILE =
-  /\b(?:if|or|when|unless|for an?|bigger|larger|smaller|longer|every|each|per|apart|before|after|within|until|later|last|first|half ?way|old|up to|at most|at least|no more than)\b/i;
+  /\b(?:if|or(?! until)|when|unless|for an?|bigger|larger|smaller|longer|every|each|per|apart|before|after|within|later|last|first|half ?way|old|up to|at most|at least|no more than)\b/i;
 
 /** "Bake 20 minutes covered and 25 minutes uncovered" is two steps; "1 hour and 10 minutes" is one, "turning after 10 minutes" none. */
 function clausesOf(sentence: string): Clause[] {
