@@ -81,6 +81,11 @@ const rules = [
   { files: ['src/features/**/*.{ts,tsx}'], rules: forbid('app', 'server', 'db') },
   { files: ['src/db/**/*.ts'], rules: forbid('app', 'features', 'server', 'ui') },
   { files: ['src/server/**/*.ts'], rules: forbid('app', 'features', 'ui', 'workers') },
+  {
+    files: ['src/door/**/*.ts'],
+    rules: forbid('app', 'features', 'ui', 'workers', 'server', 'db', 'core', 'host'),
+  },
+  { files: ['src/host/**/*.ts'], rules: forbid('app', 'features', 'ui', 'workers') },
   { files: ['src/app/**/*.{ts,tsx}'], ignores: ['src/app/api/**'], rules: forbid('db') },
   { files: ['**/*.test.{ts,tsx}', 'tests/**/*.ts'], rules: { 'max-lines': ['error', { max: 500 }] } },
   prettier,

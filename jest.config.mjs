@@ -23,6 +23,8 @@ const config = async () => ({
         '<rootDir>/src/core/**/*.test.ts',
         '<rootDir>/src/server/**/*.test.ts',
         '<rootDir>/src/workers/**/*.test.ts',
+        '<rootDir>/src/door/**/*.test.ts',
+        '<rootDir>/src/host/**/*.test.ts',
         '<rootDir>/src/app/**/*.test.ts',
         '<rootDir>/tests/*.test.ts',
       ],

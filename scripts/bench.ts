@@ -15,7 +15,7 @@ import { readRecipe } from '@/core/recipe';
 import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
 import { benchCore, benchDrag } from './benchRun';
-import { freshDatabase, testCluster } from './freshDatabase';
+import { freshDatabase } from './freshDatabase';
 import { serveBuilt } from './run';
 
 const ROUNDS = 5;
@@ -176,7 +176,7 @@ async function firstLoadKb(page: Page, url: string): Promise<number> {
   return bytes / 1024;
 }
 
-const database = await freshDatabase(testCluster());
+const database = await freshDatabase();
 const server = await serveBuilt(database.url, { CRUMB_BENCH: '1' });
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

@@ -1,5 +1,8 @@
 import { spawn, type ChildProcess, type SpawnOptions } from 'node:child_process';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 
 /** Runs a program to its end with its output in sight. @returns its exit code */
 export function run(command: string, args: string[], options: SpawnOptions = {}): Promise<number> {
@@ -40,22 +43,20 @@ export interface Served {
   readonly stop: () => Promise<void>;
 }
 
-/** Serves the built application from a database, on a port of its own. */
+/** Serves the built application from a database, on a port and with a home of its own. */
 export async function serveBuilt(databaseUrl: string, env: Record<string, string> = {}): Promise<Served> {
   const port = await freePort();
-  const args = [
-    'node_modules/next/dist/bin/next',
-    'start',
-    '-H',
-    '127.0.0.1',
-    '-p',
-    String(port),
-    '--keepAliveTimeout',
-    '120000',
-  ];
-  const child: ChildProcess = spawn(process.execPath, args, {
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, ...env, NODE_ENV: 'production', DATABASE_URL: databaseUrl },
+  const home = await mkdtemp(path.join(tmpdir(), 'crumb-home-'));
+  const child: ChildProcess = spawn(process.execPath, ['--enable-source-maps', '.next/host.mjs', 'start'], {
+    stdio: ['ignore', 'ignore', process.env.CRUMB_QUIET ? 'ignore' : 'inherit'],
+    env: {
+      ...process.env,
+      ...env,
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      CRUMB_HOME: home,
+    },
   });
   const url = `http://127.0.0.1:${port}`;
   // a script that dies must not leave its server behind
@@ -63,10 +64,12 @@ export async function serveBuilt(databaseUrl: string, env: Record<string, string
   await answers(`${url}/api/health`);
   return {
     url,
-    stop: () =>
-      new Promise((resolve) => {
+    stop: async () => {
+      await new Promise<void>((resolve) => {
         child.on('exit', () => resolve());
         child.kill('SIGTERM');
-      }),
+      });
+      await rm(home, { recursive: true, force: true });
+    },
   };
 }

@@ -2,7 +2,7 @@
 import { chromium, type Browser } from '@playwright/test';
 import path from 'node:path';
 import type { BakeAction } from '@/core/bake';
-import { freshDatabase, testCluster } from './freshDatabase';
+import { freshDatabase } from './freshDatabase';
 import { serveBuilt } from './run';
 
 interface Shot {
@@ -125,7 +125,7 @@ Method
 2. Proof 1 hour at 28 °C.
 3. Bake at 350 °F / 220 °C for 50 minutes.`;
 
-const database = await freshDatabase(testCluster());
+const database = await freshDatabase();
 const server = await serveBuilt(database.url);
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

@@ -5,7 +5,7 @@
 import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { freshDatabase, testCluster } from './freshDatabase';
+import { freshDatabase } from './freshDatabase';
 import { run, serveBuilt } from './run';
 
 interface Count {
@@ -55,7 +55,7 @@ async function jest(): Promise<Count> {
 
 async function playwright(): Promise<Count> {
   const file = path.join(reports, 'playwright.json');
-  const database = await freshDatabase(testCluster());
+  const database = await freshDatabase();
   const server = await serveBuilt(database.url);
   try {
     const code = await run(bin('playwright'), ['test', ...process.argv.slice(2)], {

@@ -32,6 +32,8 @@ install_debian() {
   rm -f "$log"
 }
 
+pg_bin() { ls /usr/lib/postgresql/*/bin/initdb 2>/dev/null | grep -q .; }
+
 need_postgres() {
   pg_bin >/dev/null 2>&1 || install_debian postgresql
   pg_bin >/dev/null || fail "PostgreSQL was installed but its programs are not in /usr/lib/postgresql"
@@ -56,13 +58,36 @@ source_hash() {
       ! -name '*.test.ts' ! -name '*.test.tsx' 2>/dev/null || true; } | LC_ALL=C sort | xargs -d '\n' sha256sum | sha256sum
 }
 
+# The built application is read by whoever serves it, at any time: it is not built anew under their feet.
+refuse_while_served() {
+  local mark pid
+  for mark in .next/serving/*; do
+    pid=$(basename "$mark")
+    if [ -f "$mark" ] && grep -qa 'host.mjs' "/proc/$pid/cmdline" 2>/dev/null; then
+      fail "the sources changed, and process $pid still serves what was built from the old ones; stop it first"
+    fi
+    rm -f "$mark"
+  done
+}
+
+# build_step COMMAND... : quiet unless it fails
+build_step() {
+  local log; log=$(mktemp)
+  if ! "$@" >"$log" 2>&1; then
+    if grep -q 'ENOSPC\|No space left' "$log"; then rm -f "$log"; fail "the disk is full; make room, then start again"; fi
+    cat "$log" >&2; rm -f "$log"; fail "the build failed"
+  fi
+  rm -f "$log"
+}
+
 need_build() {
   local want; want=$(source_hash)
   if stamp_matches .next/crumb-stamp "$want"; then return; fi
+  refuse_while_served
   say "Building ..."
-  local log; log=$(mktemp)
   rm -f .next/crumb-stamp
-  if ! node node_modules/next/dist/bin/next build >"$log" 2>&1; then cat "$log" >&2; fail "the build failed"; fi
-  rm -f "$log"
+  build_step node node_modules/next/dist/bin/next build
+  build_step node_modules/.bin/esbuild src/host/main.ts --bundle --platform=node --target=node20 --format=esm \
+    --packages=external --sourcemap --outfile=.next/host.mjs
   printf '%s' "$want" >.next/crumb-stamp
 }

@@ -1,14 +1,14 @@
 import Link from 'next/link';
 import { buttonClass } from '@/ui/Button';
 
-export default function NotFound() {
+export default function NoSuchAddress() {
   return (
-    <div className="docket mx-auto mt-10 max-w-xl p-6">
-      <h1 className="text-2xl">Nothing lies here</h1>
-      <p className="mt-2 text-soft">The address leads to no formula and no bake of this kitchen.</p>
-      <Link href="/formulas" className={buttonClass('strong', 'table', 'mt-5')}>
-        To the formulas
+    <main className="docket mx-auto mt-10 max-w-xl p-6">
+      <h1 className="text-2xl">There is no such page</h1>
+      <p className="mt-2 text-soft">The address may have been typed wrongly.</p>
+      <Link href="/" className={buttonClass('strong', 'table', 'mt-5')}>
+        To Today
       </Link>
-    </div>
+    </main>
   );
 }

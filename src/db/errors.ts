@@ -1,17 +1,21 @@
 /** SQLSTATEs that the use cases react to, mapped once. Everything else is a bug or a broken server and stays an exception. */
 export type DatabaseFailure = 'duplicate' | 'unavailable' | 'full' | 'other';
 
-const UNAVAILABLE = /^(?:08|57P0)/;
-const FULL = /^53[12]/;
+/** Connections refused or broken (08), a server shutting down or recovering (57P), too many connections or too little memory (53), a statement or a lock that took too long. */
+const UNAVAILABLE = /^(?:08|57P0|53[23]00|57014|55P03|40001|40P01)/;
+const FULL = /^53100/;
+const SOCKET = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'EHOSTUNREACH', 'ENETUNREACH']);
 
 export function databaseFailure(error: unknown): DatabaseFailure {
   const code = typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
   if (code === '23505') return 'duplicate';
   if (FULL.test(code)) return 'full';
-  if (UNAVAILABLE.test(code) || ['ECONNREFUSED', 'ECONNRESET', 'EPIPE'].includes(code)) return 'unavailable';
+  if (UNAVAILABLE.test(code) || SOCKET.has(code)) return 'unavailable';
   // node-postgres reports these without a code
   const message = error instanceof Error ? error.message : '';
-  return /Connection terminated|timeout exceeded when trying to connect/.test(message)
+  return /Connection terminated|timeout exceeded when trying to connect|Query read timeout|not queryable|Cannot use a pool after calling end/.test(
+    message,
+  )
     ? 'unavailable'
     : 'other';
 }

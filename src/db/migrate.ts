@@ -4,6 +4,15 @@ import path from 'node:path';
 import type pg from 'pg';
 import { transaction } from './transaction';
 
+/** The database knows a migration that this program does not: it was last used by a newer version. */
+export class NewerDatabase extends Error {
+  constructor(readonly migration: number) {
+    super(
+      `The database has migration ${migration}, which this version does not know: it is newer than the program.`,
+    );
+  }
+}
+
 interface Migration {
   readonly id: number;
   readonly file: string;
@@ -49,19 +58,23 @@ export async function migrate(pool: pg.Pool, folder: string): Promise<string[]> 
 }
 
 async function applyMissing(pool: pg.Pool, migrations: readonly Migration[]): Promise<string[]> {
-  await pool.query(
-    `create table if not exists schema_migration (
-       id integer primary key, file text not null, checksum text not null, applied_at timestamptz not null default now())`,
+  const { rows: found } = await pool.query<{ here: boolean }>(
+    `select to_regclass('schema_migration') is not null as here`,
   );
+  // only where it is missing: a role that may not make tables can still find out that none is wanted
+  if (!found[0]?.here) {
+    await pool.query(
+      `create table schema_migration (
+         id integer primary key, file text not null, checksum text not null, applied_at timestamptz not null default now())`,
+    );
+  }
   const { rows } = await pool.query<{ id: number; checksum: string }>(
     'select id, checksum from schema_migration',
   );
   const applied = new Map(rows.map((row) => [row.id, row.checksum]));
   for (const id of applied.keys()) {
     if (!migrations.some((migration) => migration.id === id)) {
-      throw new Error(
-        `The database has migration ${id}, which this version does not know: it is newer than the program.`,
-      );
+      throw new NewerDatabase(id);
     }
   }
   const done: string[] = [];

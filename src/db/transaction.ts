@@ -1,4 +1,5 @@
 import type pg from 'pg';
+import { databaseFailure } from './errors';
 
 /** Runs `work` in one transaction: committed when it returns, rolled back when it throws. */
 export async function transaction<T>(pool: pg.Pool, work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
@@ -10,9 +11,12 @@ export async function transaction<T>(pool: pg.Pool, work: (client: pg.PoolClient
     await client.query('commit');
     return result;
   } catch (error) {
-    await client.query('rollback').catch((failure: Error) => {
-      broken = failure;
-    });
+    // a connection that does not answer would not answer this either: it is thrown away, and its end rolls back
+    if (databaseFailure(error) === 'unavailable') broken = error as Error;
+    else
+      await client.query('rollback').catch((failure: Error) => {
+        broken = failure;
+      });
     throw error;
   } finally {
     // a connection that could not even roll back is thrown away, not handed to the next request

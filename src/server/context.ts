@@ -3,6 +3,7 @@ import type pg from 'pg';
 import { kitchenBook, type IngredientBook, type KeptIngredient } from '@/core/ingredients';
 import { pool } from '@/db/pool';
 import { listEntries } from '@/db/queries/ingredients';
+import { kitchenClock } from './clock';
 import { firstKitchen, type KitchenRow } from '@/db/queries/kitchens';
 
 /** What every use case works with; tests hand in their own database and clock. */
@@ -15,20 +16,15 @@ export interface Context {
   readonly newId: () => string;
 }
 
-const holder = globalThis as typeof globalThis & { crumbKitchen?: KitchenRow };
-
 /**
- * The one place that says which kitchen is current. There are no accounts yet, so it is the only one there is, and it
- * cannot change while the server runs: remembered after the first look.
+ * The one place that says which kitchen is current. There are no accounts yet, so it is the only one there is. Asked anew each time:
+ * a backup may have been restored meanwhile, and nothing of the kitchen before may be taken for this one.
  */
 async function currentKitchen(): Promise<KitchenRow> {
-  if (!holder.crumbKitchen) {
-    const kitchen = await firstKitchen(pool());
-    if (!kitchen)
-      throw new Error('There is no kitchen in this database; start the application with ./crumb start');
-    holder.crumbKitchen = kitchen;
-  }
-  return holder.crumbKitchen;
+  const kitchen = await firstKitchen(pool());
+  if (!kitchen)
+    throw new Error('There is no kitchen in this database; start the application with ./crumb start');
+  return kitchen;
 }
 
 /** What is kept always makes a book: each entry was checked against the others when it was saved. */
@@ -49,7 +45,7 @@ export async function currentContext(): Promise<Context> {
     pool: pool(),
     kitchen,
     book: bookOf(pool(), kitchen.id),
-    now: () => new Date(),
+    now: () => new Date(kitchenClock().nowMs()),
     newId: randomUUID,
   };
 }

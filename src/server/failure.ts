@@ -5,6 +5,8 @@ export type Failure =
   | { readonly kind: 'notFound' }
   | { readonly kind: 'invalid'; readonly problems: readonly Problem[] }
   /** Somebody saved in between: what the writer had seen is no longer the newest. */
+  /** This id came before with something else: neither is guessed at, and the first stays. */
+  | { readonly kind: 'otherContent' }
   | { readonly kind: 'stale'; readonly revision: number; readonly savedAtMs: number };
 
 export type Done<T> =

@@ -46,7 +46,7 @@ export async function formulaMarks(context: Context, goneAway?: AbortSignal): Pr
     loadBook(),
   ]);
   const marked = await markedBakes(context, null);
-  const around = `${kitchen.id} ${version} ${entries.map((entry) => `${entry.id}.${entry.version}`).join(' ')}`;
+  const around = `${kitchen.epoch} ${kitchen.id} ${version} ${entries.map((entry) => `${entry.id}.${entry.version}`).join(' ')}`;
   const marks: Record<string, SliceFigures | null> = {};
   let reckoned = 0;
   for (const { id, revision, formula } of formulas) {

@@ -120,8 +120,8 @@ test('another kitchen neither sees nor touches a bake, and the log cannot be rew
   const there = await db.kitchen();
   expect(await loadBake(there, id)).toBeNull();
   expect(await recordTaps(there, id, [tapOf(salt)])).toMatchObject({ failure: { kind: 'notFound' } });
-  await expect(db.pool.query('update bake_event set happened_at = now()')).rejects.toThrow(/append-only/);
-  await expect(db.pool.query('delete from bake')).rejects.toThrow(/append-only/);
+  await expect(db.admin.query('update bake_event set happened_at = now()')).rejects.toThrow(/append-only/);
+  await expect(db.admin.query('delete from bake')).rejects.toThrow(/append-only/);
 });
 
 test('the logbook pages backwards without losing or doubling a bake', async () => {

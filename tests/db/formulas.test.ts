@@ -115,9 +115,9 @@ test('a copy has its own history; the archive keeps and gives back', async () =>
 test('the database itself refuses to rewrite history', async () => {
   const id = await made();
   await expect(
-    db.pool.query("update formula_revision set formula = '{}' where formula_id = $1", [id]),
+    db.admin.query("update formula_revision set formula = '{}' where formula_id = $1", [id]),
   ).rejects.toThrow(/append-only/);
-  await expect(db.pool.query('delete from formula_revision where formula_id = $1', [id])).rejects.toThrow(
+  await expect(db.admin.query('delete from formula_revision where formula_id = $1', [id])).rejects.toThrow(
     /append-only/,
   );
 });

@@ -45,7 +45,7 @@ test('an entry is kept in versions; a stale writer is told, a repetition changes
   expect(
     (await loadEntries(here)).map(({ version, entry }) => [version, (entry as BlendEntry).name]),
   ).toEqual([[2, 'The jar']]);
-  await expect(here.pool.query('update kitchen_ingredient set away = true')).rejects.toThrow(/append-only/);
+  await expect(db.admin.query('update kitchen_ingredient set away = true')).rejects.toThrow(/append-only/);
   const elsewhere = await db.kitchen();
   expect(await loadEntries(elsewhere)).toEqual([]);
 });

@@ -37,7 +37,7 @@ test('the kit is kept in versions; of two writers one is told, a repetition chan
   expect(await keep(warmer(10), 0)).toMatchObject({ ok: false, failure: { kind: 'stale', revision: 2 } });
   const won = both.find((answer) => answer.ok);
   expect((await loadKit(here)).kit).toEqual(won?.ok && won.value.kit);
-  await expect(here.pool.query('update kitchen_kit set version = 9')).rejects.toThrow(/append-only/);
+  await expect(db.admin.query('update kitchen_kit set version = 9')).rejects.toThrow(/append-only/);
   expect((await loadKit(await db.kitchen())).version).toBe(0);
 });
 

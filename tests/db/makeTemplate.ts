@@ -1,14 +1,21 @@
 import { migrate } from '../../src/db/migrate';
-import { openPool } from '../../src/db/pool';
+import { openPool, PATIENT } from '../../src/db/pool';
+import { grantServing } from '../../src/db/serving';
+import { giveTables, OWNER, SERVING } from '../../src/host/roles';
+import { connectAsTester } from './connectAsTester';
 import { clusterUrl, TEMPLATE } from './testDatabase';
 
-/** Before the database tests: one database with all migrations, for every test file to clone. */
+/** Before the database tests: one database with all migrations and the rights of both roles, for every test file to clone. */
 export default async function makeTemplate(): Promise<void> {
-  const admin = openPool(clusterUrl());
+  const admin = openPool(clusterUrl('DATABASE'), PATIENT);
   await admin.query(`drop database if exists ${TEMPLATE} with (force)`);
-  await admin.query(`create database ${TEMPLATE}`);
+  await admin.query(`create database ${TEMPLATE} owner ${OWNER} template template0`);
   await admin.end();
-  const pool = openPool(clusterUrl(TEMPLATE));
-  await migrate(pool, 'src/db/migrations');
-  await pool.end();
+  const inside = await connectAsTester(TEMPLATE);
+  await giveTables(inside);
+  await inside.end();
+  const owner = openPool(clusterUrl('OWNER', TEMPLATE), PATIENT);
+  await migrate(owner, 'src/db/migrations');
+  await grantServing(owner, SERVING);
+  await owner.end();
 }

@@ -17,26 +17,31 @@ afterEach(async () => {
 });
 
 test('applies each migration once, even when two starters race', async () => {
-  const racers = await Promise.all([1, 2, 3].map(() => migrate(db.pool, folder)));
-  expect(racers.flat()).toEqual(['000001_initial.sql', '000002_ingredients.sql', '000003_kit.sql']);
-  expect(await migrate(db.pool, folder)).toEqual([]);
+  const racers = await Promise.all([1, 2, 3].map(() => migrate(db.admin, folder)));
+  expect(racers.flat()).toEqual([
+    '000001_initial.sql',
+    '000002_ingredients.sql',
+    '000003_kit.sql',
+    '000004_firm_ground.sql',
+  ]);
+  expect(await migrate(db.admin, folder)).toEqual([]);
 });
 
 test('a migration that fails leaves nothing behind, and the next attempt starts clean', async () => {
   await writeFile(path.join(folder, '000002_half.sql'), 'create table half (id integer); select 1 / 0;');
-  await expect(migrate(db.pool, folder)).rejects.toThrow(/division by zero/);
-  const { rows } = await db.pool.query(
+  await expect(migrate(db.admin, folder)).rejects.toThrow(/division by zero/);
+  const { rows } = await db.admin.query(
     "select to_regclass('half') as half, (select count(*)::int from schema_migration) as done",
   );
   expect(rows).toEqual([{ half: null, done: 1 }]);
 });
 
 test('refuses an edited migration and a database newer than the program', async () => {
-  await migrate(db.pool, folder);
+  await migrate(db.admin, folder);
   await writeFile(path.join(folder, '000001_initial.sql'), '-- something else');
-  await expect(migrate(db.pool, folder)).rejects.toThrow(/changed after it had been applied/);
-  await db.pool.query(
+  await expect(migrate(db.admin, folder)).rejects.toThrow(/changed after it had been applied/);
+  await db.admin.query(
     "insert into schema_migration (id, file, checksum) values (7, '000007_future.sql', 'x')",
   );
-  await expect(migrate(db.pool, folder)).rejects.toThrow(/newer than the program/);
+  await expect(migrate(db.admin, folder)).rejects.toThrow(/newer than the program/);
 });

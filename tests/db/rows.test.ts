@@ -8,43 +8,43 @@ import { testDatabase, type TestDatabase } from './testDatabase';
 let db: TestDatabase;
 beforeAll(async () => {
   db = await testDatabase();
-  await db.pool.query('create table thing (id integer primary key, word text not null)');
+  await db.admin.query('create table thing (id integer primary key, word text not null)');
 });
 afterAll(() => db.drop());
-beforeEach(() => db.pool.query("truncate thing; insert into thing values (1, 'a'), (2, 'b')"));
+beforeEach(() => db.admin.query("truncate thing; insert into thing values (1, 'a'), (2, 'b')"));
 
 const row = z.object({ id: z.number(), word: z.string() });
 const all = { text: 'select id, word from thing where id <= $1 order by id', row };
 
 test('a helper promises how many rows there are, and keeps its promise', async () => {
-  expect(await many(db.pool, all, [2])).toEqual([
+  expect(await many(db.admin, all, [2])).toEqual([
     { id: 1, word: 'a' },
     { id: 2, word: 'b' },
   ]);
-  expect(await one(db.pool, all, [1])).toEqual({ id: 1, word: 'a' });
-  expect(await maybeOne(db.pool, all, [0])).toBeNull();
-  await expect(one(db.pool, all, [0])).rejects.toThrow('Expected one row, got none');
-  await expect(maybeOne(db.pool, all, [2])).rejects.toThrow('Expected at most one row, got 2');
-  await expect(many(db.pool, { text: 'select id from thing where id < $1', row }, [9])).rejects.toThrow(
+  expect(await one(db.admin, all, [1])).toEqual({ id: 1, word: 'a' });
+  expect(await maybeOne(db.admin, all, [0])).toBeNull();
+  await expect(one(db.admin, all, [0])).rejects.toThrow('Expected one row, got none');
+  await expect(maybeOne(db.admin, all, [2])).rejects.toThrow('Expected at most one row, got 2');
+  await expect(many(db.admin, { text: 'select id from thing where id < $1', row }, [9])).rejects.toThrow(
     /word/,
   );
 });
 
 test('a transaction that throws leaves nothing, and hands its connection back sound', async () => {
-  const failing = transaction(db.pool, async (client) => {
+  const failing = transaction(db.admin, async (client) => {
     await client.query("insert into thing values (3, 'c')");
     throw new Error('no');
   });
   await expect(failing).rejects.toThrow('no');
-  expect(await many(db.pool, all, [9])).toHaveLength(2);
-  expect(await transaction(db.pool, (client) => many(client, all, [9]))).toHaveLength(2);
-  expect(db.pool.waitingCount).toBe(0);
+  expect(await many(db.admin, all, [9])).toHaveLength(2);
+  expect(await transaction(db.admin, (client) => many(client, all, [9]))).toHaveLength(2);
+  expect(db.admin.waitingCount).toBe(0);
 });
 
 test('failures are told apart by what can be done about them', async () => {
   const failureOf = (work: Promise<unknown>) => work.then(() => 'none', databaseFailure);
-  expect(await failureOf(db.pool.query("insert into thing values (1, 'again')"))).toBe('duplicate');
-  expect(await failureOf(db.pool.query('select nonsense'))).toBe('other');
+  expect(await failureOf(db.admin.query("insert into thing values (1, 'again')"))).toBe('duplicate');
+  expect(await failureOf(db.admin.query('select nonsense'))).toBe('other');
   const gone = openPool('postgresql://nobody@127.0.0.1:1/nowhere');
   expect(await failureOf(gone.query('select 1'))).toBe('unavailable');
   await gone.end();

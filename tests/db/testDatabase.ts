@@ -1,16 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
 import type { KitchenDetails } from '@/core/formats';
-import { openPool } from '@/db/pool';
+import { openPool, PATIENT } from '@/db/pool';
 import { insertKitchen } from '@/db/queries/kitchens';
 import { bookOf, type Context } from '@/server/context';
 
 export const TEMPLATE = 'crumb_template';
 
-/** The test cluster, made and started by ./crumb test. Its databases come and go; nobody's data is in it. */
-export function clusterUrl(database = 'postgres'): string {
-  const url = process.env.CRUMB_TEST_DATABASE;
-  if (!url) throw new Error('CRUMB_TEST_DATABASE is not set: run the database tests with ./crumb test');
+type Role = 'DATABASE' | 'OWNER' | 'SERVING';
+
+/** The test cluster, made and started by ./crumb test, as one of its roles. Its databases come and go; nobody's data is in it. */
+export function clusterUrl(role: Role, database = 'postgres'): string {
+  const url = process.env[`CRUMB_TEST_${role}`];
+  if (!url) throw new Error(`CRUMB_TEST_${role} is not set: run the database tests with ./crumb test`);
   return url.replace(/\/[^/]*$/, `/${database}`);
 }
 
@@ -26,7 +28,11 @@ const details: KitchenDetails = {
 };
 
 export interface TestDatabase {
+  /** The serving role's: the application's tests have no more rights than the application. */
   readonly pool: pg.Pool;
+  /** The superuser's: for what a test does to the database, not through the application. */
+  readonly admin: pg.Pool;
+  readonly name: string;
   /** A use case's context in a kitchen of its own, with a clock that stands where it is put. */
   readonly kitchen: (clock?: { ms: number }) => Promise<Context>;
   /** The same kitchen as another request finds it. */
@@ -37,11 +43,14 @@ export interface TestDatabase {
 /** A fresh database with the newest schema, cloned from the template in a blink. */
 export async function testDatabase({ empty = false } = {}): Promise<TestDatabase> {
   const name = `t_${randomUUID().replaceAll('-', '')}`;
-  const admin = openPool(clusterUrl());
-  await admin.query(`create database ${name} template ${empty ? 'template0' : TEMPLATE}`);
-  const pool = openPool(clusterUrl(name));
+  const cluster = openPool(clusterUrl('DATABASE'), PATIENT);
+  await cluster.query(`create database ${name} owner crumb_owner template ${empty ? 'template0' : TEMPLATE}`);
+  const pool = openPool(clusterUrl('SERVING', name));
+  const admin = openPool(clusterUrl('DATABASE', name), PATIENT);
   return {
     pool,
+    admin,
+    name,
     kitchen: async (clock = { ms: Date.UTC(2026, 10, 19, 5) }) => {
       const kitchen = await insertKitchen(pool, randomUUID(), details);
       return {
@@ -55,8 +64,9 @@ export async function testDatabase({ empty = false } = {}): Promise<TestDatabase
     sameKitchen: (context) => ({ ...context, book: bookOf(pool, context.kitchen.id) }),
     drop: async () => {
       await pool.end();
-      await admin.query(`drop database ${name} with (force)`);
       await admin.end();
+      await cluster.query(`drop database ${name} with (force)`);
+      await cluster.end();
     },
   };
 }

@@ -46,7 +46,7 @@ test('the server takes nothing impossible, and says where it is wrong', async ({
   const raw = (data: string, headers: Record<string, string> = { 'content-type': 'application/json' }) =>
     page.request.post(url, { data: Buffer.from(data), headers }).then((answer) => answer.status());
   expect(await raw('{"requestId":')).toBe(400);
-  expect(await raw('[]', { 'content-type': 'text/plain' })).toBe(400);
+  expect(await raw('[]', { 'content-type': 'text/plain' })).toBe(415);
   expect((await head()).revision).toBe(1);
   for (const path of [
     '/api/formulas/nonsense',
@@ -58,6 +58,8 @@ test('the server takes nothing impossible, and says where it is wrong', async ({
   }
   await page.goto(`/formulas/${crypto.randomUUID()}`);
   await expect(page.getByText('Nothing lies here')).toBeVisible();
+  await page.goto('/nowhere/at/all');
+  await expect(page.getByText('There is no such page')).toBeVisible();
 });
 
 test('only this machine’s own pages may talk to it', async ({ page, baseURL }) => {

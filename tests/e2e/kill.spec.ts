@@ -1,10 +1,11 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdir, readFile, rm } from 'node:fs/promises';
+import { readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { answers, freePort } from '../../scripts/run';
 import { copyOf, expect, test, watch } from './kitchen';
 
-const HOME = path.resolve('.crumb', 'test', `kill-${process.pid}`);
+const HOME = path.join(tmpdir(), `crumb-kill-${process.pid}`);
 
 /** ./crumb start as a user runs it, with a home of its own. */
 async function start(port: number): Promise<ChildProcess> {
@@ -34,7 +35,6 @@ test('server and database are killed in the middle of a timer: after the next st
   browser,
 }) => {
   test.setTimeout(180_000);
-  await mkdir(path.dirname(HOME), { recursive: true });
   const port = await freePort();
   const home = `http://127.0.0.1:${port}`;
   let crumb = await start(port);
@@ -59,9 +59,8 @@ test('server and database are killed in the middle of a timer: after the next st
     await expect.poll(async () => (await log()).events.length).toBe(lines + 1);
     const timer = (await log()).events.at(-1)!;
 
-    // the power goes: the starter, the server and the database, none of them asked first
-    const [server, database] = [await pidIn('server.pid'), await pidIn('pg/postmaster.pid')];
-    crumb.kill('SIGKILL');
+    // the power goes: the server and the database, neither of them asked first
+    const [server, database] = [crumb.pid ?? 0, await pidIn('pg/postmaster.pid')];
     process.kill(server, 'SIGKILL');
     process.kill(database, 'SIGKILL');
     await expect.poll(() => isAlive(server) || isAlive(database)).toBe(false);
@@ -92,7 +91,7 @@ test('server and database are killed in the middle of a timer: after the next st
     ).toContainText('left of');
     await context.close();
     // and it can be stopped as it should be: both gone, the data still there
-    const [again, postmaster] = [await pidIn('server.pid'), await pidIn('pg/postmaster.pid')];
+    const [again, postmaster] = [crumb.pid ?? 0, await pidIn('pg/postmaster.pid')];
     crumb.kill('SIGINT');
     await expect.poll(() => isAlive(again) || isAlive(postmaster), { timeout: 20_000 }).toBe(false);
     expect(faults).toEqual([]);

@@ -35,33 +35,12 @@ test('a good request reaches its work, a bad one does not, and is told why', asy
   expect((await write(ask('{"grams":')))[0]).toBe(400);
   expect((await write(ask(null)))[0]).toBe(422);
   expect((await write(ask(new Uint8Array([0x22, 0xff, 0x22]))))[0]).toBe(400);
-  expect((await write(ask('{"grams":5}', { 'content-type': 'text/plain' })))[0]).toBe(400);
   expect(taken).toEqual([{ grams: 5 }]);
-});
-
-test('the size is counted as it comes, whatever the header says', async () => {
-  const huge = '"'.padEnd(600 * 1024, 'x');
-  expect(await write(ask(huge))).toMatchObject([413, { error: { kind: 'tooBig' } }]);
-  expect((await write(ask(huge, { 'content-length': '10' })))[0]).toBe(413);
-  expect((await write(ask('{"grams":5}', { 'content-length': '99999999' })))[0]).toBe(413);
-  expect(taken).toEqual([]);
-});
-
-test('strangers are turned away before anything is read', async () => {
-  expect((await write(ask('{"grams":5}', { host: 'kitchen.example' })))[0]).toBe(403);
-  expect((await write(ask('{"grams":5}', { origin: 'http://kitchen.example' })))[0]).toBe(403);
-  expect((await write(ask('{"grams":5}', { origin: `http://${HOST}` })))[0]).toBe(200);
-  const look = (host: string) =>
-    reading(new Request(`http://${HOST}/`, { headers: { host } }), () => Promise.resolve(Response.json(1)));
-  expect((await look('kitchen.example')).status).toBe(403);
-  expect((await look(HOST)).status).toBe(200);
 });
 
 test('a database that is away or full is said so, a fault of ours is not described to strangers', async () => {
   const statusOf = async (error: Error) => {
-    const response = await reading(new Request(`http://${HOST}/`, { headers: { host: HOST } }), () =>
-      Promise.reject(error),
-    );
+    const response = await reading(() => Promise.reject(error));
     return [response.status, await response.text()] as const;
   };
   expect((await statusOf(Object.assign(new Error('database'), { code: 'ECONNREFUSED' })))[0]).toBe(503);
@@ -84,8 +63,5 @@ test('what a use case says becomes the answer', async () => {
     { error: { kind: 'stale', revision: 4, savedAtMs: 9 } },
   ]);
   expect(notFound().status).toBe(404);
-  expect(
-    (await reading(new Request(`http://${HOST}/`, { headers: { host: HOST } }), () => Promise.resolve(null)))
-      .status,
-  ).toBe(404);
+  expect((await reading(() => Promise.resolve(null))).status).toBe(404);
 });

@@ -3,7 +3,7 @@ import { bakeActionSchema, type BakeAction } from '@/core/bake';
 import { kitSchema } from '@/core/kit/kitSchema';
 import { formulaSchema } from '@/core/formula/formulaSchema';
 import { batchSheetSchema, type BatchRequest, type BatchSheet } from '@/core/batch';
-import { many, maybeOne, type Queryable } from '../rows';
+import { many, maybeOne, one, type Queryable } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
 
@@ -65,8 +65,8 @@ export interface NewBake {
 /** Keeps a bake with its sheet. Throws on a sheet that could not be read again: nothing is kept then. */
 export async function insertBake(db: Queryable, bake: NewBake): Promise<void> {
   await db.query({
-    text: `insert into bake (kitchen_id, id, formula_id, revision_number, request_id, batch, sheet, started_at)
-           values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    text: `insert into bake (kitchen_id, id, formula_id, revision_number, request_id, batch, sheet, started_at,
+             schema_version) values ($1, $2, $3, $4, $5, $6, $7, $8, 1)`,
     values: [
       bake.kitchenId,
       bake.id,
@@ -92,6 +92,19 @@ export const listRunningBakes = (db: Queryable, kitchenId: string) =>
     },
     [kitchenId],
   );
+
+/** Is any kitchen of this database baking? */
+export const hasBakeUnderWay = async (db: Queryable): Promise<boolean> =>
+  (
+    await one(
+      db,
+      {
+        text: `select exists (select 1 from bake b where not ${ENDED} and b.started_at > now() - interval '14 days') as under_way`,
+        row: z.object({ under_way: z.boolean() }),
+      },
+      [],
+    )
+  ).under_way;
 
 /** Ended bakes, newest first, of one formula or of all; a page at a time, from before `beforeMs`. */
 export const listEndedBakes = (
@@ -182,8 +195,8 @@ export async function insertEvents(
 ): Promise<void> {
   if (events.length === 0) return;
   await db.query({
-    text: `insert into bake_event (kitchen_id, bake_id, seq, event_id, action, happened_at)
-           select $1, $2, seq, event_id, action, happened_at
+    text: `insert into bake_event (kitchen_id, bake_id, seq, event_id, action, happened_at, schema_version)
+           select $1, $2, seq, event_id, action, happened_at, 1
            from unnest($3::int[], $4::uuid[], $5::jsonb[], $6::timestamptz[]) as e (seq, event_id, action, happened_at)`,
     values: [
       kitchenId,

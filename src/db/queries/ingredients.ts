@@ -52,8 +52,8 @@ export const insertEntry = (
   one(
     db,
     {
-      text: `insert into kitchen_ingredient (kitchen_id, id, version, request_id, entry, away, saved_at)
-             values ($1, $2, $3, $4, $5, $6, $7) returning id, version, away, entry`,
+      text: `insert into kitchen_ingredient (kitchen_id, id, version, request_id, entry, away, saved_at, schema_version)
+             values ($1, $2, $3, $4, $5, $6, $7, 1) returning id, version, away, entry`,
       row: entryRow,
     },
     [kitchenId, entry.id, version, requestId, JSON.stringify(entry), away, savedAt],

@@ -37,8 +37,8 @@ export const insertKit = (db: Queryable, { kitchenId, version, requestId, kit, s
   one(
     db,
     {
-      text: `insert into kitchen_kit (kitchen_id, version, request_id, kit, saved_at)
-             values ($1, $2, $3, $4, $5) returning version, kit`,
+      text: `insert into kitchen_kit (kitchen_id, version, request_id, kit, saved_at, schema_version)
+             values ($1, $2, $3, $4, $5, 1) returning version, kit`,
       row: kitRow,
     },
     [kitchenId, version, requestId, JSON.stringify(kit), savedAt],

@@ -3,8 +3,8 @@ import { currentContext } from '@/server/context';
 import { loadEntries, saveEntry } from '@/server/ingredients';
 import { answer, reading, writing } from '../edge';
 
-export const GET = (request: Request): Promise<Response> =>
-  reading(request, async () => Response.json(await loadEntries(await currentContext())));
+export const GET = (): Promise<Response> =>
+  reading(async () => Response.json(await loadEntries(await currentContext())));
 
 export const POST = (request: Request): Promise<Response> =>
   writing(request, saveIngredientSchema, async (body) =>

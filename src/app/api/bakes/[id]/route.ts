@@ -7,9 +7,10 @@ interface Params {
   params: Promise<{ id: string }>;
 }
 
-export const GET = (request: Request, { params }: Params): Promise<Response> =>
-  reading(request, async () => {
+export const GET = (_request: Request, { params }: Params): Promise<Response> =>
+  reading(async () => {
     const id = knownId((await params).id);
-    const bake = id ? await loadBake(await currentContext(), id) : null;
-    return bake && Response.json({ events: bake.events, nowMs: Date.now() });
+    const context = await currentContext();
+    const bake = id ? await loadBake(context, id) : null;
+    return bake && Response.json({ events: bake.events, nowMs: context.now().getTime() });
   });

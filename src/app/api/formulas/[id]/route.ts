@@ -7,8 +7,8 @@ interface Params {
   params: Promise<{ id: string }>;
 }
 
-export const GET = (request: Request, { params }: Params): Promise<Response> =>
-  reading(request, async () => {
+export const GET = (_request: Request, { params }: Params): Promise<Response> =>
+  reading(async () => {
     const id = knownId((await params).id);
     const json = id && (await loadFormulaJson(await currentContext(), id));
     return json ? new Response(json, { headers: { 'content-type': 'application/json' } }) : null;

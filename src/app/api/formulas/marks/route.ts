@@ -3,4 +3,4 @@ import { formulaMarks } from '@/server/marks';
 import { reading } from '../../edge';
 
 export const GET = (request: Request): Promise<Response> =>
-  reading(request, async () => Response.json(await formulaMarks(await currentContext(), request.signal)));
+  reading(async () => Response.json(await formulaMarks(await currentContext(), request.signal)));

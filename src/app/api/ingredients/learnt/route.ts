@@ -2,5 +2,5 @@ import { currentContext } from '@/server/context';
 import { loadThirst } from '@/server/thirst';
 import { reading } from '../../edge';
 
-export const GET = (request: Request): Promise<Response> =>
-  reading(request, async () => Response.json({ learnt: await loadThirst(await currentContext()) }));
+export const GET = (): Promise<Response> =>
+  reading(async () => Response.json({ learnt: await loadThirst(await currentContext()) }));

@@ -8,8 +8,8 @@ interface Params {
   params: Promise<{ id: string }>;
 }
 
-export const GET = (request: Request, { params }: Params): Promise<Response> =>
-  reading(request, async () => {
+export const GET = (_request: Request, { params }: Params): Promise<Response> =>
+  reading(async () => {
     const id = knownId((await params).id);
     const revisions = id ? await loadRevisions(await currentContext(), id) : [];
     return revisions.length > 0 ? Response.json(revisions) : null;

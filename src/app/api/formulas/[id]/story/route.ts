@@ -4,7 +4,7 @@ import { knownId } from '@/server/knownId';
 import { reading } from '../../../edge';
 
 export const GET = (request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> =>
-  reading(request, async () => {
+  reading(async () => {
     const id = knownId((await params).id);
     const before = Number(new URL(request.url).searchParams.get('before') ?? Number.NaN);
     if (!id) return null;

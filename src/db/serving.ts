@@ -1,0 +1,28 @@
+import type pg from 'pg';
+import { transaction } from './transaction';
+
+/**
+ * What the serving role may do with each table; nothing else, and nothing with a table that is not named here. Locking a row takes a
+ * right to update some column of it: on the append-only tables that is one which their trigger refuses to change.
+ */
+const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
+  schema_migration: ['select'],
+  installation: ['select'],
+  kitchen: ['select', 'insert', 'update'],
+  formula: ['select', 'insert', 'update'],
+  formula_revision: ['select', 'insert'],
+  bake: ['select', 'insert', 'update (request_id)'],
+  bake_event: ['select', 'insert'],
+  kitchen_ingredient: ['select', 'insert'],
+  kitchen_kit: ['select', 'insert'],
+};
+
+/** Gives the serving role its rights, as the tables' owner. To be repeated after each migration. */
+export async function grantServing(owner: pg.Pool, role: string): Promise<void> {
+  if (!/^[a-z_]+$/.test(role)) throw new Error(`Not a role of ours: ${role}`);
+  await transaction(owner, async (client) => {
+    await client.query(`revoke all on all tables in schema public from ${role}`);
+    for (const [table, rights] of Object.entries(SERVING_RIGHTS))
+      await client.query(`grant ${rights.join(', ')} on ${table} to ${role}`);
+  });
+}

@@ -1,0 +1,67 @@
+import { IncomingMessage } from 'node:http';
+
+/** The most a request may carry. The longest formula that passes the schema stays well below it. */
+export const MOST_BYTES = 512 * 1024;
+/** A body that trickles in keeps a connection and nothing else. */
+const MOST_MS = 15_000;
+/** So much more is swallowed after a refusal, that the answer can be read by who is still sending. */
+const SWALLOW_BYTES = 8 * 1024 * 1024;
+const SWALLOW_MS = 3000;
+
+export type Body =
+  | { readonly ok: true; readonly bytes: Buffer }
+  | { readonly ok: false; readonly why: 'tooBig' | 'tooSlow' | 'gone' };
+
+/** Reads a body up to the limit; the header may lie or be missing, so the bytes are counted as they come. */
+export function readBody(request: IncomingMessage): Promise<Body> {
+  if (Number(request.headers['content-length'] ?? 0) > MOST_BYTES)
+    return Promise.resolve({ ok: false, why: 'tooBig' });
+  return new Promise((resolve) => {
+    const chunks: Buffer[] = [];
+    let size = 0;
+    const end = (body: Body): void => {
+      clearTimeout(timer);
+      request.removeAllListeners('data');
+      resolve(body);
+    };
+    const timer = setTimeout(() => end({ ok: false, why: 'tooSlow' }), MOST_MS);
+    request.on('data', (chunk: Buffer) => {
+      size += chunk.length;
+      if (size > MOST_BYTES) end({ ok: false, why: 'tooBig' });
+      else chunks.push(chunk);
+    });
+    request.on('end', () => end({ ok: true, bytes: Buffer.concat(chunks) }));
+    request.on('error', () => end({ ok: false, why: 'gone' }));
+    request.on('close', () => end({ ok: false, why: 'gone' }));
+  });
+}
+
+/** Lets who is still sending come to the answer: takes in a little more and throws it away, then hangs up. */
+export function swallow(request: IncomingMessage): void {
+  let size = 0;
+  const hangUp = (): void => void request.socket.destroy();
+  const timer = setTimeout(hangUp, SWALLOW_MS);
+  request.on('data', (chunk: Buffer) => {
+    size += chunk.length;
+    if (size > SWALLOW_BYTES) hangUp();
+  });
+  request.on('close', () => clearTimeout(timer));
+  request.resume();
+}
+
+/** The same request with its body already here: whoever reads it further in never waits for a client. */
+export function withBody(request: IncomingMessage, bytes: Buffer): IncomingMessage {
+  const whole = new IncomingMessage(request.socket);
+  whole.method = request.method;
+  whole.url = request.url;
+  whole.httpVersion = request.httpVersion;
+  whole.httpVersionMajor = request.httpVersionMajor;
+  whole.httpVersionMinor = request.httpVersionMinor;
+  whole.headers = { ...request.headers, 'content-length': String(bytes.length) };
+  delete whole.headers['transfer-encoding'];
+  whole.rawHeaders = Object.entries(whole.headers).flatMap(([name, value]) => [name, String(value)]);
+  whole.complete = true;
+  if (bytes.length > 0) whole.push(bytes);
+  whole.push(null);
+  return whole;
+}

@@ -1,0 +1,194 @@
+import { Agent, request as httpRequest, type IncomingHttpHeaders } from 'node:http';
+import { connect, type AddressInfo } from 'node:net';
+import { makeDoor, type Door } from './door';
+
+/** A door on a real socket, before an application that does what its address says. */
+let door: Door;
+let port = 0;
+let trouble: 'database' | null = null;
+const standing = { port: 0, listen: '127.0.0.1', addresses: () => [] };
+
+beforeEach(async () => {
+  trouble = null;
+  door = makeDoor({
+    standing,
+    log: () => undefined,
+    trouble: () => trouble,
+    handle: async (request, response) => {
+      const { pathname } = new URL(request.url ?? '/', 'http://x');
+      if (pathname === '/broken') response.statusCode = 500;
+      if (pathname === '/never') return;
+      if (pathname === '/throws') throw new Error('told to');
+      if (pathname === '/slow') await new Promise((resolve) => setTimeout(resolve, 300));
+      response.setHeader('x-powered-by', 'something');
+      let body = '';
+      for await (const part of request) body += String(part);
+      response.end(pathname === '/api/echo' ? body : JSON.stringify(request.headers));
+    },
+  });
+  await new Promise<void>((resolve) => door.server.listen(0, '127.0.0.1', resolve));
+  port = (door.server.address() as AddressInfo).port;
+  standing.port = port;
+});
+afterEach(() => door.close(0));
+
+interface Answer {
+  status: number;
+  headers: IncomingHttpHeaders;
+  body: string;
+}
+const ask = (
+  path: string,
+  {
+    method = 'GET',
+    headers = {},
+    body,
+  }: { method?: string; headers?: Record<string, string>; body?: string | Buffer } = {},
+): Promise<Answer> =>
+  new Promise((resolve, reject) => {
+    const sent = httpRequest(
+      {
+        host: '127.0.0.1',
+        port,
+        path,
+        method,
+        agent: false,
+        headers: { host: `127.0.0.1:${port}`, ...headers },
+      },
+      (answer) => {
+        let text = '';
+        answer.on('data', (part: Buffer) => (text += part.toString()));
+        answer.on('end', () =>
+          resolve({ status: answer.statusCode ?? 0, headers: answer.headers, body: text }),
+        );
+      },
+    );
+    sent.on('error', reject);
+    sent.end(body);
+  });
+const raw = (text: string): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const socket = connect(port, '127.0.0.1', () => socket.write(text));
+    let said = '';
+    socket.on('data', (part) => (said += part.toString()));
+    socket.on('close', () => resolve(said));
+    socket.on('error', reject);
+  });
+const json = { 'content-type': 'application/json' };
+
+const CARRIED = [
+  'content-security-policy',
+  'x-content-type-options',
+  'x-frame-options',
+  'referrer-policy',
+  'cache-control',
+];
+
+test('every answer carries the headers: pages, data, refusals, faults, and what is no HTTP at all', async () => {
+  const answers = await Promise.all([
+    ask('/'),
+    ask('/api/kit'),
+    ask('/', { headers: { host: 'kitchen.example' } }),
+    ask('/', { method: 'TRACE' }),
+    ask('/bench/%'),
+    ask('/broken'),
+    ask('/throws'),
+    ask('/api/echo', { method: 'POST', headers: { 'content-type': 'application/jsonx' }, body: '{}' }),
+  ]);
+  expect(answers.map(({ status }) => status)).toEqual([200, 200, 403, 405, 400, 500, 500, 415]);
+  for (const { headers } of answers) {
+    expect(CARRIED.filter((name) => headers[name] === undefined)).toEqual([]);
+    expect(headers['x-powered-by']).toBeUndefined();
+    expect(headers['cache-control']).toBe('no-store');
+  }
+  for (const text of [
+    'GARBAGE\r\n\r\n',
+    'GET / HTTP/9.9\r\n\r\n',
+    `GET / HTTP/1.1\r\nhost: x\r\nx: ${'y'.repeat(20_000)}\r\n\r\n`,
+    'CONNECT kitchen.example:443 HTTP/1.1\r\nhost: x\r\n\r\n',
+    'GET / HTTP/1.1\r\nhost: x\r\nconnection: upgrade\r\nupgrade: websocket\r\n\r\n',
+  ]) {
+    const said = await raw(text);
+    expect(said).toMatch(/^HTTP\/1\.1 4\d\d /);
+    expect(CARRIED.filter((name) => !said.includes(`${name}: `))).toEqual([]);
+  }
+});
+
+test('the application gets the nonce that the answer carries, and nothing a stranger put in for it', async () => {
+  const { headers, body } = await ask('/', {
+    headers: {
+      'content-security-policy': 'default-src *',
+      'x-forwarded-host': 'kitchen.example',
+      'x-middleware-subrequest': 'x',
+    },
+  });
+  const seen = JSON.parse(body) as IncomingHttpHeaders;
+  expect(seen['content-security-policy']).toBe(headers['content-security-policy']);
+  expect(seen['content-security-policy']).toMatch(/script-src 'nonce-[A-Za-z0-9+/=]{24}' 'strict-dynamic';/);
+  expect([seen['x-forwarded-host'], seen['x-middleware-subrequest']]).toEqual([undefined, undefined]);
+});
+
+test('a body comes whole to the application, in pieces or in one', async () => {
+  const body = JSON.stringify({ text: 'ü'.repeat(1000) });
+  expect((await ask('/api/echo', { method: 'POST', headers: json, body })).body).toBe(body);
+  const chunked = { ...json, 'transfer-encoding': 'chunked' };
+  expect((await ask('/api/echo', { method: 'POST', headers: chunked, body })).body).toBe(body);
+  expect((await ask('/api/echo', { method: 'POST', headers: json })).body).toBe('');
+});
+
+test('a body over the limit is answered while it is still being sent, and the connection ends', async () => {
+  const huge = Buffer.alloc(3 * 1024 * 1024, 'x');
+  for (const headers of [json, { ...json, 'transfer-encoding': 'chunked' }]) {
+    const answer = await ask('/api/echo', { method: 'POST', headers, body: huge });
+    expect([answer.status, JSON.parse(answer.body)]).toEqual([
+      413,
+      { error: { kind: 'tooBig', mostBytes: 524_288 } },
+    ]);
+  }
+  // one that says it is huge and then never sends a byte
+  const said = await raw(
+    `POST /api/echo HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\ncontent-type: application/json\r\ncontent-length: 99999999\r\n\r\n`,
+  );
+  expect(said).toMatch(/^HTTP\/1\.1 413 /);
+});
+
+test('a page that cannot be made says so itself, and looks again when it is the database', async () => {
+  const ours = await ask('/broken');
+  expect([ours.status, ours.body]).toEqual([500, expect.stringContaining('Something broke at our end')]);
+  trouble = 'database';
+  const away = await ask('/broken', { headers: { cookie: 'crumb-view=dim.g.C.metric' } });
+  expect([away.status, away.headers['retry-after']]).toEqual([503, '2']);
+  expect(away.body).toContain('<html lang="en" data-light="dim">');
+  const nonce = /'nonce-([^']+)'/.exec(away.headers['content-security-policy'] as string)?.[1];
+  expect(away.body).toContain(`<script nonce="${nonce}">`);
+  // parts of pages and data are not for eyes
+  expect((await ask('/broken', { headers: { rsc: '1' } })).status).toBe(500);
+});
+
+test('closing lets those inside finish, turns the next away, and waits for nobody who only holds a connection', async () => {
+  const agent = new Agent({ keepAlive: true });
+  await new Promise<void>((resolve) =>
+    httpRequest({ port, host: '127.0.0.1', agent, headers: { host: `127.0.0.1:${port}` } }, (answer) =>
+      answer.resume().on('end', resolve),
+    ).end(),
+  );
+  const halfOpen = connect(port, '127.0.0.1', () => halfOpen.write('GET / HT'));
+  halfOpen.on('error', () => undefined);
+  const slow = ask('/slow');
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  const from = performance.now();
+  const closed = door.close(4000);
+  expect((await slow).status).toBe(200);
+  await closed;
+  expect(performance.now() - from).toBeLessThan(2500);
+  await expect(ask('/')).rejects.toThrow();
+});
+
+test('who never comes to an end is shown out after the grace', async () => {
+  const pulling = Array.from({ length: 64 }, () => ask('/never').catch(() => 'cut'));
+  await new Promise((resolve) => setTimeout(resolve, 100));
+  const from = performance.now();
+  await door.close(200);
+  expect(performance.now() - from).toBeLessThan(2500);
+  expect(new Set(await Promise.all(pulling))).toEqual(new Set(['cut']));
+});

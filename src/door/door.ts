@@ -1,0 +1,185 @@
+import { randomBytes } from 'node:crypto';
+import {
+  createServer,
+  type IncomingMessage,
+  type RequestListener,
+  type Server,
+  type ServerResponse,
+} from 'node:http';
+import type { Duplex } from 'node:stream';
+import { standBefore } from './answering';
+import { MOST_BYTES, readBody, swallow, withBody } from './body';
+import { contentSecurityPolicy, securityHeaders } from './headers';
+import { isOurHost, type Standing } from './hosts';
+import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
+import { Limits } from './limits';
+import { RefusalLog } from './refusalLog';
+
+export interface DoorOptions {
+  readonly standing: Standing;
+  /** The application, which never sees a request that was refused. */
+  readonly handle: (request: IncomingMessage, response: ServerResponse) => Promise<void>;
+  /** Hot reload's own socket, in development. */
+  readonly upgrade?: (request: IncomingMessage, socket: Duplex, head: Buffer) => Promise<void>;
+  readonly log: (line: string) => void;
+  readonly dev?: boolean;
+  /** For benchmarks, which come from one client on purpose. */
+  readonly unlimited?: boolean;
+  readonly trouble?: () => 'database' | 'full' | null;
+}
+
+export interface Door {
+  readonly server: Server;
+  /** Lets nobody in any more, lets those inside finish, and shows the rest out after `graceMs`. */
+  readonly close: (graceMs: number) => Promise<void>;
+}
+
+/** Headers by which a stranger could speak for a proxy or for the framework's own inside; there is no proxy. */
+const NOT_FROM_OUTSIDE =
+  /^(?:x-forwarded-.*|forwarded|x-middleware-.*|x-nextjs-.*|x-invoke-.*|x-matched-path|x-nonce|content-security-policy.*|next-action|next-resume|x-now-.*|x-vercel-.*)$/;
+
+const WORDS: Readonly<Record<RefusalKind, string>> = {
+  foreignHost:
+    'This name does not belong to this kitchen. Use http://127.0.0.1 with the port it was started on.',
+  foreignOrigin: 'Only pages of this kitchen may change something in it.',
+  badAddress: 'There is no such address.',
+  badRequest: 'This request cannot be understood.',
+  badMethod: 'This cannot be done here.',
+  badType: 'Only JSON in UTF-8 is taken (content-type: application/json).',
+  tooBig: `More than ${MOST_BYTES} bytes are not taken.`,
+  tooFast: 'Too many requests; wait a second.',
+  tooSlow: 'The request came too slowly.',
+  stopping: 'The kitchen is closing; it will be back.',
+};
+
+/**
+ * The one way in: a plain HTTP server round the application. Every request is judged here, and every answer leaves by here, errors and
+ * malformed addresses included.
+ */
+export function makeDoor(options: DoorOptions): Door {
+  const { standing, handle, log, dev = false } = options;
+  const limits = new Limits();
+  const refusals = new RefusalLog(log);
+  const inside = new Set<ServerResponse>();
+  let closing = false;
+
+  const refuse = (request: IncomingMessage, response: ServerResponse, why: RefusalKind, kind: Kind): void => {
+    refusals.note(
+      {
+        why,
+        client: request.socket.remoteAddress ?? '',
+        method: request.method ?? '',
+        url: request.url ?? '',
+        host: request.headers.host ?? '',
+      },
+      performance.now(),
+    );
+    if (why === 'badMethod') response.setHeader('allow', allowedMethods(kind));
+    if (why === 'tooFast' || why === 'stopping') response.setHeader('retry-after', '1');
+    // a request without a body counts as complete only once somebody has looked
+    const sendsBody =
+      request.headers['transfer-encoding'] !== undefined ||
+      Number(request.headers['content-length'] ?? 0) > 0;
+    const unread = sendsBody && !request.complete;
+    if (unread) response.setHeader('connection', 'close');
+    const asData = kind === 'api';
+    response.setHeader(
+      'content-type',
+      asData ? 'application/json; charset=utf-8' : 'text/plain; charset=utf-8',
+    );
+    const more = why === 'tooBig' ? { mostBytes: MOST_BYTES } : {};
+    response.writeHead(STATUS[why]);
+    response.end(asData ? JSON.stringify({ error: { kind: why, ...more } }) : `${WORDS[why]}\n`);
+    if (unread) swallow(request);
+  };
+
+  const answer = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
+    const nonce = randomBytes(16).toString('base64');
+    const policy = contentSecurityPolicy(nonce, dev);
+    const asked = { method: request.method ?? '', url: request.url ?? '', headers: request.headers };
+    const judged = judge(asked, standing);
+    standBefore(response, {
+      kind: judged.kind,
+      headers: securityHeaders(policy),
+      nonce,
+      light: /(?:^|;\s*)crumb-view=dim\b/.test(request.headers.cookie ?? '') ? 'dim' : 'day',
+      wantsPage: judged.kind === 'page' && request.headers.rsc === undefined && request.method === 'GET',
+      trouble: options.trouble ?? (() => null),
+      closes: () => closing,
+    });
+    if (closing) return refuse(request, response, 'stopping', judged.kind);
+    if (!judged.ok) return refuse(request, response, judged.why, judged.kind);
+    if (judged.kind !== 'asset' && !options.unlimited) {
+      const pace = judged.writes ? 'write' : 'read';
+      if (!limits.take(request.socket.remoteAddress ?? '', pace, performance.now()))
+        return refuse(request, response, 'tooFast', judged.kind);
+    }
+    for (const name of Object.keys(request.headers))
+      if (NOT_FROM_OUTSIDE.test(name)) delete request.headers[name];
+    if (!judged.writes) {
+      // the framework reads the nonce out of here and gives it to the scripts it writes
+      if (judged.kind === 'page') request.headers['content-security-policy'] = policy;
+      return handle(request, response);
+    }
+    const body = await readBody(request);
+    if (body.ok) return handle(withBody(request, body.bytes), response);
+    if (body.why === 'gone') return void response.destroy();
+    refuse(request, response, body.why, judged.kind);
+  };
+
+  const listener: RequestListener = (request, response) => {
+    inside.add(response);
+    response.on('close', () => inside.delete(response));
+    answer(request, response).catch((error: unknown) => {
+      console.error(error);
+      if (!response.headersSent) response.writeHead(500);
+      response.end();
+    });
+  };
+  const server = createServer(
+    { requestTimeout: 30_000, headersTimeout: 10_000, keepAliveTimeout: 120_000, maxHeaderSize: 16 * 1024 },
+    listener,
+  );
+  // what is no HTTP is answered by hand: there is no response object for it
+  server.on('clientError', (error: Error & { code?: string }, socket: Duplex) => {
+    if (!socket.writable) return void socket.destroy();
+    const status =
+      error.code === 'HPE_HEADER_OVERFLOW' ? '431 Request Header Fields Too Large' :
+      error.code === 'ERR_HTTP_REQUEST_TIMEOUT' ? '408 Request Timeout' : '400 Bad Request'; // prettier-ignore
+    socket.end(`HTTP/1.1 ${status}\r\n${rawHeaders()}\r\n`);
+  });
+  server.on('connect', (_request: IncomingMessage, socket: Duplex) => {
+    socket.end(`HTTP/1.1 405 Method Not Allowed\r\n${rawHeaders()}\r\n`);
+  });
+  server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
+    if (options.upgrade && isOurHost(request.headers.host, standing)) {
+      options.upgrade(request, socket, head).catch(() => socket.destroy());
+    } else socket.end(`HTTP/1.1 400 Bad Request\r\n${rawHeaders()}\r\n`);
+  });
+
+  const close = async (graceMs: number): Promise<void> => {
+    closing = true;
+    const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+    server.closeIdleConnections();
+    const late = setTimeout(() => server.closeAllConnections(), graceMs);
+    // connections that have said nothing yet are no request under way: nobody is asked to wait for them
+    const idle = setInterval(() => {
+      server.closeIdleConnections();
+      if (inside.size === 0) server.closeAllConnections();
+    }, 50);
+    await closed;
+    clearTimeout(late);
+    clearInterval(idle);
+  };
+  return { server, close };
+}
+
+const rawHeaders = (): string =>
+  Object.entries({
+    ...securityHeaders(contentSecurityPolicy(randomBytes(16).toString('base64'), false)),
+    'cache-control': 'no-store',
+    'content-length': '0',
+    connection: 'close',
+  })
+    .map(([name, value]) => `${name}: ${value}\r\n`)
+    .join('');

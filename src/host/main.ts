@@ -1,0 +1,68 @@
+/** The machine's side of ./crumb: what needs the database or serves. `crumb` itself installs what is missing and then becomes this. */
+import path from 'node:path';
+import { backup } from './backup';
+import { runWithDatabase, openDatabaseProgram } from './database';
+import { HostFailure, say, wordSystemError } from './hostFailure';
+import { restore } from './restore';
+
+const root = process.cwd();
+const calledFrom = process.env.CRUMB_CALLED_FROM ?? root;
+const homeFolder = path.resolve(root, process.env.CRUMB_HOME ?? '.crumb');
+
+function portOf(text: string | undefined): number {
+  const port = Number(text ?? 4310);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new HostFailure(`PORT=${text} is no port (1 to 65535)`);
+  return port;
+}
+
+/** A server of the reader's own, with the role that may change tables if that is another one. */
+const databaseUrl = process.env.DATABASE_URL || null;
+const ownerUrl = process.env.DATABASE_OWNER_URL || null;
+
+async function run([command, ...rest]: readonly string[]): Promise<number> {
+  switch (command) {
+    case 'start':
+    case 'dev': {
+      // fetched here: the framework is of no use to the other commands
+      const { start } = await import('./start');
+      await start({
+        root,
+        homeFolder,
+        listen: process.env.CRUMB_LISTEN || '127.0.0.1',
+        port: portOf(process.env.PORT),
+        dev: command === 'dev',
+        databaseUrl,
+        ownerUrl,
+      });
+      return 0;
+    }
+    case 'db':
+      return openDatabaseProgram(
+        { root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom },
+        rest,
+      );
+    case 'with-database':
+      return runWithDatabase(homeFolder, rest);
+    case 'backup':
+      return backup({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+    case 'restore':
+      return restore({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+    default:
+      throw new HostFailure(`unknown command '${command}'; see ./crumb help`);
+  }
+}
+
+try {
+  process.exit(await run(process.argv.slice(2)));
+} catch (error) {
+  const worded = wordSystemError(error, homeFolder);
+  if (worded instanceof HostFailure) say(`crumb: ${worded.message}`);
+  else {
+    const { message } = worded as Error;
+    say(`crumb: something went wrong that nobody foresaw: ${message}`);
+    say('What was saved is safe. Start again; if it stays, CRUMB_DEBUG=1 shows where it happened.');
+    if (process.env.CRUMB_DEBUG) console.error(worded);
+  }
+  process.exit(1);
+}
