@@ -7,3 +7,17 @@ export const plainText = (maxLength: number, { lines = false } = {}) =>
     .string()
     .max(maxLength)
     .refine((text) => isPlain(text, lines), { params: { code: 'control' } });
+
+/**
+ * A text made no longer than `most` (UTF-16 units, as the schemas count), never through the middle of a character: half an emoji is no
+ * text, and a database refuses it.
+ */
+export function shortened(text: string, most: number): string {
+  if (text.length <= most) return text;
+  let kept = '';
+  for (const { segment } of new Intl.Segmenter('en').segment(text)) {
+    if (kept.length + segment.length > most) break;
+    kept += segment;
+  }
+  return kept;
+}

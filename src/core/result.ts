@@ -39,6 +39,7 @@ export type ProblemCode =
   | 'tooDeep'
   | 'notText'
   | 'formulaCell'
+  | 'otherContent'
   | 'wrongVersion'
   | 'wrongFormat';
 

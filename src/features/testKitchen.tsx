@@ -55,7 +55,6 @@ export function show(
     <PreferencesProvider
       initial={{ light: 'day', massUnit: 'g', temperatureUnit: 'C', measure: 'metric', ...preferences }}
       timeZone="UTC"
-      altitudeM={95}
     >
       <BookProvider kept={kept}>
         <KitProvider kept={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>

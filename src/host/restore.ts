@@ -165,8 +165,6 @@ async function exchange(home: Home, lease: Lease, source: string, aside: boolean
   } finally {
     await client.query(`alter database ${DATABASE} allow_connections true`).catch(() => undefined);
   }
-  await client.query(`revoke all on database ${DATABASE} from public`);
-  await client.query(`grant connect on database ${DATABASE} to ${SERVING}`);
   await client.query(`select pg_notify('${RESTORED}', '')`);
   if (hadKitchen) {
     await client.query(`alter database ${kept} allow_connections true`);

@@ -65,17 +65,23 @@ async function holdsKitchen(client: pg.Client, connectTo: ConnectTo): Promise<bo
   }
 }
 
-/** Everything in the database belongs to the owner, and nobody but our two roles may even connect. */
 async function giveToOwner(client: pg.Client): Promise<void> {
   // a restore that was killed may have left it closed
   await client.query(`alter database ${DATABASE} allow_connections true`);
   await client.query(`alter database ${DATABASE} owner to ${OWNER}`);
-  await client.query(`revoke all on database ${DATABASE} from public`);
-  await client.query(`grant connect on database ${DATABASE} to ${SERVING}`);
 }
 
+/**
+ * Everything in a database belongs to the owner, and nobody but our two roles may even connect.
+ * @param inside a superuser's connection to it
+ */
 export async function giveTables(inside: pg.Client): Promise<void> {
   await inside.query('begin');
+  const { rows: here } = await inside.query<{ name: string }>(
+    'select quote_ident(current_database()) as name',
+  );
+  await inside.query(`revoke all on database ${here[0]?.name} from public`);
+  await inside.query(`grant connect on database ${here[0]?.name} to ${SERVING}`);
   await inside.query(`alter schema public owner to ${OWNER}`);
   const { rows } = await inside.query<{ kind: string; name: string }>(
     `select case c.relkind when 'S' then 'sequence' when 'v' then 'view' else 'table' end as kind, c.oid::regclass::text as name

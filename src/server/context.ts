@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
-import { kitchenBook, type IngredientBook, type KeptIngredient } from '@/core/ingredients';
+import { sparingBook, type IngredientBook } from '@/core/ingredients';
 import { pool } from '@/db/pool';
 import { listEntries } from '@/db/queries/ingredients';
 import { kitchenClock } from './clock';
@@ -27,16 +27,9 @@ async function currentKitchen(): Promise<KitchenRow> {
   return kitchen;
 }
 
-/** What is kept always makes a book: each entry was checked against the others when it was saved. */
-function bookFrom(entries: readonly KeptIngredient[]): IngredientBook {
-  const laid = kitchenBook(entries);
-  if (!laid.ok) throw new Error(`The kept ingredients do not make a book: ${JSON.stringify(laid.problem)}`);
-  return laid.value;
-}
-
 export function bookOf(db: pg.Pool, kitchenId: string): () => Promise<IngredientBook> {
   let book: Promise<IngredientBook> | null = null;
-  return () => (book ??= listEntries(db, kitchenId).then(bookFrom));
+  return () => (book ??= listEntries(db, kitchenId).then((kept) => sparingBook(kept).book));
 }
 
 export async function currentContext(): Promise<Context> {

@@ -1,3 +1,4 @@
+import type { SetAside } from '@/core/documents';
 import type { Problem } from '@/core/result';
 
 /** Why a use case did not do what was asked: expected, and the same for every caller. */
@@ -7,6 +8,8 @@ export type Failure =
   /** Somebody saved in between: what the writer had seen is no longer the newest. */
   /** This id came before with something else: neither is guessed at, and the first stays. */
   | { readonly kind: 'otherContent' }
+  /** It is there, and this program cannot read it. */
+  | { readonly kind: 'unreadable'; readonly setAside: SetAside }
   | { readonly kind: 'stale'; readonly revision: number; readonly savedAtMs: number };
 
 export type Done<T> =

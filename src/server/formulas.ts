@@ -1,3 +1,5 @@
+import { FORMULA, type SetAside } from '@/core/documents';
+import { shortened } from '@/core/plainTextSchema';
 import { checkFormula, formulaTotals, type Formula } from '@/core/formula';
 import { databaseFailure } from '@/db/errors';
 import { countBakes } from '@/db/queries/bakes';
@@ -11,6 +13,7 @@ import {
   listBranches,
   listFormulas,
   listRevisions,
+  revisionSavedAt,
   lockHead,
   setArchived,
   setBranch,
@@ -18,6 +21,7 @@ import {
   type FormulaRevision,
   type SavedRevision,
 } from '@/db/queries/formulas';
+import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
@@ -37,15 +41,19 @@ export interface FormulaCard {
   readonly lastBakedAtMs: number | null;
 }
 
-/** The shelf of formulas, each with the figures a baker knows a dough by. */
-export async function formulaCards({ pool, kitchen, book: loadBook }: Context): Promise<FormulaCard[]> {
-  const [formulas, counts, book] = await Promise.all([
+/** The shelf of formulas, each with the figures a baker knows a dough by; and what of it cannot be read. */
+export async function formulaCards({
+  pool,
+  kitchen,
+  book: loadBook,
+}: Context): Promise<{ cards: FormulaCard[]; setAside: SetAside[] }> {
+  const [{ rows: formulas, setAside }, counts, book] = await Promise.all([
     listFormulas(pool, kitchen.id),
     countBakes(pool, kitchen.id),
     loadBook(),
   ]);
   const bakes = new Map(counts.map((count) => [count.formulaId, count]));
-  return formulas.map(({ id, revision, savedAtMs, archivedAtMs, formula }) => {
+  const cards = formulas.map(({ id, revision, savedAtMs, archivedAtMs, formula }): FormulaCard => {
     const totals = formulaTotals(formula, book);
     const name = (ingredientId: string) => book.get(ingredientId)?.name ?? ingredientId;
     return {
@@ -67,19 +75,24 @@ export async function formulaCards({ pool, kitchen, book: loadBook }: Context): 
       lastBakedAtMs: bakes.get(id)?.lastAtMs ?? null,
     };
   });
+  return { cards, setAside };
 }
 
 export const loadFormula = ({ pool, kitchen }: Context, id: string): Promise<FormulaHead | null> =>
   findFormula(pool, kitchen.id, id);
 
-export const loadFormulaJson = async ({ pool, kitchen }: Context, id: string): Promise<string | null> =>
-  (await findFormulaJson(pool, kitchen.id, id))?.json ?? null;
+/** A formula's head as JSON text. One of an older shape, or that cannot be read, goes the long way through the reader. */
+export async function loadFormulaJson(context: Context, id: string): Promise<string | null> {
+  const row = await findFormulaJson(context.pool, context.kitchen.id, id);
+  if (!row || row.schemaVersion === FORMULA.version) return row?.json ?? null;
+  return JSON.stringify(await loadFormula(context, id));
+}
 
 /** Revisions of a story that are read at once. */
 export const STORY_PAGE = 60;
 
-export const loadRevisions = ({ pool, kitchen }: Context, id: string): Promise<FormulaRevision[]> =>
-  listRevisions(pool, kitchen.id, id, 200);
+export const loadRevisions = async ({ pool, kitchen }: Context, id: string): Promise<FormulaRevision[]> =>
+  (await listRevisions(pool, kitchen.id, id, 200)).rows;
 
 /**
  * Makes a formula with its first revision. Sent twice with the same request id it is made once, and the second sender is
@@ -97,19 +110,27 @@ export async function createFormula(
   if (problems.length > 0) return invalid(...problems);
   const savedAt = now();
   const id = newId();
+  // what a copy is of may have gone on meanwhile: a repetition is known by what it is a copy of
+  const again = async (db: Queryable): Promise<Done<SavedRevision> | null> => {
+    const found = await findByRequest(db, kitchen.id, requestId, branch ? null : formula);
+    if (!found) return null;
+    const { same, ...saved } = found;
+    const from = branch ? await findBranch(db, kitchen.id, saved.id) : null;
+    const meant = same && saved.revision === 1 && (!branch || from?.id === branch.id);
+    return meant ? done(saved) : failed({ kind: 'otherContent' });
+  };
   try {
     return await transaction(pool, async (client) => {
-      const earlier = await findByRequest(client, kitchen.id, requestId);
-      if (earlier) return done(earlier);
+      const earlier = await again(client);
+      if (earlier) return earlier;
       await insertRevision(client, { kitchenId: kitchen.id, id, number: 1, requestId, formula, savedAt });
       if (branch) await setBranch(client, kitchen.id, id, branch.id, branch.revision);
       return done({ id, revision: 1, savedAtMs: savedAt.getTime() });
     });
   } catch (error) {
     // both sendings were under way at once: the key let one through, and that one is the answer to both
-    const earlier =
-      databaseFailure(error) === 'duplicate' ? await findByRequest(pool, kitchen.id, requestId) : null;
-    if (earlier) return done(earlier);
+    const earlier = databaseFailure(error) === 'duplicate' ? await again(pool) : null;
+    if (earlier) return earlier;
     throw error;
   }
 }
@@ -128,13 +149,15 @@ export async function saveFormula(
     // The lock comes first: a repetition that arrives while the first is under way waits here, then finds its answer.
     const head = await lockHead(client, kitchen.id, id);
     if (!head) return failed({ kind: 'notFound' });
-    const earlier = await findByRequest(client, kitchen.id, requestId);
+    const earlier = await findByRequest(client, kitchen.id, requestId, formula);
     if (earlier) {
-      return earlier.id === id ? done(earlier) : invalid({ code: 'duplicateId', path: 'requestId' });
+      const { same, ...saved } = earlier;
+      const meant = same && saved.id === id && saved.revision === seen + 1;
+      return meant ? done(saved) : failed({ kind: 'otherContent' });
     }
     if (head.head !== seen) {
-      const newest = await findRevision(client, kitchen.id, id, head.head);
-      return failed({ kind: 'stale', revision: head.head, savedAtMs: newest?.savedAtMs ?? 0 });
+      const savedAtMs = (await revisionSavedAt(client, kitchen.id, id, head.head)) ?? 0;
+      return failed({ kind: 'stale', revision: head.head, savedAtMs });
     }
     const savedAt = now();
     const number = head.head + 1;
@@ -157,18 +180,18 @@ export async function duplicateFormula(
   const number = revision ?? head.revision;
   const source = number === head.revision ? head : await findRevision(pool, kitchen.id, id, number);
   if (!source) return failed({ kind: 'notFound' });
-  const formula = { ...source.formula, name: name ?? `${source.formula.name.slice(0, 72)} (copy)` };
+  const formula = { ...source.formula, name: name ?? `${shortened(source.formula.name, 72)} (copy)` };
   return createFormula(context, { requestId, formula, branch: { id, revision: number } });
 }
 
 /** What the story of a formula tells: where it came from, its revisions, and what came out of it. */
 export async function loadStory({ pool, kitchen }: Context, id: string, before: number | null) {
-  const [branch, revisions, branches] = await Promise.all([
+  const [branch, { rows: revisions, setAside }, branches] = await Promise.all([
     findBranch(pool, kitchen.id, id),
     listRevisions(pool, kitchen.id, id, STORY_PAGE, before),
     listBranches(pool, kitchen.id, id),
   ]);
-  return { branch, revisions, branches };
+  return { branch, revisions, branches, setAside };
 }
 
 /** Puts a formula away or brings it back; doing it twice is the same as once. */

@@ -2,14 +2,25 @@ import { readFormulaFile } from '@/core/formats';
 import { allLines, checkFormula, type Formula } from '@/core/formula';
 import { kitchenBook, libraryBook, type KeptIngredient } from '@/core/ingredients';
 import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
-import { findByRequest, insertRevision, type SavedRevision } from '@/db/queries/formulas';
+import { findByRequest, findRevision, insertRevision, type SavedRevision } from '@/db/queries/formulas';
 import { insertEntry, lockEntries } from '@/db/queries/ingredients';
 import { transaction } from '@/db/transaction';
 import type { Context } from './context';
-import { done, invalid, type Done } from './failure';
+import { done, failed, invalid, type Done } from './failure';
 import { loadEntries } from './ingredients';
+import { sameContent } from './sameContent';
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+/** A formula with its own ingredients' ids left out: the ones in a file are not always the ones it comes in under. */
+const plainIds = (formula: Formula): Formula => ({
+  ...formula,
+  stages: formula.stages.map((stage) => ({
+    ...stage,
+    lines: stage.lines.map((line) => ({
+      ...line,
+      ingredientId: line.ingredientId.startsWith('own-') ? 'own' : line.ingredientId,
+    })),
+  })),
+});
 
 /**
  * What of a file's ingredients has to be added to this kitchen, and under which ids. An own ingredient that is here already is
@@ -24,7 +35,7 @@ function settle(
   const renamed = new Map<string, string>();
   for (const entry of entries) {
     const ours = known.get(entry.id);
-    if (ours && entry.kind !== 'bag' && !same(ours, entry))
+    if (ours && entry.kind !== 'bag' && !sameContent(ours, entry))
       renamed.set(entry.id, `own-${newId().slice(0, 18)}`);
   }
   const idOf = (id: string) => renamed.get(id) ?? id;
@@ -50,8 +61,14 @@ export async function importFormula(
   const { formula, ingredients } = read.value.file;
   return transaction(pool, async (client) => {
     await lockEntries(client, kitchen.id);
-    const earlier = await findByRequest(client, kitchen.id, requestId);
-    if (earlier) return done(earlier);
+    const earlier = await findByRequest(client, kitchen.id, requestId, null);
+    if (earlier) {
+      const { same: _, ...saved } = earlier;
+      const kept = await findRevision(client, kitchen.id, saved.id, saved.revision);
+      return kept && saved.revision === 1 && sameContent(plainIds(kept.formula), plainIds(formula))
+        ? done(saved)
+        : failed({ kind: 'otherContent' });
+    }
     const here = await loadEntries(context, client);
     const { add, idOf } = settle(ingredients, here, newId);
     const kept = [...here, ...add.map((entry) => ({ id: entry.id, version: 1, away: false, entry }))];

@@ -60,20 +60,24 @@ export async function importKitchen(
     if (await firstKitchen(client)) return { ok: true, value: null };
     const kitchenId = newId();
     await insertKitchen(client, kitchenId, file.kitchen);
-    if (file.kit) {
-      const savedAt = new Date(file.formulas[0]?.revisions[0]?.savedAt ?? 0);
-      await insertKit(client, { kitchenId, version: 1, requestId: newId(), kit: file.kit, savedAt });
-    }
+    const since = new Date(file.formulas[0]?.revisions[0]?.savedAt ?? 0);
+    await insertKit(client, { kitchenId, version: 1, requestId: newId(), kit: file.kit, savedAt: since });
     for (const entry of file.ingredients) {
-      const savedAt = new Date(file.formulas[0]?.revisions[0]?.savedAt ?? 0);
-      await insertEntry(client, { kitchenId, version: 1, requestId: newId(), entry, away: false, savedAt });
+      await insertEntry(client, {
+        kitchenId,
+        version: 1,
+        requestId: newId(),
+        entry,
+        away: false,
+        savedAt: since,
+      });
     }
     const formulaIds = await importFormulas(client, file, kitchenId, newId);
     for (const bake of file.bakes) {
       const formula = file.formulas.find(({ key }) => key === bake.formula)?.revisions[bake.revision - 1]
         ?.formula;
       const formulaId = formulaIds.get(bake.formula);
-      const sheet = formula && planBatch(formula, bake.batch, file.kitchen.scales, book);
+      const sheet = formula && planBatch(formula, bake.batch, file.kit.scales, book);
       if (!formulaId || !sheet?.ok)
         throw new Error(`Bake ${bake.key} passed the check but cannot be planned`);
       const id = newId();

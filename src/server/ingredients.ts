@@ -1,8 +1,17 @@
-import { kitchenBook, type KeptIngredient } from '@/core/ingredients';
+import { KITCHEN_ENTRY, setAside, type SetAside } from '@/core/documents';
+import { kitchenBook, sparingBook, type KeptIngredient } from '@/core/ingredients';
 import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
 import type { SaveIngredient } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
-import { findEntryByRequest, insertEntry, listEntries, lockEntries } from '@/db/queries/ingredients';
+import {
+  findEntryByRequest,
+  insertEntry,
+  listEntries,
+  lockEntries,
+  newestEntryVersion,
+  siftEntries,
+} from '@/db/queries/ingredients';
+import { sameContent } from './sameContent';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
 import type { Context } from './context';
@@ -14,34 +23,57 @@ export const loadEntries = (
   db: Queryable = pool,
 ): Promise<KeptIngredient[]> => listEntries(db, kitchen.id);
 
+/** What the kitchen adds to the library, with what of it cannot be used: unreadable, or made of something that is. */
+export async function siftLarder({
+  pool,
+  kitchen,
+}: Pick<Context, 'pool' | 'kitchen'>): Promise<{ kept: KeptIngredient[]; setAside: SetAside[] }> {
+  const { rows, setAside: unreadable } = await siftEntries(pool, kitchen.id);
+  const { leftOut } = sparingBook(rows);
+  return {
+    kept: rows.filter((entry) => !leftOut.includes(entry)),
+    setAside: [
+      ...unreadable,
+      ...leftOut.map(({ id, entry }) => setAside(KITCHEN_ENTRY, id, KITCHEN_ENTRY.version, entry)),
+    ],
+  };
+}
+
 /** Would the book still hold together with this entry in it? The problem's path is the entry's own field. */
 function problemWith(entry: KitchenEntry, others: readonly KeptIngredient[], away: boolean) {
-  const kept = [...others.filter(({ id }) => id !== entry.id), { id: entry.id, version: 0, away, entry }];
+  // what does not fit without it either is no fault of this one
+  const { leftOut } = sparingBook(others);
+  const kept = [
+    ...others.filter((each) => each.id !== entry.id && !leftOut.includes(each)),
+    { id: entry.id, version: 0, away, entry },
+  ];
   const laid = kitchenBook(kept);
   if (laid.ok) return null;
   const [, ...rest] = laid.problem.path.split('.');
   return { ...laid.problem, path: rest.join('.') };
 }
 
+/** The first answer once more, if it is the same wish. */
+const again = (kept: KeptIngredient, { seen, entry, away }: SaveIngredient): Done<KeptIngredient> =>
+  kept.version === seen + 1 && kept.away === away && sameContent(kept.entry, entry)
+    ? done(kept)
+    : failed({ kind: 'otherContent' });
+
 /**
  * Keeps the next version of an entry, provided the writer had seen the newest (`seen`, 0 for a new one). A blend that would
  * contain itself is refused; a repeated request gets its first answer again; nothing is overwritten.
  */
-export async function saveEntry(
-  context: Context,
-  { requestId, seen, entry, away }: SaveIngredient,
-): Promise<Done<KeptIngredient>> {
+export async function saveEntry(context: Context, wish: SaveIngredient): Promise<Done<KeptIngredient>> {
+  const { requestId, seen, entry, away } = wish;
   const { pool, kitchen, now } = context;
   try {
     return await transaction(pool, async (client) => {
       await lockEntries(client, kitchen.id);
       const earlier = await findEntryByRequest(client, kitchen.id, requestId);
-      if (earlier) return done(earlier);
+      if (earlier) return again(earlier, wish);
+      const newest = await newestEntryVersion(client, kitchen.id, entry.id);
+      if (newest !== seen) return failed({ kind: 'stale', revision: newest, savedAtMs: 0 });
       const all = await loadEntries(context, client);
-      const newest = all.find(({ id }) => id === entry.id);
-      if ((newest?.version ?? 0) !== seen) {
-        return failed({ kind: 'stale', revision: newest?.version ?? 0, savedAtMs: 0 });
-      }
       const problem = problemWith(entry, all, away);
       if (problem) return invalid(problem);
       const version = seen + 1;
@@ -52,7 +84,7 @@ export async function saveEntry(
   } catch (error) {
     const earlier =
       databaseFailure(error) === 'duplicate' ? await findEntryByRequest(pool, kitchen.id, requestId) : null;
-    if (earlier) return done(earlier);
+    if (earlier) return again(earlier, wish);
     throw error;
   }
 }

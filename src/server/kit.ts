@@ -1,38 +1,49 @@
+import type { SetAside } from '@/core/documents';
 import { ORDINARY_KIT, type Kit } from '@/core/kit';
 import type { SaveKit } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
-import { findKitByRequest, insertKit, newestKit } from '@/db/queries/kits';
+import { findKitByRequest, insertKit, newestKit, type KitVersion } from '@/db/queries/kits';
 import type { Context } from './context';
 import { done, failed, type Done } from './failure';
+import { sameContent } from './sameContent';
 
 export interface KeptKit {
   /** 0: nobody has said anything yet, these are ordinary figures. */
   readonly version: number;
   readonly kit: Kit;
+  /** The newest version cannot be read: an older one, or ordinary figures, stand in for it. */
+  readonly setAside?: SetAside;
 }
 
-/** The kitchen's kit; ordinary figures at the kitchen's own altitude until somebody says more. */
+/** The kitchen's kit; ordinary figures until somebody says more. */
 export async function loadKit({ pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>): Promise<KeptKit> {
-  return (
-    (await newestKit(pool, kitchen.id)) ?? {
-      version: 0,
-      kit: { ...ORDINARY_KIT, altitudeM: kitchen.details.altitudeM },
-    }
-  );
+  const { newest, setAside, version } = await newestKit(pool, kitchen.id);
+  return { version, kit: newest?.kit ?? ORDINARY_KIT, ...(setAside && { setAside }) };
 }
 
 /**
- * Keeps the next version of the kit, provided the writer had seen the newest. A repeated request gets its first answer again; of two
- * at once the key lets one through and the other is told.
+ * Keeps the next version of the kit, provided the writer had seen the newest. A repeated request gets its first answer again, also
+ * when it arrives while the first is being kept; of two writers at once the key lets one through and the other is told.
  */
-export async function saveKit(context: Context, { requestId, seen, kit }: SaveKit): Promise<Done<KeptKit>> {
+export async function saveKit(
+  context: Context,
+  { requestId, seen, kit }: SaveKit,
+): Promise<Done<KitVersion>> {
   const { pool, kitchen, now } = context;
-  const earlier = await findKitByRequest(pool, kitchen.id, requestId);
-  if (earlier) return done(earlier);
-  const stale = async () => {
-    const newest = await loadKit(context);
-    return failed({ kind: 'stale', revision: newest.version, savedAtMs: 0 });
+  const earlier = async (): Promise<Done<KitVersion> | null> => {
+    const found = await findKitByRequest(pool, kitchen.id, requestId);
+    if (!found) return null;
+    return found.version === seen + 1 && sameContent(found.kit, kit)
+      ? done(found)
+      : failed({ kind: 'otherContent' });
   };
+  const stale = async (): Promise<Done<KitVersion>> => {
+    // asked last: the first sending of this very request may have been kept since it was looked for
+    const newest = await loadKit(context);
+    return (await earlier()) ?? failed({ kind: 'stale', revision: newest.version, savedAtMs: 0 });
+  };
+  const before = await earlier();
+  if (before) return before;
   if ((await loadKit(context)).version !== seen) return stale();
   try {
     return done(
@@ -40,7 +51,6 @@ export async function saveKit(context: Context, { requestId, seen, kit }: SaveKi
     );
   } catch (error) {
     if (databaseFailure(error) !== 'duplicate') throw error;
-    const again = await findKitByRequest(pool, kitchen.id, requestId);
-    return again ? done(again) : stale();
+    return stale();
   }
 }

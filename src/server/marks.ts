@@ -39,7 +39,7 @@ const MOST_NEW = 80;
  */
 export async function formulaMarks(context: Context, goneAway?: AbortSignal): Promise<Marks> {
   const { pool, kitchen, book: loadBook } = context;
-  const [formulas, { version, kit }, entries, book] = await Promise.all([
+  const [{ rows: formulas }, { version, kit }, entries, book] = await Promise.all([
     listFormulas(pool, kitchen.id),
     loadKit(context),
     listEntries(pool, kitchen.id),

@@ -4,7 +4,7 @@ import { emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
-import { endedBakes, loadBake, recordTaps, runningBakes, startBake } from '@/server/bakes';
+import { endedBakes, loadBake, recordTaps, runningBakes, startBake, type BakePlace } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { createFormula, formulaCards } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
@@ -59,7 +59,7 @@ test('starting twice with one wish is one bake; a stranger’s revision is not f
   const start = { requestId: randomUUID(), formulaId: formula.value.id, revision: 1, batch: eightRolls };
   const answers = await Promise.all([startBake(here, start), startBake(here, start), startBake(here, start)]);
   expect(new Set(answers.map((answer) => answer.ok && answer.value.id)).size).toBe(1);
-  expect(await runningBakes(here)).toHaveLength(1);
+  expect((await runningBakes(here)).bakes).toHaveLength(1);
   const there = await db.kitchen();
   expect(await startBake(there, { ...start, requestId: randomUUID() })).toMatchObject({
     failure: { kind: 'notFound' },
@@ -97,8 +97,8 @@ test('a tap that waited for the network is dated back, never before the one ahea
 test('closing moves a bake from the bench to the logbook; a correction is one more event', async () => {
   const id = await started();
   await recordTaps(here, id, [tapOf({ type: 'closed', outcome: { ...emptyOutcome, pieces: 8 } })]);
-  expect(await runningBakes(here)).toEqual([]);
-  expect((await endedBakes(here, { most: 10 })).map((bake) => bake.id)).toEqual([id]);
+  expect((await runningBakes(here)).bakes).toEqual([]);
+  expect((await endedBakes(here, { most: 10 })).bakes.map((bake) => bake.id)).toEqual([id]);
   const late = await recordTaps(here, id, [
     tapOf(salt),
     tapOf({ type: 'outcomeCorrected', outcome: { ...emptyOutcome, pieces: 7 } }),
@@ -111,7 +111,7 @@ test('closing moves a bake from the bench to the logbook; a correction is one mo
     outcome: { pieces: 7 },
     earlierOutcomes: [{ outcome: { pieces: 8 } }],
   });
-  expect(await formulaCards(here)).toMatchObject([{ bakes: 1 }]);
+  expect((await formulaCards(here)).cards).toMatchObject([{ bakes: 1 }]);
 });
 
 test('another kitchen neither sees nor touches a bake, and the log cannot be rewritten', async () => {
@@ -124,17 +124,60 @@ test('another kitchen neither sees nor touches a bake, and the log cannot be rew
   await expect(db.admin.query('delete from bake')).rejects.toThrow(/append-only/);
 });
 
-test('the logbook pages backwards without losing or doubling a bake', async () => {
+test('the logbook pages backwards without losing or doubling a bake, though all began at one moment', async () => {
   const ids: string[] = [];
-  for (let day = 0; day < 5; day++) {
-    clock.ms += 86_400_000;
+  for (let count = 0; count < 7; count++) {
     const id = await started();
     await recordTaps(here, id, [tapOf({ type: 'abandoned', reason: '' })]);
-    ids.unshift(id);
+    ids.push(id);
   }
-  const first = await endedBakes(here, { most: 3 });
-  const second = await endedBakes(here, { most: 3, beforeMs: first.at(-1)!.startedAtMs });
-  expect([...first, ...second].map((bake) => bake.id)).toEqual(ids);
+  const seen: string[] = [];
+  let after: BakePlace | null = null;
+  const sizes: number[] = [];
+  do {
+    const page: Awaited<ReturnType<typeof endedBakes>> = await endedBakes(here, { most: 3, after });
+    seen.push(...page.bakes.map((bake) => bake.id));
+    sizes.push(page.bakes.length);
+    after = page.next;
+  } while (after);
+  expect(seen).toEqual([...ids].sort().reverse());
+  expect(sizes).toEqual([3, 3, 1]);
+});
+
+test('a bake that was closed by mistake is opened again, goes on, and keeps what it said', async () => {
+  const id = await started();
+  await recordTaps(here, id, [tapOf({ type: 'closed', outcome: { ...emptyOutcome, pieces: 8 } })]);
+  await recordTaps(here, id, [tapOf({ type: 'reopened' }), tapOf(salt)]);
+  expect((await runningBakes(here)).bakes.map((bake) => bake.id)).toEqual([id]);
+  expect((await endedBakes(here, { most: 10 })).bakes).toEqual([]);
+  const bake = await loadBake(here, id);
+  expect(bake && stateOf(bake)).toMatchObject({
+    endedAtMs: null,
+    outcome: null,
+    earlierOutcomes: [{ outcome: { pieces: 8 } }],
+    endings: [{ abandoned: null }],
+  });
+  await recordTaps(here, id, [tapOf({ type: 'abandoned', reason: 'burnt' })]);
+  expect((await runningBakes(here)).bakes).toEqual([]);
+  expect((await endedBakes(here, { most: 10 })).bakes.map((each) => each.id)).toEqual([id]);
+});
+
+test('an id that stands for something else already is refused, and its neighbours are kept', async () => {
+  const [one, other] = [await started(), await started()];
+  const first = tapOf(salt);
+  await recordTaps(here, one, [first]);
+  const taken = await recordTaps(here, other, [tapOf({ type: 'noted', text: 'before' }), first, tapOf(salt)]);
+  expect(taken).toMatchObject({
+    value: { results: [{ problem: null }, { problem: { code: 'otherContent' } }, { problem: null }] },
+  });
+  expect((await loadBake(here, other))?.events).toHaveLength(2);
+  const changed = await recordTaps(here, one, [
+    { ...first, action: { type: 'noted', text: 'not the salt' } },
+  ]);
+  expect(changed).toMatchObject({ value: { results: [{ problem: { code: 'otherContent' } }] } });
+  const again = await recordTaps(here, one, [{ ...first, agoMs: 5000 }]);
+  expect(again).toMatchObject({ value: { results: [{ problem: null }] } });
+  expect((await loadBake(here, one))?.events).toHaveLength(1);
 });
 
 describe('moving a kitchen in', () => {

@@ -66,6 +66,29 @@ test('the same request, however often and however closely together, is one revis
   expect(new Set(created.map((answer) => answer.ok && answer.value.id)).size).toBe(1);
 });
 
+test('an id that was used for something else is refused, never acknowledged', async () => {
+  const id = await made();
+  const requestId = randomUUID();
+  expect(await save(id, 1, 'First', requestId)).toMatchObject({ value: { revision: 2 } });
+  const refused = { ok: false, failure: { kind: 'otherContent' } };
+  expect(await save(id, 1, 'Second', requestId)).toMatchObject(refused);
+  expect(await save(await made(), 1, 'First', requestId)).toMatchObject(refused);
+  expect(await createFormula(here, { requestId, formula: plainLoaf() })).toMatchObject(refused);
+  expect(await save(id, 1, 'First', requestId)).toMatchObject({ value: { revision: 2 } });
+  const copying = { id, requestId: randomUUID() };
+  const copy = await duplicateFormula(here, copying);
+  await save(id, 2, 'Gone on');
+  expect(await duplicateFormula(here, copying)).toEqual(copy);
+  expect(await duplicateFormula(here, { ...copying, id: await made() })).toMatchObject(refused);
+  expect((await loadFormula(here, id))?.revision).toBe(3);
+});
+
+test('a name is shortened between letters, never within one', async () => {
+  const id = await made(here, `${'x'.repeat(71)}👩‍🍳`);
+  const copy = await duplicateFormula(here, { id, requestId: randomUUID() });
+  expect(copy.ok && (await loadFormula(here, copy.value.id))?.formula.name).toBe(`${'x'.repeat(71)} (copy)`);
+});
+
 test('of ten different writers at once exactly one wins', async () => {
   const id = await made();
   const answers = await Promise.all(Array.from({ length: 10 }, (_, index) => save(id, 1, `Writer ${index}`)));
@@ -79,7 +102,7 @@ test('another kitchen sees nothing of it and can do nothing to it', async () => 
   expect(await loadFormula(there, id)).toBeNull();
   expect(await loadFormulaJson(there, id)).toBeNull();
   expect(await loadRevisions(there, id)).toEqual([]);
-  expect(await formulaCards(there)).toEqual([]);
+  expect((await formulaCards(there)).cards).toEqual([]);
   expect(await save(id, 1, 'Thief', randomUUID(), there)).toMatchObject({ failure: { kind: 'notFound' } });
   expect(await duplicateFormula(there, { id, requestId: randomUUID() })).toMatchObject({
     failure: { kind: 'notFound' },
@@ -104,7 +127,7 @@ test('a copy has its own history; the archive keeps and gives back', async () =>
   const copy = await duplicateFormula(here, { id, requestId: randomUUID() });
   expect(copy).toMatchObject({ ok: true, value: { revision: 1 } });
   await archiveFormula(here, { id, archived: true });
-  const cards = await formulaCards(here);
+  const { cards } = await formulaCards(here);
   expect(cards.map(({ name, archived }) => [name, archived])).toEqual([
     ['Plain loaf', true],
     ['Plain loaf (copy)', false],

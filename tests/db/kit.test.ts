@@ -24,7 +24,7 @@ const keep = (kit: Kit, seen: number, requestId: string = randomUUID()) =>
 test('a kitchen of which nothing is known is ordinary, at its own altitude', async () => {
   const { version, kit } = await loadKit(here);
   expect(version).toBe(0);
-  expect(kit).toEqual({ ...ORDINARY_KIT, altitudeM: here.kitchen.details.altitudeM });
+  expect(kit).toEqual(ORDINARY_KIT);
 });
 
 test('the kit is kept in versions; of two writers one is told, a repetition changes nothing, no other kitchen sees it', async () => {
@@ -39,6 +39,23 @@ test('the kit is kept in versions; of two writers one is told, a repetition chan
   expect((await loadKit(here)).kit).toEqual(won?.ok && won.value.kit);
   await expect(db.admin.query('update kitchen_kit set version = 9')).rejects.toThrow(/append-only/);
   expect((await loadKit(await db.kitchen())).version).toBe(0);
+});
+
+test('a save repeated while the first is under way is never told that somebody else was faster', async () => {
+  for (let round = 0; round < 25; round++) {
+    const requestId = randomUUID();
+    const answers = await Promise.all(
+      Array.from({ length: 6 }, () => keep(warmer(20 + (round % 5)), round, requestId)),
+    );
+    expect(answers.map((answer) => answer.ok && answer.value.version)).toEqual(Array(6).fill(round + 1));
+  }
+});
+
+test('a request id that came with another kit is refused', async () => {
+  const requestId = randomUUID();
+  await keep(warmer(23), 0, requestId);
+  expect(await keep(warmer(24), 0, requestId)).toMatchObject({ failure: { kind: 'otherContent' } });
+  expect(await keep(warmer(23), 1, requestId)).toMatchObject({ failure: { kind: 'otherContent' } });
 });
 
 test('marks: one for each formula, the same when asked again, another when the kit is another', async () => {

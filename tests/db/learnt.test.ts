@@ -31,6 +31,8 @@ const loaf: Formula = {
   stages: plainLoaf().stages.map((stage, index) =>
     index === 0 ? { ...stage, lines: [...stage.lines, line('instant-yeast', 6)] } : stage,
   ),
+  // it stands in the room, however warm that is
+  steps: plainLoaf().steps.map((step) => (step.kind === 'proof' ? { ...step, tempC: null } : step)),
 };
 const stepId = (kind: Formula['steps'][number]['kind']) => loaf.steps.find((step) => step.kind === kind)!.id;
 const jar = (grownPercent: number): BakeAction => ({

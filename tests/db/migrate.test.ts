@@ -23,6 +23,7 @@ test('applies each migration once, even when two starters race', async () => {
     '000002_ingredients.sql',
     '000003_kit.sql',
     '000004_firm_ground.sql',
+    '000005_one_home_each.sql',
   ]);
   expect(await migrate(db.admin, folder)).toEqual([]);
 });

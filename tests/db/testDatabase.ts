@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
-import type { KitchenDetails } from '@/core/formats';
+import type { KitchenDetails } from '@/core/kit';
 import { openPool, PATIENT } from '@/db/pool';
 import { insertKitchen } from '@/db/queries/kitchens';
+import { SERVING } from '@/host/roles';
 import { bookOf, type Context } from '@/server/context';
 
 export const TEMPLATE = 'crumb_template';
@@ -19,12 +20,7 @@ export function clusterUrl(role: Role, database = 'postgres'): string {
 const details: KitchenDetails = {
   name: 'Test kitchen',
   about: '',
-  altitudeM: 95,
   timeZone: 'UTC',
-  scales: [
-    { upToG: 20, stepG: 0.1 },
-    { upToG: 100_000, stepG: 1 },
-  ],
 };
 
 export interface TestDatabase {
@@ -45,6 +41,10 @@ export async function testDatabase({ empty = false } = {}): Promise<TestDatabase
   const name = `t_${randomUUID().replaceAll('-', '')}`;
   const cluster = openPool(clusterUrl('DATABASE'), PATIENT);
   await cluster.query(`create database ${name} owner crumb_owner template ${empty ? 'template0' : TEMPLATE}`);
+  // rights to a database itself are not cloned with it
+  await cluster.query(
+    `revoke all on database ${name} from public; grant connect on database ${name} to ${SERVING}`,
+  );
   const pool = openPool(clusterUrl('SERVING', name));
   const admin = openPool(clusterUrl('DATABASE', name), PATIENT);
   return {

@@ -8,8 +8,13 @@ export default async function Page() {
   return (
     <HomePage
       kitchen={context.kitchen.details.name}
-      running={running}
-      last={last}
+      running={running.bakes}
+      last={last.bakes}
+      setAside={[
+        ...(context.kitchen.setAside ? [context.kitchen.setAside] : []),
+        ...running.setAside,
+        ...last.setAside,
+      ]}
       nowMs={context.now().getTime()}
     />
   );

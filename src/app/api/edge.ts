@@ -2,6 +2,7 @@ import type * as z from 'zod';
 import { readAs } from '@/core/readAs';
 import type { Problem } from '@/core/result';
 import { databaseFailure } from '@/db/errors';
+import { UnreadableDocument } from '@/db/rows';
 import type { Done, Failure } from '@/server/failure';
 
 type Refusal =
@@ -12,6 +13,7 @@ const STATUS: Record<Refusal['kind'], number> = {
   invalid: 422,
   stale: 409,
   otherContent: 409,
+  unreadable: 422,
   notJson: 400,
   unavailable: 503,
   full: 507,
@@ -35,6 +37,7 @@ async function guarded(work: () => Promise<Response>): Promise<Response> {
   } catch (error) {
     const failure = databaseFailure(error);
     if (failure === 'unavailable' || failure === 'full') return refusal({ kind: failure });
+    if (error instanceof UnreadableDocument) return refusal({ kind: 'unreadable', setAside: error.setAside });
     console.error(error);
     return refusal({ kind: 'broken' });
   }

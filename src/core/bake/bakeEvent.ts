@@ -52,6 +52,8 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('noted'), text: plainText(1000, { lines: true }).trim().min(1) }),
   z.strictObject({ type: z.literal('closed'), outcome: outcomeSchema }),
   z.strictObject({ type: z.literal('outcomeCorrected'), outcome: outcomeSchema }),
+  /** Closed or given up by mistake: it goes on. */
+  z.strictObject({ type: z.literal('reopened') }),
   z.strictObject({ type: z.literal('abandoned'), reason: plainText(400, { lines: true }) }),
 ]);
 export type BakeAction = z.infer<typeof bakeActionSchema>;

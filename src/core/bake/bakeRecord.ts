@@ -10,6 +10,8 @@ export interface BakeRecord {
   readonly startedAtMs: number;
   readonly sheet: BatchSheet;
   readonly events: readonly BakeEvent[];
+  /** Events of this bake that this program cannot read; they stay in the log. */
+  readonly unreadable?: number;
 }
 
 export const stateOf = (bake: BakeRecord): BakeState => bakeState(bake.startedAtMs, bake.events);

@@ -57,6 +57,12 @@ export interface BakeState {
   readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
   readonly endedAtMs: number | null;
   readonly abandoned: { readonly reason: string } | null;
+  /** Endings that were taken back, oldest first. */
+  readonly endings: readonly {
+    readonly endedAtMs: number;
+    readonly reopenedAtMs: number;
+    readonly abandoned: { readonly reason: string } | null;
+  }[];
   readonly lastSeq: number;
 }
 
@@ -72,6 +78,7 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   earlierOutcomes: [],
   endedAtMs: null,
   abandoned: null,
+  endings: [],
   lastSeq: 0,
 });
 
@@ -155,6 +162,17 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
     }
     case 'abandoned':
       return { ...state, abandoned: { reason: action.reason }, endedAtMs: atMs };
+    case 'reopened': {
+      const { outcome, earlierOutcomes, endings, abandoned } = state;
+      return {
+        ...state,
+        outcome: null,
+        abandoned: null,
+        endedAtMs: null,
+        earlierOutcomes: outcome ? [...earlierOutcomes, { outcome, atMs }] : earlierOutcomes,
+        endings: [...endings, { endedAtMs: state.endedAtMs ?? atMs, reopenedAtMs: atMs, abandoned }],
+      };
+    }
     default:
       return never(action);
   }

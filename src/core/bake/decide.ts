@@ -7,7 +7,7 @@ import { isRunning, type BakeState } from './bakeState';
 
 /**
  * May this happen to the bake now? The server asks before it keeps an event, the bench before it shows one. A bake
- * that has ended takes only corrections of its outcome and notes (the next day's taste is still news).
+ * that has ended takes only corrections of its outcome, notes (the next day's taste is still news), and its opening again.
  *
  * @returns the action itself, or why not: unknown line/step/ingredient, alreadyClosed, alreadyDone, notDoneYet,
  *   timerRunning, noTimer, tooSmall/tooLarge for a timer changed beyond 1 s ... 7 days
@@ -24,6 +24,7 @@ export function decide(
 
   if (action.type === 'outcomeCorrected') return state.outcome ? ok(action) : refuse('notDoneYet');
   if (action.type === 'noted') return ok(action);
+  if (action.type === 'reopened') return ended ? ok(action) : refuse('notDoneYet');
   if (ended) return refuse('alreadyClosed');
 
   switch (action.type) {

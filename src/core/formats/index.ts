@@ -1,11 +1,4 @@
-export {
-  KITCHEN_FORMAT,
-  KITCHEN_VERSION,
-  kitchenDetailsSchema,
-  readKitchenFile,
-  type KitchenDetails,
-  type KitchenFile,
-} from './kitchenFile';
+export { KITCHEN_FORMAT, KITCHEN_VERSION, readKitchenFile, type KitchenFile } from './kitchenFile';
 export { FORMULA_FORMAT, readFormulaFile, writeFormulaFile } from './formulaFile';
 export { readFormulaCsv, writeFormulaCsv } from './formulaCsv';
 export { writeFormulaMarkdown } from './formulaMarkdown';

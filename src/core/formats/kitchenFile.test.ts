@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { libraryBook } from '../ingredients';
 import firstVersion from './fixtures/kitchen.v1.json';
 import secondVersion from './fixtures/kitchen.v2.json';
+import thirdVersion from './fixtures/kitchen.v3.json';
 import { KITCHEN_FORMAT, readKitchenFile, type KitchenFile } from '.';
 
 const demo = (): KitchenFile => JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')) as KitchenFile;
@@ -15,7 +16,8 @@ test('the demo kitchen is a file a user could import: ten formulas, a dozen bake
   const file = readKitchenFile(demo(), libraryBook);
   if (!file.ok) throw new Error(JSON.stringify(file.problem));
   const { formulas, bakes, kitchen } = file.value;
-  expect(kitchen).toMatchObject({ name: 'Larkspur Lock', altitudeM: 95 });
+  expect(kitchen).toMatchObject({ name: 'Larkspur Lock', timeZone: 'Europe/Berlin' });
+  expect(file.value.kit).toMatchObject({ altitudeM: 95 });
   expect(formulas).toHaveLength(10);
   expect(bakes.length).toBeGreaterThanOrEqual(12);
   const starts = bakes.map(({ startedAt }) => Date.parse(startedAt));
@@ -60,11 +62,15 @@ test('files of older versions are read for ever; what they could not say is empt
   for (const [fixture, version] of [
     [firstVersion, 1],
     [secondVersion, 2],
+    [thirdVersion, 3],
   ] as const) {
     expect(fixture.version).toBe(version);
     const file = readKitchenFile(fixture, libraryBook);
-    expect(
-      file.ok && [file.value.version, file.value.ingredients, file.value.kit, file.value.bakes.length],
-    ).toEqual([3, [], null, 1]);
+    if (!file.ok) throw new Error(JSON.stringify(file.problem));
+    const { version: now, ingredients, kit, bakes } = file.value;
+    expect([now, bakes.length, ingredients.length > 0]).toEqual([4, 1, version > 2]);
+    // height and scales came with the kitchen, and are the kit's now
+    expect([kit.altitudeM, kit.scales.map(({ upToG }) => upToG)]).toEqual([95, [20, 3000, 1_000_000]]);
+    expect(kit.ovens.map(({ id }) => id)).toEqual(version > 2 ? ['range', 'deck'] : ['oven']);
   }
 });

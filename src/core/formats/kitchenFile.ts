@@ -4,43 +4,34 @@ import { afterEvent, bakeState } from '../bake/bakeState';
 import { decide } from '../bake/decide';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { planBatch } from '../batch/planBatch';
-import { scaleRangesSchema } from '../batch/scaleSchema';
 import { checkFormula } from '../formula/checkFormula';
 import { formulaSchema } from '../formula/formulaSchema';
+import { ORDINARY_KIT } from '../kit/kit';
+import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 import { layOver } from '../ingredients/layOver';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { plainText } from '../plainTextSchema';
 import { readAs } from '../readAs';
 import { ok, refuse, type Result } from '../result';
 
 /**
  * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
- * 3, with its kit.
+ * 3, with its kit; 4, height and scales in the kit and nowhere else.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 3;
+export const KITCHEN_VERSION = 4;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
 
-export const kitchenDetailsSchema = z.strictObject({
-  name: plainText(80).trim().min(1),
-  about: plainText(1000, { lines: true }),
-  altitudeM: z.number().min(-430).max(5500),
-  timeZone: z.string().min(1).max(60),
-  scales: scaleRangesSchema,
-});
-export type KitchenDetails = z.infer<typeof kitchenDetailsSchema>;
-
-const kitchenFileV3Schema = z.strictObject({
+const kitchenFileV4Schema = z.strictObject({
   format: z.literal(KITCHEN_FORMAT),
-  version: z.literal(3),
+  version: z.literal(4),
   kitchen: kitchenDetailsSchema,
-  /** Ovens, stones, tins and the rest; null where nobody has said anything yet. */
-  kit: kitSchema.nullable(),
+  /** Ovens, stones, tins, scales and the rest. */
+  kit: kitSchema,
   /** Own ingredients, blends and bags, laid over the library for everything below. */
   ingredients: z.array(kitchenEntrySchema).max(2000),
   formulas: z
@@ -70,12 +61,21 @@ const kitchenFileV3Schema = z.strictObject({
     )
     .max(20_000),
 });
-export type KitchenFile = z.infer<typeof kitchenFileV3Schema>;
+export type KitchenFile = z.infer<typeof kitchenFileV4Schema>;
 
 /** One migration per old version, each to the next. Every old version has a fixture that is read for ever. */
 const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
   1: (file) => ({ ...file, version: 2, ingredients: [] }),
   2: (file) => ({ ...file, version: 3, kit: null }),
+  3: (file) => {
+    const { kitchen, kit, ...rest } = file as {
+      kitchen?: { altitudeM?: unknown; scales?: unknown };
+      kit?: { scaleG?: unknown } | null;
+    };
+    const { altitudeM, scales, ...details } = kitchen ?? {};
+    const { scaleG: _, ...known } = kit ?? { ...ORDINARY_KIT, altitudeM, scaleG: null };
+    return { ...rest, version: 4, kitchen: details, kit: { ...known, scales } };
+  },
 };
 
 /**
@@ -95,7 +95,7 @@ export function readKitchenFile(data: unknown, book: IngredientBook): Result<Kit
     if (!migrate) return refuse('wrongVersion', 'version', { version, max: KITCHEN_VERSION });
     migrated = migrate(migrated);
   }
-  const read = readAs(kitchenFileV3Schema, migrated);
+  const read = readAs(kitchenFileV4Schema, migrated);
   return read.ok ? checkKitchenFile(read.value, book) : read;
 }
 
@@ -119,7 +119,7 @@ function checkKitchenFile(file: KitchenFile, library: IngredientBook): Result<Ki
   for (const [index, bake] of file.bakes.entries()) {
     const revision = formulas.get(bake.formula)?.revisions[bake.revision - 1];
     if (!revision) return refuse('notAllowed', `bakes.${index}.formula`);
-    const sheet = planBatch(revision.formula, bake.batch, file.kitchen.scales, book);
+    const sheet = planBatch(revision.formula, bake.batch, file.kit.scales, book);
     if (!sheet.ok) return { ok: false, problem: { ...sheet.problem, path: `bakes.${index}.batch` } };
     let beforeMs = Date.parse(bake.startedAt);
     let state = bakeState(beforeMs, []);

@@ -15,6 +15,6 @@ export { libraryBook, searchIngredients, type IngredientBook } from './ingredien
 export { lookAlikesOf } from './lookAlikes';
 export { energySdKjPer100g, FIGURE_SPREADS, saltSdPer100g } from './spreads';
 export { layOver } from './layOver';
-export { kitchenBook, type KeptIngredient } from './kitchenBook';
+export { kitchenBook, sparingBook, type KeptIngredient } from './kitchenBook';
 export { estimateFromLabel, type Label, type LabelEstimate } from './label';
 export type { BagEntry, BlendEntry, KitchenEntry, OwnEntry } from './kitchenEntrySchema';

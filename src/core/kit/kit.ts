@@ -1,3 +1,4 @@
+import { ordinaryScales } from '../batch/scale';
 import { PHASE_LIMITS } from '../heat/programme';
 import type { Kit, KitOven } from './kitSchema';
 
@@ -11,7 +12,8 @@ export const KIT_LIMITS = {
   warmC: { min: 20, max: 45 },
   fridgeC: { min: -2, max: 15 },
   altitudeM: PHASE_LIMITS.altitudeM,
-  scaleG: { min: 0.01, max: 50 },
+  scaleUpToG: { min: 1, max: 1_000_000 },
+  scales: 6,
   frictionCPerMin: { min: 0, max: 3 },
   litres: { min: 5, max: 1000 },
   powerW: { min: 200, max: 40_000 },
@@ -29,7 +31,7 @@ export const ORDINARY_KIT: Kit = {
   warmC: 28,
   fridgeC: 5,
   altitudeM: 0,
-  scaleG: 1,
+  scales: ordinaryScales,
   mixer: { kind: 'machine', frictionCPerMin: null },
   ovens: [
     { id: 'oven', name: 'Oven', kind: 'static', litres: null, heatUpMin: null, readings: [], fitted: null },

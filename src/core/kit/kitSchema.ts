@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { scaleRangesSchema } from '../batch/scaleSchema';
 import { READING_LIMITS } from '../heat/fitOven';
 import { PLATE_KINDS, TIN_KINDS } from '../method/heating';
 import { plainText } from '../plainTextSchema';
@@ -41,7 +42,8 @@ export const kitSchema = z
     warmC: within(KIT_LIMITS.warmC),
     fridgeC: within(KIT_LIMITS.fridgeC),
     altitudeM: within(KIT_LIMITS.altitudeM),
-    scaleG: within(KIT_LIMITS.scaleG),
+    /** What the balances show: batches are rounded to it. */
+    scales: scaleRangesSchema,
     mixer: z.strictObject({
       kind: z.enum(['hand', 'machine']),
       frictionCPerMin: within(KIT_LIMITS.frictionCPerMin).nullable(),

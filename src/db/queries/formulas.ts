@@ -1,9 +1,7 @@
 import * as z from 'zod';
-import { formulaSchema, type Formula } from '@/core/formula';
-import { many, maybeOne, type Queryable } from '../rows';
-
-/** Raised with every change of the stored formula's shape, so that a reader can tell an old document from a new one. */
-export const FORMULA_SCHEMA_VERSION = 1;
+import { FORMULA } from '@/core/documents';
+import type { Formula } from '@/core/formula';
+import { documentColumns, many, maybeOne, only, sift, type Queryable, type Sifted } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
 
@@ -12,25 +10,48 @@ const headRow = z.object({
   revision: z.number().int(),
   savedAtMs: instant,
   archivedAtMs: instant.nullable(),
-  formula: formulaSchema,
+  ...documentColumns,
 });
-export type FormulaHead = z.infer<typeof headRow>;
+
+export interface FormulaHead {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAtMs: number;
+  readonly archivedAtMs: number | null;
+  readonly formula: Formula;
+}
+
+const readHeads = (rows: readonly z.infer<typeof headRow>[]): Sifted<FormulaHead> =>
+  sift(
+    rows,
+    FORMULA,
+    ({ id }) => id,
+    ({ schemaVersion: _, document: __, ...head }, formula) => ({ ...head, formula }),
+  );
 
 const HEAD = `
-  select f.id, f.head as revision, r.saved_at as "savedAtMs", f.archived_at as "archivedAtMs", r.formula
+  select f.id, f.head as revision, r.saved_at as "savedAtMs", f.archived_at as "archivedAtMs", r.formula as document,
+    r.schema_version as "schemaVersion"
   from formula f
   join formula_revision r on r.kitchen_id = f.kitchen_id and r.formula_id = f.id and r.number = f.head
   where f.kitchen_id = $1`;
 
-export const listFormulas = (db: Queryable, kitchenId: string) =>
-  many(
-    db,
-    { name: 'formula-list', text: `${HEAD} order by lower(r.formula ->> 'name'), f.id`, row: headRow },
-    [kitchenId],
+export const listFormulas = async (db: Queryable, kitchenId: string): Promise<Sifted<FormulaHead>> =>
+  readHeads(
+    await many(
+      db,
+      { name: 'formula-list', text: `${HEAD} order by lower(r.formula ->> 'name'), f.id`, row: headRow },
+      [kitchenId],
+    ),
   );
 
-export const findFormula = (db: Queryable, kitchenId: string, id: string) =>
-  maybeOne(db, { name: 'formula-head', text: `${HEAD} and f.id = $2`, row: headRow }, [kitchenId, id]);
+/** @throws UnreadableDocument */
+export const findFormula = async (db: Queryable, kitchenId: string, id: string) =>
+  only(
+    readHeads(
+      await many(db, { name: 'formula-head', text: `${HEAD} and f.id = $2`, row: headRow }, [kitchenId, id]),
+    ),
+  );
 
 /**
  * One formula's head as JSON text made by the database. The sheet's data route sends it on as it is: parsing the
@@ -40,44 +61,75 @@ export const FORMULA_HEAD_JSON = {
   name: 'formula-head-json',
   text: `select json_build_object('id', head.id, 'revision', head.revision, 'savedAtMs',
            (extract(epoch from head."savedAtMs") * 1000)::bigint, 'archivedAtMs',
-           (extract(epoch from head."archivedAtMs") * 1000)::bigint, 'formula', head.formula)::text as json
+           (extract(epoch from head."archivedAtMs") * 1000)::bigint, 'formula', head.document)::text as json,
+           head."schemaVersion"
          from (${HEAD} and f.id = $2) head`,
-  row: z.object({ json: z.string() }),
+  row: z.object({ json: z.string(), schemaVersion: z.number().int() }),
 };
 export const findFormulaJson = (db: Queryable, kitchenId: string, id: string) =>
   maybeOne(db, FORMULA_HEAD_JSON, [kitchenId, id]);
 
-const revisionRow = z.object({ number: z.number().int(), savedAtMs: instant, formula: formulaSchema });
-export type FormulaRevision = z.infer<typeof revisionRow>;
+const revisionRow = z.object({ number: z.number().int(), savedAtMs: instant, ...documentColumns });
 
-export const findRevision = (db: Queryable, kitchenId: string, id: string, number: number) =>
-  maybeOne(
-    db,
-    {
-      text: `select number, saved_at as "savedAtMs", formula from formula_revision
-             where kitchen_id = $1 and formula_id = $2 and number = $3`,
-      row: revisionRow,
-    },
-    [kitchenId, id, number],
+export interface FormulaRevision {
+  readonly number: number;
+  readonly savedAtMs: number;
+  readonly formula: Formula;
+}
+
+const REVISION = `select number, saved_at as "savedAtMs", formula as document, schema_version as "schemaVersion"
+  from formula_revision`;
+const readRevisions = (rows: readonly z.infer<typeof revisionRow>[]): Sifted<FormulaRevision> =>
+  sift(
+    rows,
+    FORMULA,
+    ({ number }) => String(number),
+    ({ number, savedAtMs }, formula) => ({ number, savedAtMs, formula }),
   );
 
+/** @throws UnreadableDocument */
+export const findRevision = async (db: Queryable, kitchenId: string, id: string, number: number) =>
+  only(
+    readRevisions(
+      await many(
+        db,
+        { text: `${REVISION} where kitchen_id = $1 and formula_id = $2 and number = $3`, row: revisionRow },
+        [kitchenId, id, number],
+      ),
+    ),
+  );
+
+/** When a revision was kept; null where there is none. */
+export const revisionSavedAt = async (db: Queryable, kitchenId: string, id: string, number: number) =>
+  (
+    await maybeOne(
+      db,
+      {
+        text: `select saved_at as "savedAtMs" from formula_revision where kitchen_id = $1 and formula_id = $2 and number = $3`,
+        row: z.object({ savedAtMs: instant }),
+      },
+      [kitchenId, id, number],
+    )
+  )?.savedAtMs ?? null;
+
 /** Newest first, from below `before` on. The documents come along: a revision is read to be compared. */
-export const listRevisions = (
+export const listRevisions = async (
   db: Queryable,
   kitchenId: string,
   id: string,
   most: number,
   before: number | null = null,
-) =>
-  many(
-    db,
-    {
-      text: `select number, saved_at as "savedAtMs", formula from formula_revision
-             where kitchen_id = $1 and formula_id = $2 and ($4::integer is null or number < $4)
-             order by number desc limit $3`,
-      row: revisionRow,
-    },
-    [kitchenId, id, most, before],
+): Promise<Sifted<FormulaRevision>> =>
+  readRevisions(
+    await many(
+      db,
+      {
+        text: `${REVISION} where kitchen_id = $1 and formula_id = $2 and ($4::integer is null or number < $4)
+               order by number desc limit $3`,
+        row: revisionRow,
+      },
+      [kitchenId, id, most, before],
+    ),
   );
 
 const branchRow = z.object({ id: z.uuid(), name: z.string(), revision: z.number().int() });
@@ -124,20 +176,33 @@ export async function setBranch(
   });
 }
 
-const savedRow = z.object({ id: z.uuid(), revision: z.number().int(), savedAtMs: instant });
-export type SavedRevision = z.infer<typeof savedRow>;
+export interface SavedRevision {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAtMs: number;
+}
+const savedRow = z.object({
+  id: z.uuid(),
+  revision: z.number().int(),
+  savedAtMs: instant,
+  same: z.boolean(),
+});
 
-/** The revision that an earlier sending of the same request made, if it did. */
-export const findByRequest = (db: Queryable, kitchenId: string, requestId: string) =>
+/**
+ * The revision that an earlier sending of the same request made, if it did.
+ * @param formula what is sent now; `same` tells whether it is what was kept then. null: not asked
+ */
+export const findByRequest = (db: Queryable, kitchenId: string, requestId: string, formula: Formula | null) =>
   maybeOne(
     db,
     {
       name: 'revision-by-request',
-      text: `select formula_id as id, number as revision, saved_at as "savedAtMs"
+      text: `select formula_id as id, number as revision, saved_at as "savedAtMs",
+               $3::jsonb is null or formula = $3::jsonb as same
              from formula_revision where kitchen_id = $1 and request_id = $2`,
       row: savedRow,
     },
-    [kitchenId, requestId],
+    [kitchenId, requestId, formula && JSON.stringify(formula)],
   );
 
 /** Locks the formula for this transaction and tells its newest revision; null when it is not this kitchen's. */
@@ -184,7 +249,7 @@ export async function insertRevision(db: Queryable, next: NewRevision): Promise<
       next.id,
       next.number,
       next.requestId,
-      FORMULA_SCHEMA_VERSION,
+      FORMULA.version,
       JSON.stringify(next.formula),
       next.savedAt,
     ],

@@ -1,39 +1,73 @@
 import * as z from 'zod';
-import { kitchenEntrySchema, type KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
-import { many, maybeOne, one, type Queryable } from '../rows';
+import { KITCHEN_ENTRY } from '@/core/documents';
+import type { KeptIngredient } from '@/core/ingredients';
+import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
+import { documentColumns, many, one, only, sift, type Queryable, type Sifted } from '../rows';
 
 const entryRow = z.object({
   id: z.string(),
   version: z.number().int(),
   away: z.boolean(),
-  entry: kitchenEntrySchema,
+  ...documentColumns,
 });
 
-/** The newest version of each of a kitchen's entries, oldest entry first. */
-export const listEntries = (db: Queryable, kitchenId: string) =>
-  many(
-    db,
-    {
-      name: 'ingredient-list',
-      text: `select id, version, away, entry from (
-               select distinct on (id) id, version, away, entry,
-                 min(saved_at) over (partition by id) as first_saved
-               from kitchen_ingredient where kitchen_id = $1 order by id, version desc) newest
-             order by first_saved, id`,
-      row: entryRow,
-    },
-    [kitchenId],
+const COLUMNS = 'id, version, away, entry as document, schema_version as "schemaVersion"';
+const read = (rows: readonly z.infer<typeof entryRow>[]): Sifted<KeptIngredient> =>
+  sift(
+    rows,
+    KITCHEN_ENTRY,
+    ({ id }) => id,
+    ({ id, version, away }, entry) => ({ id, version, away, entry }),
   );
 
+/** The newest version of each of a kitchen's entries, oldest entry first. */
+export const siftEntries = async (db: Queryable, kitchenId: string): Promise<Sifted<KeptIngredient>> =>
+  read(
+    await many(
+      db,
+      {
+        name: 'ingredient-list',
+        text: `select ${COLUMNS} from (
+                 select distinct on (id) id, version, away, entry, schema_version,
+                   min(saved_at) over (partition by id) as first_saved
+                 from kitchen_ingredient where kitchen_id = $1 order by id, version desc) newest
+               order by first_saved, id`,
+        row: entryRow,
+      },
+      [kitchenId],
+    ),
+  );
+
+/** Those that can be read. */
+export const listEntries = async (db: Queryable, kitchenId: string): Promise<KeptIngredient[]> =>
+  (await siftEntries(db, kitchenId)).rows;
+
+/** The number of the newest version of an entry, readable or not; 0 where there is none. */
+export const newestEntryVersion = async (db: Queryable, kitchenId: string, id: string): Promise<number> =>
+  (
+    await one(
+      db,
+      {
+        text: 'select coalesce(max(version), 0) as version from kitchen_ingredient where kitchen_id = $1 and id = $2',
+        row: z.object({ version: z.number().int() }),
+      },
+      [kitchenId, id],
+    )
+  ).version;
+
 /** What an earlier sending of the same request kept, if it did. */
-export const findEntryByRequest = (db: Queryable, kitchenId: string, requestId: string) =>
-  maybeOne(
-    db,
-    {
-      text: 'select id, version, away, entry from kitchen_ingredient where kitchen_id = $1 and request_id = $2',
-      row: entryRow,
-    },
-    [kitchenId, requestId],
+export const findEntryByRequest = async (db: Queryable, kitchenId: string, requestId: string) =>
+  only(
+    read(
+      await many(
+        db,
+        {
+          text: `select ${COLUMNS} from kitchen_ingredient where kitchen_id = $1 and request_id = $2`,
+          row: entryRow,
+        },
+        [kitchenId, requestId],
+      ),
+    ),
   );
 
 export interface NewEntry {
@@ -45,19 +79,21 @@ export interface NewEntry {
   readonly savedAt: Date;
 }
 
-export const insertEntry = (
+export async function insertEntry(
   db: Queryable,
   { kitchenId, version, requestId, entry, away, savedAt }: NewEntry,
-) =>
-  one(
+): Promise<KeptIngredient> {
+  await one(
     db,
     {
       text: `insert into kitchen_ingredient (kitchen_id, id, version, request_id, entry, away, saved_at, schema_version)
-             values ($1, $2, $3, $4, $5, $6, $7, 1) returning id, version, away, entry`,
-      row: entryRow,
+             values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
+      row: z.object({ id: z.string() }),
     },
-    [kitchenId, entry.id, version, requestId, JSON.stringify(entry), away, savedAt],
+    [kitchenId, entry.id, version, requestId, JSON.stringify(entry), away, savedAt, KITCHEN_ENTRY.version],
   );
+  return { id: entry.id, version, away, entry };
+}
 
 /**
  * Writers of one kitchen's entries wait for one another: a blend is checked against what the others just kept. Not a full update lock:

@@ -1,36 +1,60 @@
 import * as z from 'zod';
-import { kitchenDetailsSchema } from '@/core/formats';
-import { maybeOne, one, type Queryable } from '../rows';
+import { KITCHEN_DETAILS, readDocument, setAside, type SetAside } from '@/core/documents';
+import type { KitchenDetails } from '@/core/kit';
+import { documentColumns, maybeOne, one, type Queryable } from '../rows';
 
 const kitchenRow = z.object({
   id: z.uuid(),
-  details: kitchenDetailsSchema,
   /** Which data these are: another one after a backup was restored. */
   epoch: z.uuid(),
+  ...documentColumns,
 });
-export type KitchenRow = z.infer<typeof kitchenRow>;
+
+export interface KitchenRow {
+  readonly id: string;
+  readonly epoch: string;
+  readonly details: KitchenDetails;
+  /** Its details cannot be read; plain ones stand in for them. */
+  readonly setAside: SetAside | null;
+}
+
+const NAMELESS: KitchenDetails = { name: 'Kitchen', about: '', timeZone: 'UTC' };
+
+function kitchenOf({ id, epoch, schemaVersion, document }: z.infer<typeof kitchenRow>): KitchenRow {
+  const read = readDocument(KITCHEN_DETAILS, schemaVersion, document);
+  return read.ok
+    ? { id, epoch, details: read.value, setAside: null }
+    : { id, epoch, details: NAMELESS, setAside: setAside(KITCHEN_DETAILS, id, schemaVersion, document) };
+}
 
 /** Until there are accounts a database holds one kitchen: the first that was made. */
-export const firstKitchen = (db: Queryable) =>
-  maybeOne(
+export async function firstKitchen(db: Queryable): Promise<KitchenRow | null> {
+  const row = await maybeOne(
     db,
     {
       name: 'first-kitchen',
-      text: 'select id, details, epoch from kitchen, installation order by created_at, id limit 1',
+      text: `select id, epoch, details as document, schema_version as "schemaVersion" from kitchen, installation
+             order by created_at, id limit 1`,
       row: kitchenRow,
     },
     [],
   );
+  return row && kitchenOf(row);
+}
 
-export const insertKitchen = (db: Queryable, id: string, details: KitchenRow['details']) =>
-  one(
+export async function insertKitchen(db: Queryable, id: string, details: KitchenDetails): Promise<KitchenRow> {
+  const row = await one(
     db,
     {
-      text: 'insert into kitchen (id, details, schema_version) values ($1, $2, 1) returning id, details, (select epoch from installation) as epoch',
+      text: `insert into kitchen (id, details, schema_version) values ($1, $2, $3)
+             returning id, (select epoch from installation) as epoch, details as document,
+               schema_version as "schemaVersion"`,
       row: kitchenRow,
     },
-    [id, JSON.stringify(details)],
+    [id, JSON.stringify(details), KITCHEN_DETAILS.version],
   );
+  return kitchenOf(row);
+}
 
 /** When anything was last kept; null in a database where nothing ever was. For holding the machine's clock against. */
 export async function newestMoment(db: Queryable): Promise<number | null> {

@@ -1,27 +1,66 @@
 import * as z from 'zod';
-import { kitSchema, type Kit } from '@/core/kit/kitSchema';
-import { maybeOne, one, type Queryable } from '../rows';
+import { KIT, type SetAside } from '@/core/documents';
+import type { Kit } from '@/core/kit/kitSchema';
+import { documentColumns, many, one, only, sift, type Queryable } from '../rows';
 
-const kitRow = z.object({ version: z.number().int(), kit: kitSchema });
+const kitRow = z.object({ version: z.number().int(), ...documentColumns });
+type KitRow = z.infer<typeof kitRow>;
 
-/** The newest version of a kitchen's kit, null where nobody has said anything yet. */
-export const newestKit = (db: Queryable, kitchenId: string) =>
-  maybeOne(
+export interface KitVersion {
+  readonly version: number;
+  readonly kit: Kit;
+}
+
+const COLUMNS = 'version, kit as document, schema_version as "schemaVersion"';
+const read = (rows: readonly KitRow[], kitchenId: string) =>
+  sift(
+    rows,
+    KIT,
+    () => kitchenId,
+    ({ version }, kit): KitVersion => ({ version, kit }),
+  );
+
+/** How many versions are gone back for one that can be read. */
+const LOOK_BACK = 5;
+
+/**
+ * The newest version of a kitchen's kit, null where nobody has said anything yet. Where that one cannot be read, the newest that can
+ * stands in for it, under the number of the newest: what is saved next comes after it.
+ */
+export async function newestKit(
+  db: Queryable,
+  kitchenId: string,
+): Promise<{ newest: KitVersion | null; setAside: SetAside | null; version: number }> {
+  const rows = await many(
     db,
     {
       name: 'kit-newest',
-      text: 'select version, kit from kitchen_kit where kitchen_id = $1 order by version desc limit 1',
+      text: `select ${COLUMNS} from kitchen_kit where kitchen_id = $1 order by version desc limit ${LOOK_BACK}`,
       row: kitRow,
     },
     [kitchenId],
   );
+  const version = rows[0]?.version ?? 0;
+  const sifted = read(rows, kitchenId);
+  const [newest] = sifted.rows;
+  return {
+    newest: newest ? { version, kit: newest.kit } : null,
+    setAside: newest?.version === version ? null : (sifted.setAside[0] ?? null),
+    version,
+  };
+}
 
 /** What an earlier sending of the same request kept, if it did. */
-export const findKitByRequest = (db: Queryable, kitchenId: string, requestId: string) =>
-  maybeOne(
-    db,
-    { text: 'select version, kit from kitchen_kit where kitchen_id = $1 and request_id = $2', row: kitRow },
-    [kitchenId, requestId],
+export const findKitByRequest = async (db: Queryable, kitchenId: string, requestId: string) =>
+  only(
+    read(
+      await many(
+        db,
+        { text: `select ${COLUMNS} from kitchen_kit where kitchen_id = $1 and request_id = $2`, row: kitRow },
+        [kitchenId, requestId],
+      ),
+      kitchenId,
+    ),
   );
 
 export interface NewKit {
@@ -33,13 +72,18 @@ export interface NewKit {
 }
 
 /** Fails on the key when somebody else kept this version first. */
-export const insertKit = (db: Queryable, { kitchenId, version, requestId, kit, savedAt }: NewKit) =>
-  one(
+export async function insertKit(
+  db: Queryable,
+  { kitchenId, version, requestId, kit, savedAt }: NewKit,
+): Promise<KitVersion> {
+  await one(
     db,
     {
       text: `insert into kitchen_kit (kitchen_id, version, request_id, kit, saved_at, schema_version)
-             values ($1, $2, $3, $4, $5, 1) returning version, kit`,
-      row: kitRow,
+             values ($1, $2, $3, $4, $5, $6) returning version`,
+      row: z.object({ version: z.number().int() }),
     },
-    [kitchenId, version, requestId, JSON.stringify(kit), savedAt],
+    [kitchenId, version, requestId, JSON.stringify(kit), savedAt, KIT.version],
   );
+  return { version, kit };
+}

@@ -1,19 +1,22 @@
 'use client';
 import type { BakeRecord } from '@/core/bake';
+import type { SetAside } from '@/core/documents';
 import Link from 'next/link';
 import { BakeCard } from '../logbook/BakeCard';
 import { useKitchenTime } from '../preferences/time';
+import { SetAsideNote } from '../shell/SetAsideNote';
 import { RunningBakes } from './RunningBakes';
 
 interface HomePageProps {
   kitchen: string;
   running: readonly BakeRecord[];
   last: readonly BakeRecord[];
+  setAside: readonly SetAside[];
   nowMs: number;
 }
 
 /** Today: what is under way and what it needs next; below, what was baked last. */
-export function HomePage({ kitchen, running, last, nowMs }: HomePageProps) {
+export function HomePage({ kitchen, running, last, setAside, nowMs }: HomePageProps) {
   const time = useKitchenTime();
   return (
     <>
@@ -21,6 +24,7 @@ export function HomePage({ kitchen, running, last, nowMs }: HomePageProps) {
         <h1 className="text-3xl">{kitchen}</h1>
         <p className="text-soft">{time.dayAndYear(nowMs)}</p>
       </div>
+      <SetAsideNote setAside={setAside} />
       <section aria-labelledby="running-title">
         <h2 id="running-title" className="mb-2 text-lg">
           Under way

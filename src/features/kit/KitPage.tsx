@@ -7,6 +7,7 @@ import { newUuid } from '@/ui/newUuid';
 import { NumberField } from '../quantities/NumberField';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { PLATE_WORD, TIN_WORD } from '../wording/run';
+import { KitScales } from './KitScales';
 import { KitRow, Row } from './KitRow';
 import { OvenCard } from './OvenCard';
 import { useKit, type KitSave } from './useKit';
@@ -80,14 +81,6 @@ export function KitPage({ kept }: { kept: { readonly version: number; readonly k
               bounds={KIT_LIMITS.altitudeM}
               onChange={(value) => value !== null && change({ ...kit, altitudeM: value })}
             />
-            <NumberField
-              word="The scale shows steps of"
-              unit="g"
-              name="scaleG"
-              value={kit.scaleG}
-              bounds={KIT_LIMITS.scaleG}
-              onChange={(value) => value !== null && change({ ...kit, scaleG: value })}
-            />
             <Row word="Mixing">
               <select
                 aria-label="Mixing"
@@ -114,6 +107,7 @@ export function KitPage({ kept }: { kept: { readonly version: number; readonly k
               onChange={(value) => change({ ...kit, mixer: { ...kit.mixer, frictionCPerMin: value } })}
             />
           </section>
+          <KitScales scales={kit.scales} onChange={(scales) => change({ ...kit, scales })} />
           <section aria-labelledby="tins-title" className="docket rounded-b-md px-4 pt-4 pb-3">
             <h2 id="tins-title" className="text-lg">
               Tins
@@ -155,9 +149,10 @@ export function KitPage({ kept }: { kept: { readonly version: number; readonly k
                 </KitRow>
               );
             })}
-            <Button
-              className="mt-2"
-              onClick={() =>
+            <AddButton
+              word="A tin"
+              count={kit.tins.length}
+              onAdd={() =>
                 change({
                   ...kit,
                   tins: [
@@ -166,9 +161,7 @@ export function KitPage({ kept }: { kept: { readonly version: number; readonly k
                   ],
                 })
               }
-            >
-              <Plus size={16} aria-hidden /> A tin
-            </Button>
+            />
           </section>
         </div>
         <div className="space-y-5">
@@ -196,30 +189,27 @@ export function KitPage({ kept }: { kept: { readonly version: number; readonly k
                 }
               />
             ))}
-            {kit.ovens.length < KIT_LIMITS.each && (
-              <Button
-                className="mt-2"
-                onClick={() =>
-                  change({
-                    ...kit,
-                    ovens: [
-                      ...kit.ovens,
-                      {
-                        id: newId(),
-                        name: 'Another oven',
-                        kind: 'static',
-                        litres: null,
-                        heatUpMin: null,
-                        readings: [],
-                        fitted: null,
-                      },
-                    ],
-                  })
-                }
-              >
-                <Plus size={16} aria-hidden /> Another oven
-              </Button>
-            )}
+            <AddButton
+              word="Another oven"
+              count={kit.ovens.length}
+              onAdd={() =>
+                change({
+                  ...kit,
+                  ovens: [
+                    ...kit.ovens,
+                    {
+                      id: newId(),
+                      name: 'Another oven',
+                      kind: 'static',
+                      litres: null,
+                      heatUpMin: null,
+                      readings: [],
+                      fitted: null,
+                    },
+                  ],
+                })
+              }
+            />
           </section>
           <section aria-labelledby="plates-title" className="docket rounded-b-md px-4 pt-4 pb-3">
             <h2 id="plates-title" className="text-lg">
@@ -258,17 +248,16 @@ export function KitPage({ kept }: { kept: { readonly version: number; readonly k
                 </KitRow>
               );
             })}
-            <Button
-              className="mt-2"
-              onClick={() =>
+            <AddButton
+              word="A stone, steel or pot"
+              count={kit.plates.length}
+              onAdd={() =>
                 change({
                   ...kit,
                   plates: [...kit.plates, { id: newId(), name: 'A stone', kind: 'stone', thickMm: null }],
                 })
               }
-            >
-              <Plus size={16} aria-hidden /> A stone, steel or pot
-            </Button>
+            />
             <h3 className="mt-4 text-base">Fryer</h3>
             {kit.fryer ? (
               <>
@@ -308,6 +297,23 @@ export function KitPage({ kept }: { kept: { readonly version: number; readonly k
           </section>
         </div>
       </div>
+    </>
+  );
+}
+
+/** One more of a list that has an end: at the end it says so instead of taking what could not be saved. */
+function AddButton({ word, count, onAdd }: { word: string; count: number; onAdd: () => void }) {
+  const full = count >= KIT_LIMITS.each;
+  return (
+    <>
+      <Button className="mt-2" disabled={full} onClick={onAdd}>
+        <Plus size={16} aria-hidden /> {word}
+      </Button>
+      {full && (
+        <p role="status" className="mt-1 text-sm text-soft">
+          {KIT_LIMITS.each} are the most. Remove one that is no longer used to add another.
+        </p>
+      )}
     </>
   );
 }

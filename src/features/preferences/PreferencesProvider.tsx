@@ -14,8 +14,6 @@ import { PREFERENCE_COOKIE, writePreferences, type Preferences } from './prefere
 interface PreferencesValue {
   readonly preferences: Preferences;
   readonly timeZone: string;
-  /** The kitchen's height above the sea. */
-  readonly altitudeM: number;
   readonly change: (part: Partial<Preferences>) => void;
 }
 
@@ -24,12 +22,10 @@ const Context = createContext<PreferencesValue | null>(null);
 export function PreferencesProvider({
   initial,
   timeZone,
-  altitudeM,
   children,
 }: {
   initial: Preferences;
   timeZone: string;
-  altitudeM: number;
   children: ReactNode;
 }) {
   const [preferences, setPreferences] = useState(initial);
@@ -42,10 +38,7 @@ export function PreferencesProvider({
     },
     [preferences],
   );
-  const value = useMemo(
-    () => ({ preferences, timeZone, altitudeM, change }),
-    [preferences, timeZone, altitudeM, change],
-  );
+  const value = useMemo(() => ({ preferences, timeZone, change }), [preferences, timeZone, change]);
   return <Context value={value}>{children}</Context>;
 }
 

@@ -97,6 +97,8 @@ export function wordProblem(problem: Problem, units: Units): string {
       return 'This is not a file I know.';
     case 'wrongVersion':
       return `This file is of version ${text(problem, 'version')}; I know up to ${text(problem, 'max')}. Use a newer Honest Crumb.`;
+    case 'otherContent':
+      return 'This was sent before with something else in it. Reload the page and do it once more.';
     case 'control':
       return 'There is a hidden character in this text that can’t be kept. Type it rather than paste it.';
     default:

@@ -1,12 +1,17 @@
 import type { Metadata } from 'next';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { LarderPage } from '@/features/larder/LarderPage';
+import { SetAsideNote } from '@/features/shell/SetAsideNote';
+import { currentContext } from '@/server/context';
+import { siftLarder } from '@/server/ingredients';
 
 export const metadata: Metadata = { title: 'Larder' };
 
-export default function Page() {
+export default async function Page() {
+  const { setAside } = await siftLarder(await currentContext());
   return (
     <NuqsAdapter>
+      <SetAsideNote setAside={setAside} />
       <LarderPage />
     </NuqsAdapter>
   );

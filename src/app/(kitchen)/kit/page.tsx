@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { KitPage } from '@/features/kit/KitPage';
+import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { currentContext } from '@/server/context';
 import { loadKit } from '@/server/kit';
 
@@ -7,5 +8,10 @@ export const metadata: Metadata = { title: 'Kit' };
 
 export default async function Kit() {
   const kept = await loadKit(await currentContext());
-  return <KitPage kept={kept} />;
+  return (
+    <>
+      <SetAsideNote setAside={kept.setAside ? [kept.setAside] : []} />
+      <KitPage kept={kept} />
+    </>
+  );
 }

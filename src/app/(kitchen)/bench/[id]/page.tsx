@@ -4,7 +4,9 @@ import { notFound, redirect } from 'next/navigation';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
 import { loadBake } from '@/server/bakes';
+import { UnreadablePage } from '@/features/shell/UnreadablePage';
 import { currentContext } from '@/server/context';
+import { orUnreadable } from '@/server/orUnreadable';
 import { knownId } from '@/server/knownId';
 
 export const metadata: Metadata = { title: 'Bench' };
@@ -12,7 +14,9 @@ export const metadata: Metadata = { title: 'Bench' };
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const context = await currentContext();
   const id = knownId((await params).id);
-  const bake = id ? await loadBake(context, id) : null;
+  const found = id ? await orUnreadable(loadBake(context, id)) : null;
+  if (found && 'setAside' in found) return <UnreadablePage setAside={found.setAside} />;
+  const bake = found?.value ?? null;
   if (!bake) notFound();
   if (stateOf(bake).endedAtMs !== null) redirect(`/logbook/${bake.id}`);
   return (

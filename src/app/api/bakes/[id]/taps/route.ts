@@ -2,6 +2,7 @@ import { tapsSchema } from '@/core/requests';
 import { recordTaps } from '@/server/bakes';
 import { currentContext } from '@/server/context';
 import { knownId } from '@/server/knownId';
+import { failed } from '@/server/failure';
 import { answer, notFound, writing } from '../../../edge';
 
 interface Params {
@@ -11,5 +12,9 @@ interface Params {
 export const POST = (request: Request, { params }: Params): Promise<Response> =>
   writing(request, tapsSchema, async ({ taps }) => {
     const id = knownId((await params).id);
-    return id ? answer(await recordTaps(await currentContext(), id, taps)) : notFound();
+    if (!id) return notFound();
+    const taken = await recordTaps(await currentContext(), id, taps);
+    // what can be kept is kept; but an id that stands for something else already is never answered as if all were well
+    const clash = taken.ok && taken.value.results.some(({ problem }) => problem?.code === 'otherContent');
+    return clash ? answer(failed({ kind: 'otherContent' })) : answer(taken);
   });

@@ -1,0 +1,67 @@
+import * as z from 'zod';
+import { bakeActionSchema, type BakeAction } from '../bake/bakeEvent';
+import { batchRequestSchema } from '../batch/batchRequest';
+import { batchSheetSchema } from '../batch/batchSheet';
+import { ordinaryScales } from '../batch/scale';
+import { formulaSchema, type Formula } from '../formula/formulaSchema';
+import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEntrySchema';
+import { kitchenDetailsSchema, type KitchenDetails } from '../kit/kitchenDetails';
+import { kitSchema, type Kit } from '../kit/kitSchema';
+import type { DocumentKind } from './documentKind';
+
+export const FORMULA: DocumentKind<Formula> = {
+  name: 'formula',
+  version: 1,
+  schema: formulaSchema,
+  upgrades: {},
+};
+
+/** How much was asked for, and the sheet that was made of it: what a bake keeps. */
+const bakePlanSchema = z.strictObject({ batch: batchRequestSchema, sheet: batchSheetSchema });
+export type BakePlan = z.infer<typeof bakePlanSchema>;
+export const BAKE_PLAN: DocumentKind<BakePlan> = {
+  name: 'bakePlan',
+  version: 1,
+  schema: bakePlanSchema,
+  upgrades: {},
+};
+
+/** 2: a bake that ended can be opened again. What happened before that reads the same. */
+export const BAKE_ACTION: DocumentKind<BakeAction> = {
+  name: 'bakeAction',
+  version: 2,
+  schema: bakeActionSchema,
+  upgrades: { 1: (action) => action },
+};
+
+/** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. */
+export const KIT: DocumentKind<Kit> = {
+  name: 'kit',
+  version: 2,
+  schema: kitSchema,
+  upgrades: { 1: ({ scaleG: _, ...kit }) => ({ ...kit, scales: ordinaryScales }) },
+};
+
+export const KITCHEN_ENTRY: DocumentKind<KitchenEntry> = {
+  name: 'kitchenEntry',
+  version: 1,
+  schema: kitchenEntrySchema,
+  upgrades: {},
+};
+
+/** 2: height and scales are the kit's. */
+export const KITCHEN_DETAILS: DocumentKind<KitchenDetails> = {
+  name: 'kitchenDetails',
+  version: 2,
+  schema: kitchenDetailsSchema,
+  upgrades: { 1: ({ altitudeM: _, scales: __, ...details }) => details },
+};
+
+export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
+  FORMULA,
+  BAKE_PLAN,
+  BAKE_ACTION,
+  KIT,
+  KITCHEN_ENTRY,
+  KITCHEN_DETAILS,
+];

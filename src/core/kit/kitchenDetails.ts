@@ -1,0 +1,24 @@
+import * as z from 'zod';
+import { plainText } from '../plainTextSchema';
+
+/** Is this a time zone that times can be told in? */
+const isTimeZone = (name: string): boolean => {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+/** Who a kitchen is and where its clock stands. What it has, and how it is, is its kit. */
+export const kitchenDetailsSchema = z.strictObject({
+  name: plainText(80).trim().min(1),
+  about: plainText(1000, { lines: true }),
+  timeZone: z
+    .string()
+    .min(1)
+    .max(60)
+    .refine(isTimeZone, { params: { code: 'notAllowed' } }),
+});
+export type KitchenDetails = z.infer<typeof kitchenDetailsSchema>;
