@@ -25,3 +25,8 @@ global.IntersectionObserver ??= class {
     return [];
   }
 };
+
+// each test begins with a browser in which nothing waits to be sent
+beforeEach(() => {
+  delete (globalThis as { crumbQueue?: unknown }).crumbQueue;
+});

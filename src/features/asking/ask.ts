@@ -5,7 +5,10 @@ export type Answer<T> =
   | { readonly kind: 'ok'; readonly value: T }
   | { readonly kind: 'stale'; readonly revision: number; readonly savedAtMs: number }
   | { readonly kind: 'invalid'; readonly problems: readonly Problem[] }
-  | { readonly kind: 'refused'; readonly why: 'notFound' | 'tooBig' | 'forbidden' | 'broken' }
+  | {
+      readonly kind: 'refused';
+      readonly why: 'notFound' | 'tooBig' | 'forbidden' | 'otherContent' | 'broken';
+    }
   /** No network, a server that is down or overrun, a full disk: what was asked may be asked again just as it is. */
   | { readonly kind: 'unreachable'; readonly full: boolean };
 
@@ -14,7 +17,7 @@ interface ErrorBody {
 }
 
 /** A broken answer (500) is among them: every writing request carries an id, so asking again does no harm, and giving up would. */
-const AGAIN = new Set([429, 500, 502, 503, 504, 507]);
+const AGAIN = new Set([408, 429, 500, 502, 503, 504, 507]);
 
 /** Asks our own server. Without a body it reads, with one it writes. Never throws: a dead network is an answer too. */
 export async function ask<T>(path: string, body?: unknown, { keepalive = false } = {}): Promise<Answer<T>> {
@@ -39,6 +42,8 @@ export async function ask<T>(path: string, body?: unknown, { keepalive = false }
   if (response.ok) return { kind: 'ok', value: data as T };
   if (AGAIN.has(response.status)) return { kind: 'unreachable', full: response.status === 507 };
   const error = (data as ErrorBody).error ?? {};
+  if (response.status === 409 && error.kind === 'otherContent')
+    return { kind: 'refused', why: 'otherContent' };
   if (response.status === 409)
     return { kind: 'stale', revision: error.revision ?? 0, savedAtMs: error.savedAtMs ?? 0 };
   if (response.status === 422) return { kind: 'invalid', problems: error.problems ?? [] };

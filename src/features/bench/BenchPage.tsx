@@ -204,7 +204,7 @@ export function BenchPage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) 
       {view === 'log' && (
         <OutcomeForm
           planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
-          draftKey={`crumb-outcome:${bake.id}`}
+          draftKey={`form:outcome:${bake.id}`}
           deed="Close the bake"
           onOutcome={(outcome) => tap({ type: 'closed', outcome })}
         />

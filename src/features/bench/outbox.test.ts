@@ -1,7 +1,9 @@
 import type { BakeAction, BakeEvent } from '@/core/bake';
 import type { Tap } from '@/core/requests';
 import type { Answer } from '../asking/ask';
-import { Outbox, type WaitingTap } from './outbox';
+import { memoryStore } from '../queue/browserQueue';
+import { Queue } from '../queue/queue';
+import { Outbox } from './outbox';
 
 type Receipt = {
   results: { eventId: string; problem: null | { code: 'alreadyClosed' | 'alreadyDone'; path: string } }[];
@@ -12,20 +14,34 @@ type Receipt = {
 const salt: BakeAction = { type: 'weighed', lineId: 'salt', massG: 10 };
 const note: BakeAction = { type: 'noted', text: 'damp' };
 
-function rig(stored: WaitingTap[] = []) {
+interface Left {
+  eventId: string;
+  madeAtMs: number;
+  action: BakeAction;
+}
+
+async function rig(stored: Left[] = []) {
   const sent: Tap[][] = [];
   const answers: ((answer: Answer<Receipt>) => void)[] = [];
-  let kept = stored;
   let waiting: (() => void) | null = null;
   let ids = 0;
   const clock = { ms: 1000 };
+  const store = memoryStore();
+  const lane = 'taps:bake';
+  await store.put(
+    stored.map(({ eventId, madeAtMs, action }) => ({
+      id: eventId, lane, what: '', body: { action }, madeAtMs, tab: 'gone', refused: null,
+    })), // prettier-ignore
+  );
+  const queue = new Queue({ store, now: () => clock.ms, tab: 'this' });
   const outbox = new Outbox(
     {
       post: (taps) => {
         sent.push([...taps]);
         return new Promise((resolve) => answers.push(resolve));
       },
-      store: { load: () => kept, save: (taps) => void (kept = [...taps]) },
+      queue,
+      lane,
       now: () => clock.ms,
       newId: () => `tap-${++ids}`,
       wait: (_, then) => {
@@ -35,10 +51,15 @@ function rig(stored: WaitingTap[] = []) {
     },
     { events: [], nowMs: 501_000 },
   );
+  await outbox.open();
+  const turn = () => new Promise((resolve) => setTimeout(resolve, 0));
   const answer = async (with_: Answer<Receipt>) => {
     answers.shift()?.(with_);
-    await Promise.resolve();
-    await Promise.resolve();
+    await turn();
+  };
+  const tap = async (action: BakeAction) => {
+    outbox.tap(action);
+    await turn();
   };
   const ok = (taps: readonly Tap[], problem: Receipt['results'][0]['problem'] = null): Answer<Receipt> => ({
     kind: 'ok',
@@ -48,27 +69,29 @@ function rig(stored: WaitingTap[] = []) {
       nowMs: 501_000,
     },
   });
-  return { outbox, sent, answer, ok, clock, kept: () => kept, wind: () => waiting?.() };
+  const kept = async () => (await store.all()).filter(({ refused }) => !refused);
+  const refused = async () => (await store.all()).filter((entry) => entry.refused).map(({ id }) => id);
+  return { outbox, sent, answer, ok, clock, kept, refused, tap, wind: () => waiting?.() };
 }
 
 test('a tap is written down, sent, and struck out when the server has it', async () => {
-  const { outbox, sent, answer, ok, kept } = rig();
-  outbox.tap(salt);
-  expect(kept()).toHaveLength(1);
+  const { outbox, sent, answer, ok, kept, tap } = await rig();
+  await tap(salt);
+  expect(await kept()).toHaveLength(1);
   expect(sent).toEqual([[{ eventId: 'tap-1', agoMs: 0, action: salt }]]);
   await answer(ok(sent[0]!));
-  expect(kept()).toEqual([]);
+  expect(await kept()).toEqual([]);
   expect(outbox.state).toMatchObject({ waiting: [], reachable: true, offsetMs: 500_000 });
   expect(outbox.state.events).toHaveLength(1);
 });
 
 test('through a dead network: kept, sent again with the same ids and its true age, in order', async () => {
-  const { outbox, sent, answer, ok, kept, clock, wind } = rig();
-  outbox.tap(salt);
+  const { outbox, sent, answer, ok, kept, clock, wind, tap } = await rig();
+  await tap(salt);
   await answer({ kind: 'unreachable', full: false });
   expect(outbox.state.reachable).toBe(false);
   clock.ms += 5000;
-  outbox.tap(note);
+  await tap(note);
   await answer({ kind: 'unreachable', full: false });
   clock.ms += 5000;
   wind();
@@ -77,34 +100,32 @@ test('through a dead network: kept, sent again with the same ids and its true ag
     { eventId: 'tap-2', agoMs: 5000, action: note },
   ]);
   await answer(ok(sent.at(-1)!));
-  expect(kept()).toEqual([]);
+  expect(await kept()).toEqual([]);
 });
 
-test('what a closed page left unsent goes out when the bench is opened again', () => {
-  const { outbox, sent } = rig([{ eventId: 'old', madeAtMs: 400, action: salt }]);
-  outbox.open();
+test('what a closed page left unsent goes out when the bench is opened again', async () => {
+  const { sent } = await rig([{ eventId: 'old', madeAtMs: 400, action: salt }]);
   expect(sent).toEqual([[{ eventId: 'old', agoMs: 600, action: salt }]]);
 });
 
 test('a tap the server will never take is not sent for ever, and is said; one done already is not worth a word', async () => {
-  const first = rig();
-  first.outbox.tap(salt);
+  const first = await rig();
+  await first.tap(salt);
   await first.answer(first.ok(first.sent[0]!, { code: 'alreadyClosed', path: '' }));
   expect(first.outbox.state).toMatchObject({ waiting: [], refused: { code: 'alreadyClosed' } });
-  const second = rig();
-  second.outbox.tap(salt);
+  const second = await rig();
+  await second.tap(salt);
   await second.answer(second.ok(second.sent[0]!, { code: 'alreadyDone', path: '' }));
   expect(second.outbox.state).toMatchObject({ waiting: [], refused: null });
-  const third = rig();
-  third.outbox.tap(salt);
+  const third = await rig();
+  await third.tap(salt);
   await third.answer({ kind: 'invalid', problems: [{ code: 'tooLarge', path: 'taps.0.agoMs' }] });
   expect(third.outbox.state).toMatchObject({ waiting: [], refused: { code: 'tooLarge' } });
 });
 
 test('one bad tap among several is struck out alone', async () => {
   const taps = ['a', 'bad', 'c'].map((eventId) => ({ eventId, madeAtMs: 900, action: salt }));
-  const { outbox, sent, answer, ok, kept } = rig(taps);
-  outbox.open();
+  const { sent, answer, ok, kept, refused, tap: press } = await rig(taps);
   await answer({ kind: 'invalid', problems: [{ code: 'notAllowed', path: 'taps.1' }] });
   for (let turn = 0; turn < 3; turn++) {
     const [tap] = sent.at(-1)!;
@@ -115,11 +136,12 @@ test('one bad tap among several is struck out alone', async () => {
     );
   }
   expect(sent.slice(1).map((batch) => batch.map(({ eventId }) => eventId))).toEqual([['a'], ['bad'], ['c']]);
-  expect(kept()).toEqual([]);
-  // the bad one is gone: from now on they travel together again
-  outbox.tap(salt);
-  outbox.tap(note);
-  outbox.tap(note);
+  expect(await kept()).toEqual([]);
+  expect(await refused()).toEqual(['bad']);
+  // the bad one is set aside, to be shown: from now on they travel together again
+  await press(salt);
+  await press(note);
+  await press(note);
   await answer(ok(sent.at(-1)!));
   expect(sent.at(-1)).toHaveLength(2);
 });

@@ -2,6 +2,10 @@ import type { BakeAction, BakeEvent } from '@/core/bake';
 import type { Tap } from '@/core/requests';
 import type { Problem } from '@/core/result';
 import type { Answer } from '../asking/ask';
+import type { Queue, Waiting } from '../queue/queue';
+import { againAfterMs } from '../queue/retry';
+import { refusalOf, tapsBody, type WaitingTap as WaitingBody } from '../queue/routes';
+import { wordTap } from '../wording/taps';
 
 /** A tap waiting for the server, with the moment it was made by this device's clock. */
 export interface WaitingTap {
@@ -27,13 +31,13 @@ export interface OutboxState {
 
 export interface OutboxDeps {
   readonly post: (taps: readonly Tap[]) => Promise<Answer<Receipt>>;
-  readonly store: { load: () => WaitingTap[]; save: (taps: readonly WaitingTap[]) => void };
+  readonly queue: Queue;
+  readonly lane: string;
   readonly now: () => number;
   readonly newId: () => string;
   readonly wait: (ms: number, then: () => void) => () => void;
 }
 
-const RETRY_MS = [500, 1000, 2000, 4000];
 const AT_ONCE = 50;
 
 /**
@@ -45,6 +49,7 @@ export class Outbox {
   private failures = 0;
   private atOnce = AT_ONCE;
   private cancelWait: () => void = () => undefined;
+  private letGo: () => void = () => undefined;
   private listeners = new Set<() => void>();
   state: OutboxState;
 
@@ -62,9 +67,34 @@ export class Outbox {
   }
 
   /** Takes up what an earlier page left unsent. Called once the browser's storage may be touched. */
-  open(): void {
-    this.become({ waiting: this.deps.store.load() });
+  async open(): Promise<void> {
+    const { queue, lane } = this.deps;
+    const release = queue.hold(lane);
+    const unsubscribe = queue.subscribe(() => this.reread());
+    this.letGo = () => {
+      release();
+      unsubscribe();
+    };
+    await queue.open();
+    await queue.adopt(this.mine().map(({ id }) => id));
+    this.reread();
     void this.flush();
+  }
+
+  private mine(): Waiting[] {
+    return this.deps.queue.lane(this.deps.lane).filter(({ refused }) => !refused);
+  }
+
+  private reread(): void {
+    const waiting = this.mine().map(({ id, madeAtMs, body }) => ({
+      eventId: id,
+      madeAtMs,
+      action: (body as WaitingBody).action,
+    }));
+    const same =
+      waiting.length === this.state.waiting.length &&
+      waiting.every((tap, index) => tap.eventId === this.state.waiting[index]?.eventId);
+    if (!same) this.become({ waiting });
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -78,70 +108,59 @@ export class Outbox {
   }
 
   tap(action: BakeAction): void {
-    const tap = { eventId: this.deps.newId(), madeAtMs: this.deps.now(), action };
-    const waiting = [...this.state.waiting, tap];
-    this.deps.store.save(waiting);
-    this.become({ waiting, refused: null });
-    void this.flush();
+    const { queue, lane, newId } = this.deps;
+    this.become({ refused: null });
+    // shown at once, sent when it is written down
+    void queue.put({ id: newId(), lane, what: wordTap(action), body: { action } }).then(() => this.flush());
   }
 
   async flush(): Promise<void> {
-    if (this.sending || this.state.waiting.length === 0) return;
+    const waiting = this.mine();
+    if (this.sending || waiting.length === 0) return;
     this.cancelWait();
     this.sending = true;
-    const batch = this.state.waiting.slice(0, this.atOnce);
-    const sentAtMs = this.deps.now();
-    const answer = await this.deps.post(
-      batch.map(({ eventId, madeAtMs, action }) => ({
-        eventId,
-        agoMs: Math.max(0, sentAtMs - madeAtMs),
-        action,
-      })),
-    );
+    const batch = waiting.slice(0, this.atOnce);
+    const answer = await this.deps.post(tapsBody(batch, this.deps.now()).taps);
     this.sending = false;
-    if (answer.kind === 'ok') this.received(batch, answer.value);
-    else if (answer.kind === 'unreachable') {
+    if (answer.kind === 'ok') return this.received(batch, answer.value);
+    if (answer.kind === 'unreachable') {
       this.become({ reachable: false });
-      this.cancelWait = this.deps.wait(
-        RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)] ?? 4000,
-        () => {
-          void this.flush();
-        },
-      );
+      this.cancelWait = this.deps.wait(againAfterMs(this.failures++), () => void this.flush());
     } else if (batch.length > 1) {
       // One of them is not to be taken: send them singly, so that it does not take the others down with it.
       this.atOnce = 1;
       void this.flush();
     } else {
-      // The server understood and will never take it: say so once instead of sending it for ever.
-      const problem: Problem =
-        answer.kind === 'invalid' && answer.problems[0]
-          ? answer.problems[0]
-          : { code: 'notAllowed', path: '' };
-      this.strike(batch, { refused: problem });
+      // The server understood and will never take it: it is kept to be shown, and not sent for ever.
+      const refused = refusalOf(answer, this.deps.now());
+      const [tap] = batch;
+      if (tap) await this.deps.queue.refuse(tap.id, refused);
+      this.become({ refused: refused?.problem ?? { code: 'notAllowed', path: '' } });
       void this.flush();
     }
   }
 
-  private received(batch: readonly WaitingTap[], receipt: Receipt): void {
+  private received(batch: readonly Waiting[], receipt: Receipt): void {
     this.failures = 0;
-    const refused =
-      receipt.results.find(({ problem }) => problem && problem.code !== 'alreadyDone')?.problem ?? null;
-    this.strike(batch, {
+    const problems = new Map(receipt.results.map(({ eventId, problem }) => [eventId, problem]));
+    const bad = batch.filter(({ id }) => (problems.get(id)?.code ?? 'alreadyDone') !== 'alreadyDone');
+    // first the log that has them, then the list that no longer does: in between nothing is missing
+    this.become({
       events: receipt.events,
       offsetMs: receipt.nowMs - this.deps.now(),
       reachable: true,
-      ...(refused ? { refused } : {}),
+      ...(bad[0] ? { refused: problems.get(bad[0].id) ?? null } : {}),
     });
-    if (this.state.waiting.length > 0) void this.flush();
-  }
-
-  private strike(batch: readonly WaitingTap[], part: Partial<OutboxState>): void {
-    const gone = new Set(batch.map(({ eventId }) => eventId));
-    const waiting = this.state.waiting.filter(({ eventId }) => !gone.has(eventId));
-    if (waiting.length === 0) this.atOnce = AT_ONCE;
-    this.deps.store.save(waiting);
-    this.become({ waiting, ...part });
+    for (const { id } of bad) {
+      void this.deps.queue.refuse(id, {
+        why: 'invalid',
+        problem: problems.get(id) ?? null,
+        atMs: this.deps.now(),
+      });
+    }
+    void this.deps.queue.remove(batch.filter((tap) => !bad.includes(tap)).map(({ id }) => id));
+    if (this.mine().length === 0) this.atOnce = AT_ONCE;
+    else void this.flush();
   }
 
   /** The server's log as read by itself, for what other tablets did meanwhile. */
@@ -158,5 +177,6 @@ export class Outbox {
 
   dispose(): void {
     this.cancelWait();
+    this.letGo();
   }
 }

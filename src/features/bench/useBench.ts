@@ -6,7 +6,7 @@ import { newUuid } from '@/ui/newUuid';
 import { useBook } from '../book/BookProvider';
 import { ask } from '../asking/ask';
 import { Outbox, type OutboxState } from './outbox';
-import { tapStore } from './tapStore';
+import { browserQueue } from '../queue/browserQueue';
 
 const LOOK_EVERY_MS = 4000;
 
@@ -14,7 +14,8 @@ function makeOutbox(bake: BakeRecord, nowMs: number): Outbox {
   return new Outbox(
     {
       post: (taps) => ask(`/api/bakes/${bake.id}/taps`, { taps }),
-      store: tapStore(bake.id),
+      queue: browserQueue(),
+      lane: `taps:${bake.id}`,
       now: () => Date.now(),
       newId: newUuid,
       wait: (ms, then) => {
@@ -44,7 +45,7 @@ export function useBench(bake: BakeRecord, nowMs: number): Bench {
   );
 
   useEffect(() => {
-    outbox.open();
+    void outbox.open();
     const look = async () => outbox.look(await ask(`/api/bakes/${bake.id}`));
     const timer = setInterval(() => void look(), LOOK_EVERY_MS);
     const now = () => void look();

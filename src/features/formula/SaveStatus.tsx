@@ -5,7 +5,7 @@ import { useAwake } from '@/ui/useAwake';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
-import type { SaveState } from './saver';
+import type { SaveState } from '../queue/saver';
 
 /** One short line: is what I see kept? Read out politely when it changes to something that matters. */
 export function SaveStatus({ save }: { save: SaveState }) {

@@ -5,7 +5,7 @@ import { plainLoaf } from '@/core/formula/testFormulas';
 import type { SaveFormula } from '@/core/requests';
 import { show } from '../testKitchen';
 import { FormulaPage } from './FormulaPage';
-import { rememberDraft } from './draft';
+import { browserQueue } from '../queue/browserQueue';
 
 const push = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
@@ -103,25 +103,33 @@ test('with the server away typing goes on, and no batch is made of what is not k
   expect(server.revisions).toHaveLength(2);
 });
 
+/** What an earlier page of this tab had written down and not sent. */
+function leave(seen: number, formula: Formula) {
+  const queue = browserQueue();
+  const body = { requestId: crypto.randomUUID(), seen, formula };
+  void queue.put({ id: `sheet:f:${queue.tab}`, lane: 'sheet:f', what: '', body });
+  return queue;
+}
+
 test('what a closed page had not kept comes back, once, and can be undone', async () => {
   const server = fakeServer();
   const draft = plainLoaf();
   draft.stages[0]!.lines.find((line) => line.id === 'water')!.massG = 470;
-  rememberDraft('f', { seen: 1, formula: draft });
+  const queue = leave(1, draft);
   open();
   await waitFor(() => expect(water()).toHaveValue('470'));
   expect(screen.getByText(/is back on the sheet/)).toBeInTheDocument();
   await waitFor(() => expect(gramsOf(server.revisions.at(-1), 'water')).toBe(470));
-  await waitFor(() => expect(localStorage).toHaveLength(0));
+  await waitFor(() => expect(queue.snapshot).toEqual([]));
   await userEvent.click(screen.getByRole('button', { name: 'Undo (Ctrl Z)' }));
   expect(water()).toHaveValue('400');
 });
 
 test('a draft the server had taken after all is forgotten without a word', async () => {
   fakeServer();
-  rememberDraft('f', { seen: 0, formula: plainLoaf() });
+  const queue = leave(1, plainLoaf());
   open();
-  await waitFor(() => expect(localStorage).toHaveLength(0));
+  await waitFor(() => expect(queue.snapshot).toEqual([]));
   expect(screen.queryByText(/is back on the sheet/)).toBeNull();
   expect(state()).toBe('saved');
 });

@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import { show } from '../testKitchen';
 import { SaveStatus } from './SaveStatus';
-import type { SaveState } from './saver';
+import type { SaveState } from '../queue/saver';
 
 test.each<[SaveState, string]>([
   [{ kind: 'saved', revision: 4, savedAtMs: Date.UTC(2026, 10, 19, 5, 7) }, 'Kept 05:07 · revision 4'],

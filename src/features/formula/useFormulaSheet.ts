@@ -18,8 +18,11 @@ import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 import { useBook } from '../book/BookProvider';
-import { findDraft, holdTab, rememberDraft } from './draft';
-import { Saver, type SaveState } from './saver';
+import { browserQueue } from '../queue/browserQueue';
+import type { Queue } from '../queue/queue';
+import { findDraft, rememberDraft, type DraftPlace } from '../queue/draft';
+import { Saver, type SaveState, type SaveWish } from '../queue/saver';
+import { readSheetDraft } from './sheetDraft';
 import { SheetStore } from './sheetStore';
 
 export interface LoadedFormula {
@@ -50,19 +53,36 @@ export interface FormulaSheet {
 
 const same = (a: Formula, b: Formula): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-function makeSaver(loaded: LoadedFormula, book: () => IngredientBook): Saver {
-  return new Saver(
+/** What a browser lets a page send that is going away, with room for headers. */
+const MOST_LEAVING_BYTES = 60_000;
+
+const bodyOf = ({ requestId, seen, value }: SaveWish<unknown>) => ({ requestId, seen, formula: value });
+
+const placeOf = (formulaId: string, queue: Queue): DraftPlace => ({
+  queue,
+  lane: `sheet:${formulaId}`,
+  what: (formula) => `Changes to “${(formula as Formula).name}”`,
+  body: bodyOf,
+});
+
+function makeSaver(loaded: LoadedFormula, book: () => IngredientBook, place: DraftPlace): Saver<Formula> {
+  return new Saver<Formula>(
     {
-      post: (body) => ask(`/api/formulas/${loaded.id}/revisions`, body, { keepalive: true }),
+      post: (wish, leaving) => {
+        const body = bodyOf(wish);
+        // a larger one would be refused by the browser: it stays in the queue, and the next page sends it
+        const small = leaving && new Blob([JSON.stringify(body)]).size < MOST_LEAVING_BYTES;
+        return ask(`/api/formulas/${loaded.id}/revisions`, body, { keepalive: small });
+      },
       check: (formula) => checkFormula(formula, book()),
       newId: newUuid,
       wait: (ms, then) => {
         const timer = setTimeout(then, ms);
         return () => clearTimeout(timer);
       },
-      remember: (draft) => rememberDraft(loaded.id, draft),
+      remember: (wish) => rememberDraft(place, wish),
     },
-    loaded,
+    { value: loaded.formula, revision: loaded.revision, savedAtMs: loaded.savedAtMs },
   );
 }
 
@@ -70,7 +90,8 @@ function makeSaver(loaded: LoadedFormula, book: () => IngredientBook): Saver {
 export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   const book = useBook();
   const [store] = useState(() => new SheetStore(loaded.formula, book));
-  const [saver] = useState(() => makeSaver(loaded, () => store.book));
+  const [place] = useState(() => placeOf(loaded.id, browserQueue()));
+  const [saver] = useState(() => makeSaver(loaded, () => store.book, place));
   // an ingredient was added or a bag opened: the same sheet, reckoned anew
   useEffect(() => store.useBook(book), [book, store]);
   const [broughtBack, setBroughtBack] = useState(false);
@@ -104,21 +125,25 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   // What a crash left behind comes back, unless the server has it already.
   useEffect(() => {
     let gone = false;
-    holdTab();
-    void findDraft(loaded.id).then((draft) => {
+    // this page sends it itself from now on
+    const letGo = place.queue.hold(place.lane);
+    void findDraft(place, readSheetDraft).then((draft) => {
       if (gone || !draft) return;
       // the server had taken it and only its answer was lost
-      if (same(draft.formula, store.state.formula)) return rememberDraft(loaded.id, null);
+      if (same(draft.value, store.state.formula)) return rememberDraft(place, null);
       // typed upon another revision than the one shown: the save will meet the conflict and say so
       if (draft.seen !== saver.revision)
         saver.adopt(store.state.formula, { revision: draft.seen, savedAtMs: 0 });
-      put(record(store.state.history, draft.formula, null));
+      store.put(record(store.state.history, draft.value, null));
+      // under the id it was written down with: it may be on its way, or there, already
+      saver.change(draft.value, draft.requestId);
       setBroughtBack(true);
     });
     return () => {
       gone = true;
+      letGo();
     };
-  }, [loaded.id, put, saver, store]);
+  }, [place, saver, store]);
 
   // A sheet shown again out of the browser's memory, or looked at again after another tab worked on it, catches up.
   useEffect(() => {
@@ -127,15 +152,16 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
       const head = await ask<LoadedFormula>(`/api/formulas/${loaded.id}`);
       if (head.kind === 'ok' && saver.settled && head.value.revision > saver.revision) adopt(head.value);
     };
-    const leave = () => void saver.flush();
+    const leave = () => void saver.flush(true);
+    const again = () => void saver.flush();
     const look = () => void catchUp();
     look();
     window.addEventListener('focus', look);
-    window.addEventListener('online', leave);
+    window.addEventListener('online', again);
     window.addEventListener('pagehide', leave);
     return () => {
       window.removeEventListener('focus', look);
-      window.removeEventListener('online', leave);
+      window.removeEventListener('online', again);
       window.removeEventListener('pagehide', leave);
       leave();
     };

@@ -1,9 +1,13 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Kit } from '@/core/kit';
 import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
+import { findDraft, rememberDraft, type DraftPlace } from '../queue/draft';
+import { Saver, type SaveState, type SaveWish } from '../queue/saver';
+import { browserQueue } from '../queue/browserQueue';
+import type { Queue } from '../queue/queue';
 
 export type KitSave = 'kept' | 'keeping' | 'stale' | 'unreachable' | 'refused';
 
@@ -12,104 +16,119 @@ interface KeptKit {
   readonly kit: Kit;
 }
 
-/** So long after the last key it is sent. */
-const QUIET_MS = 500;
-const AGAIN_MS = 4000;
+const SAVE_OF: Readonly<Record<SaveState['kind'], KitSave>> = {
+  saved: 'kept',
+  waiting: 'keeping',
+  saving: 'keeping',
+  unreachable: 'unreachable',
+  conflict: 'stale',
+  held: 'refused',
+  refused: 'refused',
+};
 
-/**
- * Keeps the kit behind the screen: after a moment of quiet, and before the page goes. One request at a time; what could not be sent is
- * sent again under the same id. Somebody else's change in between is said, never overwritten.
- */
-class KitKeeper {
-  private wanted: Kit | null = null;
-  private sending: { readonly kit: Kit; readonly requestId: string } | null = null;
-  private busy = false;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-  private tell: (save: KitSave) => void = () => undefined;
+const bodyOf = ({ requestId, seen, value }: SaveWish<unknown>) => ({ requestId, seen, kit: value });
+const placeOf = (queue: Queue): DraftPlace => ({
+  queue,
+  lane: 'kit',
+  what: () => 'Changes to the kit',
+  body: bodyOf,
+});
 
-  /** What was asked for last, to the letter: putting back what stands there already is no change. */
-  private last: string;
-
-  constructor(
-    private version: number,
-    kit: Kit,
-  ) {
-    this.last = JSON.stringify(kit);
-  }
-
-  /** Who is told how it stands; null: nobody any more. */
-  listen(tell: ((save: KitSave) => void) | null): void {
-    this.tell = tell ?? (() => undefined);
-  }
-
-  want(kit: Kit): void {
-    const text = JSON.stringify(kit);
-    if (text === this.last) return;
-    this.last = text;
-    this.wanted = kit;
-    this.tell('keeping');
-    this.later(QUIET_MS);
-  }
-
-  later(ms: number): void {
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.send(), ms);
-  }
-
-  async send(leaving = false): Promise<void> {
-    clearTimeout(this.timer);
-    if (this.busy) return;
-    if (!this.sending) {
-      if (!this.wanted) return;
-      this.sending = { kit: this.wanted, requestId: newUuid() };
-      this.wanted = null;
-    }
-    this.busy = true;
-    const { kit, requestId } = this.sending;
-    const answer = await ask<KeptKit>(
-      '/api/kit',
-      { requestId, seen: this.version, kit },
-      { keepalive: leaving },
-    );
-    this.busy = false;
-    if (answer.kind === 'unreachable') {
-      this.tell('unreachable');
-      this.later(AGAIN_MS);
-      return;
-    }
-    this.sending = null;
-    if (answer.kind !== 'ok') return this.tell(answer.kind === 'stale' ? 'stale' : 'refused');
-    this.version = answer.value.version;
-    if (this.wanted) return this.send();
-    this.tell('kept');
-  }
+async function readKitDraft(body: unknown): Promise<SaveWish<Kit> | null> {
+  const { saveKitSchema } = await import('@/core/requests');
+  const read = saveKitSchema.safeParse(body);
+  return read.success ? { requestId: read.data.requestId, seen: read.data.seen, value: read.data.kit } : null;
 }
 
-/** The kit as it is being changed: shown at once, kept soon after. */
+/** Saves the kit behind the screen, like a sheet: after a moment of quiet, before the page goes, and by itself after a dead network. */
+const makeSaver = (kept: KeptKit, place: DraftPlace): Saver<Kit> =>
+  new Saver<Kit>(
+    {
+      post: async (wish, leaving) => {
+        const answer = await ask<KeptKit>('/api/kit', bodyOf(wish), { keepalive: leaving });
+        if (answer.kind !== 'ok') return answer;
+        return { kind: 'ok', value: { revision: answer.value.version, savedAtMs: 0 } };
+      },
+      check: () => [],
+      newId: newUuid,
+      wait: (ms, then) => {
+        const timer = setTimeout(then, ms);
+        return () => clearTimeout(timer);
+      },
+      remember: (wish) => rememberDraft(place, wish),
+    },
+    { value: kept.kit, revision: kept.version, savedAtMs: 0 },
+  );
+
+const same = (a: Kit, b: Kit): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The kit as it is being changed: shown at once, kept soon after, and brought back where it could not be. */
 export function useKit(kept: KeptKit) {
   const router = useRouter();
   const [kit, setKit] = useState(kept.kit);
-  const [save, setSave] = useState<KitSave>('kept');
-  const [keeper] = useState(() => new KitKeeper(kept.version, kept.kit));
+  const asked = useRef(kept.kit);
+  const [place] = useState(() => placeOf(browserQueue()));
+  const [saver] = useState(() => makeSaver(kept, place));
+  const state = useSyncExternalStore(
+    saver.subscribe,
+    () => saver.state,
+    () => saver.state,
+  );
+  const change = useCallback(
+    (next: Kit) => {
+      // putting back what stands there already is no change; what was asked for last counts, not what a field once saw
+      if (!same(asked.current, next)) saver.change(next);
+      asked.current = next;
+      setKit(next);
+    },
+    [saver],
+  );
+
   useEffect(() => {
-    // pages that were loaded before reckon with it from now on
-    keeper.listen((now) => {
-      setSave(now);
-      if (now === 'kept') router.refresh();
+    let gone = false;
+    const letGo = place.queue.hold(place.lane);
+    void findDraft(place, readKitDraft).then((draft) => {
+      if (gone || !draft) return;
+      if (same(draft.value, kept.kit)) return rememberDraft(place, null);
+      if (draft.seen !== saver.revision) saver.adopt(kept.kit, { revision: draft.seen, savedAtMs: 0 });
+      asked.current = draft.value;
+      setKit(draft.value);
+      saver.change(draft.value, draft.requestId);
     });
-    return () => keeper.listen(null);
-  }, [keeper, router]);
-  useEffect(() => {
-    const flush = () => void keeper.send(true);
-    window.addEventListener('pagehide', flush);
     return () => {
-      window.removeEventListener('pagehide', flush);
-      flush();
+      gone = true;
+      letGo();
     };
-  }, [keeper]);
-  const change = (next: Kit) => {
-    setKit(next);
-    keeper.want(next);
-  };
-  return { kit, change, save };
+    // once, when the page opens
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [place, saver]);
+
+  // pages that were loaded before compute with it from now on
+  const savedAs = state.kind === 'saved' ? state.revision : null;
+  useEffect(() => {
+    if (savedAs !== null && savedAs !== kept.version) router.refresh();
+  }, [kept.version, router, savedAs]);
+
+  // what somebody else changed in between is not overwritten; what was typed here stays to be looked at
+  useEffect(() => {
+    if (state.kind !== 'conflict') return;
+    void place.queue.refuse(`${place.lane}:${place.queue.tab}`, {
+      why: 'stale',
+      problem: null,
+      atMs: Date.now(),
+    });
+  }, [place, state.kind]);
+
+  useEffect(() => {
+    const leave = () => void saver.flush(true);
+    const again = () => void saver.flush();
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('online', again);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('online', again);
+      leave();
+    };
+  }, [saver]);
+  return { kit, change, save: SAVE_OF[state.kind] };
 }

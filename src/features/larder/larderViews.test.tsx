@@ -94,7 +94,7 @@ test('an ingredient of one’s own: parts must add up, a refusal is told with it
   );
   await userEvent.click(screen.getByRole('checkbox', { name: 'lupin' }));
   await keep();
-  expect(await screen.findByText(/did not answer. Nothing was changed/)).toBeInTheDocument();
+  expect(await screen.findByText(/did not answer. It is written down in this browser/)).toBeInTheDocument();
   await keep();
   expect(await screen.findByText('Name: This needs a value.')).toBeInTheDocument();
   await keep();

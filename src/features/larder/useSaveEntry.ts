@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import type { KitchenEntry } from '@/core/ingredients';
 import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
+import { browserQueue } from '../queue/browserQueue';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
@@ -22,20 +23,37 @@ const placeOf = (path: string): string => {
   return part === undefined ? '' : `Part ${Number(part) + 1}: `;
 };
 
-/** Keeps an ingredient; the same wish sent again is kept once. Tells whether it was kept, and why not in `trouble`. */
+const nameOf = (entry: KitchenEntry): string => (entry.kind === 'bag' ? entry.bag : entry.name);
+
+/**
+ * Keeps an ingredient; the same wish sent again is kept once. It is written down in the browser's queue first: where the server does not
+ * answer it is sent by itself later. Tells whether it was kept, and why not in `trouble`.
+ */
 export function useSaveEntry() {
   const router = useRouter();
   const { preferences } = usePreferences();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const [queue] = useState(browserQueue);
   const wish = useRef<{ what: string; requestId: string } | null>(null);
   const save = async (body: Wish): Promise<boolean> => {
     const what = JSON.stringify(body);
-    if (wish.current?.what !== what) wish.current = { what, requestId: newUuid() };
+    if (wish.current?.what !== what) {
+      // another wish than the one that waits: that one is taken back
+      if (wish.current) void queue.remove([wish.current.requestId]);
+      wish.current = { what, requestId: newUuid() };
+    }
+    const { requestId } = wish.current;
+    const lane = `ingredient:${body.entry.id}`;
+    const request = { requestId, ...body };
     setBusy(true);
     setTrouble(null);
-    const answer = await ask('/api/ingredients', { requestId: wish.current.requestId, ...body });
+    const letGo = queue.hold(lane);
+    await queue.put({ id: requestId, lane, what: `Ingredient “${nameOf(body.entry)}”`, body: request });
+    const answer = await ask('/api/ingredients', request);
+    letGo();
     setBusy(false);
+    if (answer.kind !== 'unreachable') void queue.remove([requestId]);
     if (answer.kind === 'ok') {
       wish.current = null;
       router.refresh();
@@ -47,7 +65,9 @@ export function useSaveEntry() {
         ? `${placeOf(problem.path)}${wordProblem(problem, preferences)}`
         : answer.kind === 'stale'
           ? 'Somebody changed this ingredient in between. Reload the page to see how it is now.'
-          : 'The server did not answer. Nothing was changed; press again.',
+          : answer.kind === 'unreachable'
+            ? 'The server did not answer. It is written down in this browser and sent by itself when the server is back; you may close this.'
+            : 'The server did not take it. Nothing was changed; press again.',
     );
     return false;
   };

@@ -1,10 +1,20 @@
 'use client';
-import { useEffect, useId } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { Controller, useForm, type FieldErrors, type Resolver } from 'react-hook-form';
 import { emptyOutcome, SCORE_NAMES, type Outcome } from '@/core/bake';
+import {
+  massNumber,
+  parseMassG,
+  parseTemperatureC,
+  temperatureNumber,
+  type MassUnit,
+  type TemperatureUnit,
+} from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
+import type { Preferences } from '../preferences/preferences';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { browserQueue } from '../queue/browserQueue';
 import { wordProblem } from '../wording/problems';
 import { AGAIN_WORD } from '../wording/words';
 import { readOutcome, type NumberName, type OutcomeText } from './readOutcome';
@@ -32,12 +42,30 @@ interface OutcomeFormProps {
   onOutcome: (outcome: Outcome) => void;
 }
 
-function readDraft(draftKey: string | undefined): OutcomeText | null {
-  try {
-    return draftKey ? (JSON.parse(localStorage.getItem(draftKey) ?? 'null') as OutcomeText | null) : null;
-  } catch {
-    return null;
-  }
+/** A half-written log as it waits in the browser: the text as typed, and the units it was typed in. */
+interface OutcomeDraft {
+  readonly text: Partial<OutcomeText>;
+  readonly massUnit?: MassUnit;
+  readonly temperatureUnit?: TemperatureUnit;
+}
+
+/** The text in the reader's present units: 450 typed as grams is not 450 ounces after a switch. What is no number stays as it is. */
+function inUnits({ text, massUnit, temperatureUnit }: OutcomeDraft, now: Preferences): Partial<OutcomeText> {
+  const mass = (typed = '') => {
+    const read = massUnit && massUnit !== now.massUnit ? parseMassG(typed, massUnit) : null;
+    return read?.ok ? massNumber(read.value, now.massUnit) : typed;
+  };
+  const degrees = (typed = '') => {
+    const changed = temperatureUnit && temperatureUnit !== now.temperatureUnit;
+    const read = changed ? parseTemperatureC(typed, temperatureUnit) : null;
+    return read?.ok ? temperatureNumber(read.value, now.temperatureUnit, 1) : typed;
+  };
+  return {
+    ...text,
+    massBeforeG: mass(text.massBeforeG),
+    massAfterG: mass(text.massAfterG),
+    coreTempC: degrees(text.coreTempC),
+  };
 }
 
 /** What came out: a few numbers, a few marks, words. Nothing is required but honesty. */
@@ -59,30 +87,47 @@ export function OutcomeForm({ start = emptyOutcome, planned, draftKey, deed, onO
   const form = useForm<OutcomeText>({ resolver, defaultValues: textOf(start, units), mode: 'onBlur' });
   const { control, register, handleSubmit, watch, reset, formState } = form;
 
+  const [queue] = useState(browserQueue);
   useEffect(() => {
-    const draft = readDraft(draftKey);
-    if (draft) reset({ ...textOf(start, units), ...draft }, { keepDefaultValues: true });
+    if (!draftKey) return;
+    let gone = false;
+    void queue.open().then(() => {
+      const draft = queue.lane(draftKey).at(-1)?.body as OutcomeDraft | undefined;
+      // what was typed before the storage answered is newer
+      if (gone || !draft?.text || form.formState.isDirty) return;
+      reset({ ...textOf(start, units), ...inUnits(draft, preferences) }, { keepDefaultValues: true });
+    });
+    return () => {
+      gone = true;
+    };
     // once, when the form appears
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [draftKey]);
+  const { massUnit, temperatureUnit } = preferences;
   useEffect(() => {
     if (!draftKey) return;
     // eslint-disable-next-line react-hooks/incompatible-library
     const watching = watch((text) => {
-      try {
-        localStorage.setItem(draftKey, JSON.stringify(text));
-      } catch {
-        // storage full or forbidden: the form itself still holds it
-      }
+      const body = { text, massUnit, temperatureUnit };
+      void queue.put({ id: draftKey, lane: draftKey, what: 'A half-written log', body });
     });
     return () => watching.unsubscribe();
-  }, [draftKey, watch]);
+  }, [draftKey, massUnit, queue, temperatureUnit, watch]);
+  // a switch of units while it is being written: the numbers go with it
+  const written = useRef({ massUnit, temperatureUnit });
+  useEffect(() => {
+    const before = written.current;
+    if (before.massUnit === massUnit && before.temperatureUnit === temperatureUnit) return;
+    written.current = { massUnit, temperatureUnit };
+    const text = form.getValues();
+    reset({ ...text, ...inUnits({ text, ...before }, preferences) }, { keepDefaultValues: true });
+  }, [form, massUnit, preferences, reset, temperatureUnit]);
 
   const submit = handleSubmit((text) => {
     const { outcome } = readOutcome(text, units);
     if (!outcome) return;
-    if (draftKey) localStorage.removeItem(draftKey);
     onOutcome(outcome);
+    if (draftKey) void queue.remove([draftKey]);
   });
   const fault = (field: keyof OutcomeText) => formState.errors[field]?.message;
 

@@ -1,4 +1,5 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
+import { browserQueue } from '../queue/browserQueue';
 import userEvent from '@testing-library/user-event';
 import { emptyOutcome, stateOf, type BakeAction, type Outcome } from '@/core/bake';
 import { RunningBakes } from '../home/RunningBakes';
@@ -60,13 +61,26 @@ describe('the log form', () => {
     expect(closed).toEqual([]);
     first.unmount();
     show(form);
-    expect(screen.getByLabelText('In words')).toHaveValue('Half written');
+    await waitFor(() => expect(screen.getByLabelText('In words')).toHaveValue('Half written'));
     await userEvent.clear(screen.getByLabelText('Pieces'));
     await userEvent.clear(screen.getByLabelText('Core'));
     await userEvent.click(screen.getByRole('button', { name: 'Close' }));
     expect(closed).toMatchObject([{ pieces: null, words: 'Half written' }]);
-    expect(localStorage).toHaveLength(0);
+    await waitFor(() => expect(browserQueue().snapshot).toEqual([]));
   });
+});
+
+test('a half-written log is in the units it was written in, also after a switch', async () => {
+  const form = (
+    <OutcomeForm planned={planned} draftKey="form:outcome:x" deed="Close" onOutcome={() => undefined} />
+  );
+  const first = show(form);
+  await userEvent.type(screen.getByLabelText('Weight before'), '453.6');
+  await userEvent.type(screen.getByLabelText('Core'), '97');
+  first.unmount();
+  show(form, { massUnit: 'oz', temperatureUnit: 'F' });
+  await waitFor(() => expect(screen.getByLabelText('Weight before')).toHaveValue('16'));
+  expect(screen.getByLabelText('Core')).toHaveValue('206.6');
 });
 
 test('planned beside weighed: what is off, what was corrected, what was not ticked, what went in extra', () => {

@@ -18,6 +18,7 @@ import { IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { useAwake } from '@/ui/useAwake';
 import { usePreferences } from '../preferences/PreferencesProvider';
+import { Tray } from '../queue/Tray';
 import { UnitSwitches } from './UnitSwitches';
 
 const ShortcutSheet = dynamic(() => import('./ShortcutSheet').then((module) => module.ShortcutSheet), {
@@ -106,6 +107,7 @@ export function Shell({ children }: { children: ReactNode }) {
           })}
         </nav>
         <div className="ml-auto flex items-center gap-1">
+          <Tray />
           <UnitSwitches />
           <IconButton
             label={dim ? 'Daylight (Shift D)' : 'Dim the light (Shift D)'}

@@ -1,19 +1,18 @@
 import type { Formula } from '@/core/formula';
 import { plainLoaf } from '@/core/formula/testFormulas';
-import type { SaveFormula } from '@/core/requests';
 import type { Answer } from '../asking/ask';
-import { Saver } from './saver';
+import { Saver, type SaveWish } from './saver';
 
 type Saved = { revision: number; savedAtMs: number };
 
 /** A saver with a server that answers when and how the test says, and a clock that the test winds. */
 function rig() {
-  const sent: SaveFormula[] = [];
+  const sent: SaveWish<Formula>[] = [];
   const answers: ((answer: Answer<Saved>) => void)[] = [];
   let waiting: (() => void) | null = null;
   let ids = 0;
   const remembered: (Formula | null)[] = [];
-  const saver = new Saver(
+  const saver = new Saver<Formula>(
     {
       post: (body) => {
         sent.push(body);
@@ -27,9 +26,9 @@ function rig() {
           if (waiting === then) waiting = null;
         };
       },
-      remember: (draft) => remembered.push(draft?.formula ?? null),
+      remember: (wish) => remembered.push(wish?.value ?? null),
     },
-    { formula: plainLoaf(), revision: 1, savedAtMs: 0 },
+    { value: plainLoaf(), revision: 1, savedAtMs: 0 },
   );
   const wind = () => {
     const then = waiting;
@@ -52,7 +51,7 @@ test('typing is saved once it pauses, as the latest state, on what was seen', as
   saver.change(named('AB'));
   expect(sent).toEqual([]);
   wind();
-  expect(sent).toMatchObject([{ requestId: 'id-1', seen: 1, formula: { name: 'AB' } }]);
+  expect(sent).toMatchObject([{ requestId: 'id-2', seen: 1, value: { name: 'AB' } }]);
   await answer(ok(2));
   expect(saver.state).toEqual({ kind: 'saved', revision: 2, savedAtMs: 2 });
   expect(remembered.at(-1)).toBeNull();
@@ -67,7 +66,7 @@ test('what is typed while a save is under way goes after it, on its revision', a
   expect(sent).toHaveLength(1);
   await answer(ok(2));
   wind();
-  expect(sent[1]).toMatchObject({ requestId: 'id-2', seen: 2, formula: { name: 'AB' } });
+  expect(sent[1]).toMatchObject({ requestId: 'id-2', seen: 2, value: { name: 'AB' } });
 });
 
 test('a save whose fate is unknown is sent again word for word, before anything newer', async () => {
@@ -81,7 +80,7 @@ test('a save whose fate is unknown is sent again word for word, before anything 
   expect(sent[1]).toEqual(sent[0]);
   await answer(ok(2));
   wind();
-  expect(sent[2]).toMatchObject({ requestId: 'id-2', seen: 2, formula: { name: 'AB' } });
+  expect(sent[2]).toMatchObject({ requestId: 'id-2', seen: 2, value: { name: 'AB' } });
   await answer(ok(3));
   expect(saver.state.kind).toBe('saved');
 });
@@ -95,7 +94,7 @@ test('a conflict stops the saving until the reader decides; then mine goes on to
   wind();
   expect(sent).toHaveLength(1);
   saver.saveOnTop();
-  expect(sent[1]).toMatchObject({ seen: 5, formula: { name: 'Mine too' } });
+  expect(sent[1]).toMatchObject({ seen: 5, value: { name: 'Mine too' } });
   await answer(ok(6));
   expect(saver.revision).toBe(6);
 });
@@ -119,7 +118,7 @@ test('a sheet that cannot be kept is held back, remembered, and saved once it is
   saver.change(named('Good'));
   wind();
   await Promise.resolve();
-  expect(sent).toMatchObject([{ formula: { name: 'Good' } }]);
+  expect(sent).toMatchObject([{ value: { name: 'Good' } }]);
 });
 
 test('waiting for the saving to end ends with it, or with what stands in its way', async () => {
@@ -141,7 +140,7 @@ test('a change taken back before it was sent is kept already: nothing is sent, n
   saver.change(named('A'));
   wind();
   await answer(ok(2));
-  const kept = sent[0]!.formula;
+  const kept = sent[0]!.value;
   saver.change(named('AB'));
   saver.change(kept);
   expect(await saver.drained(1000)).toBe(true);

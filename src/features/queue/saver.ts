@@ -1,7 +1,6 @@
-import type { Formula } from '@/core/formula';
-import type { SaveFormula } from '@/core/requests';
 import type { Problem } from '@/core/result';
 import type { Answer } from '../asking/ask';
+import { againAfterMs } from './retry';
 
 export type SaveState =
   | { readonly kind: 'saved'; readonly revision: number; readonly savedAtMs: number }
@@ -18,27 +17,35 @@ interface Saved {
   readonly savedAtMs: number;
 }
 
-export interface SaverDeps {
-  readonly post: (body: SaveFormula) => Promise<Answer<Saved>>;
-  readonly check: (formula: Formula) => readonly Problem[];
+/** One state to be saved: what it was made on, and the id by which the server knows it again. */
+export interface SaveWish<T> {
+  readonly requestId: string;
+  readonly seen: number;
+  readonly value: T;
+}
+
+export interface SaverDeps<T> {
+  /** @param leaving the page goes away: the request has to outlive it, if it can */
+  readonly post: (wish: SaveWish<T>, leaving: boolean) => Promise<Answer<Saved>>;
+  readonly check: (value: T) => readonly Problem[];
   readonly newId: () => string;
   readonly wait: (ms: number, then: () => void) => () => void;
   /** Keeps what is not saved yet where a reload finds it again; null when all is saved. */
-  readonly remember: (draft: { seen: number; formula: Formula } | null) => void;
+  readonly remember: (wish: SaveWish<T> | null) => void;
 }
 
 const PAUSE_MS = 450;
-const RETRY_MS = [1000, 2000, 4000, 8000];
 
 /**
- * Saves a sheet by itself, each state once. One request at a time; one whose fate is unknown is sent again word for word
+ * Saves a document by itself, each state once. One request at a time; one whose fate is unknown is sent again word for word
  * (the server knows it by its id) before anything newer, so a save is neither lost nor doubled however the network behaves.
  */
-export class Saver {
-  private wanted: Formula;
-  private kept: Formula;
+export class Saver<T> {
+  private wanted: T;
+  private wantedId: string;
+  private kept: T;
   private seen: number;
-  private pending: SaveFormula | null = null;
+  private pending: SaveWish<T> | null = null;
   private sending = false;
   private failures = 0;
   private keptAtMs: number;
@@ -47,11 +54,12 @@ export class Saver {
   state: SaveState;
 
   constructor(
-    private readonly deps: SaverDeps,
-    start: { formula: Formula; revision: number; savedAtMs: number },
+    private readonly deps: SaverDeps<T>,
+    start: { value: T; revision: number; savedAtMs: number },
   ) {
-    this.wanted = start.formula;
-    this.kept = start.formula;
+    this.wanted = start.value;
+    this.wantedId = '';
+    this.kept = start.value;
     this.seen = start.revision;
     this.keptAtMs = start.savedAtMs;
     this.state = { kind: 'saved', revision: start.revision, savedAtMs: start.savedAtMs };
@@ -75,12 +83,13 @@ export class Saver {
     return this.state.kind === 'saved' && this.wanted === this.kept;
   }
 
-  change(formula: Formula): void {
-    if (formula === this.wanted) return;
-    this.wanted = formula;
-    this.deps.remember({ seen: this.seen, formula });
+  change(value: T, requestId = this.deps.newId()): void {
+    if (value === this.wanted) return;
+    this.wanted = value;
+    this.wantedId = requestId;
+    this.rememberWanted();
     if (this.state.kind === 'conflict') return;
-    const problems = this.deps.check(formula);
+    const problems = this.deps.check(value);
     if (problems.length > 0) {
       this.cancelWait();
       this.become({ kind: 'held', problems });
@@ -90,23 +99,27 @@ export class Saver {
     this.later(PAUSE_MS);
   }
 
+  private rememberWanted(): void {
+    this.deps.remember({ requestId: this.wantedId, seen: this.seen, value: this.wanted });
+  }
+
   private later(ms: number): void {
     this.cancelWait();
     this.cancelWait = this.deps.wait(ms, () => void this.flush());
   }
 
   /** Sends what is to be sent now. */
-  async flush(): Promise<void> {
+  async flush(leaving = false): Promise<void> {
     if (this.sending || this.state.kind === 'conflict' || this.state.kind === 'held') return;
     if (!this.pending) {
       if (this.wanted === this.kept) return this.rest();
-      this.pending = { requestId: this.deps.newId(), seen: this.seen, formula: this.wanted };
+      this.pending = { requestId: this.wantedId, seen: this.seen, value: this.wanted };
     }
     this.cancelWait();
     const request = this.pending;
     this.sending = true;
     if (this.state.kind !== 'unreachable') this.become({ kind: 'saving' });
-    const answer = await this.deps.post(request);
+    const answer = await this.deps.post(request, leaving);
     this.sending = false;
     this.receive(request, answer);
   }
@@ -119,16 +132,16 @@ export class Saver {
     this.become({ kind: 'saved', revision: this.seen, savedAtMs: this.keptAtMs });
   }
 
-  private receive(request: SaveFormula, answer: Answer<Saved>): void {
+  private receive(request: SaveWish<T>, answer: Answer<Saved>): void {
     switch (answer.kind) {
       case 'ok': {
         this.failures = 0;
         this.pending = null;
         this.seen = answer.value.revision;
-        this.kept = request.formula;
+        this.kept = request.value;
         this.keptAtMs = answer.value.savedAtMs;
         if (this.wanted !== this.kept) {
-          this.deps.remember({ seen: this.seen, formula: this.wanted });
+          this.rememberWanted();
           if (this.state.kind === 'held') return;
           this.become({ kind: 'waiting' });
           this.later(PAUSE_MS);
@@ -139,7 +152,7 @@ export class Saver {
       }
       case 'unreachable':
         this.become({ kind: 'unreachable', full: answer.full });
-        this.later(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)] ?? 8000);
+        this.later(againAfterMs(this.failures++));
         return;
       case 'stale':
         this.pending = null;
@@ -180,15 +193,18 @@ export class Saver {
   saveOnTop(): void {
     if (this.state.kind !== 'conflict') return;
     this.seen = this.state.revision;
+    // another wish than the one that was refused
+    this.wantedId = this.deps.newId();
+    this.rememberWanted();
     this.become({ kind: 'waiting' });
     void this.flush();
   }
 
   /** The sheet now shows what the server has. */
-  adopt(formula: Formula, { revision, savedAtMs }: Saved): void {
+  adopt(value: T, { revision, savedAtMs }: Saved): void {
     this.cancelWait();
-    this.wanted = formula;
-    this.kept = formula;
+    this.wanted = value;
+    this.kept = value;
     this.keptAtMs = savedAtMs;
     this.seen = revision;
     this.pending = null;

@@ -1,0 +1,59 @@
+import type { BakeAction } from '@/core/bake';
+import type { Tap } from '@/core/requests';
+import type { Answer } from '../asking/ask';
+import type { Refused, Waiting } from './queue';
+
+/** A tap as it waits: its age is only known when it is sent. */
+export interface WaitingTap {
+  readonly action: BakeAction;
+}
+
+/** Of a lane: where its things go. Everything that can be sent is here, so that a page that is gone leaves nothing unsendable. */
+export interface Route {
+  readonly path: string;
+  /** So many go in one request. */
+  readonly atOnce: number;
+  readonly body: (entries: readonly Waiting[], nowMs: number) => unknown;
+}
+
+export const tapsBody = (entries: readonly Waiting[], nowMs: number): { taps: Tap[] } => ({
+  taps: entries.map(({ id, madeAtMs, body }) => ({
+    eventId: id,
+    agoMs: Math.max(0, nowMs - madeAtMs),
+    action: (body as WaitingTap).action,
+  })),
+});
+
+const first = (entries: readonly Waiting[]): unknown => entries[0]?.body;
+
+/** Null: a lane that is not sent. */
+export function routeOf(lane: string): Route | null {
+  const [kind, id = ''] = lane.split(':', 2);
+  switch (kind) {
+    case 'sheet':
+      return { path: `/api/formulas/${id}/revisions`, atOnce: 1, body: first };
+    case 'taps':
+      return { path: `/api/bakes/${id}/taps`, atOnce: 50, body: tapsBody };
+    case 'kit':
+      return { path: '/api/kit', atOnce: 1, body: first };
+    case 'ingredient':
+      return { path: '/api/ingredients', atOnce: 1, body: first };
+    default:
+      return null;
+  }
+}
+
+/** What an answer that will not change means for what was sent; null: it may be sent again. */
+export function refusalOf(answer: Answer<unknown>, atMs: number): Refused | null {
+  switch (answer.kind) {
+    case 'ok':
+    case 'unreachable':
+      return null;
+    case 'stale':
+      return { why: 'stale', problem: null, atMs };
+    case 'invalid':
+      return { why: 'invalid', problem: answer.problems[0] ?? null, atMs };
+    case 'refused':
+      return { why: answer.why, problem: null, atMs };
+  }
+}

@@ -1,0 +1,45 @@
+'use client';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { ask } from '../asking/ask';
+import { aliveTabs, alone, browserQueue } from './browserQueue';
+import { Drain } from './drain';
+import type { Queue, Waiting } from './queue';
+
+const NOTHING: readonly Waiting[] = [];
+
+/** All that waits in this browser. */
+export function useWaiting(): { queue: Queue; waiting: readonly Waiting[] } {
+  const [queue] = useState(browserQueue);
+  const waiting = useSyncExternalStore(
+    queue.subscribe,
+    () => queue.snapshot,
+    () => NOTHING,
+  );
+  return { queue, waiting };
+}
+
+/** Sends what no page sends itself, for as long as the frame of the pages stands. */
+export function useDrain(): void {
+  const [queue] = useState(browserQueue);
+  useEffect(() => {
+    const drain = new Drain({
+      queue,
+      post: (path, body) => ask(path, body),
+      aliveTabs,
+      alone,
+      now: () => Date.now(),
+      wait: (ms, then) => {
+        const timer = setTimeout(then, ms);
+        return () => clearTimeout(timer);
+      },
+    });
+    const stop = drain.start();
+    window.addEventListener('online', drain.now);
+    window.addEventListener('focus', drain.now);
+    return () => {
+      stop();
+      window.removeEventListener('online', drain.now);
+      window.removeEventListener('focus', drain.now);
+    };
+  }, [queue]);
+}

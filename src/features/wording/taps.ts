@@ -1,0 +1,40 @@
+import type { BakeAction } from '@/core/bake';
+import { formatClock } from '@/core/units';
+
+/** A press at the bench in a few words, for a list of what waits or was not taken. */
+export function wordTap(action: BakeAction): string {
+  switch (action.type) {
+    case 'weighed':
+      return `Weighed ${action.massG} g (line ${action.lineId})`;
+    case 'unweighed':
+      return `Weighing taken back (line ${action.lineId})`;
+    case 'added':
+      return `Added ${action.massG} g of ${action.ingredientId}`;
+    case 'stepDone':
+      return `Step done (${action.stepId})`;
+    case 'stepReopened':
+      return `Step opened again (${action.stepId})`;
+    case 'timerStarted':
+      return `Timer started, ${formatClock(action.durationS)}`;
+    case 'timerChanged':
+      return `Timer changed by ${formatClock(action.deltaS)}`;
+    case 'timerStopped':
+      return 'Timer stopped';
+    case 'rise':
+      return `Risen ${action.grownPercent} %`;
+    case 'riseTakenBack':
+      return 'A rise mark taken back';
+    case 'felt':
+      return `Felt ${action.band}`;
+    case 'noted':
+      return `Note: ${action.text.slice(0, 60)}`;
+    case 'closed':
+      return 'The log of a bake';
+    case 'outcomeCorrected':
+      return 'A correction of the log';
+    case 'abandoned':
+      return 'A bake given up';
+    case 'reopened':
+      return 'A bake opened again';
+  }
+}
