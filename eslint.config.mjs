@@ -38,7 +38,10 @@ const rules = [
         'error',
         { considerDefaultExhaustiveForUnions: true },
       ],
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       'no-control-regex': 'off',
       'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],

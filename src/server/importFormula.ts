@@ -63,7 +63,7 @@ export async function importFormula(
     await lockEntries(client, kitchen.id);
     const earlier = await findByRequest(client, kitchen.id, requestId, null);
     if (earlier) {
-      const { same: _, ...saved } = earlier;
+      const { same: _same, ...saved } = earlier;
       const kept = await findRevision(client, kitchen.id, saved.id, saved.revision);
       return kept && saved.revision === 1 && sameContent(plainIds(kept.formula), plainIds(formula))
         ? done(saved)

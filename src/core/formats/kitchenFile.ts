@@ -73,7 +73,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
       kit?: { scaleG?: unknown } | null;
     };
     const { altitudeM, scales, ...details } = kitchen ?? {};
-    const { scaleG: _, ...known } = kit ?? { ...ORDINARY_KIT, altitudeM, scaleG: null };
+    const { scaleG: _scaleG, ...known } = kit ?? { ...ORDINARY_KIT, altitudeM, scaleG: null };
     return { ...rest, version: 4, kitchen: details, kit: { ...known, scales } };
   },
 };
