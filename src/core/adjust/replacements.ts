@@ -6,21 +6,35 @@ export const AVOIDED = [
 ] as const; // prettier-ignore
 export type Avoided = (typeof AVOIDED)[number];
 
+const namesOf = ({ name, alsoCalled }: Ingredient): string => [name, ...alsoCalled].join(' · ');
+
+/** By what it is called, in the library by its id as well; a baker's own id says nothing. */
+const named = (ingredient: Ingredient, word: RegExp): boolean =>
+  word.test(namesOf(ingredient)) ||
+  (!ingredient.id.startsWith('own-') && word.test(ingredient.id.replaceAll('-', ' ')));
+
+/** Avoided by some though no allergen by law, so that an own ingredient may be without the mark and say so by its name only. */
+const OWN_NAMES: Partial<Record<Avoided, RegExp>> = {
+  maize: /\bmaize\b|\bcorn(?:flour|meal|starch)?\b|\bpolenta\b/i,
+};
+
 /** Does an ingredient fall under it? By allergen where there is one, by name otherwise. */
 export function fallsUnder(avoided: Avoided, ingredient: Ingredient): boolean {
   switch (avoided) {
     case 'oats':
-      return /(?:^|-)oats?(?:-|$)/.test(ingredient.id) || /\boats?\b/i.test(ingredient.name);
+      return named(ingredient, /\boats?\b/i);
     case 'potato':
-      return /(?:^|-)potato(?:-|$)/.test(ingredient.id) && !ingredient.id.startsWith('sweet');
+      return named(ingredient, /(?<!sweet[ -])\bpotato(?:es)?\b/i);
     case 'rice':
-      return /(?:^|-)rice(?:-|$)/.test(ingredient.id);
+      return named(ingredient, /\brice\b/i);
     case 'psyllium':
-      return ingredient.id.startsWith('psyllium');
+      return named(ingredient, /\bpsyllium\b|\bispaghula\b/i);
     case 'xanthan':
-      return ingredient.id === 'xanthan';
+      return named(ingredient, /\bxanthan\b/i);
     default:
-      return ingredient.allergens.includes(avoided);
+      return (
+        ingredient.allergens.includes(avoided) || (OWN_NAMES[avoided]?.test(namesOf(ingredient)) ?? false)
+      );
   }
 }
 

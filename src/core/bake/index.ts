@@ -22,3 +22,4 @@ export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } 
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';
 export { stateOf, type BakeRecord } from './bakeRecord';
+export { runningTimers, type RunningTimer } from './runningTimers';

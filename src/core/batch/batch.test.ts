@@ -54,6 +54,21 @@ describe('scaling', () => {
     ).toMatchObject({ count: 1 });
   });
 
+  test('once the formula is once its pieces, whatever the bowl keeps; never none', () => {
+    const once = (pieceMassG: number, factor = 1) =>
+      plan({ mode: 'factor', factor, pieceMassG, bowlLossPercent: 1 }, fine).pieces;
+    // a loaf of 980 g of dough: the bowl keeps 10, and it is still a loaf
+    expect(once(980)).toMatchObject({ count: 1, remainderG: 0 });
+    expect(once(980).doughG).toBeCloseTo(970.2, 1);
+    expect(once(122.5)).toMatchObject({ count: 8 });
+    expect(once(122.5).doughG).toBeCloseTo(970.2 / 8, 1);
+    // less than one piece is one smaller piece
+    expect(once(2000)).toMatchObject({ count: 1 });
+    expect(once(2000).doughG).toBeCloseTo(970.2, 1);
+    // room for ten and a half is ten and a half
+    expect(once(92)).toMatchObject({ count: 10, doughG: 92 });
+  });
+
   test('every line is scaled alike and mass is conserved before rounding', () => {
     fc.assert(
       fc.property(anyFormula, fc.double({ min: 0.05, max: 20, noNaN: true }), (formula, factor) => {
@@ -70,7 +85,10 @@ describe('scaling', () => {
           formulaTotals(formula, libraryBook).hydrationAll!,
           9,
         );
-        expect(sheet.pieces.count * 100 + sheet.pieces.remainderG).toBeCloseTo(sheet.usableDoughG, 3);
+        expect(sheet.pieces.count * sheet.pieces.doughG + sheet.pieces.remainderG).toBeCloseTo(
+          sheet.usableDoughG,
+          3,
+        );
       }),
     );
   });

@@ -20,6 +20,13 @@ function pieceDoughG(request: BatchRequest): number {
   return request.pieceMassG / (1 - request.bakeLossPercent / 100);
 }
 
+/** Nobody makes one roll fewer because the scraper kept a spoon: so much lighter a piece may come out than was asked. */
+const LIGHTER = 0.04;
+
+/** How many whole pieces a dough gives: never none, and as many as there would be without what the bowl keeps. */
+const wholePieces = (usableDoughG: number, eachG: number): number =>
+  Math.max(1, Math.floor((usableDoughG / eachG) * (1 + LIGHTER) + 1e-6));
+
 /** By how much every mass of the formula is multiplied, before rounding. */
 function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): Result<number> {
   switch (request.mode) {
@@ -39,8 +46,8 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
 /**
  * Scales a formula to a batch and rounds it to the kitchen's scales. Everything follows the one factor, toppings too.
  *
- * Whole pieces only: the remainder is stated, never spread in silence. In `pieces` mode rounding may leave the dough a
- * gram or two off; the count stays what was asked and the shortage or excess shows in the remainder (never below 0).
+ * Whole pieces only: the remainder is stated, never spread in silence. Asked for pieces, rounding may leave the dough a gram or two off;
+ * the count stays what was asked. Asked otherwise there is at least one piece, and each may be up to 4 % lighter than usual.
  *
  * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
  *   `tooSmall` at `factor` when a line leaves 0.01 g ... 1 t
@@ -85,8 +92,9 @@ export function planBatch(
   );
   const usableDoughG = doughG * kept(request.bowlLossPercent);
   const eachG = pieceDoughG(request);
-  // a hair of tolerance: 680 g must divide into 8 of 85 g although 8 * 85 / 680 is not exactly 1 in binary
-  const count = request.mode === 'pieces' ? request.pieces : Math.floor(usableDoughG / eachG + 1e-6);
+  const count = request.mode === 'pieces' ? request.pieces : wholePieces(usableDoughG, eachG);
+  // what the bowl keeps is shared by all pieces; asked for a number of pieces, their weight is what was asked
+  const pieceG = request.mode === 'pieces' ? eachG : Math.min(eachG, usableDoughG / count);
   return ok({
     name: formula.name,
     style: formula.style,
@@ -99,9 +107,9 @@ export function planBatch(
     usableDoughG,
     pieces: {
       count,
-      doughG: eachG,
-      remainderG: Math.max(0, usableDoughG - count * eachG),
-      bakedG: request.mode === 'pieces' ? eachG * (1 - request.bakeLossPercent / 100) : null,
+      doughG: pieceG,
+      remainderG: Math.max(0, usableDoughG - count * pieceG),
+      bakedG: request.mode === 'pieces' ? pieceG * (1 - request.bakeLossPercent / 100) : null,
     },
     rounding: {
       hydrationAll: { exact: exact.hydrationAll, rounded: rounded.hydrationAll },

@@ -176,7 +176,7 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
   }
   const frying = formula.steps.filter((step) => step.kind === 'fry');
   if (frying.length > 0) cautions.push({ code: 'hotOil', ingredientIds: [] });
-  // In the crumb a fat never passes the boiling point of water: on a griddle only what lies bare is meant, in a fryer all of it.
+  // In the crumb a fat never passes the boiling point of water, in a fryer neither: only what lies bare is meant.
   const bare = new Set(
     insideFormula(formula, book).flatMap(({ ingredient, dough }) => (dough ? [] : [ingredient.id])),
   );
@@ -184,7 +184,7 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
     Math.max(-Infinity, ...formula.steps.flatMap((step) => (step.kind === kind ? (step.tempC ?? []) : [])));
   for (const { id, smokePointC, roles } of marks) {
     if (smokePointC === null || !roles.includes('fat')) continue;
-    const tempC = Math.max(hottest('fry'), bare.has(id) ? hottest('griddle') : -Infinity);
+    const tempC = bare.has(id) ? Math.max(hottest('fry'), hottest('griddle')) : -Infinity;
     if (tempC > smokePointC - SMOKE_MARGIN_C) {
       cautions.push({ code: 'smokePoint', ingredientIds: [id], tempC, smokePointC });
     }

@@ -4,16 +4,18 @@ import { batchRequestSchema } from '../batch/batchRequest';
 import { batchSheetSchema } from '../batch/batchSheet';
 import { ordinaryScales } from '../batch/scale';
 import { formulaSchema, type Formula } from '../formula/formulaSchema';
+import { sizeFromWords } from '../formula/sizeFromWords';
 import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEntrySchema';
 import { kitchenDetailsSchema, type KitchenDetails } from '../kit/kitchenDetails';
 import { kitSchema, type Kit } from '../kit/kitSchema';
 import type { DocumentKind } from './documentKind';
 
+/** 2: what shaping says of a piece's size stands in its field; the first version was computed from the words each time. */
 export const FORMULA: DocumentKind<Formula> = {
   name: 'formula',
-  version: 1,
+  version: 2,
   schema: formulaSchema,
-  upgrades: {},
+  upgrades: { 1: sizeFromWords },
 };
 
 /** How much was asked for, and the sheet that was made of it: what a bake keeps. */

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
-import { airPressurePa, boilingPointC, specificHeatJPerGK, waterTemperatureFor, type MixingDay } from '.';
+import {
+  airPressurePa,
+  boilingPointC,
+  doughTemperatureFor,
+  specificHeatJPerGK,
+  waterTemperatureFor,
+  type MixingDay,
+} from '.';
 
 const day: MixingDay = {
   roomC: 20,
@@ -81,6 +88,53 @@ test('where yeast or physics set the limit, it says so', () => {
   expect(waterTemperatureFor(dry, libraryBook, day)).toMatchObject({
     ok: false,
     problem: { code: 'required', path: 'water' },
+  });
+});
+
+test('milk in the place of water carries the warmth; with water beside it the water does', () => {
+  const pouring = (from: string, to: string) => ({
+    ...plainLoaf(),
+    stages: plainLoaf().stages.map((stage) => ({
+      ...stage,
+      lines: stage.lines.map((line) => (line.ingredientId === from ? { ...line, ingredientId: to } : line)),
+    })),
+  });
+  const solve = (to: string, part: Partial<MixingDay> = {}) => {
+    const solved = waterTemperatureFor(pouring('water', to), libraryBook, { ...day, ...part });
+    if (!solved.ok) throw new Error(solved.problem.path);
+    return solved.value;
+  };
+  const [water400, drink] = [solve('water'), solve('rice-drink')];
+  expect(drink.pouredIds).toEqual(['rice-drink']);
+  expect(drink.waterG).toBe(water400.waterG);
+  // a drink holds a little less heat a gram: it has to be a little warmer
+  expect(drink.waterC).toBeGreaterThan(water400.waterC);
+  expect(drink.waterC).toBeLessThan(water400.waterC + 2);
+  expect(solve('oat-drink-certified', { roomC: 42, wantedC: 18 })).toMatchObject({
+    iceG: 0,
+    warnings: ['tooCold'],
+  });
+});
+
+test('“mine is 44 °C: what then?” is the same balance read backwards', () => {
+  const forward = water();
+  const back = doughTemperatureFor(plainLoaf(), libraryBook, day, forward.waterC);
+  expect(back.ok && back.value.doughC).toBeCloseTo(day.wantedC, 9);
+  const at = (pouredC: number, part: Partial<MixingDay> = {}) => {
+    const made = doughTemperatureFor(plainLoaf(), libraryBook, { ...day, ...part }, pouredC);
+    if (!made.ok) throw new Error(made.problem.code);
+    return made.value;
+  };
+  expect(at(44, { roomC: 21 }).doughC).toBeGreaterThan(33);
+  expect(at(44, { roomC: 21 }).doughC).toBeLessThan(36.5);
+  // what is wanted has no say in what comes
+  expect(at(44, { wantedC: 20 }).doughC).toBeCloseTo(at(44, { wantedC: 32 }).doughC, 1);
+  expect([at(44).warnings, at(52).warnings, at(70).warnings]).toEqual([[], ['yeastHurt'], ['yeastDead']]);
+  const { lowC, doughC, highC } = at(44);
+  expect(highC - doughC).toBeGreaterThan(0.5);
+  expect(doughC - lowC).toBeCloseTo(highC - doughC, 9);
+  expect(doughTemperatureFor(plainLoaf(), libraryBook, day, 130)).toMatchObject({
+    problem: { code: 'tooLarge', path: 'pouredC' },
   });
 });
 

@@ -49,7 +49,7 @@ export interface MixingDay {
 /** Dry-yeast and fresh-yeast windows, °C: suppliers' guidance; killing from Saccharomyces thermal death studies. */
 export const YEAST_C = { bloomFrom: 35, bloomTo: 43, hurtFrom: 50, deadFrom: 60 } as const;
 
-export type WaterWarning = 'yeastHurt' | 'yeastDead' | 'needsIce' | 'tooMuchIce' | 'nearBoiling';
+export type WaterWarning = 'yeastHurt' | 'yeastDead' | 'needsIce' | 'tooMuchIce' | 'tooCold' | 'nearBoiling';
 
 export interface WaterTemperature {
   /** Temperature of the water poured, °C, with its 80 % range. Beyond what water can be it stays there and a warning says so. */
@@ -57,6 +57,8 @@ export interface WaterTemperature {
   readonly lowC: number;
   readonly highC: number;
   readonly waterG: number;
+  /** What is poured: water, or the drinks in its place. */
+  readonly pouredIds: readonly string[];
   /** Part of the water to be given as ice, g. */
   readonly iceG: number;
   /** The dough that really comes of it, °C. */
@@ -80,19 +82,26 @@ const isKeptCold = ({ allergens, family, per100g }: Ingredient): boolean =>
     allergens.includes('egg') ||
     (allergens.includes('milk') && family === 'eggAndDairy'));
 
-/**
- * The temperature of the poured water that makes a dough of the wanted temperature.
- *
- * Heat balance Σ m c (T_wanted - T) over everything but the water = heat of the water + work of mixing + heat of wetting;
- * specific heats from composition. Below the coldest tap water part of it is given as ice (333.6 J/g), at most half.
- *
- * @returns `required` at `water` when the formula pours no water; limits of {@link DOUGH_TEMPERATURE_LIMITS} by field
- */
-export function waterTemperatureFor(
-  formula: Pick<Formula, 'stages'>,
-  book: IngredientBook,
-  day: MixingDay,
-): Result<WaterTemperature> {
+/** What is poured: water, or where none is, the milks and juices in its place. Not eggs, and nothing that is spooned. */
+const isPoured = ({ roles, per100g }: Ingredient): boolean =>
+  roles[0] === 'liquid' && per100g.water.value > 80;
+const isWater = ({ id }: Ingredient): boolean => id === 'water' || id === 'sparkling-water';
+
+/** What everything gives that is not poured, around the wanted temperature. */
+interface Balance {
+  readonly pouredIds: readonly string[];
+  readonly pouredG: number;
+  readonly pouredJPerK: number;
+  readonly wholeJPerK: number;
+  /** With the bowl, which ends as warm as the dough. */
+  readonly withBowlJPerK: number;
+  readonly baseG: number;
+  readonly frictionSd: number;
+  readonly shares: WaterTemperature['shares'];
+  readonly givenJ: number;
+}
+
+function balanceOf(formula: Pick<Formula, 'stages'>, book: IngredientBook, day: MixingDay): Result<Balance> {
   for (const field of ['roomC', 'wantedC', 'bowlG', 'mixMin', 'altitudeM', 'tapC'] as const) {
     const checked = within(day[field], DOUGH_TEMPERATURE_LIMITS[field], field);
     if (!checked.ok) return checked;
@@ -106,29 +115,38 @@ export function waterTemperatureFor(
     if (!checked.ok) return checked;
   }
   const { wantedC } = day;
-  let waterG = 0;
+  const lines = formula.stages
+    .filter(isDoughStage)
+    .flatMap((stage) => stage.lines)
+    .flatMap(({ ingredientId, massG }) => {
+      const ingredient = book.get(ingredientId);
+      return ingredient ? [{ ingredient, massG }] : [];
+    });
+  const carries = lines.some(({ ingredient }) => isWater(ingredient)) ? isWater : isPoured;
+  const pouredIds = new Set<string>();
+  let pouredG = 0;
+  let pouredJPerK = 0;
   let dryJ = 0;
   let coldJ = 0;
   let heatJPerK = 0;
   let baseG = 0;
-  for (const line of formula.stages.filter(isDoughStage).flatMap((stage) => stage.lines)) {
-    const ingredient = book.get(line.ingredientId);
-    if (!ingredient) continue;
-    if (ingredient.id === 'water' || ingredient.id === 'sparkling-water') {
-      waterG += line.massG;
+  for (const { ingredient, massG } of lines) {
+    if (carries(ingredient)) {
+      pouredIds.add(ingredient.id);
+      pouredG += massG;
+      pouredJPerK += massG * (isWater(ingredient) ? 4.18 : specificHeatJPerGK(ingredient.per100g, wantedC));
       continue;
     }
     const cold = day.fridgeC !== null && isKeptCold(ingredient);
     const tempC = cold ? (day.fridgeC ?? day.roomC) : day.roomC;
     const c = specificHeatJPerGK(ingredient.per100g, (tempC + wantedC) / 2);
-    heatJPerK += line.massG * c;
-    if (cold) coldJ += line.massG * c * (tempC - wantedC);
-    else dryJ += line.massG * c * (tempC - wantedC);
-    if (isFlourBase(ingredient)) baseG += line.massG;
+    heatJPerK += massG * c;
+    if (cold) coldJ += massG * c * (tempC - wantedC);
+    else dryJ += massG * c * (tempC - wantedC);
+    if (isFlourBase(ingredient)) baseG += massG;
   }
-  if (waterG <= 0) return refuse('required', 'water');
-  const waterJPerK = waterG * 4.18;
-  const wholeJPerK = heatJPerK + waterJPerK;
+  if (pouredG <= 0) return refuse('required', 'water');
+  const wholeJPerK = heatJPerK + pouredJPerK;
   const measured = day.frictionCPerMin ?? null;
   // measured, it still differs from dough to dough
   const friction =
@@ -136,43 +154,117 @@ export function waterTemperatureFor(
   const bowlJ = day.bowlG * HEAT.bowlJPerGK.value * (day.roomC - wantedC);
   const workJ = friction.value * day.mixMin * wholeJPerK;
   const wettingJ = baseG * HEAT.wettingJPerG.value;
-  const givenJ = dryJ + coldJ + bowlJ + workJ + wettingJ;
-  const exactC = wantedC - givenJ / waterJPerK;
-  const sdC = Math.hypot(
-    (friction.sd * day.mixMin * wholeJPerK) / waterJPerK,
-    (baseG * HEAT.wettingJPerG.sd) / waterJPerK,
-    (day.bowlG * HEAT.bowlJPerGK.sd * (day.roomC - wantedC)) / waterJPerK,
-    (HEAT.readingSdC * wholeJPerK) / waterJPerK,
+  return ok({
+    pouredIds: [...pouredIds],
+    pouredG,
+    pouredJPerK,
+    wholeJPerK,
+    withBowlJPerK: wholeJPerK + day.bowlG * HEAT.bowlJPerGK.value,
+    baseG,
+    frictionSd: friction.sd,
+    shares: { dryJ, coldJ, bowlJ, workJ, wettingJ },
+    givenJ: dryJ + coldJ + bowlJ + workJ + wettingJ,
+  });
+}
+
+/** What is unsure of the heat in a dough, J (sd). */
+const unsureJ = ({ wholeJPerK, baseG, frictionSd }: Balance, day: MixingDay): number =>
+  Math.hypot(
+    frictionSd * day.mixMin * wholeJPerK,
+    baseG * HEAT.wettingJPerG.sd,
+    day.bowlG * HEAT.bowlJPerGK.sd * (day.roomC - day.wantedC),
+    HEAT.readingSdC * wholeJPerK,
   );
+
+function yeastWarning(pouredC: number): WaterWarning[] {
+  if (pouredC >= YEAST_C.deadFrom) return ['yeastDead'];
+  return pouredC >= YEAST_C.hurtFrom ? ['yeastHurt'] : [];
+}
+
+/**
+ * The temperature of what is poured that makes a dough of the wanted temperature: of the water, or where no water is poured, of the
+ * milk or juice in its place.
+ *
+ * Heat balance Σ m c (T_wanted - T) over everything but the poured = heat of the poured + work of mixing + heat of wetting;
+ * specific heats from composition. Below the coldest tap water part of it is given as ice (333.6 J/g), at most half; a drink cannot be
+ * given as ice and stays as cold as a fridge has it.
+ *
+ * @returns `required` at `water` when the formula pours nothing; limits of {@link DOUGH_TEMPERATURE_LIMITS} by field
+ */
+export function waterTemperatureFor(
+  formula: Pick<Formula, 'stages'>,
+  book: IngredientBook,
+  day: MixingDay,
+): Result<WaterTemperature> {
+  const balance = balanceOf(formula, book, day);
+  if (!balance.ok) return balance;
+  const { pouredIds, pouredG, pouredJPerK, withBowlJPerK, shares, givenJ } = balance.value;
+  const { wantedC } = day;
+  const exactC = wantedC - givenJ / pouredJPerK;
+  const sdC = unsureJ(balance.value, day) / pouredJPerK;
   const boilingC = boilingPointC(day.altitudeM);
+  const water = pouredIds.every((id) => id === 'water' || id === 'sparkling-water');
+  const coldestC = water ? day.tapC : Math.min(day.tapC, day.fridgeC ?? FRIDGE_C);
 
   const warnings: WaterWarning[] = [];
   let waterC = exactC;
   let iceG = 0;
-  if (exactC < day.tapC) {
-    // ice takes its heat of melting as well as warming like water from 0 °C
-    const needJ = waterJPerK * (day.tapC - exactC);
-    iceG = needJ / (HEAT.iceJPerG + 4.18 * day.tapC);
-    warnings.push(iceG > waterG / 2 ? 'tooMuchIce' : 'needsIce');
-    iceG = Math.min(iceG, waterG / 2);
-    waterC = day.tapC;
+  if (exactC < coldestC) {
+    waterC = coldestC;
+    if (water) {
+      // ice takes its heat of melting as well as warming like water from 0 °C
+      iceG = (pouredJPerK * (coldestC - exactC)) / (HEAT.iceJPerG + 4.18 * coldestC);
+      warnings.push(iceG > pouredG / 2 ? 'tooMuchIce' : 'needsIce');
+      iceG = Math.min(iceG, pouredG / 2);
+    } else warnings.push('tooCold');
   }
   if (exactC > boilingC - 5) {
     warnings.push('nearBoiling');
     waterC = boilingC - 5;
   }
-  if (waterC >= YEAST_C.deadFrom) warnings.push('yeastDead');
-  else if (waterC >= YEAST_C.hurtFrom) warnings.push('yeastHurt');
-  const waterHeatJ = waterJPerK * (waterC - wantedC) - iceG * (HEAT.iceJPerG + 4.18 * waterC);
+  warnings.push(...yeastWarning(waterC));
+  const pouredJ = pouredJPerK * (waterC - wantedC) - iceG * (HEAT.iceJPerG + 4.18 * waterC);
   return ok({
     waterC,
     lowC: waterC - Z80 * sdC,
     highC: waterC + Z80 * sdC,
-    waterG,
+    waterG: pouredG,
+    pouredIds,
     iceG,
-    doughC: wantedC + (givenJ + waterHeatJ) / wholeJPerK,
+    doughC: wantedC + (givenJ + pouredJ) / withBowlJPerK,
     warnings,
     boilingC,
-    shares: { dryJ, coldJ, bowlJ, workJ, wettingJ },
+    shares,
   });
+}
+
+/** A drink from an ordinary fridge, °C. */
+const FRIDGE_C = 5;
+
+export interface DoughTemperature {
+  readonly doughC: number;
+  readonly lowC: number;
+  readonly highC: number;
+  readonly warnings: readonly WaterWarning[];
+}
+
+/**
+ * The other way round, "mine is 44 °C: what then?": the dough that comes of it, with its 80 % range, and what that does to yeast.
+ * Worked: 400 g of water at 44 °C on 500 g of flours and egg at 21 °C, six minutes in a machine, end near 35 °C.
+ * @param pouredC what the thermometer says of what is poured, within 0 °C and the boiling point
+ */
+export function doughTemperatureFor(
+  formula: Pick<Formula, 'stages'>,
+  book: IngredientBook,
+  day: MixingDay,
+  pouredC: number,
+): Result<DoughTemperature> {
+  const balance = balanceOf(formula, book, day);
+  if (!balance.ok) return balance;
+  const checked = within(pouredC, { min: 0, max: boilingPointC(day.altitudeM) }, 'pouredC');
+  if (!checked.ok) return checked;
+  const { pouredJPerK, withBowlJPerK, givenJ } = balance.value;
+  const doughC = day.wantedC + (givenJ + pouredJPerK * (pouredC - day.wantedC)) / withBowlJPerK;
+  const sdC = unsureJ(balance.value, day) / withBowlJPerK;
+  return ok({ doughC, lowC: doughC - Z80 * sdC, highC: doughC + Z80 * sdC, warnings: yeastWarning(pouredC) });
 }

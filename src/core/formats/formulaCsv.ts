@@ -23,9 +23,16 @@ const LOSES: readonly Loss[] = [
   'ownIngredients',
 ];
 
-/** A text a spreadsheet would take for a formula is marked as text, the way spreadsheets themselves do it. */
-const asText = (text: string): string => (/^[=+\-@\t]/.test(text) ? `'${text}` : text);
-const fromText = (text: string): string => (/^'[=+\-@\t]/.test(text) ? text.slice(1) : text);
+/**
+ * How a cell begins that a spreadsheet would run: one of `= + - @`, also in full width, after any blanks that it drops (no-break, zero
+ * width, byte order mark among them), or a tab or return.
+ */
+const RUNS =
+  /^(?:[\s\u00ad\u180e\u200b-\u200f\u2028-\u202f\u205f-\u2064\u3000\ufeff]*[=+\-@\uff1d\uff0b\uff0d\uff20\u2212]|[\t\r])/;
+
+/** A text a spreadsheet would take for a formula is marked as text, the way spreadsheets themselves do it. One that is marked already is marked once more, so that it comes back as it was. */
+const asText = (text: string): string => (RUNS.test(text) || /^'+/.test(text) ? `'${text}` : text);
+const fromText = (text: string): string => (text.startsWith("'") ? text.slice(1) : text);
 
 /** A formula's ingredients as CSV (RFC 4180, comma, CRLF), with the losses. Grams in full, so that they come back the same. */
 export function writeFormulaCsv(formula: Formula, book: IngredientBook): { text: string; losses: Loss[] } {
@@ -50,6 +57,9 @@ export function writeFormulaCsv(formula: Formula, book: IngredientBook): { text:
   };
 }
 
+/** A table of a recipe has a handful; a row without end is no row. */
+const MOST_COLUMNS = 60;
+
 const HEADS: Readonly<Record<string, (typeof COLUMNS)[number]>> = {
   part: 'part', stage: 'part', section: 'part', kind: 'kind', ingredient: 'ingredient', name: 'ingredient', id: 'id',
   grams: 'grams', g: 'grams', 'weight (g)': 'grams', weight: 'grams', amount: 'grams', percent: 'percent', '%': 'percent',
@@ -72,6 +82,7 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
   const broken = parsed.errors.find(({ code }) => code === 'MissingQuotes' || code === 'InvalidQuotes');
   if (broken) return refuse('notText', `row.${(broken.row ?? 0) + 1}`);
   const [head = [], ...rows] = parsed.data;
+  if (head.length > MOST_COLUMNS) return refuse('tooMany', 'row.1', { max: MOST_COLUMNS });
   const columns = head.map((name) => HEADS[name.trim().toLowerCase()] ?? null);
   if (!columns.includes('ingredient') && !columns.includes('id')) return refuse('wrongFormat', 'row.1');
   if (!columns.includes('grams')) return refuse('wrongFormat', 'row.1');
@@ -81,12 +92,14 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
   for (const [index, row] of rows.entries()) {
     const number = index + 2;
     const cell: Partial<Record<(typeof COLUMNS)[number], string>> = {};
+    if (row.length > MOST_COLUMNS) return refuse('tooMany', `row.${number}`, { max: MOST_COLUMNS });
     for (const [at, column] of columns.entries()) {
-      const raw = (row[at] ?? '').trim();
-      if (/^[=@]|^[+-](?![\d.,]+$)|^\t/.test(raw))
+      const whole = row[at] ?? '';
+      if (whole.length > 400) return refuse('tooLong', `row.${number}.${column ?? at + 1}`, { max: 400 });
+      const raw = whole.trim();
+      if (RUNS.test(whole) && !/^[+-]?[\d.,]+$/.test(raw))
         return refuse('formulaCell', `row.${number}.${column ?? at + 1}`);
       if (!isPlain(raw, false)) return refuse('control', `row.${number}.${column ?? at + 1}`);
-      if (raw.length > 400) return refuse('tooLong', `row.${number}.${column ?? at + 1}`, { max: 400 });
       if (column) cell[column] = fromText(raw);
     }
     if (Object.values(cell).every((value) => value === '')) continue;

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { checkFormula } from '../formula/checkFormula';
 import { allLines, type Formula } from '../formula/formula';
 import { formulaSchema } from '../formula/formulaSchema';
+import { sizeFromWords } from '../formula/sizeFromWords';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEntrySchema';
 import { layOver } from '../ingredients/layOver';
@@ -11,22 +12,32 @@ import { readJson } from './readJson';
 
 /**
  * The open format of one formula, with whatever of the writer's own ingredients it needs to be understood elsewhere.
- * Described with an example in docs/formats.md. Version history: 1, the first.
+ * Described with an example in docs/formats.md. Version history: 1, the first; 2, sizes
+ * in their field instead of in words.
  */
 export const FORMULA_FORMAT = 'honest-crumb.formula';
-export const FORMULA_VERSION = 1;
+export const FORMULA_VERSION = 2;
 
-const formulaFileV1Schema = z.strictObject({
+const formulaFileV2Schema = z.strictObject({
   format: z.literal(FORMULA_FORMAT),
-  version: z.literal(1),
+  version: z.literal(2),
   formula: formulaSchema,
   /** Own ingredients, blends and bags the formula uses, directly or inside one another. */
   ingredients: z.array(kitchenEntrySchema).max(500),
 });
-export type FormulaFile = z.infer<typeof formulaFileV1Schema>;
+export type FormulaFile = z.infer<typeof formulaFileV2Schema>;
 
-/** One migration per old version, each to the next; none yet. */
-const MIGRATIONS: Readonly<Record<number, (file: unknown) => unknown>> = {};
+/** One migration per old version, each to the next. Every old version has a fixture that is read for ever. */
+const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
+  1: (file) => {
+    const { formula } = file as { formula?: unknown };
+    const sized =
+      typeof formula === 'object' && formula !== null
+        ? sizeFromWords(formula as Record<string, unknown>)
+        : formula;
+    return { ...file, version: 2, formula: sized };
+  },
+};
 
 export interface ReadFormulaFile {
   readonly file: FormulaFile;
@@ -53,13 +64,13 @@ export function readFormulaFile(text: string, library: IngredientBook): Result<R
       max: FORMULA_VERSION,
     });
   }
-  let migrated: unknown = data;
+  let migrated: object = data;
   for (let version = stated; version < FORMULA_VERSION; version++) {
     const migrate = MIGRATIONS[version];
     if (!migrate) return refuse('wrongVersion', 'version', { version, max: FORMULA_VERSION });
     migrated = migrate(migrated);
   }
-  const read = readAs(formulaFileV1Schema, migrated);
+  const read = readAs(formulaFileV2Schema, migrated);
   if (!read.ok) return read;
   const book = layOver(library, read.value.ingredients);
   if (!book.ok) return { ok: false, problem: { ...book.problem, path: `ingredients.${book.problem.path}` } };

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import papa from 'papaparse';
 import { allLines, applyEdit, type Formula } from '../formula';
 import { anyFormula, line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook, type KitchenEntry } from '../ingredients';
@@ -8,6 +9,7 @@ import type { Result } from '../result';
 import {
   readFormulaCsv, readFormulaFile, readRecipeJsonLd, writeFormulaCsv, writeFormulaFile, writeFormulaMarkdown, writeRecipeJsonLd,
 } from '.'; // prettier-ignore
+import { readText } from './readText';
 import exampleV1 from './fixtures/formula.v1.json';
 
 const ids = () => {
@@ -177,7 +179,7 @@ test('bad files are refused at the place', () => {
   expect(at('['.repeat(100_000))).toEqual(['tooDeep', 'file']);
   expect(at(`"${'x'.repeat(2_000_001)}"`)).toEqual(['tooLong', 'file']);
   expect(at(`\uFEFF${good.replace(/\n/g, '\r\n')}`)).toBeNull();
-  expect(changed((file) => (file.version = 2))).toEqual(['wrongVersion', 'version']);
+  expect(changed((file) => (file.version = 3))).toEqual(['wrongVersion', 'version']);
   expect(changed((file) => (file.version = '1'))).toEqual(['wrongVersion', 'version']);
   expect(changed((file) => (file.format = 'other'))).toEqual(['wrongFormat', 'format']);
   expect(changed((file) => (file.extra = 1))).toEqual(['notAllowed', '']);
@@ -277,4 +279,81 @@ test('no text makes a reader throw', () => {
     ),
     { numRuns: 400 },
   );
+});
+
+describe('a cell that a spreadsheet would run', () => {
+  const starts = [
+    '=',
+    '+',
+    '-',
+    '@',
+    '\t',
+    ' =',
+    '\u00a0=',
+    '\u200b=',
+    '\ufeff=',
+    '\u3000+',
+    '＝',
+    '＋',
+    '－',
+    '＠',
+    '−',
+    "'",
+    "'=",
+  ];
+  const withNote = (note: string): Formula => ({
+    ...plainLoaf(),
+    stages: plainLoaf().stages.map((stage, at) =>
+      at > 0
+        ? stage
+        : { ...stage, lines: stage.lines.map((line, index) => (index > 0 ? line : { ...line, note })) },
+    ),
+  });
+
+  // a tab is no letter of a note, and is refused before it gets so far
+  test.each(starts.filter((start) => start !== '\t').map((start) => [JSON.stringify(start), start]))(
+    'beginning with %s goes out as text and comes back as it was',
+    (_, start) => {
+      const note = `${start}cmd|x`;
+      const { text } = writeFormulaCsv(withNote(note), libraryBook);
+      for (const row of papa.parse(text.trim(), {}).data.flat())
+        expect(row).not.toMatch(/^[\s\u200b\ufeff\u00a0\u3000]*[=+\-@＝＋－＠−]\D/);
+      const back = readFormulaCsv(text, libraryBook);
+      expect(back.ok && back.value.parts[0]?.items[0]?.note).toBe(note);
+    },
+  );
+
+  test('is refused in a file from elsewhere, wherever it hides', () => {
+    for (const start of starts.filter((each) => !each.startsWith("'"))) {
+      const read = readFormulaCsv(`ingredient,grams\n${start}cmd|x,5`, libraryBook);
+      expect([start, read.ok ? null : read.problem.code]).toEqual([start, 'formulaCell']);
+    }
+  });
+});
+
+test('a million of anything is refused, or read like a recipe', () => {
+  const recipe = (text: string) =>
+    JSON.stringify({
+      '@type': 'Recipe',
+      name: 'x',
+      recipeIngredient: ['200 g rice flour'],
+      recipeInstructions: text,
+    });
+  const codes = (texts: readonly string[]) =>
+    texts.map((text) => {
+      const read = readText(text, libraryBook, 'metric', () => 'x');
+      return read.ok ? 'ok' : read.problem.code;
+    });
+  expect(
+    codes([
+      recipe('<'.repeat(1_900_000)),
+      recipe(`${' '.repeat(1_900_000)}x`),
+      `ingredient,grams\n${'a,'.repeat(900_000)}`,
+      `ingredient,grams\n${'a'.repeat(1_900_000)},5`,
+      '['.repeat(1_000_000),
+      '{"a":'.repeat(300_000),
+      '1'.repeat(1_900_000),
+      '1/2 '.repeat(400_000),
+    ]),
+  ).toEqual(['tooLong', 'ok', 'tooMany', 'tooLong', 'tooDeep', 'tooDeep', 'tooLong', 'tooLong']);
 });

@@ -6,6 +6,7 @@ import { batchRequestSchema } from '../batch/batchRequest';
 import { planBatch } from '../batch/planBatch';
 import { checkFormula } from '../formula/checkFormula';
 import { formulaSchema } from '../formula/formulaSchema';
+import { sizeFromWords } from '../formula/sizeFromWords';
 import { ORDINARY_KIT } from '../kit/kit';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
@@ -18,7 +19,8 @@ import { ok, refuse, type Result } from '../result';
 /**
  * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
- * 3, with its kit; 4, height and scales in the kit and nowhere else.
+ * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in
+ * their field instead of in words.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
 export const KITCHEN_VERSION = 4;
@@ -63,18 +65,42 @@ const kitchenFileV4Schema = z.strictObject({
 });
 export type KitchenFile = z.infer<typeof kitchenFileV4Schema>;
 
+/** What the words of a method said of a size, in its field: in every revision of a file that nobody has checked yet. */
+const withSizes = (formulas: unknown): unknown =>
+  !Array.isArray(formulas)
+    ? formulas
+    : formulas.map((each: { revisions?: unknown }) => ({
+        ...each,
+        revisions: !Array.isArray(each?.revisions)
+          ? each?.revisions
+          : each.revisions.map((revision: { formula?: unknown }) => ({
+              ...revision,
+              formula:
+                typeof revision?.formula === 'object' && revision.formula !== null
+                  ? sizeFromWords(revision.formula as Record<string, unknown>)
+                  : revision?.formula,
+            })),
+      }));
+
 /** One migration per old version, each to the next. Every old version has a fixture that is read for ever. */
 const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
   1: (file) => ({ ...file, version: 2, ingredients: [] }),
   2: (file) => ({ ...file, version: 3, kit: null }),
   3: (file) => {
-    const { kitchen, kit, ...rest } = file as {
+    const { kitchen, kit, formulas, ...rest } = file as {
+      formulas?: unknown;
       kitchen?: { altitudeM?: unknown; scales?: unknown };
       kit?: { scaleG?: unknown } | null;
     };
     const { altitudeM, scales, ...details } = kitchen ?? {};
     const { scaleG: _scaleG, ...known } = kit ?? { ...ORDINARY_KIT, altitudeM, scaleG: null };
-    return { ...rest, version: 4, kitchen: details, kit: { ...known, scales } };
+    return {
+      ...rest,
+      version: 4,
+      kitchen: details,
+      kit: { ...known, scales },
+      formulas: withSizes(formulas),
+    };
   },
 };
 

@@ -19,8 +19,11 @@ const LOSES: readonly Loss[] = [
   'roundedGrams',
 ];
 
-const isoDuration = (seconds: number): string =>
-  `PT${Math.floor(seconds / 3600)}H${Math.round((seconds % 3600) / 60)}M`;
+function isoDuration(seconds: number): string {
+  // rounded first: 59 min 40 s is an hour, not sixty minutes of one
+  const minutes = Math.round(seconds / 60);
+  return `PT${Math.floor(minutes / 60)}H${minutes % 60}M`;
+}
 
 /**
  * A formula as schema.org Recipe in JSON-LD (schema.org/Recipe, properties of Recipe and HowTo only). It makes no claim of a
@@ -86,7 +89,8 @@ const READ = new Set([
 const words = (value: unknown): string =>
   typeof value === 'string'
     ? value
-        .replace(/<[^>]{0,500}>/g, ' ')
+        // no `<` within: else every one of a million of them would be looked through anew
+        .replace(/<[^<>]{0,500}>/g, ' ')
         .replace(/&(?:nbsp|#160);/g, ' ')
         .replace(/&amp;/g, '&')
         .replace(/&frac12;/g, '½')

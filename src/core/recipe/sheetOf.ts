@@ -1,6 +1,8 @@
 import { emptyFormula, FORMULA_LIMITS, type Formula, type Line, type Stage } from '../formula/formula';
+import { sizeFromWords } from '../formula/sizeFromWords';
 import { formulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
+import { shortened } from '../plainTextSchema';
 import { within } from '../units/decimal';
 import type { RecipeReading } from './readRecipe';
 
@@ -104,12 +106,12 @@ export function sheetOfRecipe(
     ...(left.length > 0 ? [`Not on the sheet: ${left.join('; ')}`] : []),
   ].join('\n');
   const blank = emptyFormula(reading.title ?? 'From a pasted recipe', newId());
-  const formula: Formula = {
+  const formula: Formula = sizeFromWords({
     ...blank,
-    about: about.slice(0, FORMULA_LIMITS.aboutLength),
+    about: shortened(about, FORMULA_LIMITS.aboutLength),
     stages: stages.length > 0 ? stages : blank.stages,
     steps: reading.steps.slice(0, FORMULA_LIMITS.steps),
-  };
+  });
   const totals = formulaTotals(formula, book);
   const doughG = totals.doughG;
   return {

@@ -111,7 +111,7 @@ test('the other way round: what is supposed moves what it should, and leaves the
   const kept = JSON.stringify(loaf);
   const plain = forecast(loaf);
   const under = (what: WhatIf) => {
-    const other = supposing(what, loaf, ORDINARY_KITCHEN);
+    const other = supposing(what, loaf, ORDINARY_KITCHEN, libraryBook);
     return forecast(other.formula, other.kitchen);
   };
   const ready = (said: RunForecast) => said.rise.wantedAtS.value!;
@@ -132,13 +132,13 @@ test('the other way round: what is supposed moves what it should, and leaves the
 test('thicker, and on something else', () => {
   const disc = named('Quinoa');
   const thin = forecast(disc);
-  const thick = supposing({ type: 'thicker', factor: 1.5 }, disc, ORDINARY_KITCHEN);
+  const thick = supposing({ type: 'thicker', factor: 1.5 }, disc, ORDINARY_KITCHEN, libraryBook);
   const thicker = forecast(thick.formula, thick.kitchen);
   expect(thicker.slice!.heightMm).toBeCloseTo(1.5 * thin.slice!.heightMm, 3);
   expect(thicker.bake!.set.value).toBeGreaterThan(1.2 * thin.bake!.set.value!);
   const hearth = named('Buckwheat');
   const iron = forecast(hearth);
-  const tray = supposing({ type: 'plate', on: 'tray' }, hearth, ORDINARY_KITCHEN);
+  const tray = supposing({ type: 'plate', on: 'tray' }, hearth, ORDINARY_KITCHEN, libraryBook);
   expect(forecast(tray.formula, tray.kitchen).bake!.brownBase.value).toBeLessThan(iron.bake!.brownBase.value);
   // a lid's work is done while the crumb is still far from set in the middle, and not at once
   const { holds, set } = iron.bake!;
@@ -281,6 +281,44 @@ test('a probe’s log is read however it is written, or refused with its line', 
     [0, 27],
     [750, 50],
     [3750, 96],
+  ]);
+  // °F however it is written, in the heading or behind the figure
+  for (const heading of [
+    'time;Temp (°F)',
+    'Time;Probe F',
+    'time;temp_f',
+    'time;º F',
+    'time;deg F',
+    'time;Fahrenheit',
+  ])
+    expect([heading, points(`${heading}\n0;80.6\n300;212`)]).toEqual([
+      heading,
+      [
+        [0, 27],
+        [300, 100],
+      ],
+    ]);
+  expect(points('time;temp\n0;80.6 °F\n300;212F')).toEqual([
+    [0, 27],
+    [300, 100],
+  ]);
+  // clock times: with seconds, without, with the date, with am and pm, over midnight
+  expect(points('14:05:00,27\n14:15:30,60\n')).toEqual([
+    [0, 27],
+    [630, 60],
+  ]);
+  expect(points('time,core\n14:05,27\n14:06,30\n14:07,33')).toEqual([
+    [0, 27],
+    [60, 30],
+    [120, 33],
+  ]);
+  expect(points('2026-11-26 23:50:00,27\n2026-11-27T00:20:00Z,60')).toEqual([
+    [0, 27],
+    [1800, 60],
+  ]);
+  expect(points('11:50 am,27\n12:20 pm,60')).toEqual([
+    [0, 27],
+    [1800, 60],
   ]);
   expect(points('0,27\nten,40')).toEqual(['notANumber', 'line 2']);
   expect(points('0,27\n600,=A1')).toEqual(['notANumber', 'line 2']);

@@ -5,6 +5,7 @@ import { leaveningOf, type Leavening } from '../fermentation/leavening';
 import type { Learnt, RiseQuestion } from '../fermentation/riseCurve';
 import type { PlaceKind, Standing, Stay } from '../fermentation/thermalLag';
 import { isDoughStage, type Formula, type Style } from '../formula/formula';
+import { USUAL_SHAPE } from '../formula/usualShape';
 import type { FormulaTotals } from '../formula/totals';
 import { crumbMatterOf, type CrumbMatter } from '../heat/crumbMatter';
 import { ORDINARY_OVENS, type Oven } from '../heat/oven';
@@ -79,18 +80,6 @@ export interface RunBake {
   readonly preheat: { readonly plate: Plate | null; readonly setC: number } | null;
 }
 
-const SHAPE_OF: Readonly<Record<Style, Shape>> = {
-  tinLoaf: 'tin',
-  hearthLoaf: 'hearth',
-  baguette: 'baguette',
-  rolls: 'roll',
-  pizza: 'disc',
-  flatbread: 'flatbread',
-  boiledRing: 'ring',
-  friedDough: 'ring',
-  cheeseBuns: 'roll',
-  crackers: 'flatbread',
-};
 /** How many go in at once, where nobody said. */
 const LOAD_OF: Readonly<Record<Shape, number>> = {
   tin: 1, hearth: 1, baguette: 3, roll: 9, touchingRolls: 12, disc: 1, flatbread: 1, ring: 8, ball: 6,
@@ -110,23 +99,11 @@ const PRESSES: ReadonlySet<MethodStep['kind']> = new Set(['fold', 'divide', 'sha
 export const stepS = (step: MethodStep): number =>
   step.minS === null ? (USUAL_MIN[step.kind] ?? 5) * 60 : (step.minS + (step.maxS ?? step.minS)) / 2;
 
-/** What one piece is made into: the baker's word, else what the style usually is. Crackers bake as the sheet they are cut from. */
+/** What one piece is made into: the baker's word, else what the style usually is. Never guessed from the words of a method. */
 export function bakedAsOf(formula: Formula): NonNullable<Formula['bakedAs']> {
   if (formula.bakedAs) return formula.bakedAs;
-  const words = formula.steps
-    .map((step) => `${step.title} ${step.note}`)
-    .join(' ')
-    .toLowerCase();
-  const shape = SHAPE_OF[formula.style];
-  const touching = shape === 'roll' && /\b(touching|close on the tray|support each other)\b/.test(words);
-  const across = /\bto (\d{1,3}) cm\b/.exec(words);
-  return {
-    shape: touching ? 'touchingRolls' : shape,
-    lengthCm: across && shape !== 'tin' ? Math.min(120, Math.max(2, Number(across[1]))) : null,
-    widthCm: null,
-    tin: shape === 'tin' ? 'dark' : null,
-    perLoad: null,
-  };
+  const shape = USUAL_SHAPE[formula.style];
+  return { shape, lengthCm: null, widthCm: null, tin: shape === 'tin' ? 'dark' : null, perLoad: null };
 }
 
 function stayOf(

@@ -1,5 +1,6 @@
 import { allLines, atWeight, type Formula } from '../formula/formula';
 import { YEAST_KINDS } from '../formula/yeast';
+import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Oven } from '../heat/oven';
 import type { PlateKind, TinKind } from '../method/heating';
 import { bakedAsOf, type RunKitchen } from './runOf';
@@ -25,6 +26,7 @@ export function supposing(
   what: WhatIf,
   formula: Formula,
   kitchen: RunKitchen,
+  book: IngredientBook,
 ): { readonly formula: Formula; readonly kitchen: RunKitchen } {
   switch (what.type) {
     case 'room':
@@ -42,9 +44,7 @@ export function supposing(
           stages: formula.stages.map((stage) => ({
             ...stage,
             lines: stage.lines.map((line) =>
-              LIFTS.has(line.ingredientId) || line.ingredientId.endsWith('-starter')
-                ? atWeight(line, line.massG * what.factor)
-                : line,
+              lifts(line.ingredientId, book) ? atWeight(line, line.massG * what.factor) : line,
             ),
           })),
         },
@@ -97,6 +97,10 @@ export function supposing(
   }
 }
 
+/** Yeast, or a starter: the library's or the baker's own. */
+const lifts = (ingredientId: string, book: IngredientBook): boolean =>
+  LIFTS.has(ingredientId) || (book.get(ingredientId)?.roles[0] ?? '') === 'starter';
+
 /** Has it any yeast or starter to have less of? */
-export const hasYeast = (formula: Formula): boolean =>
-  allLines(formula).some((line) => LIFTS.has(line.ingredientId) || line.ingredientId.endsWith('-starter'));
+export const hasYeast = (formula: Formula, book: IngredientBook): boolean =>
+  allLines(formula).some((line) => lifts(line.ingredientId, book));

@@ -44,7 +44,14 @@ export function parseDurationS(text: string): Result<number> {
     const unit = part[2] ?? '';
     const bareS =
       previousUnitS === 3600 ? 60 : previousUnitS === 86_400 ? 3600 : previousUnitS === 60 ? 1 : 60;
-    const unitS = unit === '' ? (parts.length === 1 || index > 0 ? bareS : undefined) : SECONDS[unit];
+    const unitS =
+      unit === ''
+        ? parts.length === 1 || index > 0
+          ? bareS
+          : undefined
+        : Object.hasOwn(SECONDS, unit)
+          ? SECONDS[unit]
+          : undefined;
     if (unitS === undefined || unitS >= previousUnitS) return refuse('notADuration');
     total += number.value * unitS;
     previousUnitS = unitS;
@@ -105,7 +112,8 @@ export function parseDurationRangeS(text: string): Result<DurationRange> {
     return single.ok ? ok({ minS: single.value, maxS: null }) : single;
   }
   const lone = /^[\d.,]+$/.test(first);
-  const unit = /^[\d.,]+\s*([a-z]+)$/i.exec(last)?.[1] ?? '';
+  // the start shares the first unit of the end: "1-1 h 30" begins at an hour, not at a minute
+  const unit = /^[\d.,]+\s*([a-z]+)/i.exec(last)?.[1] ?? '';
   const from = parseDurationS(lone ? `${first} ${unit}` : first);
   const to = parseDurationS(last);
   if (!from.ok) return from;

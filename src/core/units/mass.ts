@@ -28,7 +28,8 @@ export function parseMassG(text: string, bareUnit: MassUnit): Result<number> {
   if (match[1] === '' && unit !== '') return refuse('notANumber');
   const number = parseDecimal(match[1] ?? '');
   if (!number.ok) return number;
-  const factor = FACTOR_G[unit === '' ? bareUnit : unit];
+  const named = unit === '' ? bareUnit : unit;
+  const factor = Object.hasOwn(FACTOR_G, named) ? FACTOR_G[named] : undefined;
   return factor === undefined ? refuse('unknownUnit', '', { unit }) : ok(number.value * factor);
 }
 

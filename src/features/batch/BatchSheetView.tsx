@@ -28,6 +28,27 @@ export function roundingWords({ rounding, stages }: BatchSheet): string {
     : `Rounded to the scale: ${shifts.join(', ')}.${worst}`;
 }
 
+/** Less than this share of a piece is no piece, only a scrap. */
+const SCRAP = 0.15;
+/** From this share of the dough on it is worth a word that it stays unused, or is not there. */
+const MUCH = 0.1;
+
+/** What is left of the dough beside the whole pieces, or missing for them. */
+export function leftOverWords({ pieces, usableDoughG }: BatchSheet, mass: (massG: number) => string): string {
+  const { count, doughG, remainderG } = pieces;
+  const shortG = count * doughG - usableDoughG;
+  if (shortG > Math.max(1, 0.005 * usableDoughG))
+    return `The pieces want ${mass(shortG)} more dough than there is: make them ${mass(usableDoughG / count)} each, or one fewer.`;
+  if (remainderG < 1 || remainderG < 0.005 * usableDoughG) return 'Nothing left over.';
+  if (remainderG >= doughG) return `${mass(remainderG)} of the dough is left over: enough for more pieces.`;
+  if (remainderG < SCRAP * doughG) return `A scrap of ${mass(remainderG)} is left over.`;
+  const much =
+    remainderG > MUCH * usableDoughG
+      ? `, ${Math.round((100 * remainderG) / usableDoughG)} % of the dough`
+      : '';
+  return `And a small one of ${mass(remainderG)}${much}.`;
+}
+
 /** The sheet to weigh from. Prints as it stands. */
 export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
   const units = useUnits();
@@ -45,10 +66,8 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
         )}
       </p>
       <p className="mt-1 text-sm text-soft">
-        {pieces.remainderG >= 1
-          ? `and a small one of ${units.mass(pieces.remainderG)}. `
-          : 'Nothing left over. '}
-        {units.mass(sheet.doughG)} of dough in all, {formatDecimal(sheet.factor, 3)} × the formula.
+        {leftOverWords(sheet, units.mass)} {units.mass(sheet.doughG)} of dough in all,{' '}
+        {formatDecimal(sheet.factor, 3)} × the formula.
       </p>
       <p className="mt-1 text-sm text-soft" data-testid="rounding">
         {roundingWords(sheet)}

@@ -4,7 +4,7 @@ import { eightRolls, loafSheet } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { show } from '../testKitchen';
 import { BatchQuestion } from './BatchQuestion';
-import { BatchSheetView, roundingWords } from './BatchSheetView';
+import { BatchSheetView, leftOverWords, roundingWords } from './BatchSheetView';
 import { requestOf, type BatchQuery } from './useBatchQuery';
 
 const query: BatchQuery = {
@@ -80,11 +80,32 @@ test('a query is the request it stands for', () => {
   });
 });
 
+test('a scrap is a scrap, what is missing is missing, and much that stays unused is said', () => {
+  const mass = (massG: number) => `${Math.round(massG)} g`;
+  const words = (count: number, doughG: number, usableDoughG: number) =>
+    leftOverWords(
+      {
+        ...loafSheet(85),
+        usableDoughG,
+        pieces: { count, doughG, remainderG: Math.max(0, usableDoughG - count * doughG), bakedG: null },
+      },
+      mass,
+    );
+  expect(words(8, 85, 680.9)).toBe('Nothing left over.');
+  expect(words(8, 85, 686)).toBe('A scrap of 6 g is left over.');
+  expect(words(8, 85, 720)).toBe('And a small one of 40 g.');
+  expect(words(1, 400, 500)).toBe('And a small one of 100 g, 20 % of the dough.');
+  expect(words(2, 85, 500)).toBe('330 g of the dough is left over: enough for more pieces.');
+  expect(words(8, 100, 680)).toBe(
+    'The pieces want 120 g more dough than there is: make them 85 g each, or one fewer.',
+  );
+});
+
 test('the sheet tells the yield, what is over, and what the scale did to the dough', () => {
   const plan = (stepG: 1 | 0.01, factor = 0.3) => loafSheet(85, [{ upToG: 100_000, stepG }], factor);
   show(<BatchSheetView sheet={plan(1)} />);
   expect(screen.getByTestId('yield')).toHaveTextContent('3 × 85 g of dough');
-  expect(screen.getByText(/and a small one of 39 g/)).toBeInTheDocument();
+  expect(screen.getByText(/And a small one of 39 g/)).toBeInTheDocument();
   expect(screen.getByTestId('weigh-salt')).toHaveTextContent('3g');
   expect(roundingWords(plan(0.01))).toBe(
     'Rounded to the scale: hydration, salt and binder stay as they are.',

@@ -206,6 +206,7 @@ export function BenchPage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) 
           planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
           draftKey={`form:outcome:${bake.id}`}
           deed="Close the bake"
+          twice="Yes, close the bake"
           onOutcome={(outcome) => tap({ type: 'closed', outcome })}
         />
       )}

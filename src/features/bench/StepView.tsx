@@ -1,6 +1,6 @@
 'use client';
 import { Check, Hand, Play, Plus, RotateCcw, Square } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { isRunning, isStepDone, timerLeftS, type BakeRecord } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
@@ -9,7 +9,6 @@ import { cx } from '@/ui/cx';
 import { useSteady } from '@/ui/useSteady';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { STEP_WORD } from '../wording/words';
-import { ring } from './bell';
 import { FeelMark } from './FeelMark';
 import { RiseMarks } from './RiseMarks';
 import type { Bench } from './useBench';
@@ -147,12 +146,6 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
   const leftS = timer ? timerLeftS(timer, now) : null;
   const over = running && leftS !== null && leftS <= 0;
   const planned = timerS(step);
-
-  const rang = useRef(false);
-  useEffect(() => {
-    if (over && !rang.current) ring();
-    rang.current = over;
-  }, [over]);
 
   const finish = () => {
     if (!tap({ type: 'stepDone', stepId: step.id })) onDone();

@@ -1,10 +1,19 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { afterEvent, bakeState, decide, type BakeAction, type BakeRecord, type BakeState } from '@/core/bake';
+import {
+  afterEvent,
+  bakeState,
+  decide,
+  runningTimers,
+  type BakeAction,
+  type BakeRecord,
+  type BakeState,
+} from '@/core/bake';
 import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
 import { useBook } from '../book/BookProvider';
 import { ask } from '../asking/ask';
+import { timerBoard } from '../timers/timerBoard';
 import { Outbox, type OutboxState } from './outbox';
 import { browserQueue } from '../queue/browserQueue';
 
@@ -66,6 +75,13 @@ export function useBench(bake: BakeRecord, nowMs: number): Bench {
       return allowed.ok ? afterEvent(so, { seq: so.lastSeq + 1, atMs: madeAtMs + box.offsetMs, action }) : so;
     }, kept);
   }, [bake, book, box]);
+
+  // every page rings what is known here, network or not
+  useEffect(
+    () => timerBoard.fromBench(bake.id, runningTimers(bake, state), box.offsetMs),
+    [bake, box.offsetMs, state],
+  );
+  useEffect(() => () => timerBoard.fromBench(bake.id, null, 0), [bake.id]);
 
   const tap = useCallback(
     (action: BakeAction) => {

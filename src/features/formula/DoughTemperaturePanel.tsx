@@ -2,6 +2,7 @@
 import { useMemo, useState, type ComponentProps } from 'react';
 import {
   DOUGH_TEMPERATURE_LIMITS,
+  doughTemperatureFor,
   waterTemperatureFor,
   YEAST_C,
   type MixingDay,
@@ -40,12 +41,14 @@ export function DoughTemperaturePanel() {
     altitudeM: kit.altitudeM,
     tapC: 12,
   });
+  const [mineC, setMineC] = useState<number | null>(null);
   const solved = useMemo(() => waterTemperatureFor(formula, book, day), [book, day, formula]);
   const warnings: Record<WaterWarning, string> = {
     yeastHurt: `Yeast is hurt from about ${units.temperature(YEAST_C.hurtFrom)}: stir it into the flour, not into this water.`,
     yeastDead: `From about ${units.temperature(YEAST_C.deadFrom)} yeast dies. Warm the flour or the bowl instead.`,
     needsIce: 'Colder than your tap: give part of it as ice.',
     tooMuchIce: 'Even half of it as ice is not cold enough: chill the flour too.',
+    tooCold: 'Colder than a fridge gets it: chill the flour and the bowl too.',
     nearBoiling: 'Hotter than water can be poured here: warm the flour or the bowl.',
   };
   const field = (
@@ -65,6 +68,10 @@ export function DoughTemperaturePanel() {
       {...as}
     />
   );
+  const poured = solved.ok
+    ? solved.value.pouredIds.map((id) => book.get(id)?.name.toLowerCase() ?? id).join(' and ')
+    : '';
+  const comes = mineC === null ? null : doughTemperatureFor(formula, book, day, mineC);
   const temperature = { show: units.temperatureNumber, read: units.parseTemperature };
   return (
     <div className="mt-1">
@@ -75,7 +82,7 @@ export function DoughTemperaturePanel() {
           </p>
           <p className="text-sm text-soft">
             {units.temperature(solved.value.lowC)} – {units.temperature(solved.value.highC)} for{' '}
-            {units.mass(solved.value.waterG)} of water
+            {units.mass(solved.value.waterG)} of {poured}
             {solved.value.iceG > 0.5 && (
               <strong className="text-ink">, {units.mass(solved.value.iceG)} of it ice</strong>
             )}
@@ -89,9 +96,37 @@ export function DoughTemperaturePanel() {
       ) : (
         <p role="alert" className="text-sm text-alarm">
           {solved.problem.path === 'water'
-            ? 'No water is poured in this formula.'
+            ? 'Nothing is poured in this formula: no water, no milk, no juice.'
             : wordProblem(solved.problem, preferences)}
         </p>
+      )}
+      {solved.ok && (
+        <div className="mt-2">
+          <NumberField
+            word="Mine is"
+            unit={units.temperatureUnit}
+            name="pouredC"
+            places={0}
+            optional
+            value={mineC}
+            bounds={{ min: 0, max: solved.value.boilingC }}
+            onChange={setMineC}
+            {...temperature}
+          />
+          {comes?.ok && (
+            <p role="status" className="text-sm" data-testid="dough-comes">
+              then the dough comes to <strong>{units.temperature(comes.value.doughC)}</strong>{' '}
+              <span className="text-soft">
+                ({units.temperature(comes.value.lowC)} – {units.temperature(comes.value.highC)})
+              </span>
+              {comes.value.warnings.map((warning) => (
+                <span key={warning} className="block text-alarm">
+                  {warnings[warning]}
+                </span>
+              ))}
+            </p>
+          )}
+        </div>
       )}
       <div className="mt-2 space-y-0.5">
         {field('wantedC', 'Dough wanted at', units.temperatureUnit, temperature)}

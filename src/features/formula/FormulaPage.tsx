@@ -89,6 +89,8 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      // a dialog lies over the sheet: what is undone there is its own typing
+      if (document.querySelector('[role="dialog"], [role="alertdialog"]')) return;
       event.preventDefault();
       leavingTheCell(event.shiftKey ? redo : undo);
     };

@@ -78,7 +78,7 @@ function Card({ card, mark }: { card: ShelfCard; mark: SliceFigures | null }) {
           <span className="whitespace-nowrap">
             {card.lastBakedAtMs === null
               ? 'not baked yet'
-              : `${card.bakes} × · ${time.day(card.lastBakedAtMs)}`}
+              : `${card.bakes} × · ${time.dayAndYear(card.lastBakedAtMs)}`}
           </span>
         </span>
       </Link>

@@ -20,7 +20,7 @@ export function BakeCard({ bake }: { bake: BakeRecord }) {
       href={`/logbook/${bake.id}`}
       className="grid gap-x-5 gap-y-1 border-t border-rule px-3 py-3 hover:bg-well sm:grid-cols-[8rem_minmax(0,1fr)_auto] sm:items-start"
     >
-      <span className="text-sm text-soft">{time.day(bake.startedAtMs)}</span>
+      <span className="text-sm text-soft">{time.dayAndYear(bake.startedAtMs)}</span>
       <span className="min-w-0">
         <strong className="font-head text-lg">{bake.sheet.name}</strong>
         <span className="ml-2 text-sm text-soft">

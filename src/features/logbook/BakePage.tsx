@@ -7,6 +7,7 @@ import { actualTotals, lossPercent, type BakeState, type Outcome, type BakeRecor
 import { formulaTotals } from '@/core/formula';
 import { formatDecimal, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
+import { useTwice } from '@/ui/useTwice';
 import { useBook } from '../book/BookProvider';
 import { useBench } from '../bench/useBench';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
@@ -32,6 +33,7 @@ export function BakePage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
   const bench = useBench(bake, nowMs);
   const { state, tap, outbox } = bench;
   const time = useKitchenTime();
+  const reopen = useTwice();
   const { preferences } = usePreferences();
   const [dialog, setDialog] = useState<'correct' | 'note' | null>(null);
   const book = useBook();
@@ -60,11 +62,22 @@ export function BakePage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
             </Link>
           </p>
         </div>
+        {state.endedAtMs !== null && (
+          <Button
+            look="quiet"
+            className="no-print min-h-10"
+            onClick={() => {
+              if (reopen.press()) tap({ type: 'reopened' });
+            }}
+          >
+            {reopen.asked ? 'Yes, open it again' : 'It is not over yet'}
+          </Button>
+        )}
         <Button className="no-print min-h-10" onClick={() => setDialog('note')}>
           Add a note
         </Button>
         <Link
-          href={`/formulas/${bake.formulaId}/batch?pieces=${bake.sheet.pieces.count}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
+          href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
           className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
         >
           Bake it again

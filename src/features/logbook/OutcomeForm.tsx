@@ -12,6 +12,7 @@ import {
 } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
+import { useTwice } from '@/ui/useTwice';
 import type { Preferences } from '../preferences/preferences';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { browserQueue } from '../queue/browserQueue';
@@ -39,6 +40,8 @@ interface OutcomeFormProps {
   /** Where the half-written form outlives a reload; none for a correction. */
   draftKey?: string;
   deed: string;
+  /** What is done here cannot be done by a knuckle that slips: it takes a second press, a moment later. */
+  twice?: string;
   onOutcome: (outcome: Outcome) => void;
 }
 
@@ -69,7 +72,14 @@ function inUnits({ text, massUnit, temperatureUnit }: OutcomeDraft, now: Prefere
 }
 
 /** What came out: a few numbers, a few marks, words. Nothing is required but honesty. */
-export function OutcomeForm({ start = emptyOutcome, planned, draftKey, deed, onOutcome }: OutcomeFormProps) {
+export function OutcomeForm({
+  start = emptyOutcome,
+  planned,
+  draftKey,
+  deed,
+  twice,
+  onOutcome,
+}: OutcomeFormProps) {
   const units = useUnits();
   const { preferences } = usePreferences();
   const resolver: Resolver<OutcomeText> = (text) => {
@@ -123,9 +133,11 @@ export function OutcomeForm({ start = emptyOutcome, planned, draftKey, deed, onO
     reset({ ...text, ...inUnits({ text, ...before }, preferences) }, { keepDefaultValues: true });
   }, [form, massUnit, preferences, reset, temperatureUnit]);
 
+  const confirm = useTwice();
   const submit = handleSubmit((text) => {
     const { outcome } = readOutcome(text, units);
     if (!outcome) return;
+    if (twice && !confirm.press()) return;
     onOutcome(outcome);
     if (draftKey) void queue.remove([draftKey]);
   });
@@ -207,8 +219,13 @@ export function OutcomeForm({ start = emptyOutcome, planned, draftKey, deed, onO
         )}
       </label>
       <Button type="submit" look="now" size="wall" data-primary className="mt-5 w-full">
-        {deed}
+        {twice && confirm.asked ? twice : deed}
       </Button>
+      {twice && (
+        <p role="status" className="mt-2 min-h-6 text-center text-soft">
+          {confirm.asked ? 'Press once more to close it. Anything else goes on baking.' : ''}
+        </p>
+      )}
     </form>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { Fragment } from 'react';
 import type { BakeState, BakeRecord, Feeling, RiseMark } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
@@ -11,7 +12,8 @@ type Entry =
   | { readonly kind: 'step'; readonly atMs: number; readonly step: MethodStep; readonly tookS: number }
   | ({ readonly kind: 'rise' } & RiseMark)
   | ({ readonly kind: 'felt' } & Feeling)
-  | { readonly kind: 'note'; readonly atMs: number; readonly text: string };
+  | { readonly kind: 'note'; readonly atMs: number; readonly text: string }
+  | { readonly kind: 'reopened'; readonly atMs: number; readonly endedAtMs: number };
 
 /**
  * Steps and notes on one line of time. How long a step took is counted from its timer where it had one, else from the step
@@ -37,7 +39,12 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
   const notes = state.notes.map((note): Entry => ({ kind: 'note', ...note }));
   const rises = state.rises.map((mark): Entry => ({ kind: 'rise', ...mark }));
   const feelings = state.feelings.map((feeling): Entry => ({ kind: 'felt', ...feeling }));
-  return [...steps, ...rises, ...feelings, ...notes].sort((a, b) => a.atMs - b.atMs);
+  const endings = state.endings.map(({ reopenedAtMs, endedAtMs }): Entry => ({
+    kind: 'reopened',
+    atMs: reopenedAtMs,
+    endedAtMs,
+  }));
+  return [...steps, ...rises, ...feelings, ...notes, ...endings].sort((a, b) => a.atMs - b.atMs);
 }
 
 export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
@@ -52,39 +59,46 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
         <p className="mt-2 text-sm text-soft">No step was ticked and nothing was noted.</p>
       )}
       <ol className="mt-2">
-        {entries.map((entry, index) => (
-          <li
-            key={`${entry.atMs}-${index}`}
-            className="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1.5 text-sm"
-          >
-            <span className="text-soft">{time.clock(entry.atMs)}</span>
-            {entry.kind === 'felt' ? (
-              <p>
-                It felt <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>
-              </p>
-            ) : entry.kind === 'rise' ? (
-              <p>
-                {RISE_OF_WORD[entry.of]} at <strong>{grownWord(entry.grownPercent)}</strong>
-              </p>
-            ) : entry.kind === 'note' ? (
-              <p className="border-l-4 border-edge pl-2 whitespace-pre-line">{entry.text}</p>
-            ) : (
-              <p className="flex justify-between gap-3">
-                <span>
-                  <strong>{STEP_WORD[entry.step.kind]}</strong> {entry.step.title}
-                </span>
-                <span className="text-right whitespace-nowrap">
-                  {formatDuration(Math.round(entry.tookS / 60) * 60)}
-                  {entry.step.minS !== null && (
-                    <span className="block text-xs text-soft">
-                      planned {formatDurationRange(entry.step.minS, entry.step.maxS)}
+        {entries.map((entry, index) => {
+          const day = time.dayAndYear(entry.atMs);
+          const before = entries[index - 1];
+          const another = !before || time.dayAndYear(before.atMs) !== day;
+          return (
+            <Fragment key={`${entry.atMs}-${index}`}>
+              {another && <li className="border-t border-rule pt-2 text-sm font-semibold">{day}</li>}
+              <li className="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1.5 text-sm">
+                <span className="text-soft">{time.clock(entry.atMs)}</span>
+                {entry.kind === 'felt' ? (
+                  <p>
+                    It felt <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>
+                  </p>
+                ) : entry.kind === 'rise' ? (
+                  <p>
+                    {RISE_OF_WORD[entry.of]} at <strong>{grownWord(entry.grownPercent)}</strong>
+                  </p>
+                ) : entry.kind === 'reopened' ? (
+                  <p>Opened again (it had been ended at {time.clock(entry.endedAtMs)})</p>
+                ) : entry.kind === 'note' ? (
+                  <p className="border-l-4 border-edge pl-2 whitespace-pre-line">{entry.text}</p>
+                ) : (
+                  <p className="flex justify-between gap-3">
+                    <span>
+                      <strong>{STEP_WORD[entry.step.kind]}</strong> {entry.step.title}
                     </span>
-                  )}
-                </span>
-              </p>
-            )}
-          </li>
-        ))}
+                    <span className="text-right whitespace-nowrap">
+                      {formatDuration(Math.round(entry.tookS / 60) * 60)}
+                      {entry.step.minS !== null && (
+                        <span className="block text-xs text-soft">
+                          planned {formatDurationRange(entry.step.minS, entry.step.maxS)}
+                        </span>
+                      )}
+                    </span>
+                  </p>
+                )}
+              </li>
+            </Fragment>
+          );
+        })}
       </ol>
     </section>
   );

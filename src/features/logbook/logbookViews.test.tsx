@@ -110,6 +110,7 @@ test('what happened when: steps by their timers, notes between them, in order', 
   show(<TimeLog bake={bake} state={stateOf(bake)} />);
   const entries = screen.getAllByRole('listitem').map((entry) => entry.textContent);
   expect(entries).toEqual([
+    'Thu 19 Nov 2026',
     '05:02Mix 1 minplanned 5 min',
     '05:04slow today',
     '05:05Proof 2 minplanned 60 – 90 min',

@@ -9,10 +9,11 @@ import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 import { useBook } from '../book/BookProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { wordPath } from '../wording/paths';
 import { wordProblem } from '../wording/problems';
 import { STAGE_WORD, STEP_WORD } from '../wording/words';
-import { readText } from './readFile';
 import { ReadLine } from './ReadLine';
+import { useReading, type ReadingState } from './useReading';
 
 /** Ids for lines and steps while a text is being read: the same text gives the same ids, so that answers stay with their lines. */
 function counter(letter: string): () => string {
@@ -27,22 +28,18 @@ const placeWords = (path: string): string => {
   if (row) return `Row ${row[1]}${row[2] ? `, ${row[2]}` : ''}: `;
   if (/^stages(?:\.\d+\.lines)?$/.test(path))
     return path === 'stages' ? 'Parts: ' : 'Ingredients in one part: ';
-  return path && !['text', 'file'].includes(path) ? `${path}: ` : '';
+  return wordPath(path);
 };
 
 /** What a text was understood as; the way on is open once no question is. */
 export function ReadingView({ text }: { text: string }) {
   const router = useRouter();
-  const book = useBook();
   const { preferences } = usePreferences();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   // one wish per text: pressed twice it is still one formula
   const requestId = useMemo(() => (text ? newUuid() : ''), [text]);
-  const read = useMemo(
-    () => readText(text, book, preferences.measure, counter('r')),
-    [book, preferences.measure, text],
-  );
+  const { reading, of, cancel } = useReading(text);
 
   const send = async (path: string, body: object) => {
     setBusy(true);
@@ -64,6 +61,10 @@ export function ReadingView({ text }: { text: string }) {
     );
   };
 
+  if (reading.kind !== 'read') {
+    return <NotRead reading={reading} onCancel={cancel} />;
+  }
+  const { read } = reading;
   if (!read.ok) {
     return (
       <p role="alert" className="docket rounded-b-md p-6 text-alarm">
@@ -92,7 +93,7 @@ export function ReadingView({ text }: { text: string }) {
             look="now"
             className="mt-4 min-h-11 px-5"
             disabled={busy}
-            onClick={() => void send('/api/formulas/import', { file: text })}
+            onClick={() => void send('/api/formulas/import', { file: of })}
           >
             Take it in
           </Button>
@@ -100,7 +101,7 @@ export function ReadingView({ text }: { text: string }) {
       ) : (
         <Understood
           // another text is another set of questions
-          key={text}
+          key={of}
           reading={read.value.reading}
           left={read.value.left}
           busy={busy}
@@ -108,6 +109,35 @@ export function ReadingView({ text }: { text: string }) {
         />
       )}
     </section>
+  );
+}
+
+const NOT_READ = {
+  tooLong:
+    'This text takes longer to read than any recipe. Paste only the recipe itself, or open it as a plain text.',
+  broken: 'This text could not be read. Paste only the recipe itself.',
+  left: 'Reading was stopped. Change the text to read it again.',
+} as const;
+
+function NotRead({
+  reading: { kind },
+  onCancel,
+}: {
+  reading: Exclude<ReadingState, { kind: 'read' }>;
+  onCancel: () => void;
+}) {
+  if (kind !== 'reading') {
+    return (
+      <p role="alert" className="docket rounded-b-md p-6 text-alarm">
+        {NOT_READ[kind]}
+      </p>
+    );
+  }
+  return (
+    <div role="status" className="docket flex items-center justify-between gap-3 rounded-b-md p-6 text-soft">
+      <span>Reading …</span>
+      <Button onClick={onCancel}>Stop</Button>
+    </div>
   );
 }
 

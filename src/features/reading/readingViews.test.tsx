@@ -5,8 +5,24 @@ import type { Formula } from '@/core/formula';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
 import { show } from '../testKitchen';
-import { readText } from './readFile';
+import { readText } from '@/core/formats/readText';
 import { ReadingView } from './ReadingView';
+
+// the thread's code, at once
+jest.mock('@/workers/makeReadingWorker', () => ({
+  makeReadingWorker: () => {
+    const port = {
+      onmessage: null as ((event: { data: unknown }) => void) | null,
+      terminate: () => undefined,
+      postMessage: ({ id, text, system }: { id: number; text: string; system: 'us' }) => {
+        let next = 0;
+        const read = readText(text, libraryBook, system, () => `r${(next += 1)}`);
+        void Promise.resolve().then(() => port.onmessage?.({ data: { id, read } }));
+      },
+    };
+    return port;
+  },
+}));
 
 const push = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push, refresh: jest.fn() }) }));
@@ -20,6 +36,12 @@ function server(status = 201, body: unknown = { id: 'made' }) {
   return sent;
 }
 beforeEach(() => push.mockClear());
+/** The page, once the thread has read. */
+async function read(text: string, preferences: Parameters<typeof show>[1] = {}) {
+  const shown = show(<ReadingView text={text} />, preferences);
+  await waitFor(() => expect(screen.queryByText('Reading …')).toBeNull());
+  return shown;
+}
 const line = (number: number) => screen.getByTestId(`line-${number}`);
 const press = (name: string | RegExp, inside: HTMLElement = document.body) =>
   userEvent.click(within(inside).getByRole('button', { name }));
@@ -35,7 +57,7 @@ Bake 20 min at 350 °F / 220 °C.`;
 
 test('each question has its answer beside it; the sheet is made once there are none', async () => {
   const sent = server();
-  show(<ReadingView text={TEXT} />, { measure: 'us' });
+  await read(TEXT, { measure: 'us' });
   expect(screen.getByTestId('understood')).toHaveTextContent('6 ingredients, 1 steps · 5 questions left');
   expect(screen.getByText(/One is a slip/)).toHaveTextContent('177 °C and 220 °C');
   expect(screen.getByRole('button', { name: 'Make the sheet' })).toBeDisabled();
@@ -71,7 +93,7 @@ test('each question has its answer beside it; the sheet is made once there are n
 
 test('oats ask whether they are certified, a bought blend whether there is gum in it', async () => {
   const sent = server();
-  show(<ReadingView text={'Porridge loaf\n\n100 g oat flour\n400 g gluten-free flour blend\n300 g water'} />);
+  await read('Porridge loaf\n\n100 g oat flour\n400 g gluten-free flour blend\n300 g water');
   expect(line(3)).toHaveTextContent('Only when certified gluten-free');
   await press('Oat flour, certified gluten-free', line(3));
   expect(line(4)).toHaveTextContent('Which one is meant?');
@@ -100,7 +122,7 @@ test('what was left out can come back, and the server’s refusal is told', asyn
       problems: [{ code: 'tooWet', path: 'stages', params: { percent: 900, max: 400 } }],
     },
   });
-  show(<ReadingView text={'200 g millet flour\n100 g water'} />);
+  await read('200 g millet flour\n100 g water');
   await press('Leave out: 100 g water');
   expect(screen.getByText('100 g water')).toHaveClass('line-through');
   await press('back in');
@@ -112,12 +134,12 @@ test('what was left out can come back, and the server’s refusal is told', asyn
 test('a file of ours goes to the server whole; a broken one says where it breaks', async () => {
   const sent = server();
   const text = writeFormulaFile(plainLoaf(), []);
-  const { unmount } = show(<ReadingView text={text} />);
+  const { unmount } = await read(text);
   await press('Take it in');
   await waitFor(() => expect(push).toHaveBeenCalled());
   expect(sent[0]).toMatchObject({ path: '/api/formulas/import', body: { file: text } });
   unmount();
-  show(<ReadingView text={'{"@type": "Recipe",\n "name": '} />);
+  await read('{"@type": "Recipe",\n "name": ');
   expect(screen.getByRole('alert')).toHaveTextContent(/line 2, column \d+/);
 });
 

@@ -74,14 +74,14 @@ export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
   const { forecast, problem, computing, broken } = useRunForecast('run', run, consistency);
 
   const list = useMemo(
-    () => supposables(formula, kit, oven?.id ?? '', units.temperature),
-    [formula, kit, oven, units],
+    () => supposables(formula, kit, oven?.id ?? '', units.temperature, book),
+    [book, formula, kit, oven, units],
   );
   const what = list.find((each) => each.id === supposed)?.what ?? null;
   const later = useDeferredValue(formula);
   const ghost = useMemo(() => {
     if (!what) return null;
-    const other = supposing(what, later, kitchen);
+    const other = supposing(what, later, kitchen, book);
     const reckoning = reckon(other.formula, book);
     const otherRun = runOf(other.formula, book, reckoning.totals, reckoning.consistency, other.kitchen);
     return otherRun.ok ? { run: otherRun.value, feel: reckoning.consistency } : null;

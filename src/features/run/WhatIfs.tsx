@@ -2,6 +2,7 @@
 import type { Formula } from '@/core/formula';
 import { colourOf } from '@/core/heat';
 import { heatOven, type Kit } from '@/core/kit';
+import type { IngredientBook } from '@/core/ingredients';
 import { bakedAsOf, hasYeast, type RunForecast, type WhatIf } from '@/core/run';
 import { buttonClass } from '@/ui/Button';
 import { useUnits } from '../preferences/PreferencesProvider';
@@ -19,6 +20,7 @@ export function supposables(
   kit: Kit,
   ovenId: string,
   temperature: (tempC: number) => string,
+  book: IngredientBook,
 ): Supposed[] {
   const cool = kit.roomC <= 20 ? kit.roomC - 3 : 19;
   const as = bakedAsOf(formula);
@@ -28,8 +30,12 @@ export function supposables(
   const list: (Supposed | null)[] = [
     { id: 'cool', word: `at ${temperature(cool)}`, what: { type: 'room', tempC: cool } },
     { id: 'warm', word: `at ${temperature(28)}`, what: { type: 'room', tempC: 28 } },
-    hasYeast(formula) ? { id: 'half', word: 'half the yeast', what: { type: 'yeast', factor: 0.5 } } : null,
-    hasYeast(formula) ? { id: 'twice', word: 'twice the yeast', what: { type: 'yeast', factor: 2 } } : null,
+    hasYeast(formula, book)
+      ? { id: 'half', word: 'half the yeast', what: { type: 'yeast', factor: 0.5 } }
+      : null,
+    hasYeast(formula, book)
+      ? { id: 'twice', word: 'twice the yeast', what: { type: 'yeast', factor: 2 } }
+      : null,
     { id: 'small', word: 'two small instead of one big', what: { type: 'pieces', factor: 2 } },
     { id: 'big', word: 'half as big again', what: { type: 'pieces', factor: 1 / 1.5 } },
     as.shape === 'tin'

@@ -19,6 +19,7 @@ import { cx } from '@/ui/cx';
 import { useAwake } from '@/ui/useAwake';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { Tray } from '../queue/Tray';
+import { TimerBell } from '../timers/TimerBell';
 import { UnitSwitches } from './UnitSwitches';
 
 const ShortcutSheet = dynamic(() => import('./ShortcutSheet').then((module) => module.ShortcutSheet), {
@@ -127,6 +128,7 @@ export function Shell({ children }: { children: ReactNode }) {
       >
         {children}
       </main>
+      <TimerBell />
       {help && <ShortcutSheet open={help} onOpenChange={setHelp} />}
     </>
   );

@@ -1,9 +1,10 @@
-import { readFormulaCsv, readRecipeJsonLd } from '@/core/formats';
-import { FORMULA_FORMAT } from '@/core/formats/formulaFile';
-import type { IngredientBook } from '@/core/ingredients';
-import type { MeasureSystem } from '@/core/quantity';
-import { readRecipe, type RecipeReading } from '@/core/recipe';
-import { ok, type Result } from '@/core/result';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import type { MeasureSystem } from '../quantity/measures';
+import { readRecipe, type RecipeReading } from '../recipe/readRecipe';
+import { ok, type Result } from '../result';
+import { readFormulaCsv } from './formulaCsv';
+import { FORMULA_FORMAT } from './formulaFile';
+import { readRecipeJsonLd } from './recipeJsonLd';
 
 /** What a text turned out to be. Our own format is for the server: it may bring ingredients along. */
 export type ReadText =

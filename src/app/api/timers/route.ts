@@ -1,0 +1,6 @@
+import { currentContext } from '@/server/context';
+import { timersUnderWay } from '@/server/timers';
+import { reading } from '../edge';
+
+export const GET = (): Promise<Response> =>
+  reading(async () => Response.json(await timersUnderWay(await currentContext())));

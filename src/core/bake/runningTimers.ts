@@ -1,0 +1,37 @@
+import type { BakeRecord } from './bakeRecord';
+import { isRunning, type BakeState } from './bakeState';
+
+/** A timer under way, with what it is the timer of. */
+export interface RunningTimer {
+  readonly bakeId: string;
+  readonly bakeName: string;
+  readonly stepId: string;
+  readonly stepKind: BakeRecord['sheet']['steps'][number]['kind'];
+  readonly stepTitle: string;
+  /** By the server's clock, ms since 1970. */
+  readonly endsAtMs: number;
+}
+
+/** The timers of a bake that have been started and not been answered, the next to end first. None once it has ended. */
+export function runningTimers(
+  { id, sheet }: Pick<BakeRecord, 'id' | 'sheet'>,
+  state: BakeState,
+): RunningTimer[] {
+  if (state.endedAtMs !== null) return [];
+  return sheet.steps
+    .flatMap((step): RunningTimer[] => {
+      const timer = state.steps.get(step.id)?.timer;
+      if (!isRunning(timer)) return [];
+      return [
+        {
+          bakeId: id,
+          bakeName: sheet.name,
+          stepId: step.id,
+          stepKind: step.kind,
+          stepTitle: step.title,
+          endsAtMs: timer.startedAtMs + timer.durationS * 1000,
+        },
+      ];
+    })
+    .sort((a, b) => a.endsAtMs - b.endsAtMs);
+}

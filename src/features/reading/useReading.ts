@@ -1,0 +1,36 @@
+'use client';
+import { useEffect, useState } from 'react';
+import { makeReadingWorker } from '@/workers/makeReadingWorker';
+import { readingClient, type Reading } from '@/workers/readingClient';
+import { useKeptIngredients } from '../book/BookProvider';
+import { usePreferences } from '../preferences/PreferencesProvider';
+
+export type ReadingState = Reading | { readonly kind: 'reading' };
+
+/** What a text is understood as, found out beside the page. What was read before stays until the newer is read. */
+export function useReading(text: string): { reading: ReadingState; of: string; cancel: () => void } {
+  const { kept } = useKeptIngredients();
+  const { measure } = usePreferences().preferences;
+  const [client] = useState(() => readingClient(makeReadingWorker));
+  const [state, setState] = useState<{ reading: ReadingState; of: string }>({
+    reading: { kind: 'reading' },
+    of: text,
+  });
+  useEffect(() => {
+    let gone = false;
+    void client.ask({ text, kept, system: measure }).then((reading) => {
+      if (!gone) setState({ reading, of: text });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [client, kept, measure, text]);
+  useEffect(() => () => client.cancel(), [client]);
+  return {
+    ...state,
+    cancel: () => {
+      client.cancel();
+      setState({ reading: { kind: 'left' }, of: text });
+    },
+  };
+}

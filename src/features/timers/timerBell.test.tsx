@@ -1,0 +1,78 @@
+import { act, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { RunningTimer } from '@/core/bake';
+import { show } from '../testKitchen';
+import { TimerBell } from './TimerBell';
+import { timerBoard } from './timerBoard';
+
+const ring = jest.fn();
+let path = '/formulas';
+jest.mock('./bell', () => ({ ring: () => ring() as unknown }));
+jest.mock('next/navigation', () => ({ usePathname: () => path, useRouter: () => ({}) }));
+
+const timer = (endsAtMs: number, bakeId = 'b1'): RunningTimer => ({
+  bakeId,
+  bakeName: 'Rolls',
+  stepId: 's',
+  stepKind: 'proof',
+  stepTitle: 'Proof in the warm',
+  endsAtMs,
+});
+let served: RunningTimer[] = [];
+beforeEach(() => {
+  jest.useFakeTimers({ now: 1_000_000 });
+  ring.mockClear();
+  path = '/formulas';
+  timerBoard.fromServer([], 0);
+  global.fetch = jest.fn(() =>
+    Promise.resolve({
+      ok: true,
+      status: 200,
+      json: () => Promise.resolve({ timers: served, nowMs: Date.now() + 5000 }),
+    } as Response),
+  );
+});
+afterEach(() => jest.useRealTimers());
+const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
+
+test('a timer rings once when it is up, by the server’s clock, on whatever page, and is shown until it was seen', async () => {
+  served = [timer(1_000_000 + 5000 + 3000)];
+  show(<TimerBell />);
+  await pass(2500);
+  expect(ring).not.toHaveBeenCalled();
+  await pass(1000);
+  expect(ring).toHaveBeenCalledTimes(1);
+  expect(screen.getByRole('alert')).toHaveTextContent('Time is up: Proof in the warm');
+  expect(screen.getByRole('link', { name: 'Go to it' })).toHaveAttribute('href', '/bench/b1?at=steps');
+  await pass(20_000);
+  expect(ring).toHaveBeenCalledTimes(1);
+  await userEvent
+    .setup({ advanceTimers: jest.advanceTimersByTime })
+    .click(screen.getByRole('button', { name: 'Seen' }));
+  expect(screen.queryByRole('alert')).toBeNull();
+  // a minute more is another end
+  served = [timer(Date.now() + 5000 + 1000)];
+  await pass(10_000);
+  expect(ring).toHaveBeenCalledTimes(2);
+});
+
+test('what the bench itself knows is newer than what was served, and rings without a network', async () => {
+  served = [];
+  global.fetch = jest.fn(() => Promise.reject(new TypeError('no network')));
+  path = '/bench/b1';
+  show(<TimerBell />);
+  act(() => timerBoard.fromBench('b1', [timer(1_002_000)], 0));
+  await pass(2500);
+  expect(ring).toHaveBeenCalledTimes(1);
+  // its own bench says it larger
+  expect(screen.queryByRole('alert')).toBeNull();
+  act(() => timerBoard.fromBench('b1', null, 0));
+});
+
+test('one that was over long before the page came is shown and does not ring', async () => {
+  served = [timer(1_000_000 + 5000 - 900_000)];
+  show(<TimerBell />);
+  await pass(1000);
+  expect(ring).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert')).toBeInTheDocument();
+});
