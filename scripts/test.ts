@@ -70,6 +70,12 @@ async function playwright(): Promise<Count> {
   }
 }
 
+/** A seeded sample of the two soaks that stand against the running program. */
+const SCHEDULES = '6';
+const REQUESTS = '1500';
+const script = (name: string, ...args: string[]) =>
+  single(name, run(process.execPath, ['--import', 'tsx', `scripts/${name}.ts`, ...args]));
+
 const counts: Count[] = [];
 const onlyBrowser = process.argv.length > 2;
 if (!onlyBrowser) {
@@ -85,7 +91,13 @@ if (!onlyBrowser) {
 } else {
   counts.push(await single('build', run('./crumb', ['build'])));
 }
-if (counts.find(({ name }) => name === 'build')?.failed === 0) counts.push(await playwright());
+if (counts.find(({ name }) => name === 'build')?.failed === 0) {
+  counts.push(await playwright());
+  if (!onlyBrowser) {
+    counts.push(await script('malformed', REQUESTS, '1'));
+    counts.push(await script('faults', SCHEDULES, '1'));
+  }
+}
 await rm(reports, { recursive: true });
 
 for (const { name, passed, failed } of counts) console.log(`${name}: ${passed} passed, ${failed} failed`);

@@ -1,4 +1,4 @@
-import { cell, copyOf, expect, saved, startBake, test } from './kitchen';
+import { cell, closeBake, copyOf, expect, saved, startBake, test } from './kitchen';
 
 test('a formula typed from scratch is baked, logged and found again', async ({ page }) => {
   await page.goto('/formulas');
@@ -81,7 +81,7 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   await expect(page.getByLabel('In words')).toHaveValue('Good height, a shade dry.');
   await page.getByLabel('Weight after').fill('790');
   await page.getByLabel('Core').fill('97');
-  await page.getByRole('button', { name: 'Close the bake' }).click();
+  await closeBake(page);
 
   await expect(page).toHaveURL(/\/logbook\//);
   await expect(page.getByText('10.2 %', { exact: true })).toBeVisible();
@@ -148,7 +148,7 @@ test('a wrong tick and a wrong log entry are corrected with both values kept; a 
   await page.getByRole('button', { name: 'Correct it' }).click();
   await page.getByRole('tab', { name: 'Log' }).click();
   await page.getByLabel('Pieces', { exact: true }).fill('1');
-  await page.getByRole('button', { name: 'Close the bake' }).click();
+  await closeBake(page);
   const husk = page.getByRole('row', { name: /Psyllium husk/ });
   await expect(husk).toContainText('14 g');
   await expect(husk.locator('s')).toHaveText('13.4 g');

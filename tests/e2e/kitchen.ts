@@ -49,6 +49,15 @@ export async function copyOf(page: Page, name: string): Promise<string> {
   return made.id;
 }
 
+/** Closes a bake as a baker does: pressed twice, a moment apart. */
+export async function closeBake(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Close the bake' }).click();
+  await expect(page.getByText('Press once more to close it.')).toBeVisible();
+  // a knuckle that bounces closes nothing
+  await page.waitForTimeout(750);
+  await page.getByRole('button', { name: 'Yes, close the bake' }).click();
+}
+
 export const cell = (page: Page, label: string): Locator =>
   page.getByRole('textbox', { name: label, exact: true });
 

@@ -20,12 +20,15 @@ function pieceDoughG(request: BatchRequest): number {
   return request.pieceMassG / (1 - request.bakeLossPercent / 100);
 }
 
-/** Nobody makes one roll fewer because the scraper kept a spoon: so much lighter a piece may come out than was asked. */
-const LIGHTER = 0.04;
+/** What rounding to the scale may take from a dough without costing it a piece. */
+const ROUNDED_AWAY = 0.005;
 
-/** How many whole pieces a dough gives: never none, and as many as there would be without what the bowl keeps. */
-const wholePieces = (usableDoughG: number, eachG: number): number =>
-  Math.max(1, Math.floor((usableDoughG / eachG) * (1 + LIGHTER) + 1e-6));
+/**
+ * How many whole pieces a dough gives: as many as there would be without what the bowl keeps (nobody makes one roll fewer because the
+ * scraper kept a spoon: each is a little lighter), and never none.
+ */
+const wholePieces = (doughG: number, eachG: number): number =>
+  Math.max(1, Math.floor((doughG / eachG) * (1 + ROUNDED_AWAY) + 1e-6));
 
 /** By how much every mass of the formula is multiplied, before rounding. */
 function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): Result<number> {
@@ -47,7 +50,7 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
  * Scales a formula to a batch and rounds it to the kitchen's scales. Everything follows the one factor, toppings too.
  *
  * Whole pieces only: the remainder is stated, never spread in silence. Asked for pieces, rounding may leave the dough a gram or two off;
- * the count stays what was asked. Asked otherwise there is at least one piece, and each may be up to 4 % lighter than usual.
+ * the count stays what was asked. Asked otherwise there is at least one piece, and each is lighter by what the bowl keeps.
  *
  * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
  *   `tooSmall` at `factor` when a line leaves 0.01 g ... 1 t
@@ -92,7 +95,7 @@ export function planBatch(
   );
   const usableDoughG = doughG * kept(request.bowlLossPercent);
   const eachG = pieceDoughG(request);
-  const count = request.mode === 'pieces' ? request.pieces : wholePieces(usableDoughG, eachG);
+  const count = request.mode === 'pieces' ? request.pieces : wholePieces(doughG, eachG);
   // what the bowl keeps is shared by all pieces; asked for a number of pieces, their weight is what was asked
   const pieceG = request.mode === 'pieces' ? eachG : Math.min(eachG, usableDoughG / count);
   return ok({

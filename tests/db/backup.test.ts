@@ -1,0 +1,157 @@
+import { spawn } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { chmod, mkdir, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import pg from 'pg';
+import { clusterPort, makeCluster } from '@/host/cluster';
+import { openHome, removeHome, type Home } from '@/host/home';
+import { leaseCluster, type Lease } from '@/host/lease';
+import { prepareHome } from '@/host/prepare';
+
+/** ./crumb backup and restore as commands, on homes of their own, while a server (here: a lease) uses the database. */
+let folder: string;
+let home: Home;
+let lease: Lease;
+beforeAll(async () => {
+  folder = await mkdtemp(path.join(tmpdir(), 'crumb-backup-'));
+  await chmod(folder, 0o755);
+  home = openHome(path.join(folder, 'home'), { scratch: true });
+  await makeCluster(home, { scratch: true });
+  lease = await leaseCluster(home);
+  await prepareHome(home, lease, process.cwd());
+}, 120_000);
+afterAll(async () => {
+  await lease.giveUp();
+  removeHome(home);
+  await rm(folder, { recursive: true, force: true });
+});
+
+function crumb(
+  where: string,
+  homeFolder: string,
+  ...args: string[]
+): Promise<{ code: number; said: string }> {
+  const env: NodeJS.ProcessEnv = { ...process.env, CRUMB_HOME: homeFolder, CRUMB_CALLED_FROM: where };
+  delete env.DATABASE_URL;
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'src/host/main.ts', ...args], {
+      env,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (part: Buffer) => (said += part.toString()));
+    child.on('close', (code) => resolve({ code: code ?? 1, said }));
+  });
+}
+
+/** Every row of every table, as text; which data these are apart. */
+async function content(of: Home): Promise<Record<string, string[]>> {
+  const { rows } = await inside<{ name: string }>(
+    of,
+    `select tablename as name from pg_tables where schemaname = 'public' and tablename <> 'installation' order by 1`,
+  );
+  const all: Record<string, string[]> = {};
+  for (const { name } of rows)
+    all[name] = (
+      await inside<{ row: string }>(of, `select t::text as row from ${name} t order by 1`)
+    ).rows.map(({ row }) => row);
+  return all;
+}
+async function inside<Row extends pg.QueryResultRow>(of: Home, text: string): Promise<pg.QueryResult<Row>> {
+  const password = await readFile(path.join(of.folder, 'keys', 'superuser'), 'utf8');
+  const client = new pg.Client({
+    host: '127.0.0.1',
+    port: clusterPort(of) ?? 0,
+    user: 'crumb',
+    password,
+    database: 'crumb',
+  });
+  await client.connect();
+  try {
+    return await client.query<Row>(text);
+  } finally {
+    await client.end();
+  }
+}
+const epoch = async (of: Home) =>
+  (await inside<{ epoch: string }>(of, 'select epoch from installation')).rows[0]?.epoch;
+
+test('a backup goes into one file while it is used, never over another, and comes back equal in an empty home', async () => {
+  const before = await content(home);
+  expect(before.bake_event?.length).toBeGreaterThan(400);
+  // the path is meant from where one stands
+  const standing = path.join(folder, 'elsewhere');
+  await mkdir(standing);
+  expect(await crumb(standing, home.folder, 'backup', 'my.backup')).toMatchObject({ code: 0 });
+  expect(existsSync(path.join(standing, 'my.backup'))).toBe(true);
+  const again = await crumb(standing, home.folder, 'backup', 'my.backup');
+  expect([again.code, again.said]).toEqual([1, expect.stringContaining('it is not overwritten')]);
+
+  const other = openHome(path.join(folder, 'other'), { scratch: true });
+  const restored = await crumb(standing, other.folder, 'restore', 'my.backup');
+  expect(restored).toMatchObject({ code: 0, said: expect.stringContaining('Restored.') as string });
+  const held = await leaseCluster(other);
+  expect(await content(other)).toEqual(before);
+  expect(await epoch(other)).not.toBe(await epoch(home));
+  await held.giveUp();
+  removeHome(other);
+}, 180_000);
+
+test('onto a kitchen it asks, keeps the old aside, and that can be brought back; the one who serves is told', async () => {
+  const file = path.join(folder, 'one.backup');
+  expect(await crumb(folder, home.folder, 'backup', file)).toMatchObject({ code: 0 });
+  const first = await content(home);
+  await inside(home, `update kitchen set details = jsonb_set(details, '{name}', '"Changed since"')`);
+  const changed = await content(home);
+  const asked = await crumb(folder, home.folder, 'restore', file);
+  expect(asked).toMatchObject({ code: 1, said: expect.stringContaining('Nothing was changed.') as string });
+  expect(await content(home)).toEqual(changed);
+
+  const told = new Promise((resolve) => lease.client.once('notification', resolve));
+  await lease.client.query('listen crumb_restored');
+  const epochBefore = await epoch(home);
+  const done = await crumb(folder, home.folder, 'restore', file, '--yes');
+  expect(done.code).toBe(0);
+  await told;
+  expect(await content(home)).toEqual(first);
+  expect(await epoch(home)).not.toBe(epochBefore);
+  const aside = /crumb_before_\d{8}_\d{6}/.exec(done.said)?.[0] ?? '';
+  expect(await crumb(folder, home.folder, 'restore', aside, '--yes')).toMatchObject({ code: 0 });
+  expect(await content(home)).toEqual(changed);
+}, 180_000);
+
+test('what is no backup changes nothing, and says so', async () => {
+  const before = await content(home);
+  const file = path.join(folder, 'torn.backup');
+  const whole = await readFile(path.join(folder, 'one.backup'));
+  for (const bytes of [Buffer.from('not a backup'), whole.subarray(0, whole.length / 2), Buffer.alloc(0)]) {
+    await writeFile(file, bytes);
+    const refused = await crumb(folder, home.folder, 'restore', file, '--yes');
+    expect([refused.code, refused.said]).toEqual([
+      1,
+      expect.stringMatching(/is no backup of Honest Crumb|could not be unpacked/),
+    ]);
+  }
+  expect(await crumb(folder, home.folder, 'restore', 'nowhere')).toMatchObject({ code: 1 });
+  expect(await content(home)).toEqual(before);
+}, 120_000);
+
+test('no password stands in a list of processes, and a command that leaves does not take the database along', async () => {
+  const { code, said } = await crumb(
+    folder,
+    home.folder,
+    'db',
+    'psql',
+    '-At',
+    '-c',
+    'select current_user',
+    '-c',
+    '\\! ps axww -o args',
+  );
+  expect([code, said]).toEqual([0, expect.stringContaining('crumb_owner')]);
+  for (const key of ['superuser', 'owner', 'serving'])
+    expect(said).not.toContain(await readFile(path.join(home.folder, 'keys', key), 'utf8'));
+  expect((await lease.client.query('select 1')).rows).toHaveLength(1);
+}, 60_000);
