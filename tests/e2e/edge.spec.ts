@@ -58,6 +58,9 @@ test('the server takes nothing impossible, and says where it is wrong', async ({
   }
   await page.goto(`/formulas/${crypto.randomUUID()}`);
   await expect(page.getByText('Nothing lies here')).toBeVisible();
+  // what leads nowhere holds nothing of the kitchen; what leads somewhere does
+  expect(await (await page.request.get('/nowhere/at/all')).text()).not.toContain('own-quay-jar');
+  expect(await (await page.request.get('/kit')).text()).toContain('own-quay-jar');
   await page.goto('/nowhere/at/all');
   await expect(page.getByText('There is no such page')).toBeVisible();
 });

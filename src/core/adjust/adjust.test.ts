@@ -127,6 +127,21 @@ test('stand-ins are known, and none is of the kind it stands in for', () => {
     expect(ingredientLibrary.some((each) => fallsUnder(avoided, each))).toBe(true);
 });
 
+test('an own ingredient falls under what its name says, whatever its id is', () => {
+  const under = (name: string, also: string[] = [], id = 'own-7f3a') =>
+    AVOIDED.filter((avoided) =>
+      fallsUnder(avoided, { ...libraryBook.get('rice-starch')!, id, name, alsoCalled: also, allergens: [] }),
+    );
+  expect(under('Our oat flour')).toEqual(['oats']);
+  expect(under('Mill’s potato flakes')).toEqual(['potato']);
+  expect(under('Sweet potato meal')).toEqual([]);
+  expect(under('Fine corn starch')).toEqual(['maize']);
+  expect(under('Psyllium, blond')).toEqual(['psyllium']);
+  expect(under('Binder', ['xanthan gum'])).toEqual(['xanthan']);
+  expect(under('Wild rice meal')).toEqual(['rice']);
+  expect(under('Plain flour', [], 'own-rice-oat')).toEqual([]);
+});
+
 test('using up what there is scales everything by one factor', () => {
   fc.assert(
     fc.property(anyFormula, fc.double({ min: 20, max: 3000, noNaN: true }), (formula: Formula, massG) => {

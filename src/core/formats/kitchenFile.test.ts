@@ -55,6 +55,7 @@ test('what is wrong is found with its place, and nothing of the file is taken', 
   expect(read((file) => void file.bakes[0]!.events.push(file.bakes[0]!.events.at(-1)!))).toMatch(
     /alreadyClosed$/,
   );
+  expect(read((file) => void (file.kitchen.timeZone = 'Mars/Base'))).toBe('kitchen.timeZone:notAllowed');
   expect(KITCHEN_FORMAT).toBe('honest-crumb.kitchen');
 });
 

@@ -123,6 +123,8 @@ describe('lengths of time', () => {
     ['5 5', null],
     ['1:75', null],
     ['3 fortnights', null],
+    ['5 constructor', null],
+    ['5 toString', null],
   ])('%j is %j s', (text, seconds) => {
     expect(value(parseDurationS(text))).toBe(seconds);
   });
@@ -136,6 +138,9 @@ describe('lengths of time', () => {
     ['20–20 min', { minS: 1200, maxS: null }],
     ['90-60 min', null],
     ['1-2-3', null],
+    ['1-1 h 30', { minS: 3600, maxS: 5400 }],
+    ['2–3 d 12 h', { minS: 172_800, maxS: 302_400 }],
+    ['1-5 constructor', null],
   ])('the range %j', (text, range) => {
     expect(value(parseDurationRangeS(text))).toEqual(range);
   });

@@ -98,3 +98,21 @@ test('thermometer readings make the dial’s error known, and how surely', async
   expect(offset).toHaveTextContent(/−1\d° \(± \d\) at 200 °C/);
   await waitFor(() => expect(sent[0]?.kit.ovens[0]?.readings).toEqual([{ dialC: 200, trueC: 182 }]));
 });
+
+test('the scales are edited in one place, in order, and a list that is full says so at once', async () => {
+  const user = userEvent.setup();
+  answers = Array.from({ length: 8 }, (_, index) => kept(index + 1));
+  const tins = Array.from({ length: 24 }, (_, index) => ({
+    id: `t${index}`, name: `Tin ${index}`, kind: 'dark' as const, lengthCm: 22, widthCm: 10, heightCm: 8,
+  })); // prettier-ignore
+  show(<KitPage kept={{ version: 0, kit: { ...ORDINARY_KIT, tins } }} />);
+  expect(screen.getByRole('button', { name: 'A tin' })).toBeDisabled();
+  expect(screen.getByText(/24 are the most/)).toBeInTheDocument();
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Steps of scale 1' }), '0.01');
+  await waitFor(() => expect(sent.at(-1)?.kit.scales[0]).toEqual({ upToG: 10, stepG: 0.01 }));
+  // the first scale cannot reach past the second
+  const first = screen.getByRole('textbox', { name: 'Up to' });
+  await user.clear(first);
+  await user.type(first, '9000');
+  expect(first).toBeInvalid();
+});
