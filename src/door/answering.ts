@@ -7,8 +7,8 @@ interface Answering {
   readonly headers: Readonly<Record<string, string>>;
   readonly nonce: string;
   readonly light: 'day' | 'dim';
-  /** A person's browser asks for a whole page, not for a part of one. */
-  readonly wantsPage: boolean;
+  /** A person's browser asks for a whole page, not for a part of one, and it is not the door itself that answers. */
+  readonly wantsPage: () => boolean;
   /** What went wrong last with the database, if it is that. */
   readonly trouble: () => 'database' | 'full' | null;
   readonly closes: () => boolean;
@@ -41,7 +41,7 @@ export function standBefore(response: ServerResponse, answering: Answering): voi
     if (status >= 400 || !response.hasHeader('cache-control')) {
       if (answering.kind !== 'asset' || status >= 400) response.setHeader('cache-control', 'no-store');
     }
-    if (status < 500 || !answering.wantsPage) return writeHead(status);
+    if (status < 500 || !answering.wantsPage()) return writeHead(status);
     replaced = true;
     const trouble = answering.trouble();
     const page = troublePage(TROUBLE[trouble ?? 'ours'], answering.nonce, answering.light);

@@ -61,6 +61,7 @@ export function makeDoor(options: DoorOptions): Door {
   const limits = new Limits();
   const refusals = new RefusalLog(log);
   const inside = new Set<ServerResponse>();
+  const refused = new WeakSet<ServerResponse>();
   let closing = false;
 
   const refuse = (request: IncomingMessage, response: ServerResponse, why: RefusalKind, kind: Kind): void => {
@@ -74,6 +75,7 @@ export function makeDoor(options: DoorOptions): Door {
       },
       performance.now(),
     );
+    refused.add(response);
     if (why === 'badMethod') response.setHeader('allow', allowedMethods(kind));
     if (why === 'tooFast' || why === 'stopping') response.setHeader('retry-after', '1');
     // a request without a body counts as complete only once somebody has looked
@@ -103,7 +105,11 @@ export function makeDoor(options: DoorOptions): Door {
       headers: securityHeaders(policy),
       nonce,
       light: /(?:^|;\s*)crumb-view=dim\b/.test(request.headers.cookie ?? '') ? 'dim' : 'day',
-      wantsPage: judged.kind === 'page' && request.headers.rsc === undefined && request.method === 'GET',
+      wantsPage: () =>
+        !refused.has(response) &&
+        judged.kind === 'page' &&
+        request.headers.rsc === undefined &&
+        request.method === 'GET',
       trouble: options.trouble ?? (() => null),
       closes: () => closing,
     });

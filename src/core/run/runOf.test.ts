@@ -1,4 +1,5 @@
 import type { Formula } from '../formula/formula';
+import { sizeFromWords } from '../formula/sizeFromWords';
 import { line, plainLoaf } from '../formula/testFormulas';
 import { ORDINARY_OVENS } from '../heat';
 import { libraryBook } from '../ingredients';
@@ -193,18 +194,20 @@ test('a tin’s loaf bakes in its tin until it is turned out; a lid stays on unt
   expect(pot.bake!.preheat).toEqual({ plate: 'castIron', setC: 250 });
 });
 
-test('what it is baked as: the baker’s word first, then the style’s and the method’s words', () => {
+test('what it is baked as: the baker’s word, else the style’s; the words of a method are read at the edge, not here', () => {
   const rolls = withSteps([
     step('mix', 5),
     step('shape', 5, { title: 'Close on the tray' }),
     step('bake', 20),
   ]);
-  expect(bakedAsOf(rolls).shape).toBe('touchingRolls');
+  expect(bakedAsOf(rolls).shape).toBe('roll');
+  expect(bakedAsOf(sizeFromWords(rolls)).shape).toBe('touchingRolls');
   expect(bakedAsOf(withSteps([step('bake', 20)])).shape).toBe('roll');
   const disc = withSteps([step('shape', 5, { title: 'Press to 27 cm' }), step('bake', 5)], {
     style: 'pizza',
   });
-  expect(bakedAsOf(disc)).toMatchObject({ shape: 'disc', lengthCm: 27 });
+  expect(bakedAsOf(disc)).toMatchObject({ shape: 'disc', lengthCm: null });
+  expect(bakedAsOf(sizeFromWords(disc))).toMatchObject({ shape: 'disc', lengthCm: 27 });
   const own = { shape: 'ball', lengthCm: null, widthCm: null, tin: null, perLoad: 5 } as const;
   expect(bakedAsOf({ ...disc, bakedAs: own })).toBe(own);
   expect(made({ ...withSteps([step('mix', 5), step('bake', 20)]), bakedAs: own }).bake!.perLoad).toBe(5);

@@ -83,7 +83,13 @@ export function KitScales({
       >
         <Plus size={16} aria-hidden /> A scale for more
       </Button>
-      {full && <p className="mt-1 text-sm text-soft">That is as many as are told apart.</p>}
+      {full && (
+        <p className="mt-1 text-sm text-soft">
+          {scales.length >= KIT_LIMITS.scales
+            ? `${KIT_LIMITS.scales} are the most. Remove one to add another.`
+            : 'The last one weighs up to a tonne: nothing is heavier.'}
+        </p>
+      )}
     </section>
   );
 }

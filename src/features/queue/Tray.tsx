@@ -89,7 +89,9 @@ function Entry({ entry, onAgain, onRemove }: { entry: Waiting; onAgain: () => vo
         {time.dayAndYear(madeAtMs)}, {time.clock(madeAtMs)}.{' '}
         {refused ? (
           <span className="text-alarm">
-            {refused.problem ? wordProblem(refused.problem, preferences) : REASON[refused.why]}
+            {refused.problem && refused.problem.code !== 'notAllowed'
+              ? wordProblem(refused.problem, preferences)
+              : REASON[refused.why]}
           </span>
         ) : (
           'Waiting for the server.'
@@ -111,7 +113,7 @@ function Entry({ entry, onAgain, onRemove }: { entry: Waiting; onAgain: () => vo
         </Button>
         {refused && <Button onClick={onAgain}>Send it again</Button>}
         <Button look="quiet" className="text-alarm" onClick={() => (sure ? onRemove() : setSure(true))}>
-          {sure ? 'Yes, throw it away' : 'Take it out'}
+          {sure ? 'Yes, remove it for good' : 'Remove it'}
         </Button>
       </div>
     </li>

@@ -69,10 +69,10 @@ export function TimerBell() {
       {said.map((timer) => (
         <li
           key={keyOf(timer)}
-          className="flex items-center gap-3 rounded-xl border-2 border-alarm bg-sheet px-4 py-3 shadow-lg"
+          className="flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-sheet px-4 py-3 shadow-lg"
         >
           <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
-          <span className="min-w-0 flex-1">
+          <span className="min-w-48 flex-1">
             <strong className="block text-lg leading-tight">
               Time is up: {timer.stepTitle || STEP_WORD[timer.stepKind]}
             </strong>
@@ -82,11 +82,14 @@ export function TimerBell() {
           </span>
           <Link
             href={`/bench/${timer.bakeId}?at=steps`}
-            className={buttonClass('now', 'table', 'min-h-12 px-4')}
+            className={buttonClass('now', 'table', 'min-h-12 px-4 max-sm:flex-1')}
           >
             Go to it
           </Link>
-          <Button className="min-h-12" onClick={() => setSeen(new Set([...seen, keyOf(timer)]))}>
+          <Button
+            className="min-h-12 max-sm:flex-1"
+            onClick={() => setSeen(new Set([...seen, keyOf(timer)]))}
+          >
             Seen
           </Button>
         </li>
