@@ -60,7 +60,7 @@ export class Writer {
       });
       if (answer.status === 500) {
         this.tally.fivehundred += 1;
-        this.tally.notes.push(`500 at ${path}: ${await answer.text()}`);
+        this.tally.notes.push(`500 at ${path}: ${this.crumb.said.slice(-700)}`);
         return null;
       }
       if (answer.status >= 500 || answer.status === 429) return null;

@@ -1,6 +1,8 @@
 import { chmod, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { FORMULA_LIMITS } from '../../src/core/formula';
+import { STEP_LIMITS } from '../../src/core/method';
 import { plainLoaf } from '../../src/core/formula/testFormulas';
 import { Crumb } from '../../scripts/faults/crumb';
 import { test as base, type Page } from '@playwright/test';
@@ -82,7 +84,7 @@ test('a kit changed without a network, and the tab closed: the next page sends i
 
 test('a sheet of more than 64 KB is saved like any other', async ({ page }) => {
   const step = (index: number) => ({
-    id: `s${index}`, kind: 'mix', title: '', note: 'ü'.repeat(400), minS: 60, maxS: null, tempC: null, until: '', handsOn: true,
+    id: `s${index}`, kind: 'mix', title: '…'.repeat(STEP_LIMITS.titleLength), note: '…'.repeat(STEP_LIMITS.cueLength), minS: 60, maxS: null, tempC: null, until: '…'.repeat(STEP_LIMITS.cueLength), handsOn: true,
   }); // prettier-ignore
   const formula = {
     ...plainLoaf(),
@@ -101,7 +103,7 @@ test('a sheet of more than 64 KB is saved like any other', async ({ page }) => {
               ...lines[0]!,
               id: `l${index}`,
               massG: 1,
-              note: 'é'.repeat(100),
+              note: '…'.repeat(FORMULA_LIMITS.noteLength),
             })),
           ],
         },

@@ -1,10 +1,7 @@
 import { sizeFromWords } from './sizeFromWords';
 
 const said = (style: string, ...steps: [kind: string, title: string, note?: string][]) =>
-  sizeFromWords({ style, steps: steps.map(([kind, title, note = '']) => ({ kind, title, note })) } as Record<
-    string,
-    unknown
-  >).bakedAs;
+  sizeFromWords({ style, steps: steps.map(([kind, title, note = '']) => ({ kind, title, note })) }).bakedAs;
 
 test('a step of shaping says how large; a remark elsewhere, or about a height, says nothing', () => {
   expect(said('pizza', ['shape', 'Press between two oiled sheets to 27 cm'])).toMatchObject({

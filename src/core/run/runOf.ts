@@ -4,7 +4,7 @@ import { FERMENTATION } from '../fermentation/parameters';
 import { leaveningOf, type Leavening } from '../fermentation/leavening';
 import type { Learnt, RiseQuestion } from '../fermentation/riseCurve';
 import type { PlaceKind, Standing, Stay } from '../fermentation/thermalLag';
-import { isDoughStage, type Formula, type Style } from '../formula/formula';
+import { isDoughStage, type Formula } from '../formula/formula';
 import { USUAL_SHAPE } from '../formula/usualShape';
 import type { FormulaTotals } from '../formula/totals';
 import { crumbMatterOf, type CrumbMatter } from '../heat/crumbMatter';
