@@ -77,8 +77,7 @@ const SCRATCH_SETTINGS = ['fsync = off', 'synchronous_commit = off', 'full_page_
 export async function makeCluster(home: Home, { scratch = false } = {}): Promise<void> {
   await moveFromUnreachable(home);
   if (existsSync(path.join(home.cluster, 'PG_VERSION'))) return checkVersion(home);
-  const half = path.join(home.dataFolder, 'pg.half');
-  rmSync(half, { recursive: true, force: true });
+  const half = clearHalves(home);
   // a folder without PG_VERSION is what a start of the first versions left when it was killed
   rmSync(home.cluster, { recursive: true, force: true });
   say('Making a database ...');
@@ -111,6 +110,18 @@ export async function makeCluster(home: Home, { scratch = false } = {}): Promise
   }
 }
 
+/**
+ * A place of this process's own for what is not whole yet, with what killed ones left cleared away. Never the same place twice: the program
+ * that a killed start had begun may still be writing into its own.
+ */
+function clearHalves(home: Home): string {
+  for (const entry of readdirSync(home.dataFolder)) {
+    if (entry.startsWith('pg.half'))
+      rmSync(path.join(home.dataFolder, entry), { recursive: true, force: true, maxRetries: 5 });
+  }
+  return path.join(home.dataFolder, `pg.half.${process.pid}.${Date.now().toString(36)}`);
+}
+
 function checkVersion(home: Home): void {
   const made = readFileSync(path.join(home.cluster, 'PG_VERSION'), 'utf8').trim();
   const here = path.basename(path.dirname(postgresPrograms()));
@@ -139,8 +150,7 @@ async function moveFromUnreachable(home: Home): Promise<void> {
       await pause(100);
     }
   }
-  const half = path.join(home.dataFolder, 'pg.half');
-  rmSync(half, { recursive: true, force: true });
+  const half = clearHalves(home);
   cpSync(old, half, { recursive: true, preserveTimestamps: true });
   for (const entry of readdirSync(half, { recursive: true, encoding: 'utf8' }))
     own(home, path.join(half, entry));

@@ -53,7 +53,9 @@ export function BenchPage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) 
   const { state, outbox, tap } = bench;
   const { preferences, change } = usePreferences();
   const [asked, setView] = useQueryState('at', parseAsStringLiteral(VIEWS));
-  const [chosen, setChosen] = useState<string | null>(null);
+  // in the address: whoever comes because a timer is up stands before its step
+  const [chosen, putChosen] = useQueryState('step');
+  const setChosen = (stepId: string | null) => void putChosen(stepId);
   const [dialog, setDialog] = useState<'note' | 'addition' | 'abandon' | null>(null);
   const next = nextThing(bake.sheet, state);
   const natural = next.kind === 'weigh' ? 'weigh' : next.kind === 'step' ? 'steps' : 'log';

@@ -81,7 +81,7 @@ export function TimerBell() {
             </span>
           </span>
           <Link
-            href={`/bench/${timer.bakeId}?at=steps`}
+            href={`/bench/${timer.bakeId}?at=steps&step=${timer.stepId}`}
             className={buttonClass('now', 'table', 'min-h-12 px-4 max-sm:flex-1')}
           >
             Go to it

@@ -43,7 +43,7 @@ test('a timer rings once when it is up, by the server’s clock, on whatever pag
   await pass(1000);
   expect(ring).toHaveBeenCalledTimes(1);
   expect(screen.getByRole('alert')).toHaveTextContent('Time is up: Proof in the warm');
-  expect(screen.getByRole('link', { name: 'Go to it' })).toHaveAttribute('href', '/bench/b1?at=steps');
+  expect(screen.getByRole('link', { name: 'Go to it' })).toHaveAttribute('href', '/bench/b1?at=steps&step=s');
   await pass(20_000);
   expect(ring).toHaveBeenCalledTimes(1);
   await userEvent
