@@ -116,8 +116,12 @@ export async function makeCluster(home: Home, { scratch = false } = {}): Promise
  */
 function clearHalves(home: Home): string {
   for (const entry of readdirSync(home.dataFolder)) {
-    if (entry.startsWith('pg.half'))
-      rmSync(path.join(home.dataFolder, entry), { recursive: true, force: true, maxRetries: 5 });
+    if (!entry.startsWith('pg.half')) continue;
+    try {
+      rmSync(path.join(home.dataFolder, entry), { recursive: true, force: true, maxRetries: 3 });
+    } catch {
+      // still being written into: it stays in nobody's way until the next time
+    }
   }
   return path.join(home.dataFolder, `pg.half.${process.pid}.${Date.now().toString(36)}`);
 }
