@@ -161,10 +161,8 @@ test('undo behind a dialog is the dialog’s own', async ({ page }) => {
   await cell(page, 'Salt, weight').fill('14');
   await cell(page, 'Salt, weight').press('Enter');
   await expect(page.getByTestId('save-status')).toContainText('revision 2');
-  await page.keyboard.press('?');
   const keys = page.getByRole('dialog');
-  await cell(page, 'Salt, weight').evaluate((element: HTMLElement) => element.blur());
-  if (!(await keys.isVisible())) await page.keyboard.press('?');
+  await page.getByRole('button', { name: 'Keys (?)' }).click();
   await expect(keys).toBeVisible();
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Escape');
