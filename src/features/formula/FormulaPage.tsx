@@ -89,8 +89,13 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-      // a dialog lies over the sheet: what is undone there is its own typing
-      if (document.querySelector('[role="dialog"], [role="alertdialog"]')) return;
+      // a dialog lies over the sheet: what is undone there is its own typing. Outside a field the browser would undo the last typing of
+      // the whole page by itself, the sheet's behind the dialog.
+      if (document.querySelector('[role="dialog"], [role="alertdialog"]')) {
+        const field = event.target instanceof HTMLElement && event.target.closest('input, textarea');
+        if (!field) event.preventDefault();
+        return;
+      }
       event.preventDefault();
       leavingTheCell(event.shiftKey ? redo : undo);
     };
