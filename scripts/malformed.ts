@@ -1,6 +1,6 @@
 /**
  * ./crumb soak requests [COUNT] [SEED]: malformed requests against the running server, raw bytes included. Ends with what crashed, hung or
- * was answered 5xx; each has to be 0.
+ * was answered 5xx; each has to be 0, and the server has to stop when told after all that.
  */
 import { connect } from 'node:net';
 import { seededRandom } from '@/core/numeric/seededRandom';
@@ -152,6 +152,7 @@ function request(port: number): Buffer {
 const ANSWER_MS = 15_000;
 /** A page takes less, also on a loaded machine. */
 const SILENCE_MS = 4000;
+const STOP_MS = 8000;
 
 function send(port: number, data: Buffer): Promise<{ status: number | null; hung: boolean }> {
   return new Promise((resolve) => {
@@ -208,10 +209,15 @@ const well = await fetch(`${server.url}/api/health`).then(
   (answer) => answer.ok,
   () => false,
 );
-await server.stop();
+// whatever came in, it stops when told, in the time it promises
+const stopFrom = performance.now();
+const stops = await Promise.race([
+  server.stop().then(() => true),
+  new Promise<false>((resolve) => setTimeout(() => resolve(false), STOP_MS)),
+]);
 await database.drop();
 console.log([...statuses].map(([word, times]) => `${word} ${times}`).join(', '));
 console.log(
-  `${count} requests in ${Math.round((performance.now() - from) / 1000)} s: ${well ? 0 : 1} crashes, ${hung} hung, ${fives} answered 5xx`,
+  `${count} requests in ${Math.round((performance.now() - from) / 1000)} s: ${well ? 0 : 1} crashes, ${hung} hung, ${fives} answered 5xx; ${stops ? `stopped in ${Math.round(performance.now() - stopFrom)} ms` : `did not stop within ${STOP_MS} ms`}`,
 );
-process.exit(well && hung === 0 && fives === 0 ? 0 : 1);
+process.exit(well && stops && hung === 0 && fives === 0 ? 0 : 1);

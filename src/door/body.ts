@@ -1,4 +1,5 @@
 import { IncomingMessage } from 'node:http';
+import type { Readable } from 'node:stream';
 
 /** The most a request may carry. The longest formula that passes the schema stays well below it. */
 export const MOST_BYTES = 512 * 1024;
@@ -6,7 +7,7 @@ export const MOST_BYTES = 512 * 1024;
 const MOST_MS = 15_000;
 /** So much more is swallowed after a refusal, that the answer can be read by who is still sending. */
 const SWALLOW_BYTES = 8 * 1024 * 1024;
-const SWALLOW_MS = 3000;
+export const SWALLOW_MS = 3000;
 
 export type Body =
   | { readonly ok: true; readonly bytes: Buffer }
@@ -38,15 +39,20 @@ export function readBody(request: IncomingMessage): Promise<Body> {
 
 /** Lets who is still sending come to the answer: takes in a little more and throws it away, then hangs up. */
 export function swallow(request: IncomingMessage): void {
-  let size = 0;
   const hangUp = (): void => void request.socket.destroy();
-  const timer = setTimeout(hangUp, SWALLOW_MS);
-  request.on('data', (chunk: Buffer) => {
+  const late = setTimeout(hangUp, SWALLOW_MS);
+  request.on('close', () => clearTimeout(late));
+  swallowFrom(request, hangUp);
+}
+
+/** Reads on and throws away; `tooMuch` once it is more than anybody would wait for. */
+export function swallowFrom(source: Readable, tooMuch: () => void): void {
+  let size = 0;
+  source.on('data', (chunk: Buffer) => {
     size += chunk.length;
-    if (size > SWALLOW_BYTES) hangUp();
+    if (size > SWALLOW_BYTES) tooMuch();
   });
-  request.on('close', () => clearTimeout(timer));
-  request.resume();
+  source.resume();
 }
 
 /** The same request with its body already here: whoever reads it further in never waits for a client. */

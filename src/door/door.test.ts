@@ -1,5 +1,5 @@
 import { Agent, request as httpRequest, type IncomingHttpHeaders } from 'node:http';
-import { connect, type AddressInfo } from 'node:net';
+import { connect, type AddressInfo, type Socket } from 'node:net';
 import { makeDoor, type Door } from './door';
 
 /** A door on a real socket, before an application that does what its address says. */
@@ -197,6 +197,32 @@ test('who never comes to an end is shown out after the grace', async () => {
   expect(performance.now() - from).toBeLessThan(5000);
   expect(new Set(await Promise.all(pulling))).toEqual(new Set(['cut']));
 });
+
+test('sockets that left HTTP by CONNECT, an upgrade or nonsense are hung up on, and keep nobody from stopping', async () => {
+  const host = `host: 127.0.0.1:${port}\r\n`;
+  const openings = [
+    `CONNECT x:1 HTTP/1.1\r\n${host}\r\n`,
+    `POST / HTTP/1.1\r\n${host}upgrade: websocket\r\nconnection: upgrade\r\n\r\n`,
+    'no HTTP at all\r\n\r\n',
+  ];
+  // they say much more than anybody asked for, and never that they are done
+  const clients = openings.map((opening) =>
+    connect({ port, host: '127.0.0.1', allowHalfOpen: true })
+      .on('error', () => undefined)
+      .on('connect', function (this: Socket) {
+        this.write(opening + 'x'.repeat(600_000));
+      }),
+  );
+  const answers = clients.map(
+    (client) =>
+      new Promise((resolve) => client.once('data', (part) => resolve(part.toString().slice(0, 12)))),
+  );
+  expect(await Promise.all(answers)).toEqual(['HTTP/1.1 405', 'HTTP/1.1 400', 'HTTP/1.1 400']);
+  await door.close(200);
+  const open = await new Promise((resolve) => door.server.getConnections((_, count) => resolve(count)));
+  expect(open).toBe(0);
+  for (const client of clients) client.destroy();
+}, 4000);
 
 test('whoever comes on an open connection while it closes is turned away in plain words, to come again', async () => {
   // two requests written one behind the other on one connection: the second is read while the first is still inside

@@ -10,6 +10,7 @@ import type { Duplex } from 'node:stream';
 import { standBefore } from './answering';
 import { MOST_BYTES, readBody, swallow, withBody } from './body';
 import { contentSecurityPolicy, securityHeaders } from './headers';
+import { hangUp } from './hangUp';
 import { isOurHost, type Standing } from './hosts';
 import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
 import { Limits } from './limits';
@@ -146,32 +147,41 @@ export function makeDoor(options: DoorOptions): Door {
     { requestTimeout: 30_000, headersTimeout: 10_000, keepAliveTimeout: 120_000, maxHeaderSize: 16 * 1024 },
     listener,
   );
+  // the HTTP server forgets a socket that leaves HTTP by CONNECT or an upgrade, and still waits for it when it closes
+  const sockets = new Set<Duplex>();
+  server.on('connection', (socket: Duplex) => {
+    sockets.add(socket);
+    socket.on('close', () => sockets.delete(socket));
+  });
   // what is no HTTP is answered by hand: there is no response object for it
   server.on('clientError', (error: Error & { code?: string }, socket: Duplex) => {
-    if (!socket.writable) return void socket.destroy();
     const status =
       error.code === 'HPE_HEADER_OVERFLOW' ? '431 Request Header Fields Too Large' :
       error.code === 'ERR_HTTP_REQUEST_TIMEOUT' ? '408 Request Timeout' : '400 Bad Request'; // prettier-ignore
-    socket.end(`HTTP/1.1 ${status}\r\n${rawHeaders()}\r\n`);
+    hangUp(socket, status);
   });
-  server.on('connect', (_request: IncomingMessage, socket: Duplex) => {
-    socket.end(`HTTP/1.1 405 Method Not Allowed\r\n${rawHeaders()}\r\n`);
-  });
+  server.on('connect', (_request: IncomingMessage, socket: Duplex) =>
+    hangUp(socket, '405 Method Not Allowed'),
+  );
   server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
     if (options.upgrade && isOurHost(request.headers.host, standing)) {
       options.upgrade(request, socket, head).catch(() => socket.destroy());
-    } else socket.end(`HTTP/1.1 400 Bad Request\r\n${rawHeaders()}\r\n`);
+    } else hangUp(socket, '400 Bad Request');
   });
 
   const close = async (graceMs: number): Promise<void> => {
     closing = true;
     const closed = new Promise<void>((resolve) => server.close(() => resolve()));
     server.closeIdleConnections();
-    const late = setTimeout(() => server.closeAllConnections(), graceMs);
+    const showOut = (): void => {
+      server.closeAllConnections();
+      for (const socket of sockets) socket.destroy();
+    };
+    const late = setTimeout(showOut, graceMs);
     // connections that have said nothing yet are no request under way: nobody is asked to wait for them
     const idle = setInterval(() => {
       server.closeIdleConnections();
-      if (inside.size === 0) server.closeAllConnections();
+      if (inside.size === 0) showOut();
     }, 50);
     await closed;
     clearTimeout(late);
@@ -179,13 +189,3 @@ export function makeDoor(options: DoorOptions): Door {
   };
   return { server, close };
 }
-
-const rawHeaders = (): string =>
-  Object.entries({
-    ...securityHeaders(contentSecurityPolicy(randomBytes(16).toString('base64'), false)),
-    'cache-control': 'no-store',
-    'content-length': '0',
-    connection: 'close',
-  })
-    .map(([name, value]) => `${name}: ${value}\r\n`)
-    .join('');

@@ -150,3 +150,22 @@ test('a timer rings on whatever page is open; a bake closed by two presses is op
   await page.goto(`/logbook/${bake}`);
   await expect(page.getByText(/Opened again/)).toBeVisible();
 });
+
+test('undo behind a dialog is the dialog’s own', async ({ page }) => {
+  const made = await page.request.post('/api/formulas', {
+    data: { requestId: crypto.randomUUID(), formula: plainLoaf() },
+  });
+  const { id } = (await made.json()) as { id: string };
+  await page.goto(`/formulas/${id}`);
+  await expect(saved(page)).toBeVisible();
+  await cell(page, 'Salt, weight').fill('14');
+  await cell(page, 'Salt, weight').press('Enter');
+  await expect(page.getByTestId('save-status')).toContainText('revision 2');
+  const keys = page.getByRole('dialog');
+  await page.getByRole('button', { name: 'Keys (?)' }).click();
+  await expect(keys).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Escape');
+  await expect(keys).toBeHidden();
+  await expect(cell(page, 'Salt, weight')).toHaveValue('14');
+});
