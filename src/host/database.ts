@@ -17,7 +17,7 @@ export interface DatabaseOptions {
 }
 
 /** The surroundings in which PostgreSQL's own programs find the database, with the password in a file and nowhere else. */
-export type Surroundings = Readonly<Record<string, string>>;
+export type Surroundings = Readonly<Record<string, string>> & { readonly PGDATABASE: string };
 
 function ownServer(home: Home, databaseUrl: string): Surroundings {
   const url = new URL(databaseUrl);

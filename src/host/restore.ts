@@ -97,22 +97,7 @@ async function unpack(
   await lease.client.query(`drop database if exists ${RESTORING} with (force)`);
   await lease.client.query(`create database ${RESTORING} owner ${OWNER} encoding 'UTF8' template template0`);
   try {
-    const unpacked = await runClient(
-      'pg_restore',
-      [
-        '--no-owner',
-        '--no-privileges',
-        '--exit-on-error',
-        '--single-transaction',
-        `--dbname=${RESTORING}`,
-        file,
-      ],
-      { surroundings, cwd: options.calledFrom, quiet: true },
-    );
-    if (unpacked.code !== 0)
-      throw new HostFailure(
-        `the backup could not be unpacked; nothing was changed:\n${unpacked.errors.trim().split('\n').slice(-4).join('\n')}`,
-      );
+    await unpackInto(RESTORING, options, surroundings, file);
     const inside = await connectAsSuperuser(home, lease.port, RESTORING);
     try {
       const { rows } = await inside.query<{ here: boolean }>(
@@ -130,6 +115,31 @@ async function unpack(
     await lease.client.query(`drop database if exists ${RESTORING} with (force)`).catch(() => undefined);
     throw error;
   }
+}
+
+/** All of the file in one transaction, or nothing of it. */
+async function unpackInto(
+  database: string,
+  { calledFrom }: DatabaseOptions,
+  surroundings: Surroundings,
+  file: string,
+): Promise<void> {
+  const unpacked = await runClient(
+    'pg_restore',
+    [
+      '--no-owner',
+      '--no-privileges',
+      '--exit-on-error',
+      '--single-transaction',
+      `--dbname=${database}`,
+      file,
+    ],
+    { surroundings, cwd: calledFrom, quiet: true },
+  );
+  if (unpacked.code !== 0)
+    throw new HostFailure(
+      `the backup could not be unpacked; nothing was changed:\n${unpacked.errors.trim().split('\n').slice(-4).join('\n')}`,
+    );
 }
 
 const stamp = (now: Date): string =>
@@ -203,20 +213,7 @@ async function intoOwnServer(
     throw new HostFailure(
       'the database named by DATABASE_URL is in use. Make an empty one, point DATABASE_URL at it, and restore into that',
     );
-  const unpacked = await runClient(
-    'pg_restore',
-    [
-      '--no-owner',
-      '--no-privileges',
-      '--exit-on-error',
-      '--single-transaction',
-      `--dbname=${surroundings.PGDATABASE}`,
-      file,
-    ],
-    { surroundings, cwd: options.calledFrom, quiet: true },
-  );
-  if (unpacked.code !== 0)
-    throw new HostFailure(`the backup could not be unpacked:\n${unpacked.errors.trim()}`);
+  await unpackInto(surroundings.PGDATABASE, options, surroundings, file);
   await migrateDatabase(options.databaseUrl ?? '', options.root, null);
   say('Restored.');
   return 0;
