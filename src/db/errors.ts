@@ -5,6 +5,8 @@ export type DatabaseFailure = 'duplicate' | 'unavailable' | 'full' | 'other';
  * that failed (58), a database that is just being exchanged for a restored one (55000, 3D000). */
 const UNAVAILABLE = /^(?:08|57P|53[2-4]00|57014|58|55P03|55000|3D000|40001|40P01)/;
 const FULL = /^53100/;
+/** A wrong password or role: nothing that waiting mends. */
+const NOT_LET_IN = /^28/;
 const SOCKET = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'EHOSTUNREACH', 'ENETUNREACH']);
 
 export function databaseFailure(error: unknown): DatabaseFailure {
@@ -12,6 +14,9 @@ export function databaseFailure(error: unknown): DatabaseFailure {
   if (code === '23505') return 'duplicate';
   if (FULL.test(code)) return 'full';
   if (UNAVAILABLE.test(code) || SOCKET.has(code)) return 'unavailable';
+  // the server ended the session, or could not begin one: with a full disk a new one cannot write its first file (XX000)
+  const severity = typeof error === 'object' && error !== null && 'severity' in error ? error.severity : '';
+  if ((severity === 'FATAL' || severity === 'PANIC') && !NOT_LET_IN.test(code)) return 'unavailable';
   // node-postgres reports these without a code
   const message = error instanceof Error ? error.message : '';
   return /Connection terminated|timeout exceeded when trying to connect|timeout expired|Connection ended|Query read timeout|not queryable|Cannot use a pool after calling end/.test(

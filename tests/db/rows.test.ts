@@ -50,5 +50,9 @@ test('failures are told apart by what can be done about them', async () => {
   await gone.end();
   expect(databaseFailure({ code: '53100' })).toBe('full');
   expect(databaseFailure({ code: '57P01' })).toBe('unavailable');
+  // a session that the server could not even begin, with a full disk under it, is no bug of the statement; a wrong password is none of its making
+  expect(databaseFailure({ code: 'XX000', severity: 'FATAL', routine: 'write_item' })).toBe('unavailable');
+  expect(databaseFailure({ code: 'XX000', severity: 'ERROR' })).toBe('other');
+  expect(databaseFailure({ code: '28P01', severity: 'FATAL' })).toBe('other');
   expect(databaseFailure(new Error('Connection terminated unexpectedly'))).toBe('unavailable');
 });
