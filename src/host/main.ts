@@ -53,6 +53,9 @@ async function run([command, ...rest]: readonly string[]): Promise<number> {
   }
 }
 
+// whoever reads our words may be gone (a closed terminal, a pipe that ended): that is no reason to stop, nor to complain of it for ever
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
+
 try {
   process.exit(await run(process.argv.slice(2)));
 } catch (error) {

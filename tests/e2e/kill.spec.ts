@@ -8,12 +8,12 @@ import { copyOf, expect, test, watch } from './kitchen';
 const HOME = path.join(tmpdir(), `crumb-kill-${process.pid}`);
 
 /** ./crumb start as a user runs it, with a home of its own. */
-async function start(port: number): Promise<ChildProcess> {
+async function start(port: number, words: 'inherit' | 'pipe' = 'inherit'): Promise<ChildProcess> {
   const env = { ...process.env };
   delete env.DATABASE_URL;
   const child = spawn('./crumb', ['start'], {
     env: { ...env, CRUMB_HOME: HOME, PORT: String(port) },
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', 'ignore', words],
   });
   await answers(`http://127.0.0.1:${port}/api/health`);
   return child;
@@ -72,7 +72,7 @@ test('server and database are killed in the middle of a timer: after the next st
     await page.getByRole('button', { name: 'Keep the note' }).click();
     await expect(page.getByText(/The server does not answer. Go on: 2 kept on this device/)).toBeVisible();
 
-    crumb = await start(port);
+    crumb = await start(port, 'pipe');
     await expect.poll(async () => (await log()).events.length, { timeout: 30_000 }).toBe(lines + 3);
     await expect(page.getByText('The server does not answer.')).toBeHidden();
     await page.reload();
@@ -89,9 +89,13 @@ test('server and database are killed in the middle of a timer: after the next st
     await expect(
       page.getByRole('link', { name: /Chickpea and rice griddle flats \(copy\)/ }).first(),
     ).toContainText('left of');
-    await context.close();
+    // whoever read its words is gone, and it has something to say
+    crumb.stderr?.destroy();
+    const refused = await page.request.get('/api/health', { headers: { host: 'kitchen.example' } });
+    expect(refused.status()).toBe(403);
     // and it can be stopped as it should be: both gone, the data still there
     const [again, postmaster] = [crumb.pid ?? 0, await pidIn('pg/postmaster.pid')];
+    await context.close();
     crumb.kill('SIGINT');
     await expect.poll(() => isAlive(again) || isAlive(postmaster), { timeout: 20_000 }).toBe(false);
     expect(faults).toEqual([]);
