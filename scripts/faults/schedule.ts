@@ -88,7 +88,8 @@ async function fault(crumb: Crumb, kind: Fault, random: () => number, tally: Tal
       const pids = crumb.databaseProcesses;
       crumb.signalDatabase('SIGSTOP', true);
       await pause(200 + random() * 2500);
-      for (const pid of pids) {
+      // one that was born between the two looks was stopped too, and may hold what all the others wait for
+      for (const pid of new Set([...pids, ...crumb.databaseProcesses])) {
         try {
           process.kill(pid, 'SIGCONT');
         } catch {
