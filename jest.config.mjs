@@ -9,8 +9,8 @@ const project = async (config) => {
     modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.crumb'],
     ...config,
   })();
-  // next/jest leaves packages alone; this one is published as modules only
-  return { ...made, transformIgnorePatterns: ['/node_modules/(?!nuqs/)'] };
+  // next/jest leaves packages alone; these are published as modules only
+  return { ...made, transformIgnorePatterns: ['/node_modules/(?!(?:nuqs|p-queue|p-timeout|eventemitter3)/)'] };
 };
 
 const config = async () => ({

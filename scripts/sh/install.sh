@@ -87,7 +87,7 @@ need_build() {
   say "Building ..."
   rm -f .next/crumb-stamp
   build_step node node_modules/next/dist/bin/next build
-  build_step node_modules/.bin/esbuild src/host/main.ts --bundle --platform=node --target=node20 --format=esm \
-    --packages=external --sourcemap --outfile=.next/host.mjs
+  build_step node_modules/.bin/esbuild host=src/host/main.ts simulationThread=src/host/simulationThread.ts --bundle \
+    --platform=node --target=node20 --format=esm --packages=external --sourcemap --outdir=.next --out-extension:.js=.mjs
   printf '%s' "$want" >.next/crumb-stamp
 }

@@ -15,6 +15,9 @@ const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
   bake_event: ['select', 'insert'],
   kitchen_ingredient: ['select', 'insert'],
   kitchen_kit: ['select', 'insert'],
+  bake_card: ['select', 'insert', 'update'],
+  bake_under_way: ['select', 'insert', 'update', 'delete'],
+  computed_answer: ['select', 'insert', 'update'],
 };
 
 /** Gives the serving role its rights, as the tables' owner. To be repeated after each migration. */

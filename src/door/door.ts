@@ -15,6 +15,7 @@ import { isOurHost, type Standing } from './hosts';
 import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
 import { Limits } from './limits';
 import { RefusalLog } from './refusalLog';
+import { Turns } from './turns';
 
 export interface DoorOptions {
   readonly standing: Standing;
@@ -50,6 +51,7 @@ const WORDS: Readonly<Record<RefusalKind, string>> = {
   tooBig: `More than ${MOST_BYTES} bytes are not taken.`,
   tooFast: 'Too many requests; wait a second.',
   tooSlow: 'The request came too slowly.',
+  tooBusy: 'Too many pages are being made; try again in a moment.',
   stopping: 'The kitchen is closing; it will be back.',
 };
 
@@ -61,6 +63,7 @@ export function makeDoor(options: DoorOptions): Door {
   const { standing, handle, log, dev = false } = options;
   const limits = new Limits();
   const refusals = new RefusalLog(log);
+  const pages = new Turns({ atOnce: 2, mostWaiting: 120, mostMs: 5000 });
   const inside = new Set<ServerResponse>();
   const refused = new WeakSet<ServerResponse>();
   let closing = false;
@@ -78,7 +81,7 @@ export function makeDoor(options: DoorOptions): Door {
     );
     refused.add(response);
     if (why === 'badMethod') response.setHeader('allow', allowedMethods(kind));
-    if (why === 'tooFast' || why === 'stopping') response.setHeader('retry-after', '1');
+    if (why === 'tooFast' || why === 'tooBusy' || why === 'stopping') response.setHeader('retry-after', '1');
     // a request without a body counts as complete only once somebody has looked
     const sendsBody =
       request.headers['transfer-encoding'] !== undefined ||
@@ -125,8 +128,10 @@ export function makeDoor(options: DoorOptions): Door {
       if (NOT_FROM_OUTSIDE.test(name)) delete request.headers[name];
     if (!judged.writes) {
       // the framework reads the nonce out of here and gives it to the scripts it writes
-      if (judged.kind === 'page') request.headers['content-security-policy'] = policy;
-      return handle(request, response);
+      if (judged.kind !== 'page') return handle(request, response);
+      request.headers['content-security-policy'] = policy;
+      const turn = await pages.take(response, () => handle(request, response));
+      return turn === 'full' ? refuse(request, response, 'tooBusy', judged.kind) : undefined;
     }
     const body = await readBody(request);
     if (body.ok) return handle(withBody(request, body.bytes), response);

@@ -15,6 +15,7 @@ export type RefusalKind =
   | 'tooBig'
   | 'tooFast'
   | 'tooSlow'
+  | 'tooBusy'
   | 'stopping';
 
 export const STATUS: Readonly<Record<RefusalKind, number>> = {
@@ -27,6 +28,7 @@ export const STATUS: Readonly<Record<RefusalKind, number>> = {
   tooBig: 413,
   tooFast: 429,
   tooSlow: 408,
+  tooBusy: 503,
   stopping: 503,
 };
 

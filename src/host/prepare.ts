@@ -6,6 +6,7 @@ import { libraryBook } from '@/core/ingredients';
 import { migrate, NewerDatabase } from '@/db/migrate';
 import { openPool, PATIENT } from '@/db/pool';
 import { grantServing } from '@/db/serving';
+import { renewCards } from '@/server/bakeCards';
 import { importKitchen } from '@/server/importKitchen';
 import { keyOf, type Home } from './home';
 import { HostFailure, say } from './hostFailure';
@@ -43,6 +44,8 @@ export async function migrateDatabase(ownerUrl: string, root: string, serving: s
   try {
     const applied = await migrate(pool, path.join(root, 'src/db/migrations'));
     for (const file of applied) say(`Migrated: ${file}`);
+    const made = await renewCards(pool);
+    if (made > 0) say(`Lists made anew of ${made} bakes.`);
     if (serving) await grantServing(pool, serving);
   } catch (error) {
     if (error instanceof NewerDatabase)

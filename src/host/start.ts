@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { closePool, openPool } from '@/db/pool';
-import { hasBakeUnderWay } from '@/db/queries/bakes';
+import { hasBakeUnderWay } from '@/db/queries/bakeCards';
 import { newestMoment } from '@/db/queries/kitchens';
 import { KitchenClock, setKitchenClock } from '@/server/clock';
 import { makeCluster } from './cluster';
@@ -11,6 +11,8 @@ import { leaseCluster, type Lease } from './lease';
 import { prepareDatabase, prepareHome } from './prepare';
 import { RESTORED } from './roles';
 import { serve, type Serving } from './serve';
+import { openThreads, type Threads } from './threads';
+import { lendThreads } from '@/server/simulations';
 
 export interface StartOptions {
   readonly root: string;
@@ -27,13 +29,14 @@ interface Running {
   home: Home;
   lease: Lease | null;
   serving: Serving | null;
+  threads: Threads | null;
   stopping: boolean;
 }
 
 /** `./crumb start` and `dev`: the database, then the door, until told to stop. */
 export async function start(options: StartOptions): Promise<void> {
   const home = openHome(options.homeFolder);
-  const running: Running = { home, lease: null, serving: null, stopping: false };
+  const running: Running = { home, lease: null, serving: null, threads: null, stopping: false };
   refuseBesideOlder(home);
   process.env.CRUMB_LISTEN_PORT = String(options.port);
   const stopped = stopOnSignal(running);
@@ -46,6 +49,11 @@ export async function start(options: StartOptions): Promise<void> {
     }
     if (running.stopping) return await stopped;
     setClock(home);
+    // what is stored of answers holds for the program that computed them
+    process.env.CRUMB_BUILD = buildOf(options);
+    const threads = openThreads(options.root);
+    running.threads = threads;
+    lendThreads(threads.run);
     const unmark = markServing(options);
     running.serving = await serve(options);
     const watching = watchClock(home);
@@ -130,6 +138,7 @@ function stopOnSignal(running: Running): Promise<void> {
 async function putDown(running: Running): Promise<void> {
   await running.serving?.close().catch(() => undefined);
   await closePool(500);
+  await running.threads?.close().catch(() => undefined);
   await running.lease?.giveUp();
 }
 
@@ -145,6 +154,12 @@ function refuseBesideOlder(home: Home): void {
       `an older version is still running on this home (process ${pid}); stop that one first`,
     );
   rmSync(file, { force: true });
+}
+
+/** A word for the program that runs: the stamp of its build; in development another one with each start. */
+function buildOf({ root, dev }: StartOptions): string {
+  const stamp = path.join(root, '.next', 'crumb-stamp');
+  return !dev && existsSync(stamp) ? readFileSync(stamp, 'utf8') : `${process.pid} ${Date.now()}`;
 }
 
 /** Says to ./crumb test that the built application is in use. @returns how to unsay it */

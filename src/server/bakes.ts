@@ -1,38 +1,50 @@
-import { afterEvent, bakeState, decide, type BakeAction, type BakeEvent, type BakeRecord } from '@/core/bake';
-import type { SetAside } from '@/core/documents';
+import {
+  afterEvent,
+  bakeState,
+  decide,
+  type BakeAction,
+  type BakeEvent,
+  type BakeRecord,
+  type RunningCard,
+} from '@/core/bake';
+import { BAKE_PLAN, type SetAside } from '@/core/documents';
 import type { IngredientBook } from '@/core/ingredients';
 import { planBatch, type BatchRequest } from '@/core/batch';
 import type { Problem } from '@/core/result';
 import type { Tap } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
 import {
+  listLogbook,
+  listUnderWay,
+  type BakePlace,
+  type LogbookFilter,
+  type LogbookPage,
+} from '@/db/queries/bakeCards';
+import {
   findBake,
   findBakeByRequest,
   findEventIds,
+  hasBake,
   insertBake,
   insertEvents,
-  listEndedBakes,
   listEvents,
-  listRunningBakes,
+  listNewEvents,
   lockBake,
   type BakeEventRow,
-  type BakePlace,
   type BakeRow,
   type NewEvent,
 } from '@/db/queries/bakes';
 import { findRevision } from '@/db/queries/formulas';
 import { transaction } from '@/db/transaction';
 import type { Queryable } from '@/db/rows';
+import { keepCard, readable } from './bakeCards';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
 import { loadKit } from './kit';
+import { renewLearnt } from './learnt';
 import { sameContent } from './sameContent';
 
 export type { BakePlace };
-
-/** What of a log this program can read; the rest stays where it is. */
-const readable = (rows: readonly BakeEventRow[]): BakeEvent[] =>
-  rows.flatMap(({ seq, atMs, action }) => (action ? [{ seq, atMs, action }] : []));
 
 export async function withEvents(
   { pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>,
@@ -63,27 +75,52 @@ export async function loadBake(context: Context, id: string): Promise<BakeRecord
   return bake ? ((await withEvents(context, [bake]))[0] ?? null) : null;
 }
 
-/** Bakes with their logs, and notes of those that cannot be read. */
-export interface Bakes {
-  readonly bakes: BakeRecord[];
-  readonly setAside: SetAside[];
+/** What is new in a bake's log. */
+export interface BakeNews {
+  /** Events after the number that was asked from. */
+  readonly events: BakeEvent[];
+  /** Which data these are: under another one a log known from before does not hold. */
+  readonly epoch: string;
+  readonly nowMs: number;
 }
 
-export async function runningBakes(context: Context): Promise<Bakes> {
-  const { rows, setAside } = await listRunningBakes(context.pool, context.kitchen.id);
-  return { bakes: await withEvents(context, rows), setAside };
+/** @param after number of the newest event the asker knows; 0: none */
+export async function bakeNews(
+  { pool, kitchen, now }: Context,
+  id: string,
+  after: number,
+): Promise<BakeNews | null> {
+  const [known, rows] = await Promise.all([
+    hasBake(pool, kitchen.id, id),
+    listNewEvents(pool, kitchen.id, id, after),
+  ]);
+  return known ? { events: readable(rows), epoch: kitchen.epoch, nowMs: now().getTime() } : null;
 }
 
-/** @returns a page of them, and where the next begins if there is one */
-export async function endedBakes(
-  context: Context,
-  filter: { formulaId?: string | null; after?: BakePlace | null; most: number },
-): Promise<Bakes & { next: BakePlace | null }> {
-  const { formulaId = null, after = null, most } = filter;
-  const page = await listEndedBakes(context.pool, context.kitchen.id, { formulaId, after, most });
-  const bakes = await withEvents(context, page.rows);
-  return { bakes, setAside: page.setAside, next: page.next };
+/** A page of what is under way, newest first. */
+export async function bakesUnderWay(
+  { pool, kitchen }: Context,
+  page: { after: BakePlace | null; most: number },
+): Promise<{ bakes: RunningBake[]; setAside: SetAside[]; next: BakePlace | null }> {
+  const { rows, next } = await listUnderWay(pool, kitchen.id, page);
+  return {
+    bakes: rows.flatMap(({ card, ...row }) => (card ? [{ ...row, ...card }] : [])),
+    setAside: rows
+      .filter(({ card }) => card === null)
+      .map(({ id }) => ({ kind: BAKE_PLAN.name, id, name: null, version: BAKE_PLAN.version, newer: false })),
+    next,
+  };
 }
+
+/** A bake under way as a list shows it. */
+export interface RunningBake extends RunningCard {
+  readonly id: string;
+  readonly startedAtMs: number;
+}
+
+/** A page of the logbook, newest first. */
+export const logbook = ({ pool, kitchen }: Context, filter: LogbookFilter): Promise<LogbookPage> =>
+  listLogbook(pool, kitchen.id, filter);
 
 /** Starts a bake: scales that very revision again on the server and keeps the sheet with the bake. Repeatable. */
 export async function startBake(
@@ -102,8 +139,15 @@ export async function startBake(
   const sheet = planBatch(revision.formula, start.batch, (await loadKit(context)).kit.scales, await book());
   if (!sheet.ok) return invalid(sheet.problem);
   const id = newId();
+  const startedAt = now();
+  const { formulaId } = start;
   try {
-    await insertBake(pool, { kitchenId: kitchen.id, id, ...start, sheet: sheet.value, startedAt: now() });
+    await transaction(pool, async (client) => {
+      await insertBake(client, { kitchenId: kitchen.id, id, ...start, sheet: sheet.value, startedAt });
+      const startedAtMs = startedAt.getTime();
+      const bake = { id, formulaId, revision: start.revision, startedAtMs, sheet: sheet.value };
+      await keepCard(client, kitchen.id, bake, bakeState(startedAtMs, []));
+    });
     return done({ id });
   } catch (error) {
     const first = databaseFailure(error) === 'duplicate' ? await again() : null;
@@ -117,11 +161,9 @@ export interface TapResult {
   readonly problem: Problem | null;
 }
 
-/** The answer to taps: what became of each, and the bake's log afterwards. */
-export interface TapsTaken {
+/** The answer to taps: what became of each, and what the asker does not know of the bake's log. */
+export interface TapsTaken extends BakeNews {
   readonly results: TapResult[];
-  readonly events: BakeEvent[];
-  readonly nowMs: number;
 }
 
 /**
@@ -130,24 +172,37 @@ export interface TapsTaken {
  * ticked on the other tablet) is answered with its reason and not kept; the others are. So is one whose id came before with something
  * else, or in another bake.
  *
- * @returns per tap whether it was kept, and the bake's whole log afterwards
+ * @param after number of the newest event the asker knows
+ * @returns per tap whether it was kept, and the log from after `after`
  */
 export async function recordTaps(
-  { pool, kitchen, book, now }: Context,
+  context: Context,
   bakeId: string,
   taps: readonly Tap[],
+  after = 0,
 ): Promise<Done<TapsTaken>> {
+  const { pool, kitchen, book, now, afterwards } = context;
   // before the transaction: a second connection must never be waited for while one is held
   const ingredients = await book();
-  try {
-    return await transaction(pool, (client) =>
-      takeTaps(client, kitchen.id, bakeId, taps, ingredients, now()),
-    );
-  } catch (error) {
+  const take = () =>
+    transaction(pool, (client) => takeTaps(client, kitchen.id, bakeId, taps, ingredients, now()));
+  const taken = await take().catch((error: unknown) => {
     // an id that another bake was just being given: now it can be seen there
-    if (databaseFailure(error) !== 'duplicate') throw error;
-    return transaction(pool, (client) => takeTaps(client, kitchen.id, bakeId, taps, ingredients, now()));
-  }
+    if (databaseFailure(error) === 'duplicate') return take();
+    throw error;
+  });
+  if (!taken.ok) return taken;
+  const { results, events, nowMs, ended } = taken.value;
+  if (ended) afterwards(() => renewLearnt(context, ended));
+  return done({ results, events: events.filter(({ seq }) => seq > after), epoch: kitchen.epoch, nowMs });
+}
+
+interface Taken {
+  readonly results: TapResult[];
+  readonly events: BakeEvent[];
+  readonly nowMs: number;
+  /** The formula of a bake that is over by these taps, or was and has been corrected. */
+  readonly ended: string | null;
 }
 
 async function takeTaps(
@@ -157,7 +212,7 @@ async function takeTaps(
   taps: readonly Tap[],
   book: IngredientBook,
   now: Date,
-): Promise<Done<TapsTaken>> {
+): Promise<Done<Taken>> {
   const bake = await lockBake(client, kitchenId, bakeId);
   if (!bake) return failed({ kind: 'notFound' });
   const rows = await listEvents(client, kitchenId, [bakeId]);
@@ -203,6 +258,10 @@ async function takeTaps(
     fresh.push({ eventId, seq, action, at: new Date(lastMs) });
     results.push({ eventId, problem: null });
   }
-  await insertEvents(client, kitchenId, bakeId, fresh);
-  return done({ results, events, nowMs: now.getTime() });
+  if (fresh.length > 0) {
+    await insertEvents(client, kitchenId, bakeId, fresh);
+    await keepCard(client, kitchenId, bake, state);
+  }
+  const ended = fresh.length > 0 && state.endedAtMs !== null ? bake.formulaId : null;
+  return done({ results, events, nowMs: now.getTime(), ended });
 }

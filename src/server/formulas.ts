@@ -1,17 +1,16 @@
-import { FORMULA, type SetAside } from '@/core/documents';
+import { FORMULA } from '@/core/documents';
 import { shortened } from '@/core/plainTextSchema';
-import { checkFormula, formulaTotals, type Formula } from '@/core/formula';
+import { checkFormula, type Formula } from '@/core/formula';
 import { databaseFailure } from '@/db/errors';
-import { countBakes } from '@/db/queries/bakes';
 import {
   findBranch,
   findByRequest,
   findFormula,
   findFormulaJson,
+  findFormulaName,
   findRevision,
   insertRevision,
   listBranches,
-  listFormulas,
   listRevisions,
   revisionSavedAt,
   lockHead,
@@ -26,60 +25,12 @@ import { transaction } from '@/db/transaction';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
 
-export interface FormulaCard {
-  readonly id: string;
-  readonly name: string;
-  readonly style: Formula['style'];
-  readonly archived: boolean;
-  readonly savedAtMs: number;
-  readonly revision: number;
-  readonly hydrationAll: number | null;
-  readonly doughG: number;
-  readonly binders: readonly { readonly name: string; readonly percent: number | null }[];
-  readonly flours: readonly { readonly name: string; readonly percent: number }[];
-  readonly bakes: number;
-  readonly lastBakedAtMs: number | null;
-}
-
-/** The shelf of formulas, each with the figures a baker knows a dough by; and what of it cannot be read. */
-export async function formulaCards({
-  pool,
-  kitchen,
-  book: loadBook,
-}: Context): Promise<{ cards: FormulaCard[]; setAside: SetAside[] }> {
-  const [{ rows: formulas, setAside }, counts, book] = await Promise.all([
-    listFormulas(pool, kitchen.id),
-    countBakes(pool, kitchen.id),
-    loadBook(),
-  ]);
-  const bakes = new Map(counts.map((count) => [count.formulaId, count]));
-  const cards = formulas.map(({ id, revision, savedAtMs, archivedAtMs, formula }): FormulaCard => {
-    const totals = formulaTotals(formula, book);
-    const name = (ingredientId: string) => book.get(ingredientId)?.name ?? ingredientId;
-    return {
-      id,
-      name: formula.name,
-      style: formula.style,
-      archived: archivedAtMs !== null,
-      savedAtMs,
-      revision,
-      hydrationAll: totals.hydrationAll,
-      doughG: totals.doughG,
-      binders: totals.binders.map((binder) => ({ name: name(binder.ingredientId), percent: binder.percent })),
-      flours: formula.stages
-        .flatMap((stage) => stage.lines)
-        .filter((line) => totals.baseLineIds.has(line.id))
-        .map((line) => ({ name: name(line.ingredientId), percent: totals.linePercent.get(line.id) ?? 0 }))
-        .sort((a, b) => b.percent - a.percent),
-      bakes: bakes.get(id)?.count ?? 0,
-      lastBakedAtMs: bakes.get(id)?.lastAtMs ?? null,
-    };
-  });
-  return { cards, setAside };
-}
-
 export const loadFormula = ({ pool, kitchen }: Context, id: string): Promise<FormulaHead | null> =>
   findFormula(pool, kitchen.id, id);
+
+/** What a formula is called; null where there is none. */
+export const formulaName = ({ pool, kitchen }: Context, id: string): Promise<string | null> =>
+  findFormulaName(pool, kitchen.id, id);
 
 /** A formula's head as JSON text. One of an older shape, or that cannot be read, goes the long way through the reader. */
 export async function loadFormulaJson(context: Context, id: string): Promise<string | null> {

@@ -1,3 +1,4 @@
+import { bakeState } from '@/core/bake';
 import { planBatch } from '@/core/batch';
 import { readKitchenFile, type KitchenFile } from '@/core/formats';
 import { layOver, type IngredientBook } from '@/core/ingredients';
@@ -9,6 +10,7 @@ import { insertKit } from '@/db/queries/kits';
 import { firstKitchen, insertKitchen } from '@/db/queries/kitchens';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
+import { keepCard } from './bakeCards';
 import type pg from 'pg';
 
 interface Importer {
@@ -93,6 +95,14 @@ export async function importKitchen(
         at: new Date(at),
       }));
       await insertEvents(client, kitchenId, id, events);
+      const log = events.map(({ seq, action, at }) => ({ seq, action, atMs: at.getTime() }));
+      const startedAtMs = startedAt.getTime();
+      await keepCard(
+        client,
+        kitchenId,
+        { id, formulaId, revision, startedAtMs, sheet: sheet.value },
+        bakeState(startedAtMs, log),
+      );
     }
     return { ok: true, value: kitchenId };
   });

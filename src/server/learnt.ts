@@ -1,78 +1,94 @@
-import type { BakeRecord } from '@/core/bake';
-import { learnRise, type RiseLearning } from '@/core/fermentation';
-import type { Formula } from '@/core/formula';
+import type { RiseLearning, RiseObservation } from '@/core/fermentation';
 import type { IngredientBook } from '@/core/ingredients';
 import { runKitchenOf, type Kit } from '@/core/kit';
 import { riseObservations, type RunKitchen } from '@/core/run';
-import { listMarkedBakes } from '@/db/queries/bakes';
+import { riseSignatures } from '@/db/queries/bakeCards';
+import { listRisenBakes } from '@/db/queries/bakes';
 import { withEvents } from './bakes';
+import { computedAnswers, signatureOf, type Wanted } from './computedAnswers';
 import type { Context } from './context';
 import { loadKit } from './kit';
+import { simulation } from './simulations';
+import { loadThirst } from './thirst';
 
 /** The newest bakes of a formula count: older flour and older yeast tell little of today's. */
 const MOST_BAKES = 12;
-const MOST_OF_ALL = 400;
 
-/** With what it was baked by, and in: the kit as it was known that day, null where none had been kept. */
-type MarkedBake = BakeRecord & { readonly formula: Formula; readonly kit: Kit | null };
-
-/** A formula's bakes with marks in them, and a word that changes whenever one of them does. */
-export interface MarkedBakes {
-  readonly bakes: readonly MarkedBake[];
+/** What marks are read with, besides the bakes they were made in. */
+interface Around {
+  readonly kit: Kit;
+  readonly book: IngredientBook;
   readonly signature: string;
 }
-export const NO_MARKS: MarkedBakes = { bakes: [], signature: '' };
 
-/** By formula, newest first. @param formulaId null: of the whole kitchen */
-export async function markedBakes(
+/** @returns the kit and the larder with a word that changes whenever either does */
+export async function loadAround(context: Context): Promise<Around> {
+  const [{ version, kit }, { book, signature }] = await Promise.all([loadKit(context), context.larder()]);
+  return { kit, book, signature: signatureOf(context.kitchen.epoch, version, signature) };
+}
+
+/**
+ * What the marks in formulas' bakes have taught of their rise: stored by a signature of those bakes, the kit and the larder, and computed
+ * when that has changed.
+ * @returns by formula; those without a mark are not in it
+ */
+export async function learntOf(
   context: Context,
-  formulaId: string | null,
-): Promise<ReadonlyMap<string, MarkedBakes>> {
-  const rows = await listMarkedBakes(
-    context.pool,
-    context.kitchen.id,
-    formulaId,
-    'rise',
-    formulaId ? MOST_BAKES : MOST_OF_ALL,
-  );
-  const by = new Map(rows.map(({ id, formula, kit }) => [id, { formula, kit }]));
-  const byFormula = new Map<string, MarkedBake[]>();
-  for (const bake of await withEvents(
-    context,
-    rows.map(({ formula: _, kit: __, ...bake }) => bake),
-  )) {
-    const baked = by.get(bake.id);
-    const list = byFormula.get(bake.formulaId) ?? [];
-    if (baked && list.length < MOST_BAKES) byFormula.set(bake.formulaId, [...list, { ...bake, ...baked }]);
-  }
+  formulaIds: readonly string[],
+  around: Around,
+  gone?: AbortSignal,
+): Promise<ReadonlyMap<string, { readonly learning: RiseLearning | null; readonly signature: string }>> {
+  const marked = await riseSignatures(context.pool, context.kitchen.id, formulaIds, MOST_BAKES);
+  const wanted = [...marked].map(([id, bakes]): Wanted<RiseLearning | null> & { id: string } => ({
+    id,
+    about: `rise ${id}`,
+    signature: signatureOf(around.signature, bakes),
+    compute: async (nobody) => simulation('rise', await observations(context, id, around), nobody),
+  }));
+  const learnings = await computedAnswers(context, wanted, gone);
   return new Map(
-    [...byFormula].map(([id, bakes]) => [
-      id,
-      { bakes, signature: bakes.map((bake) => `${bake.id}.${bake.events.length}`).join(' ') },
-    ]),
+    wanted.flatMap(({ id, about, signature }) => {
+      const learning = learnings.get(about);
+      return learning === undefined ? [] : [[id, { learning, signature }] as const];
+    }),
   );
 }
 
-function learn({ bakes }: MarkedBakes, kitchen: RunKitchen, book: IngredientBook): RiseLearning | null {
-  return learnRise(
-    bakes.flatMap((bake) =>
-      // a winter's marks were not made in this summer's room
-      riseObservations(bake, bake.formula, book, bake.kit ? runKitchenOf(bake.kit, bake.formula) : kitchen),
-    ),
+async function observations(
+  context: Context,
+  formulaId: string,
+  { kit, book }: Around,
+): Promise<RiseObservation[]> {
+  const rows = await listRisenBakes(context.pool, context.kitchen.id, formulaId, MOST_BAKES);
+  const [newest] = rows;
+  if (!newest) return [];
+  const today = runKitchenOf(kit, newest.formula);
+  const by = new Map(rows.map((row) => [row.id, row]));
+  const bakes = await withEvents(
+    context,
+    rows.map(({ formula: _, kit: __, ...bake }) => bake),
   );
+  return bakes.flatMap((bake) => {
+    const baked = by.get(bake.id);
+    if (!baked) return [];
+    // a winter's marks were not made in this summer's room
+    const then = baked.kit ? runKitchenOf(baked.kit, baked.formula) : today;
+    return riseObservations(bake, baked.formula, book, then);
+  });
 }
 
 /** The kitchen of a run with what its marks have taught. */
-export function taughtKitchen(kitchen: RunKitchen, marked: MarkedBakes, book: IngredientBook): RunKitchen {
-  const learning = learn(marked, kitchen, book);
-  return learning ? { ...kitchen, learnt: learning.learnt } : kitchen;
-}
+export const taughtKitchen = (kitchen: RunKitchen, learning: RiseLearning | null): RunKitchen =>
+  learning ? { ...kitchen, learnt: learning.learnt } : kitchen;
 
 /** What the marks in a formula's bakes have taught of its rise; null: nothing yet. */
 export async function loadLearnt(context: Context, formulaId: string): Promise<RiseLearning | null> {
-  const marked = (await markedBakes(context, formulaId)).get(formulaId);
-  const [newest] = marked?.bakes ?? [];
-  if (!marked || !newest) return null;
-  const [{ kit }, book] = await Promise.all([loadKit(context), context.book()]);
-  return learn(marked, runKitchenOf(kit, newest.formula), book);
+  const learnt = await learntOf(context, [formulaId], await loadAround(context));
+  return learnt.get(formulaId)?.learning ?? null;
+}
+
+/** After a bake has ended: what it taught is there before anybody asks. */
+export async function renewLearnt(context: Context, formulaId: string): Promise<void> {
+  await loadLearnt(context, formulaId);
+  await loadThirst(context);
 }

@@ -1,22 +1,37 @@
 import { feltObservations } from '@/core/bake';
 import { learnThirst, type ThirstLearnt } from '@/core/consistency';
 import { kitchenBook, libraryBook } from '@/core/ingredients';
-import { listMarkedBakes } from '@/db/queries/bakes';
+import { feltSignature } from '@/db/queries/bakeCards';
+import { listFeltBakes } from '@/db/queries/bakes';
 import { withEvents } from './bakes';
+import { computedAnswer, signatureOf } from './computedAnswers';
 import type { Context } from './context';
-import { loadEntries } from './ingredients';
 
 /** Flour of last year tells little of today's. */
 const MOST_BAKES = 60;
 
 /**
  * What hands have taught of the water this kitchen's powders drink. What was taken over from it before does not count as known:
- * it is learnt from all feels anew, or it would be learnt twice.
+ * it is learnt from all feels anew, or it would be learnt twice. Stored by a signature of those bakes and the larder.
  */
 export async function loadThirst(context: Context): Promise<ThirstLearnt[]> {
-  const rows = await listMarkedBakes(context.pool, context.kitchen.id, null, 'felt', MOST_BAKES);
-  if (rows.length === 0) return [];
-  const entries = await loadEntries(context);
+  const [felt, larder] = await Promise.all([
+    feltSignature(context.pool, context.kitchen.id, MOST_BAKES),
+    context.larder(),
+  ]);
+  if (felt === '') return [];
+  const signature = signatureOf(context.kitchen.epoch, larder.signature, felt);
+  const learnt = await computedAnswer(context, {
+    about: 'thirst',
+    signature,
+    compute: () => learnNow(context),
+  });
+  return learnt ?? [];
+}
+
+async function learnNow(context: Context): Promise<ThirstLearnt[]> {
+  const rows = await listFeltBakes(context.pool, context.kitchen.id, MOST_BAKES);
+  const { entries } = await context.larder();
   const laid = kitchenBook(
     entries.filter(({ entry }) => entry.kind !== 'bag' || entry.learntFrom === undefined),
   );

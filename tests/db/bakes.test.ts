@@ -4,9 +4,10 @@ import { emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
-import { endedBakes, loadBake, recordTaps, runningBakes, startBake, type BakePlace } from '@/server/bakes';
+import { loadBake, logbook, recordTaps, startBake, type BakePlace } from '@/server/bakes';
 import type { Context } from '@/server/context';
-import { createFormula, formulaCards } from '@/server/formulas';
+import { createFormula } from '@/server/formulas';
+import { ended, shelf, underWay } from './lists';
 import { importKitchen } from '@/server/importKitchen';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
@@ -59,7 +60,7 @@ test('starting twice with one wish is one bake; a stranger’s revision is not f
   const start = { requestId: randomUUID(), formulaId: formula.value.id, revision: 1, batch: eightRolls };
   const answers = await Promise.all([startBake(here, start), startBake(here, start), startBake(here, start)]);
   expect(new Set(answers.map((answer) => answer.ok && answer.value.id)).size).toBe(1);
-  expect((await runningBakes(here)).bakes).toHaveLength(1);
+  expect((await underWay(here)).bakes).toHaveLength(1);
   const there = await db.kitchen();
   expect(await startBake(there, { ...start, requestId: randomUUID() })).toMatchObject({
     failure: { kind: 'notFound' },
@@ -97,8 +98,8 @@ test('a tap that waited for the network is dated back, never before the one ahea
 test('closing moves a bake from the bench to the logbook; a correction is one more event', async () => {
   const id = await started();
   await recordTaps(here, id, [tapOf({ type: 'closed', outcome: { ...emptyOutcome, pieces: 8 } })]);
-  expect((await runningBakes(here)).bakes).toEqual([]);
-  expect((await endedBakes(here, { most: 10 })).bakes.map((bake) => bake.id)).toEqual([id]);
+  expect((await underWay(here)).bakes).toEqual([]);
+  expect((await ended(here)).lines.map((bake) => bake.id)).toEqual([id]);
   const late = await recordTaps(here, id, [
     tapOf(salt),
     tapOf({ type: 'outcomeCorrected', outcome: { ...emptyOutcome, pieces: 7 } }),
@@ -111,7 +112,7 @@ test('closing moves a bake from the bench to the logbook; a correction is one mo
     outcome: { pieces: 7 },
     earlierOutcomes: [{ outcome: { pieces: 8 } }],
   });
-  expect((await formulaCards(here)).cards).toMatchObject([{ bakes: 1 }]);
+  expect((await shelf(here)).cards).toMatchObject([{ bakes: 1 }]);
 });
 
 test('another kitchen neither sees nor touches a bake, and the log cannot be rewritten', async () => {
@@ -135,9 +136,10 @@ test('the logbook pages backwards without losing or doubling a bake, though all 
   let after: BakePlace | null = null;
   const sizes: number[] = [];
   do {
-    const page: Awaited<ReturnType<typeof endedBakes>> = await endedBakes(here, { most: 3, after });
-    seen.push(...page.bakes.map((bake) => bake.id));
-    sizes.push(page.bakes.length);
+    const filter = { formulaId: null, words: [], again: null, after, most: 3 };
+    const page: Awaited<ReturnType<typeof logbook>> = await logbook(here, filter);
+    seen.push(...page.lines.map((line) => line.id));
+    sizes.push(page.lines.length);
     after = page.next;
   } while (after);
   expect(seen).toEqual([...ids].sort().reverse());
@@ -148,8 +150,8 @@ test('a bake that was closed by mistake is opened again, goes on, and keeps what
   const id = await started();
   await recordTaps(here, id, [tapOf({ type: 'closed', outcome: { ...emptyOutcome, pieces: 8 } })]);
   await recordTaps(here, id, [tapOf({ type: 'reopened' }), tapOf(salt)]);
-  expect((await runningBakes(here)).bakes.map((bake) => bake.id)).toEqual([id]);
-  expect((await endedBakes(here, { most: 10 })).bakes).toEqual([]);
+  expect((await underWay(here)).bakes.map((bake) => bake.id)).toEqual([id]);
+  expect((await ended(here)).lines).toEqual([]);
   const bake = await loadBake(here, id);
   expect(bake && stateOf(bake)).toMatchObject({
     endedAtMs: null,
@@ -158,8 +160,8 @@ test('a bake that was closed by mistake is opened again, goes on, and keeps what
     endings: [{ abandoned: null }],
   });
   await recordTaps(here, id, [tapOf({ type: 'abandoned', reason: 'burnt' })]);
-  expect((await runningBakes(here)).bakes).toEqual([]);
-  expect((await endedBakes(here, { most: 10 })).bakes.map((each) => each.id)).toEqual([id]);
+  expect((await underWay(here)).bakes).toEqual([]);
+  expect((await ended(here)).lines.map((each) => each.id)).toEqual([id]);
 });
 
 test('an id that stands for something else already is refused, and its neighbours are kept', async () => {

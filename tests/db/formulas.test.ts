@@ -4,13 +4,13 @@ import {
   archiveFormula,
   createFormula,
   duplicateFormula,
-  formulaCards,
   loadFormula,
   loadFormulaJson,
   loadRevisions,
   saveFormula,
 } from '@/server/formulas';
 import type { Context } from '@/server/context';
+import { shelf } from './lists';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 let db: TestDatabase;
@@ -102,7 +102,7 @@ test('another kitchen sees nothing of it and can do nothing to it', async () => 
   expect(await loadFormula(there, id)).toBeNull();
   expect(await loadFormulaJson(there, id)).toBeNull();
   expect(await loadRevisions(there, id)).toEqual([]);
-  expect((await formulaCards(there)).cards).toEqual([]);
+  expect((await shelf(there)).cards).toEqual([]);
   expect(await save(id, 1, 'Thief', randomUUID(), there)).toMatchObject({ failure: { kind: 'notFound' } });
   expect(await duplicateFormula(there, { id, requestId: randomUUID() })).toMatchObject({
     failure: { kind: 'notFound' },
@@ -127,12 +127,15 @@ test('a copy has its own history; the archive keeps and gives back', async () =>
   const copy = await duplicateFormula(here, { id, requestId: randomUUID() });
   expect(copy).toMatchObject({ ok: true, value: { revision: 1 } });
   await archiveFormula(here, { id, archived: true });
-  const { cards } = await formulaCards(here);
-  expect(cards.map(({ name, archived }) => [name, archived])).toEqual([
-    ['Plain loaf', true],
-    ['Plain loaf (copy)', false],
-  ]);
-  expect(cards[1]).toMatchObject({ doughG: 980, bakes: 0, binders: [{ name: 'Psyllium husk', percent: 4 }] });
+  const { cards, counts } = await shelf(here);
+  expect(cards.map(({ name }) => name)).toEqual(['Plain loaf (copy)']);
+  expect((await shelf(here, true)).cards.map(({ name }) => name)).toEqual(['Plain loaf']);
+  expect(counts).toEqual({ kept: 1, archived: 1 });
+  expect(cards[0]!.hydrationAll).toBeCloseTo(87.6, 1);
+  expect(cards[0]).toMatchObject({
+    bakes: 0,
+    binders: [{ name: 'Psyllium husk', percent: 4 }],
+  });
 });
 
 test('the database itself refuses to rewrite history', async () => {

@@ -3,7 +3,7 @@ import { writeFormulaFile } from '@/core/formats';
 import type { Formula } from '@/core/formula';
 import { line, plainLoaf } from '@/core/formula/testFormulas';
 import type { BlendEntry, KitchenEntry } from '@/core/ingredients';
-import { bookOf, type Context } from '@/server/context';
+import { contextIn, type Context } from '@/server/context';
 import { createFormula, duplicateFormula, loadFormula, loadStory, saveFormula } from '@/server/formulas';
 import { importFormula } from '@/server/importFormula';
 import { loadEntries, saveEntry } from '@/server/ingredients';
@@ -30,7 +30,7 @@ const withJar = (): Formula => ({
   ...plainLoaf(),
   stages: [{ id: 's', kind: 'main', name: '', lines: [line('own-jar', 500), line('water', 400)] }],
 });
-const fresh = (context = here): Context => ({ ...context, book: bookOf(context.pool, context.kitchen.id) });
+const fresh = (context = here): Context => contextIn(context.pool, context.kitchen, context);
 
 test('an entry is kept in versions; a stale writer is told, a repetition changes nothing', async () => {
   const requestId = randomUUID();

@@ -4,7 +4,7 @@ import type { Context } from '@/server/context';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { createFormula } from '@/server/formulas';
 import { loadKit, saveKit } from '@/server/kit';
-import { formulaMarks } from '@/server/marks';
+import { formulaSlices } from '@/server/marks';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 let db: TestDatabase;
@@ -65,12 +65,14 @@ test('marks: one for each formula, the same when asked again, another when the k
     formula: { ...rollsWithMethod(), name: 'No method', steps: [] },
   });
   if (!made.ok || !raw.ok) throw new Error('not kept');
-  const marks = await formulaMarks(here);
+  const ids = [made.value.id, raw.value.id];
+  const marks = await formulaSlices(here, ids);
   expect(marks[made.value.id]).toMatchObject({ shape: 'roll' });
   expect(marks[raw.value.id]).toBeNull();
-  expect(await formulaMarks(here)).toEqual(marks);
+  expect(await formulaSlices(here, ids)).toEqual(marks);
+  expect(await formulaSlices(await db.kitchen(), ids)).toEqual({});
   await keep({ ...ORDINARY_KIT, altitudeM: 2500 }, 0);
-  expect((await formulaMarks(here))[made.value.id]).not.toEqual(marks[made.value.id]);
+  expect((await formulaSlices(here, [made.value.id]))[made.value.id]).not.toEqual(marks[made.value.id]);
 });
 
 test('marks: a copy, and a kit that differs where the formula never looks, simulate nothing again', async () => {
@@ -80,8 +82,9 @@ test('marks: a copy, and a kit that differs where the formula never looks, simul
   });
   const kit = { ...ORDINARY_KIT, roomC: 20.3 };
   await keep(kit, 0);
-  const [first, beside] = await Promise.all([formulaMarks(here), formulaMarks(here)]);
   if (!made.ok) throw new Error('not kept');
+  const ids = [made.value.id];
+  const [first, beside] = await Promise.all([formulaSlices(here, ids), formulaSlices(here, ids)]);
   const slice = first[made.value.id];
   expect(slice).toMatchObject({ shape: 'roll' });
   // not only as good: the very answer
@@ -92,11 +95,11 @@ test('marks: a copy, and a kit that differs where the formula never looks, simul
   });
   if (!copy.ok) throw new Error('not kept');
   await keep({ ...kit, fridgeC: 3 }, 1);
-  const marks = await formulaMarks(here);
+  const marks = await formulaSlices(here, [...ids, copy.value.id]);
   expect(marks[copy.value.id]).toBe(slice);
   expect(marks[made.value.id]).toBe(slice);
   // one who has left is not reckoned for
   await keep({ ...kit, roomC: 17.1 }, 2);
-  expect(await formulaMarks(here, AbortSignal.abort())).toEqual({});
-  expect((await formulaMarks(here))[made.value.id]).not.toEqual(slice);
+  expect(await formulaSlices(here, ids, AbortSignal.abort())).toEqual({});
+  expect((await formulaSlices(here, [made.value.id]))[made.value.id]).not.toEqual(slice);
 });

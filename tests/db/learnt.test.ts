@@ -10,7 +10,8 @@ import type { Context } from '@/server/context';
 import { createFormula } from '@/server/formulas';
 import { saveEntry } from '@/server/ingredients';
 import { saveKit } from '@/server/kit';
-import { loadLearnt, markedBakes } from '@/server/learnt';
+import { riseSignatures } from '@/db/queries/bakeCards';
+import { loadLearnt } from '@/server/learnt';
 import { loadThirst } from '@/server/thirst';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
@@ -103,9 +104,15 @@ test('a slip that was taken back teaches nothing, and each mark changes what is 
   const formulaId = await made();
   await baked(formulaId, jar(300), { type: 'riseTakenBack', stepId: stepId('proof') });
   expect(await loadLearnt(here, formulaId)).toBeNull();
-  const before = (await markedBakes(here, null)).get(formulaId)!.signature;
+  const signature = async () =>
+    (await riseSignatures(here.pool, here.kitchen.id, [formulaId], 12)).get(formulaId);
+  expect(await signature()).toBeUndefined();
+  await baked(formulaId, jar(20));
+  const before = await signature();
   await baked(formulaId, jar(30));
-  expect((await markedBakes(here, null)).get(formulaId)!.signature).not.toBe(before);
+  const after = await signature();
+  expect([before, after].map((each) => typeof each)).toEqual(['string', 'string']);
+  expect(after).not.toBe(before);
 });
 
 test('what hands felt moves what the powders drink; taken over it is not learnt a second time; put away it is forgotten', async () => {

@@ -24,6 +24,7 @@ test('applies each migration once, even when two starters race', async () => {
     '000003_kit.sql',
     '000004_firm_ground.sql',
     '000005_one_home_each.sql',
+    '000006_lists.sql',
   ]);
   expect(await migrate(db.admin, folder)).toEqual([]);
 });

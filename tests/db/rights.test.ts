@@ -35,7 +35,10 @@ test('the serving role reads and adds, and rewrites only what is meant to change
   );
   expect(Object.fromEntries(rows.map(({ relname, rights }) => [relname, rights.join(' ')]))).toEqual({
     bake: 'INSERT SELECT',
+    bake_card: 'INSERT SELECT UPDATE',
     bake_event: 'INSERT SELECT',
+    bake_under_way: 'DELETE INSERT SELECT UPDATE',
+    computed_answer: 'INSERT SELECT UPDATE',
     formula: 'INSERT SELECT UPDATE',
     formula_revision: 'INSERT SELECT',
     installation: 'SELECT',

@@ -4,7 +4,7 @@ import type { KitchenDetails } from '@/core/kit';
 import { openPool, PATIENT } from '@/db/pool';
 import { insertKitchen } from '@/db/queries/kitchens';
 import { SERVING } from '@/host/roles';
-import { bookOf, type Context } from '@/server/context';
+import { contextIn, type Context } from '@/server/context';
 
 export const TEMPLATE = 'crumb_template';
 
@@ -53,15 +53,11 @@ export async function testDatabase({ empty = false } = {}): Promise<TestDatabase
     name,
     kitchen: async (clock = { ms: Date.UTC(2026, 10, 19, 5) }) => {
       const kitchen = await insertKitchen(pool, randomUUID(), details);
-      return {
-        pool,
-        kitchen,
-        book: bookOf(pool, kitchen.id),
-        now: () => new Date(clock.ms),
-        newId: randomUUID,
-      };
+      // what is done afterwards is tested by calling it
+      const afterwards = () => undefined;
+      return contextIn(pool, kitchen, { now: () => new Date(clock.ms), newId: randomUUID, afterwards });
     },
-    sameKitchen: (context) => ({ ...context, book: bookOf(pool, context.kitchen.id) }),
+    sameKitchen: (context) => contextIn(pool, context.kitchen, context),
     drop: async () => {
       await pool.end();
       await admin.end();

@@ -4,21 +4,16 @@ import { plainLoaf } from '@/core/formula/testFormulas';
 import { ORDINARY_KIT } from '@/core/kit';
 import { UnreadableDocument } from '@/db/rows';
 import { firstKitchen } from '@/db/queries/kitchens';
-import { endedBakes, loadBake, recordTaps, runningBakes, startBake } from '@/server/bakes';
+import { renewCards } from '@/server/bakeCards';
+import { loadBake, recordTaps, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
-import {
-  createFormula,
-  formulaCards,
-  loadFormula,
-  loadFormulaJson,
-  loadStory,
-  saveFormula,
-} from '@/server/formulas';
+import { createFormula, loadFormula, loadFormulaJson, loadStory, saveFormula } from '@/server/formulas';
 import { saveEntry, siftLarder } from '@/server/ingredients';
 import { loadKit, saveKit } from '@/server/kit';
 import { loadLearnt } from '@/server/learnt';
-import { formulaMarks } from '@/server/marks';
+import { formulaSlices } from '@/server/marks';
 import { loadThirst } from '@/server/thirst';
+import { ended, shelf, underWay } from './lists';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 /** One row that cannot be read, of each kind, by damage or from a newer program: it is set aside, and everything else goes on. */
@@ -53,12 +48,12 @@ const tap = (bakeId: string, text: string) =>
 test('a formula: the shelf shows the others and says so; its own page says what it is', async () => {
   const [good, bad] = [await made('Good'), await made('Bad')];
   await damage(`update formula_revision set schema_version = 99 where formula_id = $1`, [bad]);
-  const { cards, setAside } = await formulaCards(here);
+  const { cards, setAside } = await shelf(here);
   expect(cards.map(({ id }) => id)).toEqual([good]);
   expect(setAside).toEqual([{ kind: 'formula', id: bad, name: 'Bad', version: 99, newer: true }]);
   await expect(loadFormula(here, bad)).rejects.toBeInstanceOf(UnreadableDocument);
   await expect(loadFormulaJson(here, bad)).rejects.toBeInstanceOf(UnreadableDocument);
-  expect(Object.keys(await formulaMarks(here))).toEqual([good]);
+  expect(await formulaSlices(here, [good, bad])).toMatchObject({ [bad]: null });
   // a good revision on top of a bad one: the story tells of both
   const saved = await saveFormula(here, { id: bad, requestId: randomUUID(), seen: 1, formula: plainLoaf() });
   expect(saved).toMatchObject({ value: { revision: 2 } });
@@ -73,14 +68,15 @@ test('a bake: Today and the logbook show the others', async () => {
     { eventId: randomUUID(), agoMs: 0, action: { type: 'abandoned', reason: '' } },
   ]);
   await damage(`update bake set sheet = '{"name": "Torn"}' where id = any ($1)`, [[bad, closed]]);
-  const running = await runningBakes(here);
+  // lists show what they showed, and never read a sheet; made anew, they say which cannot be read
+  expect((await ended(here)).lines.map(({ id }) => id)).toEqual([closed]);
+  await db.admin.query('update bake_card set derivation = 0');
+  expect(await renewCards(db.admin)).toBe(3);
+  const running = await underWay(here);
   expect(running.bakes.map(({ id }) => id)).toEqual([good]);
   expect(running.setAside).toMatchObject([{ kind: 'bakePlan', id: bad, newer: false }]);
-  expect(await endedBakes(here, { most: 10 })).toMatchObject({
-    bakes: [],
-    setAside: [{ id: closed }],
-    next: null,
-  });
+  const torn = { kind: 'bakePlan', id: closed, name: 'Torn', version: 1, newer: false };
+  expect(await ended(here)).toEqual({ lines: [], setAside: [torn], next: null });
   await expect(loadBake(here, bad)).rejects.toBeInstanceOf(UnreadableDocument);
 });
 
@@ -127,7 +123,7 @@ test('an ingredient: what is made of it goes with it, the rest of the larder sta
   expect(setAside.map(({ id }) => id)).toEqual(['own-base', 'own-top']);
   const again = db.sameKitchen(here);
   expect([...(await again.book()).keys()].filter((id) => id.startsWith('own-'))).toEqual(['own-good']);
-  expect((await formulaCards(again)).cards.map(({ id }) => id)).toEqual([formula]);
+  expect((await shelf(again)).cards.map(({ id }) => id)).toEqual([formula]);
   expect(await loadLearnt(again, formula)).toBeNull();
   expect(await keep('own-new', 'teff-flour')).toMatchObject({ value: { version: 1 } });
   // in the place of the unreadable one comes the next version of it, not a second first

@@ -139,7 +139,8 @@ test('a formula’s story is told in figures, any two states compared, one broug
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Put in the archive' }).click();
   await expect(page.getByText('This formula is in the archive.')).toBeVisible();
-  await page.goto('/formulas');
+  await page.goto('/formulas?find=linseed');
+  await expect(page.getByRole('heading', { name: 'Millet and linseed tin loaf', exact: true })).toBeVisible();
   await expect(page.locator(`a[href="/formulas/${id}"]`)).toHaveCount(0);
   await page.goto('/formulas?show=archive');
   await expect(page.locator(`a[href="/formulas/${id}"]`)).toBeVisible();

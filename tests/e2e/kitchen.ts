@@ -36,7 +36,7 @@ export const saved = (page: Page): Locator => page.locator('[data-testid="save-s
 
 /** The sheet of a formula made for this test alone, so that tests can run side by side. */
 export async function copyOf(page: Page, name: string): Promise<string> {
-  const shelf = await (await page.request.get('/formulas')).text();
+  const shelf = await (await page.request.get(`/formulas?find=${encodeURIComponent(name)}`)).text();
   const cards = shelf.matchAll(/href="\/formulas\/([0-9a-f-]{36})"[^]*?<h2[^>]*>([^<]*)<\/h2>/g);
   const id = [...cards].find(([, , title]) => title === name)?.[1];
   expect(id, `${name} on the shelf`).toBeDefined();

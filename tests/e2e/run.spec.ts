@@ -116,6 +116,7 @@ test('know your oven: a probe’s log is fitted, kept, and reckoned with from th
 test('the shelf shows each formula’s slice, small, and draws it the same again', async ({ page }) => {
   await page.goto('/formulas');
   await expect(page.getByTestId('slice').nth(8)).toBeVisible();
+  await page.goto('/formulas?find=poppy+rings');
   const card = page
     .getByRole('link')
     .filter({ has: page.getByRole('heading', { name: 'Poppy rings', exact: true }) });

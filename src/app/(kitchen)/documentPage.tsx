@@ -1,7 +1,8 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { UnreadablePage } from '@/features/shell/UnreadablePage';
-import { currentContext, type Context } from '@/server/context';
+import type { Context } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
 import { orUnreadable } from '@/server/orUnreadable';
 

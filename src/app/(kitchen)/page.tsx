@@ -1,15 +1,23 @@
 import { HomePage } from '@/features/home/HomePage';
-import { endedBakes, runningBakes } from '@/server/bakes';
-import { currentContext } from '@/server/context';
+import { bakesUnderWay, logbook } from '@/server/bakes';
+import { currentContext } from '@/server/currentContext';
+
+/** More than a kitchen has hands for; whatever is beyond them is a link away. */
+const RUNNING = 8;
+const LAST = 5;
 
 export default async function Page() {
   const context = await currentContext();
-  const [running, last] = await Promise.all([runningBakes(context), endedBakes(context, { most: 5 })]);
+  const [running, last] = await Promise.all([
+    bakesUnderWay(context, { after: null, most: RUNNING }),
+    logbook(context, { formulaId: null, words: [], again: null, after: null, most: LAST }),
+  ]);
   return (
     <HomePage
       kitchen={context.kitchen.details.name}
       running={running.bakes}
-      last={last.bakes}
+      more={running.next !== null}
+      last={last.lines}
       setAside={[
         ...(context.kitchen.setAside ? [context.kitchen.setAside] : []),
         ...running.setAside,

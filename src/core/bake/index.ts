@@ -21,5 +21,7 @@ export { feltObservations } from './feltObservations';
 export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';
+export { bakeCard, CARD_DERIVATION, type BakeCard } from './bakeCard';
 export { stateOf, type BakeRecord } from './bakeRecord';
+export { runningCard, runningCardSchema, type RunningCard } from './runningCard';
 export { runningTimers, type RunningTimer } from './runningTimers';

@@ -8,6 +8,8 @@ export interface RunningTimer {
   readonly stepId: string;
   readonly stepKind: BakeRecord['sheet']['steps'][number]['kind'];
   readonly stepTitle: string;
+  /** The sign to watch for, in the baker's words. */
+  readonly until: string;
   /** By the server's clock, ms since 1970. */
   readonly endsAtMs: number;
 }
@@ -29,6 +31,7 @@ export function runningTimers(
           stepId: step.id,
           stepKind: step.kind,
           stepTitle: step.title,
+          until: step.until,
           endsAtMs: timer.startedAtMs + timer.durationS * 1000,
         },
       ];

@@ -68,4 +68,11 @@ export const tapSchema = z.strictObject({
 });
 export type Tap = z.infer<typeof tapSchema>;
 
-export const tapsSchema = z.strictObject({ taps: z.array(tapSchema).min(1).max(100) });
+/** The largest event number there can be. */
+export const LAST_SEQ = 2_147_483_647;
+
+export const tapsSchema = z.strictObject({
+  taps: z.array(tapSchema).min(1).max(100),
+  /** Number of the newest event the sender knows: the answer holds those after it. */
+  after: z.number().int().min(0).max(LAST_SEQ).default(0),
+});

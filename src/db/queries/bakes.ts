@@ -4,7 +4,7 @@ import type { BakeAction } from '@/core/bake';
 import type { Formula } from '@/core/formula';
 import type { Kit } from '@/core/kit';
 import { batchSheetSchema, type BatchRequest, type BatchSheet } from '@/core/batch';
-import { documentColumns, many, maybeOne, one, only, sift, type Queryable, type Sifted } from '../rows';
+import { documentColumns, many, maybeOne, only, sift, type Queryable, type Sifted } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
 
@@ -54,21 +54,36 @@ export const findBake = async (db: Queryable, kitchenId: string, id: string) =>
     ),
   );
 
+const LOCKED = {
+  name: 'bake-lock',
+  text: `select ${COLUMNS} from bake b where b.kitchen_id = $1 and b.id = $2 for update`,
+  row: bakeRow,
+};
+
 /** The same row, locked until the transaction ends: the events of one bake are decided one after the other. */
 export const lockBake = async (db: Queryable, kitchenId: string, id: string) =>
-  only(
-    readBakes(
-      await many(
-        db,
-        {
-          name: 'bake-lock',
-          text: `select ${COLUMNS} from bake b where b.kitchen_id = $1 and b.id = $2 for update`,
-          row: bakeRow,
-        },
-        [kitchenId, id],
-      ),
-    ),
-  );
+  only(readBakes(await many(db, LOCKED, [kitchenId, id])));
+
+/** The same, and of one that cannot be read what can be said of it. */
+export async function lockAnyBake(
+  db: Queryable,
+  kitchenId: string,
+  id: string,
+): Promise<BakeRow | UnreadableBake | null> {
+  const raw = await maybeOne(db, LOCKED, [kitchenId, id]);
+  if (!raw) return null;
+  const { rows } = readBakes([raw]);
+  if (rows[0]) return rows[0];
+  const { formulaId, revision, startedAtMs, schemaVersion, document } = raw;
+  const name = z.object({ sheet: z.object({ name: z.string() }) }).safeParse(document).data?.sheet.name ?? '';
+  return { id, formulaId, revision, startedAtMs, name: name.slice(0, 80), unreadableVersion: schemaVersion };
+}
+
+/** A bake whose sheet cannot be read. */
+export interface UnreadableBake extends Omit<BakeRow, 'sheet'> {
+  readonly name: string;
+  readonly unreadableVersion: number;
+}
 
 /** A bake that an earlier sending of the same request started; `same` tells whether it asked for the same. */
 export const findBakeByRequest = (
@@ -98,7 +113,7 @@ export interface NewBake {
   startedAt: Date;
 }
 
-/** Keeps a bake with its sheet. Throws on a sheet that could not be read again: nothing is kept then. */
+/** Keeps a bake with its sheet, and counts it with its formula: in a transaction. Throws on a sheet that could not be read again: nothing is kept then. */
 export async function insertBake(db: Queryable, bake: NewBake): Promise<void> {
   await db.query({
     text: `insert into bake (kitchen_id, id, formula_id, revision_number, request_id, batch, sheet, started_at,
@@ -115,67 +130,13 @@ export async function insertBake(db: Queryable, bake: NewBake): Promise<void> {
       BAKE_PLAN.version,
     ],
   });
+  await db.query({
+    name: 'formula-baked',
+    text: `update formula set bakes = bakes + 1, last_baked_at = greatest(last_baked_at, $3)
+           where kitchen_id = $1 and id = $2`,
+    values: [bake.kitchenId, bake.formulaId, bake.startedAt],
+  });
 }
-
-/** What was said last of its end: closed, given up, or opened again. */
-const ENDED = `coalesce((select e.action ->> 'type' <> 'reopened' from bake_event e
-  where e.kitchen_id = b.kitchen_id and e.bake_id = b.id and e.action ->> 'type' in ('closed', 'abandoned', 'reopened')
-  order by e.seq desc limit 1), false)`;
-
-export const listRunningBakes = async (db: Queryable, kitchenId: string): Promise<Sifted<BakeRow>> =>
-  readBakes(
-    await many(
-      db,
-      {
-        text: `select ${COLUMNS} from bake b where b.kitchen_id = $1 and not ${ENDED}
-               order by b.started_at desc, b.id desc limit 50`,
-        row: bakeRow,
-      },
-      [kitchenId],
-    ),
-  );
-
-/** Is any kitchen of this database baking? */
-export const hasBakeUnderWay = async (db: Queryable): Promise<boolean> =>
-  (
-    await one(
-      db,
-      {
-        text: `select exists (select 1 from bake b where not ${ENDED} and b.started_at > now() - interval '14 days') as under_way`,
-        row: z.object({ under_way: z.boolean() }),
-      },
-      [],
-    )
-  ).under_way;
-
-/** Where a page of bakes ends and the next begins: by time, then id, so that of two begun at one moment neither is lost. */
-export interface BakePlace {
-  readonly startedAtMs: number;
-  readonly id: string;
-}
-
-/** Ended bakes, newest first, of one formula or of all; a page at a time, from after `after`. */
-export const listEndedBakes = async (
-  db: Queryable,
-  kitchenId: string,
-  { formulaId, after, most }: { formulaId: string | null; after: BakePlace | null; most: number },
-): Promise<Sifted<BakeRow> & { readonly next: BakePlace | null }> => {
-  const rows = await many(
-    db,
-    {
-      text: `select ${COLUMNS} from bake b
-             where b.kitchen_id = $1 and ($2::uuid is null or b.formula_id = $2)
-               and ($3::timestamptz is null or (b.started_at, b.id) < ($3, $4::uuid)) and ${ENDED}
-             order by b.started_at desc, b.id desc limit $5`,
-      row: bakeRow,
-    },
-    // one more than the page: whether there is another page is known then
-    [kitchenId, formulaId, after && new Date(after.startedAtMs), after?.id ?? null, most + 1],
-  );
-  const page = rows.slice(0, most);
-  const end = rows.length > most ? page.at(-1) : undefined;
-  return { ...readBakes(page), next: end ? { startedAtMs: end.startedAtMs, id: end.id } : null };
-};
 
 const markedRow = bakeRow.extend({
   formula: z.unknown(),
@@ -189,37 +150,39 @@ export interface MarkedBakeRow extends BakeRow {
   readonly kit: Kit | null;
 }
 
+const MARKED = `${COLUMNS}, r.formula, r.schema_version as "formulaVersion", that_day.kit,
+  that_day.schema_version as "kitVersion" from bake_card c
+  join bake b on b.kitchen_id = c.kitchen_id and b.id = c.bake_id
+  join formula_revision r on r.kitchen_id = b.kitchen_id and r.formula_id = b.formula_id and r.number = b.revision_number
+  left join lateral (select k.kit, k.schema_version from kitchen_kit k where k.kitchen_id = b.kitchen_id
+    order by k.saved_at <= b.started_at desc,
+      case when k.saved_at <= b.started_at then k.version else -k.version end desc
+    limit 1) that_day on true`;
+
+export const RISEN_BAKES = {
+  name: 'bakes-risen',
+  text: `select ${MARKED} where c.kitchen_id = $1 and c.formula_id = $2 and c.rises > 0
+         order by c.started_at desc, c.bake_id desc limit $3`,
+  row: markedRow,
+};
+export const FELT_BAKES = {
+  name: 'bakes-felt',
+  text: `select ${MARKED} where c.kitchen_id = $1 and c.feels > 0 order by c.started_at desc, c.bake_id desc limit $2`,
+  row: markedRow,
+};
+
 /**
- * Bakes in which something was marked, newest first, with the revision they were baked by and the kit as it was known that day (the
- * first that was ever kept, for bakes before it; null where none was); of one formula or of all. What cannot be read teaches nothing.
+ * A formula's bakes in which a rise was marked, newest first, with the revision they were baked by and the kit as it was known that day
+ * (the first that was ever kept, for bakes before it; null where none was). What cannot be read teaches nothing.
  */
-export async function listMarkedBakes(
-  db: Queryable,
-  kitchenId: string,
-  formulaId: string | null,
-  type: 'rise' | 'felt',
-  most: number,
-): Promise<MarkedBakeRow[]> {
-  const rows = await many(
-    db,
-    {
-      name: 'bakes-marked',
-      text: `select ${COLUMNS}, r.formula, r.schema_version as "formulaVersion", that_day.kit,
-               that_day.schema_version as "kitVersion" from bake b
-             join formula_revision r on r.kitchen_id = b.kitchen_id and r.formula_id = b.formula_id
-               and r.number = b.revision_number
-             left join lateral (select k.kit, k.schema_version from kitchen_kit k where k.kitchen_id = b.kitchen_id
-               order by k.saved_at <= b.started_at desc,
-                 case when k.saved_at <= b.started_at then k.version else -k.version end desc
-               limit 1) that_day on true
-             where b.kitchen_id = $1 and ($2::uuid is null or b.formula_id = $2)
-               and exists (select 1 from bake_event e where e.kitchen_id = b.kitchen_id and e.bake_id = b.id
-                 and e.action ->> 'type' = $3)
-             order by b.started_at desc, b.id limit $4`,
-      row: markedRow,
-    },
-    [kitchenId, formulaId, type, most],
-  );
+export const listRisenBakes = async (db: Queryable, kitchenId: string, formulaId: string, most: number) =>
+  readMarked(await many(db, RISEN_BAKES, [kitchenId, formulaId, most]));
+
+/** The same of a kitchen's bakes in which hands felt the dough. */
+export const listFeltBakes = async (db: Queryable, kitchenId: string, most: number) =>
+  readMarked(await many(db, FELT_BAKES, [kitchenId, most]));
+
+function readMarked(rows: readonly z.infer<typeof markedRow>[]): MarkedBakeRow[] {
   return rows.flatMap((row): MarkedBakeRow[] => {
     const plan = readDocument(BAKE_PLAN, row.schemaVersion, row.document);
     const formula = readDocument(FORMULA, row.formulaVersion, row.formula);
@@ -246,28 +209,63 @@ export interface BakeEventRow {
   readonly action: BakeAction | null;
 }
 
+const EVENTS = `select bake_id as "bakeId", seq, event_id as "eventId", happened_at as "atMs", action as document,
+  schema_version as "schemaVersion" from bake_event`;
+
+const readEvents = (rows: readonly z.infer<typeof eventRow>[]): BakeEventRow[] =>
+  rows.map(({ schemaVersion, document, ...row }) => {
+    const read = readDocument(BAKE_ACTION, schemaVersion, document);
+    return { ...row, action: read.ok ? read.value : null };
+  });
+
 /** The logs of several bakes in one query, each in its order. */
 export async function listEvents(
   db: Queryable,
   kitchenId: string,
   bakeIds: readonly string[],
 ): Promise<BakeEventRow[]> {
-  const rows = await many(
+  return readEvents(
+    await many(
+      db,
+      {
+        name: 'bake-events',
+        text: `${EVENTS} where kitchen_id = $1 and bake_id = any ($2::uuid[]) order by bake_id, seq`,
+        row: eventRow,
+      },
+      [kitchenId, bakeIds],
+    ),
+  );
+}
+
+export const hasBake = async (db: Queryable, kitchenId: string, id: string): Promise<boolean> =>
+  (await maybeOne(
     db,
     {
-      name: 'bake-events',
-      text: `select bake_id as "bakeId", seq, event_id as "eventId", happened_at as "atMs", action as document,
-               schema_version as "schemaVersion" from bake_event
-             where kitchen_id = $1 and bake_id = any ($2::uuid[]) order by bake_id, seq`,
-      row: eventRow,
+      name: 'bake-known',
+      text: 'select id from bake where kitchen_id = $1 and id = $2',
+      row: z.object({ id: z.uuid() }),
     },
-    [kitchenId, bakeIds],
+    [kitchenId, id],
+  )) !== null;
+
+/** One bake's log from after event number `after`. */
+export const listNewEvents = async (
+  db: Queryable,
+  kitchenId: string,
+  bakeId: string,
+  after: number,
+): Promise<BakeEventRow[]> =>
+  readEvents(
+    await many(
+      db,
+      {
+        name: 'bake-events-new',
+        text: `${EVENTS} where kitchen_id = $1 and bake_id = $2 and seq > $3 order by seq`,
+        row: eventRow,
+      },
+      [kitchenId, bakeId, after],
+    ),
   );
-  return rows.map(({ schemaVersion, document, ...row }) => {
-    const read = readDocument(BAKE_ACTION, schemaVersion, document);
-    return { ...row, action: read.ok ? read.value : null };
-  });
-}
 
 /** Which of these event ids are in this kitchen's logs already, with the bake each belongs to. */
 export const findEventIds = (db: Queryable, kitchenId: string, eventIds: readonly string[]) =>
@@ -311,15 +309,3 @@ export async function insertEvents(
     ],
   });
 }
-
-/** How often each formula was baked and when last; formulas never baked are not in it. */
-export const countBakes = (db: Queryable, kitchenId: string) =>
-  many(
-    db,
-    {
-      text: `select formula_id as "formulaId", count(*)::int as count, max(started_at) as "lastAtMs"
-             from bake where kitchen_id = $1 group by formula_id`,
-      row: z.object({ formulaId: z.uuid(), count: z.number().int(), lastAtMs: instant }),
-    },
-    [kitchenId],
-  );

@@ -36,14 +36,40 @@ const HEAD = `
   join formula_revision r on r.kitchen_id = f.kitchen_id and r.formula_id = f.id and r.number = f.head
   where f.kitchen_id = $1`;
 
-export const listFormulas = async (db: Queryable, kitchenId: string): Promise<Sifted<FormulaHead>> =>
+/** The heads of these formulas, in no order. */
+export const findFormulas = async (
+  db: Queryable,
+  kitchenId: string,
+  ids: readonly string[],
+): Promise<Sifted<FormulaHead>> =>
   readHeads(
-    await many(
-      db,
-      { name: 'formula-list', text: `${HEAD} order by lower(r.formula ->> 'name'), f.id`, row: headRow },
-      [kitchenId],
-    ),
+    await many(db, { name: 'formula-heads', text: `${HEAD} and f.id = any ($2::uuid[])`, row: headRow }, [
+      kitchenId,
+      ids,
+    ]),
   );
+
+export const findFormulaName = async (db: Queryable, kitchenId: string, id: string): Promise<string | null> =>
+  (
+    await maybeOne(
+      db,
+      {
+        name: 'formula-name',
+        text: 'select name from formula where kitchen_id = $1 and id = $2',
+        row: z.object({ name: z.string() }),
+      },
+      [kitchenId, id],
+    )
+  )?.name ?? null;
+
+/** The newest revision's number of each of these formulas that are this kitchen's. */
+export const HEAD_REVISIONS = {
+  name: 'formula-head-revisions',
+  text: 'select id, head as revision from formula where kitchen_id = $1 and id = any ($2::uuid[])',
+  row: z.object({ id: z.uuid(), revision: z.number().int() }),
+};
+export const findHeadRevisions = (db: Queryable, kitchenId: string, ids: readonly string[]) =>
+  many(db, HEAD_REVISIONS, [kitchenId, ids]);
 
 /** @throws UnreadableDocument */
 export const findFormula = async (db: Queryable, kitchenId: string, id: string) =>
@@ -228,16 +254,17 @@ export interface NewRevision {
 
 /** Writes a revision and makes it the head, creating the formula with its first. */
 export async function insertRevision(db: Queryable, next: NewRevision): Promise<void> {
+  const { name, style } = next.formula;
   if (next.number === 1) {
     await db.query({
-      text: 'insert into formula (kitchen_id, id, head, created_at) values ($1, $2, 1, $3)',
-      values: [next.kitchenId, next.id, next.savedAt],
+      text: 'insert into formula (kitchen_id, id, head, name, style, created_at) values ($1, $2, 1, $3, $4, $5)',
+      values: [next.kitchenId, next.id, name, style, next.savedAt],
     });
   } else {
     await db.query({
       name: 'formula-advance',
-      text: 'update formula set head = $3 where kitchen_id = $1 and id = $2',
-      values: [next.kitchenId, next.id, next.number],
+      text: 'update formula set head = $3, name = $4, style = $5 where kitchen_id = $1 and id = $2',
+      values: [next.kitchenId, next.id, next.number, name, style],
     });
   }
   await db.query({

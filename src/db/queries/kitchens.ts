@@ -61,8 +61,10 @@ export async function newestMoment(db: Queryable): Promise<number | null> {
   const { at } = await one(
     db,
     {
-      text: `select greatest((select max(saved_at) from formula_revision), (select max(happened_at) from bake_event),
-               (select max(started_at) from bake)) as at`,
+      // the log's newest without reading all of it: it is of a bake that ended or of one under way
+      text: `select greatest((select max(saved_at) from formula_revision), (select max(ended_at) from bake_card),
+               (select max(started_at) from bake_card), (select max(e.happened_at) from bake_event e
+                  join bake_under_way u on u.kitchen_id = e.kitchen_id and u.bake_id = e.bake_id)) as at`,
       row: z.object({ at: z.date().nullable() }),
     },
     [],

@@ -14,7 +14,7 @@ test('an answer is handed on; a body is sent as JSON, none is a plain reading', 
     expect.objectContaining({ method: 'POST', body: '{"say":1}' }),
   );
   await ask('/api/b');
-  expect(fetch).toHaveBeenLastCalledWith('/api/b', { cache: 'no-store' });
+  expect(fetch).toHaveBeenLastCalledWith('/api/b', { cache: 'no-store', signal: null });
 });
 
 test('what may be asked again just as it is, is told from what may not', async () => {

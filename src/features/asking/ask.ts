@@ -20,19 +20,24 @@ interface ErrorBody {
 const AGAIN = new Set([408, 429, 500, 502, 503, 504, 507]);
 
 /** Asks our own server. Without a body it reads, with one it writes. Never throws: a dead network is an answer too. */
-export async function ask<T>(path: string, body?: unknown, { keepalive = false } = {}): Promise<Answer<T>> {
+export async function ask<T>(
+  path: string,
+  body?: unknown,
+  { keepalive = false, signal = null }: { keepalive?: boolean; signal?: AbortSignal | null } = {},
+): Promise<Answer<T>> {
   let response: Response;
   let data: unknown;
   try {
     response = await fetch(
       path,
       body === undefined
-        ? { cache: 'no-store' }
+        ? { cache: 'no-store', signal }
         : {
             method: 'POST',
             body: JSON.stringify(body),
             headers: { 'content-type': 'application/json' },
             keepalive,
+            signal,
           },
     );
     data = await response.json();

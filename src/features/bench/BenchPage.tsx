@@ -46,9 +46,9 @@ const NEEDED_OFFLINE = [
 const VIEWS = ['weigh', 'steps', 'log'] as const;
 
 /** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
-export function BenchPage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
+export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {
   const router = useRouter();
-  const bench = useBench(bake, nowMs);
+  const bench = useBench(bake, { nowMs, epoch });
   useFetchedEarly(NEEDED_OFFLINE);
   const { state, outbox, tap } = bench;
   const { preferences, change } = usePreferences();

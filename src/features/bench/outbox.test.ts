@@ -8,6 +8,7 @@ import { Outbox } from './outbox';
 type Receipt = {
   results: { eventId: string; problem: null | { code: 'alreadyClosed' | 'alreadyDone'; path: string } }[];
   events: BakeEvent[];
+  epoch: string;
   nowMs: number;
 };
 
@@ -22,6 +23,7 @@ interface Left {
 
 async function rig(stored: Left[] = []) {
   const sent: Tap[][] = [];
+  const asked: number[] = [];
   const answers: ((answer: Answer<Receipt>) => void)[] = [];
   let waiting: (() => void) | null = null;
   let ids = 0;
@@ -36,8 +38,9 @@ async function rig(stored: Left[] = []) {
   const queue = new Queue({ store, now: () => clock.ms, tab: 'this' });
   const outbox = new Outbox(
     {
-      post: (taps) => {
+      post: (taps, after) => {
         sent.push([...taps]);
+        asked.push(after);
         return new Promise((resolve) => answers.push(resolve));
       },
       queue,
@@ -49,7 +52,7 @@ async function rig(stored: Left[] = []) {
         return () => (waiting = null);
       },
     },
-    { events: [], nowMs: 501_000 },
+    { events: [], epoch: 'first', nowMs: 501_000 },
   );
   await outbox.open();
   const turn = () => new Promise((resolve) => setTimeout(resolve, 0));
@@ -66,12 +69,13 @@ async function rig(stored: Left[] = []) {
     value: {
       results: taps.map(({ eventId }) => ({ eventId, problem })),
       events: taps.map(({ action }, index) => ({ seq: index + 1, atMs: 501_000, action })),
+      epoch: 'first',
       nowMs: 501_000,
     },
   });
   const kept = async () => (await store.all()).filter(({ refused }) => !refused);
   const refused = async () => (await store.all()).filter((entry) => entry.refused).map(({ id }) => id);
-  return { outbox, sent, answer, ok, clock, kept, refused, tap, wind: () => waiting?.() };
+  return { outbox, sent, asked, answer, ok, clock, kept, refused, tap, wind: () => waiting?.() };
 }
 
 test('a tap is written down, sent, and struck out when the server has it', async () => {
@@ -144,4 +148,39 @@ test('one bad tap among several is struck out alone', async () => {
   await press(note);
   await answer(ok(sent.at(-1)!));
   expect(sent.at(-1)).toHaveLength(2);
+});
+
+test('the server is asked for no more than what came after the log that is known', async () => {
+  const { outbox, asked, sent, answer, tap } = await rig();
+  const news = (...seqs: number[]): BakeEvent[] => seqs.map((seq) => ({ seq, atMs: 501_000, action: note }));
+  const say = (events: BakeEvent[], epoch = 'first') => ({
+    kind: 'ok' as const,
+    value: { events, epoch, nowMs: 501_000 },
+  });
+  const seqs = () => outbox.state.events.map(({ seq }) => seq);
+  outbox.look(say(news(1, 2)), 0);
+  await tap(salt);
+  expect(asked).toEqual([2]);
+  await answer({
+    kind: 'ok',
+    value: {
+      results: [{ eventId: sent[0]![0]!.eventId, problem: null }],
+      events: news(3),
+      epoch: 'first',
+      nowMs: 501_000,
+    },
+  });
+  expect([seqs(), outbox.after, outbox.state.waiting]).toEqual([[1, 2, 3], 3, []]);
+  // an answer that was on its way meanwhile takes nothing back and doubles nothing
+  outbox.look(say(news(3, 4)), 2);
+  outbox.look(say(news(3)), 2);
+  expect(seqs()).toEqual([1, 2, 3, 4]);
+  const known = outbox.state;
+  outbox.look(say([]), 4);
+  expect(outbox.state).toBe(known);
+  // a backup was restored: what is known does not hold, and is read from the beginning
+  outbox.look(say(news(5), 'second'), 4);
+  expect([seqs(), outbox.after]).toEqual([[1, 2, 3, 4], 0]);
+  outbox.look(say(news(1), 'second'), 0);
+  expect([seqs(), outbox.after]).toEqual([[1], 1]);
 });

@@ -14,10 +14,16 @@ export interface WaitingTap {
   readonly action: BakeAction;
 }
 
-interface Receipt {
-  readonly results: readonly { readonly eventId: string; readonly problem: Problem | null }[];
+/** What is new in a bake's log, as the server answers. */
+export interface News {
   readonly events: readonly BakeEvent[];
+  /** Which data these are; another one after a backup was restored. */
+  readonly epoch: string;
   readonly nowMs: number;
+}
+
+interface Receipt extends News {
+  readonly results: readonly { readonly eventId: string; readonly problem: Problem | null }[];
 }
 
 export interface OutboxState {
@@ -30,7 +36,7 @@ export interface OutboxState {
 }
 
 export interface OutboxDeps {
-  readonly post: (taps: readonly Tap[]) => Promise<Answer<Receipt>>;
+  readonly post: (taps: readonly Tap[], after: number) => Promise<Answer<Receipt>>;
   readonly queue: Queue;
   readonly lane: string;
   readonly now: () => number;
@@ -51,12 +57,15 @@ export class Outbox {
   private cancelWait: () => void = () => undefined;
   private letGo: () => void = () => undefined;
   private listeners = new Set<() => void>();
+  /** The data that the log in `state` is of; null: it has to be read anew. */
+  private epoch: string | null;
   state: OutboxState;
 
   constructor(
     private readonly deps: OutboxDeps,
-    start: { events: readonly BakeEvent[]; nowMs: number },
+    start: News,
   ) {
+    this.epoch = start.epoch;
     this.state = {
       waiting: [],
       events: start.events,
@@ -120,9 +129,10 @@ export class Outbox {
     this.cancelWait();
     this.sending = true;
     const batch = waiting.slice(0, this.atOnce);
-    const answer = await this.deps.post(tapsBody(batch, this.deps.now()).taps);
+    const after = this.after;
+    const answer = await this.deps.post(tapsBody(batch, this.deps.now()).taps, after);
     this.sending = false;
-    if (answer.kind === 'ok') return this.received(batch, answer.value);
+    if (answer.kind === 'ok') return this.received(batch, answer.value, after);
     if (answer.kind === 'unreachable') {
       this.become({ reachable: false });
       this.cancelWait = this.deps.wait(againAfterMs(this.failures++), () => void this.flush());
@@ -140,14 +150,35 @@ export class Outbox {
     }
   }
 
-  private received(batch: readonly Waiting[], receipt: Receipt): void {
+  /** Number of the newest event that is known here: the server is asked for no more than what came after it. */
+  get after(): number {
+    return this.epoch === null ? 0 : (this.state.events.at(-1)?.seq ?? 0);
+  }
+
+  /** The log with what is new in it, or as it is read from its beginning. */
+  private logWith(news: News, after: number): Pick<OutboxState, 'events' | 'offsetMs'> {
+    const offsetMs = news.nowMs - this.deps.now();
+    const known = this.state.events;
+    if (after > 0 && news.epoch !== this.epoch) {
+      // other data were put in the place of those we know: from the beginning, next time
+      this.epoch = null;
+      return { events: known, offsetMs };
+    }
+    const other = news.epoch !== this.epoch;
+    this.epoch = news.epoch;
+    if (other) return { events: news.events, offsetMs };
+    const last = known.at(-1)?.seq ?? 0;
+    const fresh = news.events.filter(({ seq }) => seq > last);
+    return { events: fresh.length === 0 ? known : [...known, ...fresh], offsetMs };
+  }
+
+  private received(batch: readonly Waiting[], receipt: Receipt, after: number): void {
     this.failures = 0;
     const problems = new Map(receipt.results.map(({ eventId, problem }) => [eventId, problem]));
     const bad = batch.filter(({ id }) => (problems.get(id)?.code ?? 'alreadyDone') !== 'alreadyDone');
     // first the log that has them, then the list that no longer does: in between nothing is missing
     this.become({
-      events: receipt.events,
-      offsetMs: receipt.nowMs - this.deps.now(),
+      ...this.logWith(receipt, after),
       reachable: true,
       ...(bad[0] ? { refused: problems.get(bad[0].id) ?? null } : {}),
     });
@@ -164,14 +195,11 @@ export class Outbox {
   }
 
   /** The server's log as read by itself, for what other tablets did meanwhile. */
-  look(answer: Answer<{ events: readonly BakeEvent[]; nowMs: number }>): void {
+  look(answer: Answer<News>, after: number): void {
     if (answer.kind === 'unreachable') return this.become({ reachable: false });
     if (answer.kind !== 'ok' || this.sending) return;
-    const offsetMs = answer.value.nowMs - this.deps.now();
-    const newer = answer.value.events.length > this.state.events.length;
-    if (newer || !this.state.reachable) {
-      this.become({ events: newer ? answer.value.events : this.state.events, offsetMs, reachable: true });
-    }
+    const log = this.logWith(answer.value, after);
+    if (log.events !== this.state.events || !this.state.reachable) this.become({ ...log, reachable: true });
     if (this.state.waiting.length > 0) void this.flush();
   }
 

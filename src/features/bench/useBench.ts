@@ -19,10 +19,10 @@ import { browserQueue } from '../queue/browserQueue';
 
 const LOOK_EVERY_MS = 4000;
 
-function makeOutbox(bake: BakeRecord, nowMs: number): Outbox {
+function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }): Outbox {
   return new Outbox(
     {
-      post: (taps) => ask(`/api/bakes/${bake.id}/taps`, { taps }),
+      post: (taps, after) => ask(`/api/bakes/${bake.id}/taps`, { taps, after }),
       queue: browserQueue(),
       lane: `taps:${bake.id}`,
       now: () => Date.now(),
@@ -32,7 +32,7 @@ function makeOutbox(bake: BakeRecord, nowMs: number): Outbox {
         return () => clearTimeout(timer);
       },
     },
-    { events: bake.events, nowMs },
+    { events: bake.events, ...now },
   );
 }
 
@@ -44,9 +44,9 @@ export interface Bench {
 }
 
 /** A running bake: the server's log with this device's unsent taps laid over it, so a press shows at once. */
-export function useBench(bake: BakeRecord, nowMs: number): Bench {
+export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }): Bench {
   const book = useBook();
-  const [outbox] = useState(() => makeOutbox(bake, nowMs));
+  const [outbox] = useState(() => makeOutbox(bake, now));
   const box = useSyncExternalStore(
     outbox.subscribe,
     () => outbox.state,
@@ -55,15 +55,18 @@ export function useBench(bake: BakeRecord, nowMs: number): Bench {
 
   useEffect(() => {
     void outbox.open();
-    const look = async () => outbox.look(await ask(`/api/bakes/${bake.id}`));
+    const look = async () => {
+      const { after } = outbox;
+      outbox.look(await ask(`/api/bakes/${bake.id}?after=${after}`), after);
+    };
     const timer = setInterval(() => void look(), LOOK_EVERY_MS);
-    const now = () => void look();
-    window.addEventListener('focus', now);
-    window.addEventListener('online', now);
+    const again = () => void look();
+    window.addEventListener('focus', again);
+    window.addEventListener('online', again);
     return () => {
       clearInterval(timer);
-      window.removeEventListener('focus', now);
-      window.removeEventListener('online', now);
+      window.removeEventListener('focus', again);
+      window.removeEventListener('online', again);
       outbox.dispose();
     };
   }, [bake.id, outbox]);

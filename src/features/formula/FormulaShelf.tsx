@@ -2,11 +2,14 @@
 import { ClipboardPaste, Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useQueryState } from 'nuqs';
-import { useEffect, useState } from 'react';
-import type { Style } from '@/core/formula';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState, useTransition } from 'react';
+import { STYLES, type Style } from '@/core/formula';
 import type { SliceFigures } from '@/core/slice';
+import { addressOf } from '@/ui/address';
 import { Button, buttonClass } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { FindField } from '@/ui/FindField';
 import { Segmented } from '@/ui/Segmented';
 import { ask } from '../asking/ask';
 import { useKitchenTime } from '../preferences/time';
@@ -22,7 +25,6 @@ export interface ShelfCard {
   readonly id: string;
   readonly name: string;
   readonly style: Style;
-  readonly archived: boolean;
   readonly hydrationAll: number | null;
   readonly binders: readonly { readonly name: string; readonly percent: number | null }[];
   readonly flours: readonly { readonly name: string; readonly percent: number }[];
@@ -30,17 +32,32 @@ export interface ShelfCard {
   readonly lastBakedAtMs: number | null;
 }
 
+/** What of the shelf is asked for, as it stands in the address. */
+export interface ShelfQuery {
+  readonly find: string;
+  readonly style: Style | null;
+  readonly archive: boolean;
+}
+
+interface FormulaShelfProps {
+  cards: readonly ShelfCard[];
+  counts: { readonly kept: number; readonly archived: number };
+  query: ShelfQuery;
+  /** Where the next page begins; null on the last. */
+  next: string | null;
+  /** This is not the first page. */
+  further: boolean;
+}
+
 /** So few pores that a mark stays a mark. */
 const MARK_PORES = 70;
 
 function Card({ card, mark }: { card: ShelfCard; mark: SliceFigures | null }) {
   const time = useKitchenTime();
-  const flours = card.flours
-    .slice(0, 3)
-    .map(({ name }) => name.toLowerCase().replace(/ (flour|starch)$/, ''));
+  const flours = card.flours.map(({ name }) => name.toLowerCase().replace(/ (flour|starch)$/, ''));
   return (
     <li className="docket rounded-b-md">
-      <Link href={`/formulas/${card.id}`} className="flex h-full flex-col p-4 hover:bg-well">
+      <Link href={`/formulas/${card.id}`} prefetch={false} className="flex h-full flex-col p-4 hover:bg-well">
         <span className="text-xs text-soft">{STYLE_WORD[card.style]}</span>
         <span className="flex items-start justify-between gap-3">
           <h2 className="mt-0.5 text-lg leading-snug">{card.name}</h2>
@@ -86,60 +103,123 @@ function Card({ card, mark }: { card: ShelfCard; mark: SliceFigures | null }) {
   );
 }
 
-/** All formulas, by name; the archive behind a switch that lives in the address. */
-export function FormulaShelf({ cards }: { cards: readonly ShelfCard[] }) {
-  const [view, setView] = useQueryState('show', { defaultValue: 'kept' });
-  const [making, setMaking] = useState(false);
-  const [marks, setMarks] = useState<Record<string, SliceFigures | null>>({});
+type Slices = Readonly<Record<string, SliceFigures | null>>;
+const NO_SLICES: Slices = {};
+const AGAIN_MS = 1500;
+const MOST_TRIES = 4;
+
+/** The slices of what is on this page. Those that the server could not simulate yet are asked for again. */
+function useSlices(cards: readonly ShelfCard[]): Slices {
+  const [slices, setSlices] = useState<{ of: string; known: Slices }>({ of: '', known: NO_SLICES });
+  const ids = cards.map(({ id }) => id).join(',');
   useEffect(() => {
-    let here = true;
-    void ask<Record<string, SliceFigures | null>>('/api/formulas/marks').then(
-      (answer) => here && answer.kind === 'ok' && setMarks(answer.value),
-    );
-    return () => {
-      here = false;
+    if (!ids) return;
+    const leaving = new AbortController();
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = async (open: readonly string[], known: Slices, tries: number): Promise<void> => {
+      const path = addressOf('/api/formulas/marks', { ids: open.join(',') });
+      const answer = await ask<Slices>(path, undefined, { signal: leaving.signal });
+      if (leaving.signal.aborted || answer.kind !== 'ok') return;
+      const more = { ...known, ...answer.value };
+      setSlices({ of: ids, known: more });
+      const left = open.filter((id) => more[id] === undefined);
+      if (left.length > 0 && tries < MOST_TRIES)
+        timer = setTimeout(() => void look(left, more, tries + 1), AGAIN_MS);
     };
-  }, []);
-  const shown = cards.filter((card) => card.archived === (view === 'archive'));
-  const archived = cards.filter((card) => card.archived).length;
+    void look(ids.split(','), NO_SLICES, 1);
+    return () => {
+      leaving.abort();
+      clearTimeout(timer);
+    };
+  }, [ids]);
+  return slices.of === ids ? slices.known : NO_SLICES;
+}
+
+const STYLE_OPTIONS = [
+  { value: '', label: 'Every kind' },
+  ...STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] })),
+];
+
+/** The formulas by name, a page at a time; what is looked for, and the archive, live in the address. */
+export function FormulaShelf({ cards, counts, query, next, further }: FormulaShelfProps) {
+  const router = useRouter();
+  const [searching, start] = useTransition();
+  const [making, setMaking] = useState(false);
+  const slices = useSlices(cards);
+  const { find, style, archive } = query;
+  const address = (part: { find?: string; style?: string; show?: string; after?: string }) =>
+    addressOf('/formulas', { find, style, show: archive ? 'archive' : null, ...part });
+  const go = (part: Parameters<typeof address>[0]) =>
+    start(() => router.replace(address(part), { scroll: false }));
+  const all = archive ? counts.archived : counts.kept;
   return (
     <>
-      <div className="mb-5 flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-3xl">Formulas</h1>
-        <div className="flex flex-wrap gap-2">
-          {archived > 0 && (
-            <Segmented
-              label="Which formulas"
-              value={view === 'archive' ? 'archive' : 'kept'}
-              onChange={(next) => void setView(next)}
-              options={[
-                { value: 'kept', label: 'On the shelf' },
-                { value: 'archive', label: `Archive (${archived})` },
-              ]}
+      <div className="mb-5 flex flex-wrap items-center gap-3">
+        <h1 className="mr-auto text-3xl">Formulas</h1>
+        {(all > cards.length || find !== '' || style !== null || further) && (
+          <>
+            <FindField
+              label={`Find among ${all}`}
+              value={find}
+              onFind={(text) => go({ find: text })}
+              className="w-full sm:w-56"
             />
-          )}
-          <Link href="/formulas/read" className={buttonClass('plain', 'table', 'min-h-10 px-4')}>
-            <ClipboardPaste size={17} aria-hidden /> Read a recipe
-          </Link>
-          <Button look="strong" className="min-h-10 px-4" onClick={() => setMaking(true)}>
-            <Plus size={18} aria-hidden /> New formula
-          </Button>
-        </div>
+            <Choice
+              label="Which kind"
+              value={style ?? ''}
+              onChange={(value) => go({ style: value })}
+              options={STYLE_OPTIONS}
+              className="min-h-10 border-edge bg-sheet px-2"
+            />
+          </>
+        )}
+        {counts.archived > 0 && (
+          <Segmented
+            label="Which formulas"
+            value={archive ? 'archive' : 'kept'}
+            onChange={(value) => go({ show: value === 'archive' ? value : '' })}
+            options={[
+              { value: 'kept', label: 'On the shelf' },
+              { value: 'archive', label: `Archive (${counts.archived})` },
+            ]}
+          />
+        )}
+        <Link href="/formulas/read" className={buttonClass('plain', 'table', 'min-h-10 px-4')}>
+          <ClipboardPaste size={17} aria-hidden /> Read a recipe
+        </Link>
+        <Button look="strong" className="min-h-10 px-4" onClick={() => setMaking(true)}>
+          <Plus size={18} aria-hidden /> New formula
+        </Button>
       </div>
-      {shown.length === 0 ? (
-        <p className="docket p-6 text-soft">
-          {view === 'archive'
-            ? 'The archive is empty.'
-            : 'No formulas yet. A formula is flours and starches as the 100 %, a binder, water and salt: start one and type what goes in.'}
-        </p>
+      {cards.length === 0 ? (
+        <p className="docket p-6 text-soft">{emptyWords(query, all, further)}</p>
       ) : (
-        <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-          {shown.map((card) => (
-            <Card key={card.id} card={card} mark={marks[card.id] ?? null} />
+        <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3" aria-busy={searching}>
+          {cards.map((card) => (
+            <Card key={card.id} card={card} mark={slices[card.id] ?? null} />
           ))}
         </ul>
       )}
+      <p className="mt-5 flex flex-wrap gap-3">
+        {further && (
+          <Link href={address({})} className={buttonClass('plain')}>
+            To the first
+          </Link>
+        )}
+        {next && (
+          <Link href={address({ after: next })} className={buttonClass('plain')}>
+            Further formulas
+          </Link>
+        )}
+      </p>
       {making && <NewFormula open={making} onOpenChange={setMaking} />}
     </>
   );
+}
+
+function emptyWords({ archive }: ShelfQuery, all: number, further: boolean): string {
+  if (all > 0 || further) return 'No formula answers to that.';
+  return archive
+    ? 'The archive is empty.'
+    : 'No formulas yet. A formula is flours and starches as the 100 %, a binder, water and salt: start one and type what goes in.';
 }

@@ -1,22 +1,24 @@
 'use client';
-import type { BakeRecord } from '@/core/bake';
 import type { SetAside } from '@/core/documents';
 import Link from 'next/link';
-import { BakeCard } from '../logbook/BakeCard';
+import { buttonClass } from '@/ui/Button';
+import { BakeCard, type LogbookLine } from '../logbook/BakeCard';
 import { useKitchenTime } from '../preferences/time';
 import { SetAsideNote } from '../shell/SetAsideNote';
-import { RunningBakes } from './RunningBakes';
+import { RunningBakes, type RunningBake } from './RunningBakes';
 
 interface HomePageProps {
   kitchen: string;
-  running: readonly BakeRecord[];
-  last: readonly BakeRecord[];
+  running: readonly RunningBake[];
+  /** There is more under way than this page shows. */
+  more: boolean;
+  last: readonly LogbookLine[];
   setAside: readonly SetAside[];
   nowMs: number;
 }
 
 /** Today: what is under way and what it needs next; below, what was baked last. */
-export function HomePage({ kitchen, running, last, setAside, nowMs }: HomePageProps) {
+export function HomePage({ kitchen, running, more, last, setAside, nowMs }: HomePageProps) {
   const time = useKitchenTime();
   return (
     <>
@@ -30,6 +32,11 @@ export function HomePage({ kitchen, running, last, setAside, nowMs }: HomePagePr
           Under way
         </h2>
         <RunningBakes bakes={running} nowMs={nowMs} />
+        {more && (
+          <Link href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
+            All that is under way
+          </Link>
+        )}
       </section>
       <section aria-labelledby="last-title" className="mt-8">
         <div className="mb-2 flex items-baseline justify-between">
@@ -44,8 +51,8 @@ export function HomePage({ kitchen, running, last, setAside, nowMs }: HomePagePr
           <p className="docket p-6 text-soft">What you bake will stand here, the newest first.</p>
         ) : (
           <div className="docket rounded-b-md pb-1">
-            {last.map((bake) => (
-              <BakeCard key={bake.id} bake={bake} />
+            {last.map((line) => (
+              <BakeCard key={line.id} line={line} />
             ))}
           </div>
         )}

@@ -1,43 +1,46 @@
-'use client';
 import Link from 'next/link';
-import { useMemo } from 'react';
-import { bakeState, lossPercent, type BakeRecord } from '@/core/bake';
+import type { BakeCard as Card } from '@/core/bake';
 import { formatDecimal } from '@/core/units';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { AGAIN_WORD } from '../wording/words';
 import { ScoreMarks } from './ScoreMarks';
 
+/** A line of the logbook, as the server lists it. */
+export interface LogbookLine extends Card {
+  readonly id: string;
+  readonly startedAtMs: number;
+}
+
 /** One past bake in a line: when, what, how it was, and whether to bake it so again. */
-export function BakeCard({ bake }: { bake: BakeRecord }) {
+export function BakeCard({ line }: { line: LogbookLine }) {
   const time = useKitchenTime();
   const units = useUnits();
-  const state = useMemo(() => bakeState(bake.startedAtMs, bake.events), [bake]);
-  const { outcome, abandoned } = state;
-  const loss = outcome && lossPercent(outcome);
+  const { lossPercent } = line;
   return (
     <Link
-      href={`/logbook/${bake.id}`}
+      href={`/logbook/${line.id}`}
+      prefetch={false}
       className="grid gap-x-5 gap-y-1 border-t border-rule px-3 py-3 hover:bg-well sm:grid-cols-[8rem_minmax(0,1fr)_auto] sm:items-start"
     >
-      <span className="text-sm text-soft">{time.dayAndYear(bake.startedAtMs)}</span>
+      <span className="text-sm text-soft">{time.dayAndYear(line.startedAtMs)}</span>
       <span className="min-w-0">
-        <strong className="font-head text-lg">{bake.sheet.name}</strong>
+        <strong className="font-head text-lg">{line.name}</strong>
         <span className="ml-2 text-sm text-soft">
-          {bake.sheet.pieces.count} × {units.mass(bake.sheet.pieces.doughG)}
-          {loss !== null && `, lost ${formatDecimal(loss, 1)} %`}
+          {line.pieces} × {units.mass(line.doughG)}
+          {lossPercent !== null && `, lost ${formatDecimal(lossPercent, 1)} %`}
         </span>
-        {outcome?.words && <span className="mt-0.5 line-clamp-2 block text-sm">{outcome.words}</span>}
-        {abandoned && (
+        {line.words && <span className="mt-0.5 line-clamp-2 block text-sm">{line.words}</span>}
+        {line.givenUp !== null && (
           <span className="mt-0.5 block text-sm">
-            <strong className="text-alarm">Given up.</strong> {abandoned.reason}
+            <strong className="text-alarm">Given up.</strong> {line.givenUp}
           </span>
         )}
-        {outcome?.again && (
-          <span className="mt-0.5 block text-xs text-soft">Again? {AGAIN_WORD[outcome.again]}</span>
+        {line.again && (
+          <span className="mt-0.5 block text-xs text-soft">Again? {AGAIN_WORD[line.again]}</span>
         )}
       </span>
-      {outcome && <ScoreMarks scores={outcome.scores} />}
+      {line.scores && <ScoreMarks scores={line.scores} />}
     </Link>
   );
 }

@@ -29,8 +29,8 @@ const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => 
 });
 
 /** One bake, over: what came out first, then planned beside actual, then what happened when. */
-export function BakePage({ bake, nowMs }: { bake: BakeRecord; nowMs: number }) {
-  const bench = useBench(bake, nowMs);
+export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {
+  const bench = useBench(bake, { nowMs, epoch });
   const { state, tap, outbox } = bench;
   const time = useKitchenTime();
   const reopen = useTwice();

@@ -1,54 +1,102 @@
 'use client';
-import type { BakeRecord } from '@/core/bake';
+import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { useTransition } from 'react';
+import { addressOf } from '@/ui/address';
 import { buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import { BakeCard } from './BakeCard';
+import { FindField } from '@/ui/FindField';
+import { AGAIN_WORD } from '../wording/words';
+import { BakeCard, type LogbookLine } from './BakeCard';
 
-interface LogbookPageProps {
-  bakes: readonly BakeRecord[];
-  formulas: readonly { readonly id: string; readonly name: string }[];
-  chosen: string | null;
-  /** Address of the next, older page; null on the last. */
-  older: string | null;
+/** What of the logbook is asked for, as it stands in the address. */
+export interface LogbookQuery {
+  readonly find: string;
+  readonly again: LogbookLine['again'] | 'givenUp';
+  /** Only of this formula. */
+  readonly formula: { readonly id: string; readonly name: string } | null;
 }
 
-/** Every bake that is over, newest first. */
-export function LogbookPage({ bakes, formulas, chosen, older }: LogbookPageProps) {
+interface LogbookPageProps {
+  lines: readonly LogbookLine[];
+  query: LogbookQuery;
+  /** Where the next, older page begins; null on the last. */
+  next: string | null;
+  /** This is not the newest page. */
+  further: boolean;
+}
+
+const AGAIN_OPTIONS = [
+  { value: '', label: 'However they came out' },
+  { value: 'yes', label: `Again? ${AGAIN_WORD.yes}` },
+  { value: 'changed', label: `Again? ${AGAIN_WORD.changed}` },
+  { value: 'no', label: `Again? ${AGAIN_WORD.no}` },
+  { value: 'givenUp', label: 'Given up' },
+] as const;
+
+/** Every bake that is over, newest first, a page at a time. */
+export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
   const router = useRouter();
+  const [searching, start] = useTransition();
+  const { find, again, formula } = query;
+  const address = (part: { find?: string; again?: string | null; formula?: null; after?: string | null }) =>
+    addressOf('/logbook', { find, again, formula: formula?.id, ...part });
+  const go = (part: Parameters<typeof address>[0]) =>
+    start(() => router.replace(address(part), { scroll: false }));
+  const asked = find !== '' || again !== null || formula !== null;
   return (
     <>
-      <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-3xl">Logbook</h1>
+      <div className="mb-4 flex flex-wrap items-center gap-3">
+        <h1 className="mr-auto text-3xl">Logbook</h1>
+        <FindField
+          label="Find in names and words"
+          value={find}
+          onFind={(text) => go({ find: text })}
+          className="w-full sm:w-64"
+        />
         <Choice
-          label="Which formula"
-          value={chosen ?? ''}
-          onChange={(id) => router.push(id ? `/logbook?formula=${id}` : '/logbook')}
-          options={[
-            { value: '', label: 'All formulas' },
-            ...formulas.map(({ id, name }) => ({ value: id, label: name })),
-          ]}
+          label="How they came out"
+          value={again ?? ''}
+          onChange={(value) => go({ again: value })}
+          options={AGAIN_OPTIONS}
           className="min-h-10 border-edge bg-sheet px-2"
         />
       </div>
-      {bakes.length === 0 ? (
+      {formula && (
+        <p className="mb-3">
+          <Link href={address({ formula: null })} className={buttonClass('plain', 'table', 'max-w-full')}>
+            <span className="truncate">Only {formula.name}</span>
+            <X size={16} aria-hidden className="shrink-0" />
+            <span className="sr-only">: show all formulas</span>
+          </Link>
+        </p>
+      )}
+      {lines.length === 0 ? (
         <p className="docket p-6 text-soft">
-          Nothing here yet. Every bake that is closed at the bench is kept in this book, with what was planned
-          and what was done.
+          {asked || further
+            ? 'No bake in this book answers to that.'
+            : 'Nothing here yet. Every bake that is closed at the bench is kept in this book, with what was planned and what was done.'}
         </p>
       ) : (
-        <div className="docket rounded-b-md pb-1">
-          {bakes.map((bake) => (
-            <BakeCard key={bake.id} bake={bake} />
+        <div className="docket rounded-b-md pb-1" aria-busy={searching}>
+          {lines.map((line) => (
+            <BakeCard key={line.id} line={line} />
           ))}
         </div>
       )}
-      {older && (
-        <Link href={older} className={buttonClass('plain', 'table', 'mt-4')}>
-          Older bakes
-        </Link>
-      )}
+      <p className="mt-4 flex flex-wrap gap-3">
+        {further && (
+          <Link href={address({})} className={buttonClass('plain')}>
+            To the newest
+          </Link>
+        )}
+        {next && (
+          <Link href={address({ after: next })} className={buttonClass('plain')}>
+            Older bakes
+          </Link>
+        )}
+      </p>
     </>
   );
 }

@@ -1,26 +1,21 @@
 import { SCORE_NAMES, type Outcome } from '@/core/bake';
-import { cx } from '@/ui/cx';
+
+/** Five steps, the lowest at the bottom; those reached in ink. One picture for each number, drawn by the style sheet. */
+const STEPS = ['score-0', 'score-1', 'score-2', 'score-3', 'score-4', 'score-5'] as const;
 
 /** Four marks as four columns of five; a dash where the baker left one open. The figures are read out. */
 export function ScoreMarks({ scores, large = false }: { scores: Outcome['scores']; large?: boolean }) {
   return (
-    <ul className={cx('flex', large ? 'gap-6' : 'gap-3')}>
+    <ul className={large ? 'flex gap-6' : 'flex gap-3'}>
       {SCORE_NAMES.map((name) => {
         const score = scores[name];
         return (
           <li key={name} className="text-center">
-            <span aria-hidden className="flex flex-col-reverse gap-px">
-              {[1, 2, 3, 4, 5].map((step) => (
-                <span
-                  key={step}
-                  className={cx(
-                    large ? 'h-2 w-12' : 'h-1 w-9',
-                    score !== null && step <= score ? 'bg-ink' : 'bg-rule',
-                  )}
-                />
-              ))}
-            </span>
-            <span className={cx('block text-soft', large ? 'mt-1 text-sm' : 'text-xs')}>
+            <span
+              aria-hidden
+              className={`score mx-auto block ${STEPS[score ?? 0]} ${large ? 'h-11 w-12' : 'h-6 w-9'}`}
+            />
+            <span className={large ? 'mt-1 block text-sm text-soft' : 'block text-xs text-soft'}>
               {name} <strong className="text-ink">{score ?? '–'}</strong>
             </span>
           </li>

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { browserQueue } from '../queue/browserQueue';
 import userEvent from '@testing-library/user-event';
-import { emptyOutcome, stateOf, type BakeAction, type Outcome } from '@/core/bake';
+import { bakeCard, emptyOutcome, runningCard, stateOf, type BakeAction, type Outcome } from '@/core/bake';
 import { RunningBakes } from '../home/RunningBakes';
 import { show, START_MS, testBake } from '../testKitchen';
 import { BakeCard } from './BakeCard';
@@ -125,11 +125,15 @@ test('a card tells how it was, and owns up to a bake given up', () => {
     scores: { ...emptyOutcome.scores, crumb: 4 },
     words: 'Good.',
   };
-  show(<BakeCard bake={testBake([{ type: 'closed', outcome }])} />);
+  const line = (action: BakeAction) => {
+    const bake = testBake([action]);
+    return { ...bakeCard(bake.sheet, stateOf(bake)), id: bake.id, startedAtMs: bake.startedAtMs };
+  };
+  show(<BakeCard line={line({ type: 'closed', outcome })} />);
   expect(screen.getByRole('link')).toHaveTextContent(
     /Plain loaf.*2 × 490 g, lost 12.2 %.*Good\..*crumb 4.*crust –/,
   );
-  show(<BakeCard bake={testBake([{ type: 'abandoned', reason: 'forgot the salt' }])} />);
+  show(<BakeCard line={line({ type: 'abandoned', reason: 'forgot the salt' })} />);
   expect(screen.getByText('forgot the salt', { exact: false })).toHaveTextContent(
     'Given up. forgot the salt',
   );
@@ -137,7 +141,9 @@ test('a card tells how it was, and owns up to a bake given up', () => {
 
 describe('what is under way', () => {
   const card = (nowMs: number, ...actions: BakeAction[]) => {
-    show(<RunningBakes bakes={[testBake(actions)]} nowMs={nowMs} />);
+    const bake = testBake(actions);
+    const { id, startedAtMs } = bake;
+    show(<RunningBakes bakes={[{ id, startedAtMs, ...runningCard(bake, stateOf(bake)) }]} nowMs={nowMs} />);
     return screen.getByRole('link').textContent;
   };
   const lines = testBake().sheet.stages[0]!.lines.map(({ id, massG }) => weigh(id, massG));

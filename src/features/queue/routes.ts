@@ -1,5 +1,5 @@
 import type { BakeAction } from '@/core/bake';
-import type { Tap } from '@/core/requests';
+import { LAST_SEQ, type Tap } from '@/core/requests';
 import type { Answer } from '../asking/ask';
 import type { Refused, Waiting } from './queue';
 
@@ -24,6 +24,12 @@ export const tapsBody = (entries: readonly Waiting[], nowMs: number): { taps: Ta
   })),
 });
 
+/** Sent for a page that is gone: nobody looks at the log. */
+const tapsUnseen = (entries: readonly Waiting[], nowMs: number) => ({
+  ...tapsBody(entries, nowMs),
+  after: LAST_SEQ,
+});
+
 const first = (entries: readonly Waiting[]): unknown => entries[0]?.body;
 
 /** Null: a lane that is not sent. */
@@ -33,7 +39,7 @@ export function routeOf(lane: string): Route | null {
     case 'sheet':
       return { path: `/api/formulas/${id}/revisions`, atOnce: 1, body: first };
     case 'taps':
-      return { path: `/api/bakes/${id}/taps`, atOnce: 50, body: tapsBody };
+      return { path: `/api/bakes/${id}/taps`, atOnce: 50, body: tapsUnseen };
     case 'kit':
       return { path: '/api/kit', atOnce: 1, body: first };
     case 'ingredient':

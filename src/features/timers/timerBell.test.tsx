@@ -16,6 +16,7 @@ const timer = (endsAtMs: number, bakeId = 'b1'): RunningTimer => ({
   stepId: 's',
   stepKind: 'proof',
   stepTitle: 'Proof in the warm',
+  until: '',
   endsAtMs,
 });
 let served: RunningTimer[] = [];

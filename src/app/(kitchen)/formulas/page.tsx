@@ -1,18 +1,40 @@
 import type { Metadata } from 'next';
-import { NuqsAdapter } from 'nuqs/adapters/next/app';
+import { STYLES } from '@/core/formula';
 import { FormulaShelf } from '@/features/formula/FormulaShelf';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
-import { currentContext } from '@/server/context';
-import { formulaCards } from '@/server/formulas';
+import { currentContext } from '@/server/currentContext';
+import { knownId } from '@/server/knownId';
+import { loadShelf, type ShelfPlace } from '@/server/shelf';
+import { single, wordsOf, type Query } from '../addresses';
 
 export const metadata: Metadata = { title: 'Formulas' };
 
-export default async function FormulasPage() {
-  const { cards, setAside } = await formulaCards(await currentContext());
+const PAGE = 30;
+
+/** Where a page of the shelf begins, as it stands in an address: id and name of the formula before it. */
+function placeOf(text: string): ShelfPlace | null {
+  const id = knownId(text.slice(0, 36));
+  return id && text[36] === '.' ? { id, name: text.slice(37, 200) } : null;
+}
+
+export default async function FormulasPage({ searchParams }: { searchParams: Promise<Query> }) {
+  const query = await searchParams;
+  const find = single(query.find).slice(0, 80);
+  const style = STYLES.find((each) => each === single(query.style)) ?? null;
+  const archive = single(query.show) === 'archive';
+  const after = placeOf(single(query.after));
+  const filter = { words: wordsOf(find), style, archived: archive, after, most: PAGE };
+  const { cards, setAside, next, counts } = await loadShelf(await currentContext(), filter);
   return (
-    <NuqsAdapter>
+    <>
       <SetAsideNote setAside={setAside} />
-      <FormulaShelf cards={cards} />
-    </NuqsAdapter>
+      <FormulaShelf
+        cards={cards}
+        counts={counts}
+        query={{ find, style, archive }}
+        next={next && `${next.id}.${next.name}`}
+        further={after !== null}
+      />
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import { startBakeSchema } from '@/core/requests';
 import { startBake } from '@/server/bakes';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { answer, writing } from '../edge';
 
 export const POST = (request: Request): Promise<Response> =>

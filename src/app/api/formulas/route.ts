@@ -1,5 +1,5 @@
 import { createFormulaSchema } from '@/core/requests';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { createFormula, duplicateFormula } from '@/server/formulas';
 import { answer, writing } from '../edge';
 

@@ -1,4 +1,4 @@
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { reading } from '../edge';
 
 export const GET = (): Promise<Response> =>

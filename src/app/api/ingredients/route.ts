@@ -1,5 +1,5 @@
 import { saveIngredientSchema } from '@/core/requests';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { loadEntries, saveEntry } from '@/server/ingredients';
 import { answer, reading, writing } from '../edge';
 

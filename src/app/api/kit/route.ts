@@ -1,5 +1,5 @@
 import { saveKitSchema } from '@/core/requests';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { loadKit, saveKit } from '@/server/kit';
 import { answer, reading, writing } from '../edge';
 

@@ -1,4 +1,4 @@
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { timersUnderWay } from '@/server/timers';
 import { reading } from '../edge';
 

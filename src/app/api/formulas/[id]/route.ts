@@ -1,4 +1,4 @@
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
 import { loadFormulaJson } from '@/server/formulas';
 import { reading } from '../../edge';

@@ -1,5 +1,5 @@
 import { importFormulaSchema } from '@/core/requests';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { importFormula } from '@/server/importFormula';
 import { answer, writing } from '../../edge';
 

@@ -1,6 +1,15 @@
-import { currentContext } from '@/server/context';
-import { formulaMarks } from '@/server/marks';
+import { currentContext } from '@/server/currentContext';
+import { knownId } from '@/server/knownId';
+import { formulaSlices } from '@/server/marks';
 import { reading } from '../../edge';
 
+/** Two pages of the shelf. */
+const MOST = 60;
+
+/** The slices of the formulas named in `ids`, at most 60 of them. */
 export const GET = (request: Request): Promise<Response> =>
-  reading(async () => Response.json(await formulaMarks(await currentContext(), request.signal)));
+  reading(async () => {
+    const asked = (new URL(request.url).searchParams.get('ids') ?? '').split(',').slice(0, MOST);
+    const ids = asked.flatMap((id) => knownId(id) ?? []);
+    return Response.json(await formulaSlices(await currentContext(), ids, request.signal));
+  });

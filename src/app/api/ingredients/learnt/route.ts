@@ -1,4 +1,4 @@
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { loadThirst } from '@/server/thirst';
 import { reading } from '../../edge';
 

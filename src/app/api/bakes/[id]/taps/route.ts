@@ -1,6 +1,6 @@
 import { tapsSchema } from '@/core/requests';
 import { recordTaps } from '@/server/bakes';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
 import { failed } from '@/server/failure';
 import { answer, notFound, writing } from '../../../edge';
@@ -10,10 +10,10 @@ interface Params {
 }
 
 export const POST = (request: Request, { params }: Params): Promise<Response> =>
-  writing(request, tapsSchema, async ({ taps }) => {
+  writing(request, tapsSchema, async ({ taps, after }) => {
     const id = knownId((await params).id);
     if (!id) return notFound();
-    const taken = await recordTaps(await currentContext(), id, taps);
+    const taken = await recordTaps(await currentContext(), id, taps, after);
     // what can be kept is kept; but an id that stands for something else already is never answered as if all were well
     const clash = taken.ok && taken.value.results.some(({ problem }) => problem?.code === 'otherContent');
     return clash ? answer(failed({ kind: 'otherContent' })) : answer(taken);

@@ -1,5 +1,5 @@
 import { archiveFormulaSchema } from '@/core/requests';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
 import { archiveFormula } from '@/server/formulas';
 import { answer, notFound, writing } from '../../../edge';

@@ -1,4 +1,4 @@
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
 import { loadLearnt } from '@/server/learnt';
 import { reading } from '../../../edge';

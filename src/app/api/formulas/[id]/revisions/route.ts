@@ -1,5 +1,5 @@
 import { saveFormulaSchema } from '@/core/requests';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
 import { loadRevisions, saveFormula } from '@/server/formulas';
 import { answer, notFound, reading, writing } from '../../../edge';

@@ -1,4 +1,4 @@
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { loadStory } from '@/server/formulas';
 import { knownId } from '@/server/knownId';
 import { reading } from '../../../edge';

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { KitPage } from '@/features/kit/KitPage';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { loadKit } from '@/server/kit';
 
 export const metadata: Metadata = { title: 'Kit' };

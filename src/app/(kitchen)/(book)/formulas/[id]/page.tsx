@@ -4,7 +4,7 @@ import { cache } from 'react';
 import { FormulaPage } from '@/features/formula/FormulaPage';
 import { knownId } from '@/server/knownId';
 import { UnreadablePage } from '@/features/shell/UnreadablePage';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { orUnreadable } from '@/server/orUnreadable';
 import { loadFormula } from '@/server/formulas';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { StoryPage } from '@/features/story/StoryPage';
 import { loadFormula, loadStory, STORY_PAGE } from '@/server/formulas';
-import { documentPage, type IdParams } from '../../../documentPage';
+import { documentPage, type IdParams } from '../../../../documentPage';
 
 export const metadata: Metadata = { title: 'Story' };
 

@@ -4,7 +4,7 @@ import { redirect } from 'next/navigation';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
 import { loadBake } from '@/server/bakes';
-import { documentPage, type IdParams } from '../../documentPage';
+import { documentPage, type IdParams } from '../../../documentPage';
 
 export const metadata: Metadata = { title: 'Bench' };
 
@@ -13,7 +13,7 @@ export default function Page(props: IdParams) {
     if (stateOf(bake).endedAtMs !== null) redirect(`/logbook/${bake.id}`);
     return (
       <NuqsAdapter>
-        <BenchPage bake={bake} nowMs={context.now().getTime()} />
+        <BenchPage bake={bake} nowMs={context.now().getTime()} epoch={context.kitchen.epoch} />
       </NuqsAdapter>
     );
   });

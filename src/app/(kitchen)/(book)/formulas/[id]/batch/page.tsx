@@ -3,7 +3,7 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BatchPage } from '@/features/batch/BatchPage';
 import { loadFormula } from '@/server/formulas';
 import { loadKit } from '@/server/kit';
-import { documentPage, type IdParams } from '../../../documentPage';
+import { documentPage, type IdParams } from '../../../../documentPage';
 
 export const metadata: Metadata = { title: 'Batch' };
 

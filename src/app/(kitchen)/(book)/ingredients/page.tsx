@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { LarderPage } from '@/features/larder/LarderPage';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
-import { currentContext } from '@/server/context';
+import { currentContext } from '@/server/currentContext';
 import { siftLarder } from '@/server/ingredients';
 
 export const metadata: Metadata = { title: 'Larder' };

@@ -1,0 +1,231 @@
+/**
+ * ./crumb bench scale: builds the demo kitchen twice, with a hundred bakes and with ten thousand, and tells for every page and every
+ * API how much longer the large one takes; then the throughput of the three lists against an empty page of the same framework.
+ */
+import autocannon from 'autocannon';
+import { randomUUID } from 'node:crypto';
+import { connect } from 'node:net';
+import type pg from 'pg';
+import { openPool, PATIENT } from '@/db/pool';
+import { freshDatabase, testCluster } from './freshDatabase';
+import { serveBuilt, type Served } from './run';
+import { growKitchen, type Size } from './scale/bigKitchen';
+
+const SMALL: Size = { bakes: 100, formulas: 30 };
+const LARGE: Size = { bakes: 10_000, formulas: 300 };
+const ROUNDS = Number(process.env.CRUMB_ROUNDS ?? 25);
+
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+
+interface Place {
+  readonly served: Served;
+  readonly drop: () => Promise<void>;
+  readonly ids: {
+    readonly formula: string;
+    readonly bake: string;
+    readonly running: string;
+    readonly middle: string;
+    /** What the first page of the shelf asks for. */
+    readonly marks: string;
+  };
+}
+
+async function build(size: Size): Promise<Place> {
+  const database = await freshDatabase();
+  const owner = openPool(
+    testCluster('OWNER').replace(/\/[^/]*$/, `/${new URL(database.url).pathname.slice(1)}`),
+    PATIENT,
+  );
+  const from = performance.now();
+  const events = await growKitchen(owner, size);
+  const served = await serveBuilt(database.url, { CRUMB_BENCH: '1' });
+  const ids = await pickIds(owner, served.url);
+  await owner.end();
+  console.log(
+    `${size.bakes} bakes more, ${size.formulas} formulas more, ${events} events in all: made in ${Math.round((performance.now() - from) / 1000)} s`,
+  );
+  return { served, drop: database.drop, ids };
+}
+
+async function pickIds(pool: pg.Pool, url: string): Promise<Place['ids']> {
+  const { rows: formulas } = await pool.query<{ id: string }>(
+    `select formula_id as id from bake where started_at > now() - interval '12 days' group by formula_id order by count(*) desc, id limit 1`,
+  );
+  const formula = formulas[0]?.id ?? '';
+  const { rows: bakes } = await pool.query<{ id: string; at: Date }>(
+    `select id, started_at as at from bake order by started_at desc offset 50 limit 1`,
+  );
+  const { id: running } = await post(url, '/api/bakes', {
+    requestId: randomUUID(),
+    formulaId: formula,
+    revision: 1,
+    batch: { mode: 'factor', factor: 1, pieceMassG: 100, bowlLossPercent: 0 },
+  });
+  const last = bakes[0];
+  const page = await (await fetch(`${url}/formulas`)).text();
+  const shown = new Set([...page.matchAll(/href="\/formulas\/([0-9a-f-]{36})"/g)].map(([, id]) => id));
+  const marks = `/api/formulas/marks?ids=${[...shown].join(',')}`;
+  return { formula, marks, bake: last?.id ?? '', running, middle: `${last?.at.getTime()}.${last?.id}` };
+}
+
+async function post(url: string, path: string, data: unknown): Promise<{ id: string }> {
+  const answer = await fetch(url + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(data),
+  });
+  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+  return (await answer.json()) as { id: string };
+}
+
+type Ask = (place: Place) => Promise<number>;
+const get =
+  (path: (ids: Place['ids']) => string): Ask =>
+  async ({ served, ids }) => {
+    const answer = await fetch(served.url + path(ids));
+    const body = await answer.arrayBuffer();
+    if (!answer.ok) throw new Error(`${path(ids)}: ${answer.status}`);
+    return body.byteLength;
+  };
+
+const ASKED: readonly (readonly [string, Ask])[] = [
+  ['an empty page', get(() => '/empty')],
+  ['Today', get(() => '/')],
+  ['shelf', get(() => '/formulas')],
+  ['logbook', get(() => '/logbook')],
+  ['logbook, further on', get(({ middle }) => `/logbook?after=${middle}`)],
+  ['logbook of a formula', get(({ formula }) => `/logbook?formula=${formula}`)],
+  ['a bake', get(({ bake }) => `/logbook/${bake}`)],
+  ['sheet', get(({ formula }) => `/formulas/${formula}`)],
+  ['story', get(({ formula }) => `/formulas/${formula}/story`)],
+  ['batch', get(({ formula }) => `/formulas/${formula}/batch`)],
+  ['bench', get(({ running }) => `/bench/${running}`)],
+  ['ingredients', get(() => '/ingredients')],
+  ['kit', get(() => '/kit')],
+  ['api: shelf marks', get(({ marks }) => marks)],
+  ['api: what was learnt', get(({ formula }) => `/api/formulas/${formula}/learnt`)],
+  ['api: what was felt', get(() => '/api/ingredients/learnt')],
+  ['api: a formula', get(({ formula }) => `/api/formulas/${formula}`)],
+  ['api: a story', get(({ formula }) => `/api/formulas/${formula}/story`)],
+  ['api: a bake', get(({ running }) => `/api/bakes/${running}`)],
+  ['api: timers', get(() => '/api/timers')],
+  [
+    'api: a tap',
+    async ({ served, ids }) => {
+      const text = JSON.stringify(
+        await post(served.url, `/api/bakes/${ids.running}/taps`, {
+          taps: [{ eventId: randomUUID(), agoMs: 0, action: { type: 'noted', text: 'warm' } }],
+        }),
+      );
+      return text.length;
+    },
+  ],
+];
+
+async function compare(small: Place, large: Place): Promise<void> {
+  console.log(
+    `${'median of ' + ROUNDS + ', one after the other'.padEnd(24)}   100 bakes   10,000 bakes   ratio (aim at most 1.5)   KB`,
+  );
+  for (const [name, ask] of ASKED) {
+    const ms = { small: [] as number[], large: [] as number[] };
+    let bytes = 0;
+    const timed = async (place: Place): Promise<number> => {
+      const from = performance.now();
+      bytes = await ask(place);
+      return performance.now() - from;
+    };
+    // the very first of each is told apart: nothing is remembered yet
+    const cold = [await timed(small), await timed(large)] as const;
+    for (let round = 0; round < ROUNDS; round++) {
+      ms.small.push(await timed(small));
+      ms.large.push(await timed(large));
+    }
+    const [a, b] = [median(ms.small), median(ms.large)];
+    console.log(
+      `  ${name.padEnd(24)} ${a.toFixed(1).padStart(8)} ms ${b.toFixed(1).padStart(10)} ms   ${(b / a).toFixed(2).padStart(6)}   ${(bytes / 1024).toFixed(0).padStart(5)} KB   first: ${cold.map((each) => each.toFixed(0)).join(' / ')} ms`,
+    );
+  }
+}
+
+/** What a run before left behind in the middle of its pages is not to be counted against the next. */
+async function settled(url: string): Promise<void> {
+  for (let quick = 0; quick < 3;) {
+    const from = performance.now();
+    await (await fetch(`${url}/empty`)).text();
+    quick = performance.now() - from < 100 ? quick + 1 : 0;
+  }
+}
+
+/** Pages a second, 16 connections, as a share of the empty page's in the same round. */
+async function throughput(name: string, url: string): Promise<void> {
+  const perSecond = async (path: string): Promise<number> => {
+    await settled(url);
+    const result = await autocannon({ url: url + path, connections: 16, duration: 4 });
+    if (result.non2xx > 0 || result.errors > 0)
+      throw new Error(`${path}: ${result.non2xx} bad answers, ${result.errors} errors`);
+    return result.requests.average;
+  };
+  const paths = ['/', '/formulas', '/logbook'];
+  const shares = new Map<string, number[]>(paths.map((path) => [path, []]));
+  for (const path of ['/empty', ...paths]) await perSecond(path);
+  let empty = 0;
+  for (let round = 0; round < 3; round++) {
+    empty = await perSecond('/empty');
+    for (const path of paths) shares.get(path)?.push((await perSecond(path)) / empty);
+  }
+  console.log(
+    `${name}, of an empty page's ${empty.toFixed(0)} a second: ${paths.map((path) => `${path} ${median(shares.get(path) ?? []).toFixed(3)}`).join(', ')}`,
+  );
+}
+
+/** Clients that ask for something heavy and leave before it comes: how long does the next tiny request wait? */
+async function leaveEarly(name: string, { served }: Place, path: string): Promise<void> {
+  const { port, host } = new URL(served.url);
+  const waits: number[] = [];
+  for (let round = 0; round < 5; round++) {
+    await settled(served.url);
+    await Promise.all(
+      Array.from(
+        { length: 64 },
+        () =>
+          new Promise<void>((resolve) => {
+            const socket = connect(Number(port), '127.0.0.1', () => {
+              socket.write(`GET ${path} HTTP/1.1\r\nhost: ${host}\r\n\r\n`);
+              setTimeout(() => {
+                socket.destroy();
+                resolve();
+              }, 20);
+            });
+            socket.on('error', () => resolve());
+          }),
+      ),
+    );
+    const from = performance.now();
+    await fetch(`${served.url}/api/health`);
+    waits.push(performance.now() - from);
+  }
+  console.log(
+    `64 clients left ${name} early; the next tiny request waited ${Math.max(...waits).toFixed(0)} ms at the most (aim under 100)`,
+  );
+}
+
+export async function benchScale(): Promise<void> {
+  const small = await build(SMALL);
+  const large = await build(LARGE);
+  try {
+    await compare(small, large);
+    await throughput('100 bakes', small.served.url);
+    await throughput('10,000 bakes', large.served.url);
+    // last: what they leave behind would hold up the others
+    await leaveEarly('the shelf', large, '/formulas');
+    await leaveEarly('the shelf marks', large, large.ids.marks);
+    await leaveEarly('the logbook', large, '/logbook');
+  } finally {
+    for (const place of [small, large]) {
+      await place.served.stop();
+      await place.drop();
+    }
+  }
+}
+await benchScale();

@@ -1,0 +1,56 @@
+import * as z from 'zod';
+import { STEP_KINDS } from '../method/step';
+import type { BakeRecord } from './bakeRecord';
+import { nextThing, stillToWeigh, type BakeState } from './bakeState';
+import { runningTimers } from './runningTimers';
+
+const stepWords = { stepKind: z.enum(STEP_KINDS), stepTitle: z.string() };
+
+/** What a list shows of a bake under way: what it needs next, and its timers, the next to end first. */
+export const runningCardSchema = z.object({
+  name: z.string(),
+  next: z.discriminatedUnion('kind', [
+    z.object({
+      kind: z.literal('weigh'),
+      name: z.string(),
+      massG: z.number(),
+      done: z.number(),
+      of: z.number(),
+    }),
+    /** What belongs on top is still to weigh. */
+    z.object({ kind: z.literal('topping') }),
+    z.object({ kind: z.literal('step'), ...stepWords }),
+    z.object({ kind: z.literal('log') }),
+  ]),
+  timers: z.array(
+    z.object({
+      bakeId: z.string(),
+      bakeName: z.string(),
+      stepId: z.string(),
+      ...stepWords,
+      /** The sign to watch for. */
+      until: z.string(),
+      /** By the server's clock, ms since 1970. */
+      endsAtMs: z.number(),
+    }),
+  ),
+});
+export type RunningCard = z.infer<typeof runningCardSchema>;
+
+/** The card of a bake under way, from its sheet and what has happened to it. */
+export function runningCard(bake: Pick<BakeRecord, 'id' | 'sheet'>, state: BakeState): RunningCard {
+  const { sheet } = bake;
+  return { name: sheet.name, next: nextOf(sheet, state), timers: runningTimers(bake, state) };
+}
+
+function nextOf(sheet: BakeRecord['sheet'], state: BakeState): RunningCard['next'] {
+  const next = nextThing(sheet, state);
+  if (next.kind === 'log' || next.kind === 'ended') return { kind: 'log' };
+  if (next.kind === 'weigh') {
+    const [line] = stillToWeigh(sheet, state).now;
+    if (!line) return { kind: 'topping' };
+    return { kind: 'weigh', name: line.name, massG: line.massG, done: next.done, of: next.of };
+  }
+  const step = sheet.steps.find(({ id }) => id === next.stepId);
+  return step ? { kind: 'step', stepKind: step.kind, stepTitle: step.title } : { kind: 'log' };
+}

@@ -1,0 +1,315 @@
+import * as z from 'zod';
+import {
+  CARD_DERIVATION,
+  outcomeSchema,
+  runningCardSchema,
+  type BakeCard,
+  type RunningCard,
+} from '@/core/bake';
+import { BAKE_PLAN, type SetAside } from '@/core/documents';
+import { many, one, type Queryable } from '../rows';
+
+const instant = z.date().transform((date) => date.getTime());
+
+/** What of a bake's log is counted, so that lists can ask for it. */
+export interface LogFigures {
+  readonly lastSeq: number;
+  /** Marks of a rise that were not taken back. */
+  readonly rises: number;
+  readonly feels: number;
+}
+
+export interface CardToKeep extends LogFigures {
+  readonly bakeId: string;
+  readonly formulaId: string;
+  readonly startedAtMs: number;
+  readonly card: BakeCard | UnreadableCard;
+}
+
+/** Of a bake whose sheet cannot be read: what can still be said. */
+export interface UnreadableCard {
+  readonly endedAtMs: number | null;
+  readonly name: string;
+  readonly unreadableVersion: number;
+}
+
+/** Writes what lists show of a bake, in the place of what they showed. In the transaction of what changed it. */
+export async function upsertCard(db: Queryable, kitchenId: string, kept: CardToKeep): Promise<void> {
+  const { card } = kept;
+  const known = 'unreadableVersion' in card ? null : card;
+  await db.query({
+    name: 'card-upsert',
+    text: `insert into bake_card (kitchen_id, bake_id, formula_id, started_at, ended_at, name, pieces, dough_g, loss_percent,
+             scores, again, words, given_up, last_seq, rises, feels, unreadable_version, derivation)
+           values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)
+           on conflict (kitchen_id, bake_id) do update set ended_at = excluded.ended_at, name = excluded.name,
+             pieces = excluded.pieces, dough_g = excluded.dough_g, loss_percent = excluded.loss_percent,
+             scores = excluded.scores, again = excluded.again, words = excluded.words, given_up = excluded.given_up,
+             last_seq = excluded.last_seq, rises = excluded.rises, feels = excluded.feels,
+             unreadable_version = excluded.unreadable_version, derivation = excluded.derivation`,
+    values: [
+      kitchenId,
+      kept.bakeId,
+      kept.formulaId,
+      new Date(kept.startedAtMs),
+      card.endedAtMs === null ? null : new Date(card.endedAtMs),
+      card.name,
+      known?.pieces ?? null,
+      known?.doughG ?? null,
+      known?.lossPercent ?? null,
+      known?.scores ? JSON.stringify(known.scores) : null,
+      known?.again ?? null,
+      known?.words ?? '',
+      known?.givenUp ?? null,
+      kept.lastSeq,
+      kept.rises,
+      kept.feels,
+      'unreadableVersion' in card ? card.unreadableVersion : null,
+      CARD_DERIVATION,
+    ],
+  });
+}
+
+/** What a bake under way shows, in the place of what it showed. */
+export async function upsertUnderWay(
+  db: Queryable,
+  kitchenId: string,
+  { bakeId, startedAtMs }: Pick<CardToKeep, 'bakeId' | 'startedAtMs'>,
+  card: RunningCard | null,
+): Promise<void> {
+  await db.query({
+    name: 'under-way-in',
+    text: `insert into bake_under_way (kitchen_id, bake_id, started_at, card) values ($1, $2, $3, $4)
+           on conflict (kitchen_id, bake_id) do update set card = excluded.card`,
+    values: [kitchenId, bakeId, new Date(startedAtMs), card && JSON.stringify(card)],
+  });
+}
+
+export async function deleteUnderWay(db: Queryable, kitchenId: string, bakeId: string): Promise<void> {
+  await db.query({
+    name: 'under-way-out',
+    text: 'delete from bake_under_way where kitchen_id = $1 and bake_id = $2',
+    values: [kitchenId, bakeId],
+  });
+}
+
+/** A bake under way in a list; no card: its sheet cannot be read. */
+const underWayRow = z.object({ id: z.uuid(), startedAtMs: instant, card: runningCardSchema.nullable() });
+export type BakeUnderWay = z.infer<typeof underWayRow>;
+
+const UNDER_WAY = `select bake_id as id, started_at as "startedAtMs", card from bake_under_way where kitchen_id = $1`;
+
+export const UNDER_WAY_LIST = {
+  name: 'under-way',
+  text: `${UNDER_WAY} order by started_at desc, bake_id desc limit $2`,
+  row: underWayRow,
+};
+const UNDER_WAY_FURTHER = {
+  name: 'under-way-further',
+  text: `${UNDER_WAY} and (started_at, bake_id) < ($3, $4::uuid) order by started_at desc, bake_id desc limit $2`,
+  row: underWayRow,
+};
+
+/** What is under way, newest first, a page at a time. */
+export async function listUnderWay(
+  db: Queryable,
+  kitchenId: string,
+  { after, most }: { after: BakePlace | null; most: number },
+): Promise<{ rows: BakeUnderWay[]; next: BakePlace | null }> {
+  const found = after
+    ? await many(db, UNDER_WAY_FURTHER, [kitchenId, most + 1, new Date(after.startedAtMs), after.id])
+    : await many(db, UNDER_WAY_LIST, [kitchenId, most + 1]);
+  return pageOf(found, most);
+}
+
+/** One more was asked for than a page holds: whether there is another page is known by that. */
+function pageOf<Row extends BakePlace>(
+  found: readonly Row[],
+  most: number,
+): { rows: Row[]; next: BakePlace | null } {
+  const rows = found.slice(0, most);
+  const end = found.length > most ? rows.at(-1) : undefined;
+  return { rows, next: end ? { startedAtMs: end.startedAtMs, id: end.id } : null };
+}
+
+/** The timers of all that is under way: of every bake, however many there are. */
+export const listTimers = (db: Queryable, kitchenId: string) =>
+  many(
+    db,
+    {
+      name: 'timers',
+      text: `select t.value as timer from bake_under_way u, jsonb_array_elements(u.card -> 'timers') t
+             where u.kitchen_id = $1 order by (t.value ->> 'endsAtMs')::double precision`,
+      row: z.object({ timer: runningCardSchema.shape.timers.element }),
+    },
+    [kitchenId],
+  );
+
+/** Is any kitchen of this database baking? */
+export const hasBakeUnderWay = async (db: Queryable): Promise<boolean> =>
+  (
+    await one(
+      db,
+      {
+        text: `select exists (select 1 from bake_under_way where started_at > now() - interval '14 days') as under_way`,
+        row: z.object({ under_way: z.boolean() }),
+      },
+      [],
+    )
+  ).under_way;
+
+const cardRow = z.object({
+  id: z.uuid(),
+  formulaId: z.uuid(),
+  startedAtMs: instant,
+  endedAtMs: instant.nullable(),
+  name: z.string(),
+  pieces: z.number().int().nullable(),
+  doughG: z.number().nullable(),
+  lossPercent: z.number().nullable(),
+  scores: outcomeSchema.shape.scores.nullable(),
+  again: outcomeSchema.shape.again,
+  words: z.string(),
+  givenUp: z.string().nullable(),
+  unreadableVersion: z.number().int().nullable(),
+});
+
+/** A line of the logbook. */
+export interface BakeLine extends BakeCard {
+  readonly id: string;
+  readonly formulaId: string;
+  readonly startedAtMs: number;
+}
+
+/** Where a page of bakes ends and the next begins: by time, then id, so that of two begun at one moment neither is lost. */
+export interface BakePlace {
+  readonly startedAtMs: number;
+  readonly id: string;
+}
+
+export interface LogbookFilter {
+  readonly formulaId: string | null;
+  /** Words of a bake's name or of what was logged of it, or beginnings of them; all have to be there. */
+  readonly words: readonly string[];
+  readonly again: BakeCard['again'] | 'givenUp';
+  readonly after: BakePlace | null;
+  readonly most: number;
+}
+
+export interface LogbookPage {
+  readonly lines: BakeLine[];
+  readonly setAside: SetAside[];
+  readonly next: BakePlace | null;
+}
+
+/** The most characters of a bake's words that a list carries. */
+const WORDS_SHOWN = 240;
+
+/** The statement for a filter: only what is asked for stands in it, so that each is served by an index of its own. */
+export function logbookQuery(
+  kitchenId: string,
+  { formulaId, words, again, after, most }: LogbookFilter,
+): { text: string; values: unknown[] } {
+  const values: unknown[] = [kitchenId];
+  const value = (given: unknown): string => `$${values.push(given)}`;
+  const where: string[] = [];
+  if (formulaId) where.push(`and formula_id = ${value(formulaId)}`);
+  if (words.length > 0)
+    where.push(
+      `and to_tsvector('simple', name || ' ' || words) @@ to_tsquery('simple', ${value(asQuery(words))})`,
+    );
+  if (again === 'givenUp') where.push('and given_up is not null');
+  else if (again) where.push(`and again = ${value(again)}`);
+  if (after)
+    where.push(
+      `and (started_at, bake_id) < (${value(new Date(after.startedAtMs))}, ${value(after.id)}::uuid)`,
+    );
+  const conditions = where.join(' ');
+  return {
+    text: `select bake_id as id, formula_id as "formulaId", started_at as "startedAtMs", ended_at as "endedAtMs", name, pieces,
+             dough_g as "doughG", loss_percent as "lossPercent", scores, again, left(words, ${WORDS_SHOWN}) as words,
+             given_up as "givenUp", unreadable_version as "unreadableVersion"
+           from bake_card where kitchen_id = $1 and ended_at is not null ${conditions}
+           order by started_at desc, bake_id desc limit ${value(most)}`,
+    values,
+  };
+}
+
+/** Words as beginnings of words, all of which have to be there; nothing in them is taken for an operator. */
+const asQuery = (words: readonly string[]): string =>
+  words.map((word) => `'${word.replace(/['\\]/g, ' ')}':*`).join(' & ');
+
+/** Bakes that ended, newest first, a page at a time. */
+export async function listLogbook(
+  db: Queryable,
+  kitchenId: string,
+  filter: LogbookFilter,
+): Promise<LogbookPage> {
+  const { text, values } = logbookQuery(kitchenId, { ...filter, most: filter.most + 1 });
+  const rows = await many(db, { text, row: cardRow }, values);
+  const { rows: page, next } = pageOf(rows, filter.most);
+  return {
+    lines: page.flatMap(({ unreadableVersion, pieces, doughG, ...line }) =>
+      unreadableVersion === null && pieces !== null && doughG !== null ? [{ ...line, pieces, doughG }] : [],
+    ),
+    setAside: page.flatMap(({ unreadableVersion: version, id, name }) =>
+      version === null
+        ? []
+        : [{ kind: BAKE_PLAN.name, id, name: name || null, version, newer: version > BAKE_PLAN.version }],
+    ),
+    next,
+  };
+}
+
+const signatureRow = z.object({ formulaId: z.uuid(), signature: z.string() });
+
+/**
+ * Of each formula the newest bakes in which a rise was marked, as a word that changes whenever one of them does; formulas without any
+ * are not in it.
+ */
+export const RISE_SIGNATURES = {
+  name: 'rise-signatures',
+  text: `select f.id as "formulaId", string_agg(newest.bake_id || '.' || newest.last_seq, ' ') as signature
+         from unnest($2::uuid[]) as f (id) cross join lateral (
+           select bake_id, last_seq from bake_card where kitchen_id = $1 and formula_id = f.id and rises > 0
+           order by started_at desc, bake_id desc limit $3) newest
+         group by f.id`,
+  row: signatureRow,
+};
+export const riseSignatures = async (
+  db: Queryable,
+  kitchenId: string,
+  formulaIds: readonly string[],
+  mostBakes: number,
+): Promise<ReadonlyMap<string, string>> =>
+  new Map(
+    (await many(db, RISE_SIGNATURES, [kitchenId, formulaIds, mostBakes])).map(({ formulaId, signature }) => [
+      formulaId,
+      signature,
+    ]),
+  );
+
+/** The same of the newest bakes of a kitchen in which hands felt the dough; empty: in none. */
+export const FELT_SIGNATURE = {
+  name: 'felt-signature',
+  text: `select coalesce(string_agg(newest.bake_id || '.' || newest.last_seq, ' '), '') as signature from (
+           select bake_id, last_seq from bake_card where kitchen_id = $1 and feels > 0
+           order by started_at desc, bake_id desc limit $2) newest`,
+  row: z.object({ signature: z.string() }),
+};
+
+export const feltSignature = async (db: Queryable, kitchenId: string, mostBakes: number): Promise<string> =>
+  (await one(db, FELT_SIGNATURE, [kitchenId, mostBakes])).signature;
+
+/** Bakes whose card is not there, or made by other rules: the ids of the first `most`. */
+export const listWithoutCard = (db: Queryable, most: number) =>
+  many(
+    db,
+    {
+      text: `select b.kitchen_id as "kitchenId", b.id from bake b
+             left join bake_card c on c.kitchen_id = b.kitchen_id and c.bake_id = b.id
+             where c.derivation is distinct from $1 order by b.kitchen_id, b.id limit $2`,
+      row: z.object({ kitchenId: z.uuid(), id: z.uuid() }),
+    },
+    [CARD_DERIVATION, most],
+  );

@@ -1,0 +1,44 @@
+import { learnRise, type RiseLearning, type RiseObservation } from '@/core/fermentation';
+import { quickSlice, type SliceQuestion } from '@/core/run';
+import type { SliceFigures } from '@/core/slice';
+
+/** What takes the processor for longer than a request may hold up the others. */
+export interface Simulated {
+  readonly slice: { readonly question: SliceQuestion; readonly answer: SliceFigures | null };
+  readonly rise: { readonly question: readonly RiseObservation[]; readonly answer: RiseLearning | null };
+}
+export type SimulationKind = keyof Simulated;
+
+/** One simulation as it goes to a thread. */
+export type SimulationJob = {
+  [K in SimulationKind]: { readonly kind: K; readonly question: Simulated[K]['question'] };
+}[SimulationKind];
+
+/** The work itself, on whatever thread. */
+export function simulate(job: SimulationJob): Simulated[SimulationKind]['answer'] {
+  return job.kind === 'slice' ? quickSlice(job.question) : learnRise(job.question);
+}
+
+/**
+ * Runs a job and resolves with its answer.
+ * @throws NotComputed when nobody waits for it any more, or too much is waiting already
+ */
+export type RunSimulation = (job: SimulationJob, nobody?: AbortSignal) => Promise<unknown>;
+
+const holder = globalThis as typeof globalThis & { crumbSimulations?: RunSimulation };
+
+/** The host lends its threads; without a host (tests, scripts) the work is done here. */
+export function lendThreads(run: RunSimulation | undefined): void {
+  if (run) holder.crumbSimulations = run;
+  else delete holder.crumbSimulations;
+}
+
+export async function simulation<K extends SimulationKind>(
+  kind: K,
+  question: Simulated[K]['question'],
+  nobody?: AbortSignal,
+): Promise<Simulated[K]['answer']> {
+  const job = { kind, question } as SimulationJob;
+  const run = holder.crumbSimulations ?? ((here) => Promise.resolve(simulate(here)));
+  return (await run(job, nobody)) as Simulated[K]['answer'];
+}

@@ -1,0 +1,273 @@
+import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { emptyOutcome, type BakeAction } from '@/core/bake';
+import { eightRolls } from '@/core/batch/testBatch';
+import { plainLoaf } from '@/core/formula/testFormulas';
+import { libraryBook } from '@/core/ingredients';
+import { seededRandom } from '@/core/numeric/seededRandom';
+import { logbookQuery, RISE_SIGNATURES, FELT_SIGNATURE, UNDER_WAY_LIST } from '@/db/queries/bakeCards';
+import { FELT_BAKES, RISEN_BAKES } from '@/db/queries/bakes';
+import { COMPUTED_ANSWERS } from '@/db/queries/computedAnswers';
+import { HEAD_REVISIONS } from '@/db/queries/formulas';
+import { shelfQuery } from '@/db/queries/shelf';
+import { renewCards } from '@/server/bakeCards';
+import { bakeNews, logbook, recordTaps, startBake } from '@/server/bakes';
+import type { Context } from '@/server/context';
+import { archiveFormula, createFormula, formulaName, saveFormula } from '@/server/formulas';
+import { importKitchen } from '@/server/importKitchen';
+import { loadShelf } from '@/server/shelf';
+import { timersUnderWay } from '@/server/timers';
+import { growKitchen } from '../../scripts/scale/bigKitchen';
+import { ended, shelf, underWay } from './lists';
+import { testDatabase, type TestDatabase } from './testDatabase';
+
+let db: TestDatabase;
+let here: Context;
+const clock = { ms: 0 };
+beforeAll(async () => {
+  db = await testDatabase();
+});
+afterAll(() => db.drop());
+beforeEach(async () => {
+  clock.ms = Date.UTC(2026, 10, 19, 5);
+  here = await db.kitchen(clock);
+});
+
+async function made(name = 'Loaf'): Promise<string> {
+  const formula = await createFormula(here, { requestId: randomUUID(), formula: { ...plainLoaf(), name } });
+  if (!formula.ok) throw new Error('no formula');
+  return formula.value.id;
+}
+async function started(formulaId: string): Promise<string> {
+  const bake = await startBake(here, { requestId: randomUUID(), formulaId, revision: 1, batch: eightRolls });
+  if (!bake.ok) throw new Error('no bake');
+  return bake.value.id;
+}
+const tap = (id: string, ...actions: BakeAction[]) =>
+  recordTaps(here, id, actions.map((action) => ({ eventId: randomUUID(), agoMs: 0, action }))); // prettier-ignore
+const close = (words: string): BakeAction => ({ type: 'closed', outcome: { ...emptyOutcome, words } });
+
+test('whatever happens to bakes, their cards say what a reading of sheet and log would say', async () => {
+  const random = seededRandom(11);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+  const formulaId = await made();
+  const bakes = await Promise.all(Array.from({ length: 4 }, () => started(formulaId)));
+  const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
+  const outcome = { ...emptyOutcome, massBeforeG: 980, massAfterG: 860, again: 'changed' as const };
+  const actions: readonly (() => BakeAction)[] = [
+    () => ({ type: 'weighed', lineId: pick(plainLoaf().stages[0]!.lines).id, massG: 10 + random() * 90 }),
+    () => ({ type: 'timerStarted', stepId: proof, durationS: 60 + Math.floor(random() * 3600) }),
+    () => ({ type: 'timerStopped', stepId: proof }),
+    () => ({ type: 'stepDone', stepId: pick(plainLoaf().steps).id }),
+    () => ({ type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 }),
+    () => ({ type: 'riseTakenBack', stepId: proof }),
+    () => ({ type: 'felt', stepId: proof, band: 'soft' }),
+    () => ({ type: 'closed', outcome }),
+    () => ({ type: 'outcomeCorrected', outcome: { ...outcome, words: 'dense' } }),
+    () => ({ type: 'abandoned', reason: 'burnt' }),
+    () => ({ type: 'reopened' }),
+  ];
+  const stored = async () => ({
+    cards: (await db.admin.query('select * from bake_card where kitchen_id = $1 order by bake_id', [here.kitchen.id])).rows as unknown[],
+    underWay: (await db.admin.query('select * from bake_under_way where kitchen_id = $1 order by bake_id', [here.kitchen.id])).rows as unknown[],
+  }); // prettier-ignore
+  const seen = new Set<number>();
+  for (let turn = 0; turn < 60; turn++) {
+    clock.ms += 1000;
+    await tap(pick(bakes), pick(actions)());
+    if (turn % 6 !== 0) continue;
+    const before = await stored();
+    await db.admin.query('update bake_card set derivation = 0 where kitchen_id = $1', [here.kitchen.id]);
+    expect(await renewCards(db.admin)).toBe(4);
+    expect(await stored()).toEqual(before);
+    seen.add(before.underWay.length);
+  }
+  // it went to and fro
+  expect(seen.size).toBeGreaterThan(1);
+});
+
+test('a card follows its bake: counted once, under way or in the book, never both, its words found', async () => {
+  const formulaId = await made('Millet loaf');
+  const [one, two] = [await started(formulaId), await started(formulaId)];
+  await tap(one, close('Gummy at the base; 20 g less water'));
+  expect((await underWay(here)).bakes.map(({ id }) => id)).toEqual([two]);
+  expect((await ended(here)).lines).toMatchObject([{ id: one, name: 'Millet loaf', pieces: 8, again: null }]);
+  const find = async (...words: string[]) =>
+    (await logbook(here, { formulaId: null, words, again: null, after: null, most: 9 })).lines.length;
+  expect([await find('gummy'), await find('gum', 'mill'), await find('gum', 'rye')]).toEqual([1, 1, 0]);
+  // no word is an operator
+  expect([await find("'", ':*', '&', '\\'), await find('!gummy')]).toEqual([expect.any(Number), 1]);
+  await tap(one, { type: 'outcomeCorrected', outcome: { ...emptyOutcome, words: 'fine', again: 'yes' } });
+  expect([await find('gummy'), await find('fine')]).toEqual([0, 1]);
+  const again = (word: 'yes' | 'no' | 'givenUp') =>
+    logbook(here, { formulaId, words: [], again: word, after: null, most: 9 });
+  await tap(two, { type: 'abandoned', reason: '' });
+  expect((await again('yes')).lines.map(({ id }) => id)).toEqual([one]);
+  expect((await again('givenUp')).lines.map(({ id }) => id)).toEqual([two]);
+  expect((await again('no')).lines).toEqual([]);
+  expect((await shelf(here)).cards).toMatchObject([{ bakes: 2, lastBakedAtMs: clock.ms }]);
+});
+
+test('bakes begun at once are all counted', async () => {
+  const formulaId = await made();
+  await Promise.all(Array.from({ length: 8 }, () => started(formulaId)));
+  expect((await shelf(here)).cards).toMatchObject([{ bakes: 8 }]);
+  expect((await underWay(here)).bakes).toHaveLength(8);
+});
+
+test('what is under way is listed a page at a time; the timers of all of it ring', async () => {
+  const formulaId = await made();
+  const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
+  for (let count = 0; count < 60; count++) {
+    clock.ms += 1000;
+    await tap(await started(formulaId), { type: 'timerStarted', stepId: proof, durationS: 3600 - count });
+  }
+  const { bakes, next } = await underWay(here);
+  expect([bakes.length, next]).toEqual([50, { startedAtMs: bakes[49]!.startedAtMs, id: bakes[49]!.id }]);
+  const { timers } = await timersUnderWay(here);
+  expect(timers).toHaveLength(60);
+  expect(timers.map(({ endsAtMs }) => endsAtMs)).toEqual(
+    timers.map(({ endsAtMs }) => endsAtMs).sort((a, b) => a - b),
+  );
+  await tap(bakes[0]!.id, { type: 'timerStopped', stepId: proof });
+  expect((await timersUnderWay(here)).timers).toHaveLength(59);
+});
+
+test('the shelf: by name, a page at a time, found by words and kind, the archive apart', async () => {
+  const names = ['Teff rolls', 'millet loaf', 'Millet rolls', 'Rice flats', 'ähren loaf'];
+  const ids = new Map<string, string>();
+  for (const name of names) ids.set(name, await made(name));
+  await saveFormula(here, {
+    id: ids.get('Rice flats')!, requestId: randomUUID(), seen: 1, formula: { ...plainLoaf(), name: 'Buckwheat flats', style: 'rolls' },
+  }); // prettier-ignore
+  await archiveFormula(here, { id: ids.get('Teff rolls')!, archived: true });
+  const ask = (part: Partial<Parameters<typeof loadShelf>[1]>) =>
+    loadShelf(here, { words: [], style: null, archived: false, after: null, most: 50, ...part });
+  const all = (await ask({})).cards.map(({ name }) => name);
+  expect([...all].sort()).toEqual(['Buckwheat flats', 'Millet rolls', 'millet loaf', 'ähren loaf']);
+  const paged: string[] = [];
+  for (
+    let after = null as Awaited<ReturnType<typeof ask>>['next'], more = true;
+    more;
+    more = after !== null
+  ) {
+    const page = await ask({ after, most: 1 });
+    paged.push(...page.cards.map(({ name }) => name));
+    after = page.next;
+  }
+  expect(paged).toEqual(all);
+  expect((await ask({ words: ['rolls', 'MILL'] })).cards.map(({ name }) => name)).toEqual(['Millet rolls']);
+  expect((await ask({ words: ['%'] })).cards).toEqual([]);
+  expect((await ask({ style: 'rolls' })).cards.map(({ name }) => name)).toEqual(['Buckwheat flats']);
+  expect((await ask({ archived: true })).cards.map(({ name }) => name)).toEqual(['Teff rolls']);
+});
+
+test('a log is told from where it is known; under another epoch it says so', async () => {
+  const id = await started(await made());
+  await tap(id, { type: 'noted', text: 'one' }, { type: 'noted', text: 'two' });
+  const taken = await recordTaps(here, id, [{ eventId: randomUUID(), agoMs: 0, action: { type: 'noted', text: 'three' } }], 2); // prettier-ignore
+  expect(taken).toMatchObject({ value: { epoch: here.kitchen.epoch, events: [{ seq: 3 }] } });
+  expect((await bakeNews(here, id, 1))?.events.map(({ seq }) => seq)).toEqual([2, 3]);
+  expect((await bakeNews(here, id, 3))?.events).toEqual([]);
+  expect(await bakeNews(here, randomUUID(), 0)).toBeNull();
+});
+
+test('a stranger’s kitchen sees nothing in any list', async () => {
+  const formulaId = await made('Secret loaf');
+  const [running, over] = [await started(formulaId), await started(formulaId)];
+  const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
+  await tap(running, { type: 'timerStarted', stepId: proof, durationS: 60 });
+  await tap(over, close('secret words'));
+  const there = await db.kitchen(clock);
+  expect((await underWay(there)).bakes).toEqual([]);
+  expect((await timersUnderWay(there)).timers).toEqual([]);
+  for (const filter of [
+    { formulaId: null, words: [] },
+    { formulaId, words: [] },
+    { formulaId: null, words: ['secret'] },
+  ])
+    expect((await logbook(there, { ...filter, again: null, after: null, most: 9 })).lines).toEqual([]);
+  expect(await shelf(there)).toMatchObject({ cards: [], counts: { kept: 0, archived: 0 } });
+  expect(await bakeNews(there, running, 0)).toBeNull();
+  expect(await formulaName(there, formulaId)).toBeNull();
+});
+
+/** The versions of one kitchen's kit are few, and the one of a day is looked for among them. */
+const ofKit = (node: Plan): boolean => node.Plans?.[0]?.['Relation Name'] === 'kitchen_kit';
+
+interface Plan {
+  'Node Type': string;
+  'Relation Name'?: string;
+  'Index Name'?: string;
+  Plans?: Plan[];
+}
+
+test('every list is read along an index in its order, whatever the size of the kitchen', async () => {
+  const big = await testDatabase();
+  const client = await big.admin.connect();
+  try {
+    const demo: unknown = JSON.parse(await readFile('src/demo/larkspurLock.json', 'utf8'));
+    const kitchenId = (await importKitchen(
+      { pool: big.admin, book: libraryBook, newId: randomUUID },
+      demo,
+    )) as { value: string };
+    await growKitchen(big.admin, { bakes: 400, formulas: 40 });
+    // a table that fits one page is read whole all the same: here it has to be seen which way there is
+    await client.query('set enable_seqscan = off; set enable_sort = off; set enable_bitmapscan = off');
+    const k = kitchenId.value;
+    const id = randomUUID();
+    const bakes = { formulaId: null, words: [], again: null, after: null, most: 31 };
+    const forms = { words: [], style: null, archived: false, after: null, most: 31 };
+    const place = { startedAtMs: Date.UTC(2026, 0, 1), id };
+    const lists: Record<string, { text: string; values: unknown[] }> = {
+      'bake_card_ended': logbookQuery(k, bakes),
+      'bake_card_ended after': logbookQuery(k, { ...bakes, after: place }),
+      'bake_card_of_formula': logbookQuery(k, { ...bakes, formulaId: id, after: place }),
+      'formula_on_shelf': shelfQuery(k, forms),
+      'formula_on_shelf after': shelfQuery(k, { ...forms, words: ['x'], after: { name: 'm', id } }),
+      'formula_in_archive': shelfQuery(k, { ...forms, archived: true }),
+      'bake_card_risen': { text: RISEN_BAKES.text, values: [k, id, 12] },
+      'bake_card_risen of a page': { text: RISE_SIGNATURES.text, values: [k, [id], 12] },
+      'bake_card_felt': { text: FELT_BAKES.text, values: [k, 60] },
+      'bake_card_felt signature': { text: FELT_SIGNATURE.text, values: [k, 60] },
+      'bake_under_way_newest': { text: UNDER_WAY_LIST.text, values: [k, 9] },
+      'computed_answer_pkey': { text: COMPUTED_ANSWERS.text, values: [k, ['thirst']] },
+      'formula_pkey': { text: HEAD_REVISIONS.text, values: [k, [id]] },
+    }; // prettier-ignore
+    for (const [name, { text, values }] of Object.entries(lists)) {
+      const { rows } = await client.query<{ 'QUERY PLAN': [{ Plan: Plan }] }>(
+        `explain (format json) ${text}`,
+        values,
+      );
+      const nodes: Plan[] = [];
+      const walk = (plan: Plan): void => {
+        nodes.push(plan);
+        plan.Plans?.forEach(walk);
+      };
+      walk(rows[0]!['QUERY PLAN'][0].Plan);
+      const indexes = nodes.map((node) => node['Index Name']);
+      expect({ name, indexes }).toEqual({
+        name,
+        indexes: expect.arrayContaining([name.split(' ')[0]]) as unknown,
+      });
+      expect({
+        name,
+        whole: nodes.filter(
+          (node) => node['Node Type'] === 'Seq Scan' && node['Relation Name'] !== undefined,
+        ),
+      }).toEqual({ name, whole: [] });
+      expect({
+        name,
+        sorts: nodes.filter((node) => /^Sort|Incremental/.test(node['Node Type']) && !ofKit(node)).length,
+      }).toEqual({ name, sorts: 0 });
+    }
+    // words have an index of their own, and no order in it
+    await client.query('set enable_bitmapscan = on; set enable_sort = on');
+    const { text, values } = logbookQuery(k, { ...bakes, words: ['gummy'] });
+    const found = await client.query(`explain ${text}`, values);
+    expect(JSON.stringify(found.rows)).toContain('bake_card_found');
+  } finally {
+    client.release(true);
+    await big.drop();
+  }
+});

@@ -1,0 +1,51 @@
+import { plainLoaf } from '../../src/core/formula/testFormulas';
+import { awake, expect, test } from './kitchen';
+
+test('the shelf is searched as one types, keeps what is asked in its address, and pages', async ({
+  page,
+}) => {
+  const word = `Zander${Date.now()}`;
+  for (let count = 0; count < 32; count++)
+    await page.request.post('/api/formulas', {
+      data: {
+        requestId: crypto.randomUUID(),
+        formula: { ...plainLoaf(), name: `${word} ${String(count).padStart(2, '0')}` },
+      },
+    });
+  await page.goto('/formulas');
+  await awake(page);
+  const field = page.getByRole('searchbox', { name: /Find among/ });
+  await field.fill(word.toLowerCase());
+  const cards = page.getByRole('heading', { name: new RegExp(word) });
+  await expect(cards).toHaveCount(30);
+  await expect(page).toHaveURL(/find=zander/);
+  await page.reload();
+  await expect(field).toHaveValue(word.toLowerCase());
+  await page.getByRole('link', { name: 'Further formulas' }).click();
+  await expect(cards).toHaveText([`${word} 30`, `${word} 31`]);
+  await page.getByRole('link', { name: 'To the first' }).click();
+  await expect(cards.first()).toHaveText(`${word} 00`);
+  await page.getByRole('combobox', { name: 'Which kind' }).selectOption('pizza');
+  await expect(page.getByText('No formula answers to that.')).toBeVisible();
+  await field.fill('');
+  await expect(
+    page.getByRole('heading', { name: 'Quinoa and tapioca pizza discs', exact: true }),
+  ).toBeVisible();
+});
+
+test('the logbook is searched by its words and by how bakes came out', async ({ page }) => {
+  await page.goto('/logbook');
+  await awake(page);
+  await page.getByRole('searchbox').fill('old yeast');
+  const line = page.getByRole('link', { name: /Pumpkin-seed supper rolls.*Old yeast/ });
+  await expect(line).toBeVisible();
+  await expect(page.getByRole('link', { name: /Buckwheat hearth round/ })).toHaveCount(0);
+  await page.getByRole('combobox').selectOption('no');
+  await expect(page.getByText('No bake in this book answers to that.')).toBeVisible();
+  await page.getByRole('combobox').selectOption('');
+  await line.click();
+  await expect(page.getByRole('heading', { name: 'Pumpkin-seed supper rolls' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('searchbox')).toHaveValue('old yeast');
+  await expect(line).toBeVisible();
+});
