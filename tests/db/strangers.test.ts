@@ -1,0 +1,215 @@
+import { randomUUID } from 'node:crypto';
+import type pg from 'pg';
+import { bakeCard, emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
+import { eightRolls } from '@/core/batch/testBatch';
+import { plainLoaf } from '@/core/formula/testFormulas';
+import { ORDINARY_KIT } from '@/core/kit';
+import * as bakeCards from '@/db/queries/bakeCards';
+import * as bakes from '@/db/queries/bakes';
+import * as computedAnswers from '@/db/queries/computedAnswers';
+import * as formulas from '@/db/queries/formulas';
+import * as ingredients from '@/db/queries/ingredients';
+import * as kitchens from '@/db/queries/kitchens';
+import * as kits from '@/db/queries/kits';
+import * as shelf from '@/db/queries/shelf';
+import { loadBake, recordTaps, startBake } from '@/server/bakes';
+import type { Context } from '@/server/context';
+import { createFormula, duplicateFormula } from '@/server/formulas';
+import { saveEntry } from '@/server/ingredients';
+import { saveKit } from '@/server/kit';
+import { testDatabase, type TestDatabase } from './testDatabase';
+
+/** Every query there is, asked as a stranger with the ids of somebody else's kitchen: it sees nothing there and changes nothing. */
+let db: TestDatabase;
+let here: Context;
+let there: Context;
+let ids: {
+  formula: string;
+  copy: string;
+  running: string;
+  over: string;
+  entry: string;
+  event: string;
+  requests: Record<'formula' | 'bake' | 'entry' | 'kit', string>;
+};
+
+beforeAll(async () => {
+  db = await testDatabase();
+  [here, there] = [await db.kitchen(), await db.kitchen()];
+  const requests = { formula: randomUUID(), bake: randomUUID(), entry: randomUUID(), kit: randomUUID() };
+  const formula = await createFormula(here, { requestId: requests.formula, formula: plainLoaf() });
+  if (!formula.ok) throw new Error('no formula');
+  const copy = await duplicateFormula(here, { id: formula.value.id, requestId: randomUUID() });
+  const start = (requestId: string) =>
+    startBake(here, { requestId, formulaId: formula.value.id, revision: 1, batch: eightRolls });
+  const [running, over] = [await start(requests.bake), await start(randomUUID())];
+  const entry = {
+    kind: 'blend' as const, id: 'own-mix', name: 'Mix', alsoCalled: [], source: '', role: 'flour' as const,
+    parts: [{ ingredientId: 'teff-flour', massG: 100 }], densityGPerMl: null,
+  }; // prettier-ignore
+  await saveEntry(here, { requestId: requests.entry, seen: 0, away: false, entry });
+  await saveKit(here, { requestId: requests.kit, seen: 0, kit: ORDINARY_KIT });
+  if (!copy.ok || !running.ok || !over.ok) throw new Error('not made');
+  const event = randomUUID();
+  const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
+  const marks: BakeAction[] = [
+    { type: 'timerStarted', stepId: proof, durationS: 60 },
+    { type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 },
+    { type: 'felt', stepId: proof, band: 'soft' },
+  ];
+  await recordTaps(here, running.value.id, [{ eventId: event, agoMs: 0, action: marks[0]! }]);
+  for (const action of [...marks, { type: 'closed', outcome: emptyOutcome } as BakeAction])
+    await recordTaps(here, over.value.id, [{ eventId: randomUUID(), agoMs: 0, action }]);
+  await computedAnswers.upsertAnswer(here.pool, here.kitchen.id, 'thirst', 'a', [1]);
+  ids = {
+    formula: formula.value.id, copy: copy.value.id, running: running.value.id, over: over.value.id, entry: 'own-mix', event, requests,
+  }; // prettier-ignore
+});
+afterAll(() => db.drop());
+
+type Ask = (client: pg.PoolClient, kitchenId: string) => Promise<unknown>;
+const place = { startedAtMs: 4e12, id: 'ffffffff-ffff-4fff-bfff-ffffffffffff' };
+const everything = { formulaId: null, words: [], again: null, after: null, most: 50 };
+const onShelf = { words: [], style: null, archived: false, after: null, most: 50 };
+
+/** What sees: in the owner's kitchen something, in a stranger's nothing. */
+const READS: Record<string, Ask> = {
+  listUnderWay: (c, k) => bakeCards.listUnderWay(c, k, { after: null, most: 9 }),
+  'listUnderWay, further': (c, k) => bakeCards.listUnderWay(c, k, { after: place, most: 9 }),
+  listTimers: (c, k) => bakeCards.listTimers(c, k),
+  listLogbook: (c, k) => bakeCards.listLogbook(c, k, everything),
+  'listLogbook, of a formula': (c, k) => bakeCards.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
+  'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),
+  riseSignatures: (c, k) => bakeCards.riseSignatures(c, k, [ids.formula], 9),
+  feltSignature: (c, k) => bakeCards.feltSignature(c, k, 9),
+  findBake: (c, k) => bakes.findBake(c, k, ids.running),
+  lockBake: (c, k) => bakes.lockBake(c, k, ids.running),
+  lockAnyBake: (c, k) => bakes.lockAnyBake(c, k, ids.running),
+  findBakeByRequest: (c, k) => bakes.findBakeByRequest(c, k, ids.requests.bake, { formulaId: ids.formula, revision: 1, batch: eightRolls }),
+  listRisenBakes: (c, k) => bakes.listRisenBakes(c, k, ids.formula, 9),
+  listFeltBakes: (c, k) => bakes.listFeltBakes(c, k, 9),
+  listEvents: (c, k) => bakes.listEvents(c, k, [ids.running, ids.over]),
+  hasBake: (c, k) => bakes.hasBake(c, k, ids.running),
+  listNewEvents: (c, k) => bakes.listNewEvents(c, k, ids.running, 0),
+  findEventIds: (c, k) => bakes.findEventIds(c, k, [ids.event]),
+  findAnswers: (c, k) => computedAnswers.findAnswers(c, k, ['thirst']),
+  findFormulas: (c, k) => formulas.findFormulas(c, k, [ids.formula]),
+  findFormulaName: (c, k) => formulas.findFormulaName(c, k, ids.formula),
+  findHeadRevisions: (c, k) => formulas.findHeadRevisions(c, k, [ids.formula]),
+  findFormula: (c, k) => formulas.findFormula(c, k, ids.formula),
+  findFormulaJson: (c, k) => formulas.findFormulaJson(c, k, ids.formula),
+  findRevision: (c, k) => formulas.findRevision(c, k, ids.formula, 1),
+  revisionSavedAt: (c, k) => formulas.revisionSavedAt(c, k, ids.formula, 1),
+  listRevisions: (c, k) => formulas.listRevisions(c, k, ids.formula, 9),
+  findBranch: (c, k) => formulas.findBranch(c, k, ids.copy),
+  listBranches: (c, k) => formulas.listBranches(c, k, ids.formula),
+  findByRequest: (c, k) => formulas.findByRequest(c, k, ids.requests.formula, null),
+  lockHead: (c, k) => formulas.lockHead(c, k, ids.formula),
+  siftEntries: (c, k) => ingredients.siftEntries(c, k),
+  listEntries: (c, k) => ingredients.listEntries(c, k),
+  newestEntryVersion: (c, k) => ingredients.newestEntryVersion(c, k, ids.entry),
+  findEntryByRequest: (c, k) => ingredients.findEntryByRequest(c, k, ids.requests.entry),
+  newestKit: (c, k) => kits.newestKit(c, k),
+  findKitByRequest: (c, k) => kits.findKitByRequest(c, k, ids.requests.kit),
+  listShelf: (c, k) => shelf.listShelf(c, k, onShelf),
+  'listShelf, found': (c, k) => shelf.listShelf(c, k, { ...onShelf, words: ['loaf'], after: { name: ' ', id: place.id } }),
+  countShelf: (c, k) => shelf.countShelf(c, k),
+}; // prettier-ignore
+
+/** What writes: refused, or something of the stranger's own. */
+const WRITES: Record<string, Ask> = {
+  upsertCard: async (c, k) => {
+    const bake = (await loadBake(here, ids.running))!;
+    const card = { ...bakeCard(bake.sheet, stateOf(bake)), words: 'stolen' };
+    return bakeCards.upsertCard(c, k, { bakeId: bake.id, formulaId: ids.formula, startedAtMs: 0, card, lastSeq: 0, rises: 9, feels: 9 });
+  },
+  upsertUnderWay: (c, k) => bakeCards.upsertUnderWay(c, k, { bakeId: ids.running, startedAtMs: 0 }, null),
+  deleteUnderWay: (c, k) => bakeCards.deleteUnderWay(c, k, ids.running),
+  insertBake: async (c, k) => {
+    const { sheet } = (await loadBake(here, ids.running))!;
+    const bake = { id: randomUUID(), formulaId: ids.formula, revision: 1, requestId: randomUUID(), batch: eightRolls };
+    return bakes.insertBake(c, { kitchenId: k, ...bake, sheet, startedAt: new Date(0) });
+  },
+  insertEvents: (c, k) =>
+    bakes.insertEvents(c, k, ids.running, [{ eventId: randomUUID(), seq: 99, action: { type: 'noted', text: 'x' }, at: new Date(0) }]),
+  upsertAnswer: (c, k) => computedAnswers.upsertAnswer(c, k, 'thirst', 'b', [2]),
+  setBranch: (c, k) => formulas.setBranch(c, k, ids.formula, ids.copy, 1),
+  insertRevision: (c, k) =>
+    formulas.insertRevision(c, { kitchenId: k, id: ids.formula, number: 2, requestId: randomUUID(), formula: { ...plainLoaf(), name: 'Stolen' }, savedAt: new Date(0) }),
+  setArchived: (c, k) => formulas.setArchived(c, k, ids.formula, new Date(0)),
+  insertEntry: async (c, k) => {
+    const [own] = await ingredients.listEntries(here.pool, here.kitchen.id);
+    return ingredients.insertEntry(c, { kitchenId: k, version: 2, requestId: ids.requests.entry, entry: own!.entry, away: true, savedAt: new Date(0) });
+  },
+  lockEntries: (c, k) => ingredients.lockEntries(c, k),
+  insertKit: (c, k) => kits.insertKit(c, { kitchenId: k, version: 2, requestId: ids.requests.kit, kit: { ...ORDINARY_KIT, roomC: 30 }, savedAt: new Date(0) }),
+}; // prettier-ignore
+
+/** Of no kitchen, or of all of them at once: for the host, never for a page. */
+const OF_NO_KITCHEN = new Set([
+  'hasBakeUnderWay', 'listWithoutCard', 'firstKitchen', 'insertKitchen', 'newestMoment', 'logbookQuery', 'shelfQuery',
+]); // prettier-ignore
+
+const seesNothing = (value: unknown): boolean => {
+  if (value instanceof Map) return value.size === 0;
+  if (typeof value === 'object' && value !== null) return Object.values(value).every(seesNothing);
+  return value === null || value === undefined || value === false || value === 0 || value === '';
+};
+
+const TABLES = [
+  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'computed_answer',
+]; // prettier-ignore
+async function kept(client: pg.PoolClient): Promise<string> {
+  const all: unknown[] = [];
+  for (const table of TABLES) {
+    const { rows } = await client.query(
+      `select t::text as row from ${table} t where kitchen_id = $1 order by 1`,
+      [here.kitchen.id],
+    );
+    all.push(rows);
+  }
+  return JSON.stringify(all);
+}
+
+/** Does it and takes it back. */
+async function rehearse<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
+  const client = await here.pool.connect();
+  try {
+    await client.query('begin');
+    return await work(client);
+  } finally {
+    await client.query('rollback');
+    client.release();
+  }
+}
+
+test('no query is left out', () => {
+  const all = [bakeCards, bakes, computedAnswers, formulas, ingredients, kitchens, kits, shelf].flatMap(
+    (module) =>
+      Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
+  );
+  const asked = [...Object.keys(READS), ...Object.keys(WRITES)].map((name) => name.split(',')[0]);
+  expect(all.filter((name) => !asked.includes(name) && !OF_NO_KITCHEN.has(name))).toEqual([]);
+});
+
+test.each(Object.keys(READS))('%s shows its owner something, and a stranger nothing', async (name) => {
+  const ask = READS[name]!;
+  expect(seesNothing(await rehearse((client) => ask(client, here.kitchen.id)))).toBe(false);
+  const seen = await rehearse((client) => ask(client, there.kitchen.id));
+  expect({ seen, nothing: seesNothing(seen) }).toMatchObject({ nothing: true });
+});
+
+test.each(Object.keys(WRITES))('%s by a stranger changes nothing here', async (name) => {
+  const before = await rehearse(kept);
+  await rehearse(async (client) => {
+    try {
+      await WRITES[name]!(client, there.kitchen.id);
+      await client.query('set constraints all immediate');
+    } catch (error) {
+      // a key that does not reach into another kitchen; nothing else may stand in its way
+      expect((error as { code?: string }).code).toMatch(/^23503/);
+      return;
+    }
+    expect(await kept(client)).toBe(before);
+  });
+});
