@@ -61,7 +61,9 @@ try {
     const own = seed * 100_000 + index;
     // a schedule that began with its server gone begins with it back
     if ((await crumb.up()) === null)
-      throw new Error(`it does not start any more: ${crumb.said.slice(-2000)}`);
+      throw new Error(
+        `it does not start any more: ${crumb.said.slice(-2000)}\nthe database: ${crumb.databaseState}`,
+      );
     for (const kind of await runSchedule(crumb, own, seededRandom(own), tally))
       fell.set(kind, (fell.get(kind) ?? 0) + 1);
     if ((index + 1) % 25 === 0)

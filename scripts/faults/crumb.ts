@@ -114,6 +114,24 @@ export class Crumb {
     }
   }
 
+  /** How the database's processes stand and what they wrote last: for the report of one that does not come. */
+  get databaseState(): string {
+    const lines: string[] = [];
+    for (const pid of this.databaseProcesses) {
+      try {
+        const [, name = '', state = ''] =
+          /\((.*)\) (\S)/.exec(readFileSync(`/proc/${pid}/stat`, 'utf8')) ?? [];
+        lines.push(
+          `${pid} ${name} ${state} ${readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ').slice(0, 90)}`,
+        );
+      } catch {
+        // gone meanwhile
+      }
+    }
+    const log = path.join(this.home.cluster, 'server.log');
+    return `${lines.join('\n')}\n${existsSync(log) ? readFileSync(log, 'utf8').slice(-3000) : 'no log'}`;
+  }
+
   /** Everything down and away. */
   async remove(): Promise<void> {
     this.signal('SIGKILL');
