@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
 import { livePostmaster, SUPERUSER } from '@/host/cluster';
+import { databaseFailure } from '@/db/errors';
 import { keyOf, openHome, removeHome, type Home } from '@/host/home';
 import { freePort } from '../run';
 
@@ -145,6 +146,18 @@ export class Crumb {
 
   /** Looks into the database past the application. */
   async query<Row extends pg.QueryResultRow>(text: string, values: unknown[] = []): Promise<Row[]> {
+    // the last fault may still be working: a database that was just told to stop answers once more, then goes and comes again
+    for (let tried = 0; ; tried++) {
+      try {
+        return await this.queryOnce<Row>(text, values);
+      } catch (error) {
+        if (tried >= 60 || databaseFailure(error) !== 'unavailable') throw error;
+        await pause(250);
+      }
+    }
+  }
+
+  private async queryOnce<Row extends pg.QueryResultRow>(text: string, values: unknown[]): Promise<Row[]> {
     const { cluster } = this.home;
     const port = Number(readFileSync(path.join(cluster, 'postmaster.pid'), 'utf8').split('\n')[3]);
     const client = new pg.Client({
@@ -154,6 +167,7 @@ export class Crumb {
       password: keyOf(this.home, 'superuser'),
       database: 'crumb',
     });
+    client.on('error', () => undefined);
     await client.connect();
     try {
       return (await client.query<Row>(text, values)).rows;
