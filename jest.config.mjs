@@ -2,7 +2,7 @@ import nextJest from 'next/jest.js';
 
 const createJestConfig = nextJest({ dir: './' });
 
-const project = async (config) => {
+export const project = async (config) => {
   const made = await createJestConfig({
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
     testPathIgnorePatterns: ['/node_modules/', '/.next/', '/tests/e2e/'],

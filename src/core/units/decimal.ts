@@ -12,8 +12,7 @@ export function parseDecimal(text: string): Result<number> {
   if (trimmed === '') return refuse('required');
   if (trimmed.length > 24 || !DECIMAL.test(trimmed)) return refuse('notANumber');
   if (/,\d{3}$/.test(trimmed) && !/^[+-]?0?,/.test(trimmed)) return refuse('notANumber');
-  const value = Number(trimmed.replace(',', '.'));
-  return Number.isFinite(value) ? ok(value) : refuse('notANumber');
+  return ok(Number(trimmed.replace(',', '.')));
 }
 
 export interface Bounds {
@@ -37,5 +36,5 @@ export function formatDecimal(value: number, decimals: number): string {
   const scale = 10 ** decimals;
   const rounded = (Math.sign(value) * Math.round(Math.abs(value) * scale + 1e-9)) / scale;
   const text = rounded.toFixed(decimals);
-  return decimals > 0 ? text.replace(/\.?0+$/, '') : text === '-0' ? '0' : text;
+  return decimals > 0 ? text.replace(/\.?0+$/, '') : text;
 }

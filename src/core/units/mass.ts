@@ -36,14 +36,14 @@ export function parseMassG(text: string, bareUnit: MassUnit): Result<number> {
 /** Places after the point that a mass deserves: what a kitchen scale for that amount could show. */
 function gramPlaces(massG: number): number {
   const size = Math.abs(massG);
-  return size < 10 ? 2 : size < 100 ? 1 : size < 1000 ? 1 : 0;
+  return size < 10 ? 2 : size < 1000 ? 1 : 0;
 }
 
 /** The number alone, for a cell whose column names the unit. */
 export function massNumber(massG: number, unit: MassUnit): string {
   if (unit === 'g') return formatDecimal(massG, gramPlaces(massG));
   const ounces = massG / GRAMS_PER_OUNCE;
-  return formatDecimal(ounces, ounces < 1 ? 3 : 2);
+  return formatDecimal(ounces, Math.abs(ounces) < 1 ? 3 : 2);
 }
 
 /** Number and unit: "812 g", "12.35 kg" from 10 kg up, "28.6 oz". */

@@ -12,12 +12,60 @@ import {
   parseDurationS,
   parseMassG,
   parseTemperatureC,
+  temperatureNumber,
+  within,
 } from '.';
 
 const value = <T>(result: { ok: true; value: T } | { ok: false }): T | null =>
   result.ok ? result.value : null;
 
+const code = (result: { ok: true } | { ok: false; problem: { code: string } }): string =>
+  result.ok ? 'read' : result.problem.code;
+
 describe('decimals', () => {
+  test.each([
+    ['', 'required'],
+    ['   ', 'required'],
+    ['twelve', 'notANumber'],
+    ['1,200', 'notANumber'],
+    ['-1,200', 'notANumber'],
+    ['1,2005', 'read'],
+    [',125', 'read'],
+    ['-0,125', 'read'],
+    ['0.1234567890123456789012', 'read'],
+    ['0.12345678901234567890123', 'notANumber'],
+  ])('%j: %s', (text, said) => {
+    expect(code(parseDecimal(text))).toBe(said);
+  });
+
+  test.each([
+    [1, 2, '1'],
+    [1.5, 2, '1.5'],
+    [10, 1, '10'],
+    [100, 0, '100'],
+    [1.005, 2, '1.01'],
+    [-1.005, 2, '-1.01'],
+    [0.5, 0, '1'],
+    [-0.4, 0, '0'],
+    [2.345, 1, '2.3'],
+  ])('%d to %d places is %s', (number, places, text) => {
+    expect(formatDecimal(number, places)).toBe(text);
+  });
+
+  test('a range takes its ends and names the end that was passed', () => {
+    const bounds = { min: 1, max: 5 };
+    expect([1, 5, 3].map((number) => value(within(number, bounds)))).toEqual([1, 5, 3]);
+    expect(within(0.99, bounds, 'salt')).toEqual({
+      ok: false,
+      problem: { code: 'tooSmall', path: 'salt', params: { min: 1 } },
+    });
+    expect(within(5.01, bounds, 'salt')).toEqual({
+      ok: false,
+      problem: { code: 'tooLarge', path: 'salt', params: { max: 5 } },
+    });
+    expect(within(NaN, bounds)).toEqual({ ok: false, problem: { code: 'notANumber', path: '' } });
+  });
+
   test.each([
     ['12', 12],
     [' 12.5 ', 12.5],
@@ -73,6 +121,41 @@ describe('masses', () => {
     });
   });
 
+  test.each([
+    ['', 'required'],
+    [' g', 'notANumber'],
+    ['12 3', 'notANumber'],
+    ['g 12', 'notANumber'],
+    ['12 Kg', 'read'],
+    ['  7  OZ  ', 'read'],
+    ['1 constructor', 'unknownUnit'],
+  ])('%j: %s', (text, said) => {
+    expect(code(parseMassG(text, 'g'))).toBe(said);
+  });
+
+  test.each([
+    [1.234, '1.23', '0.044'],
+    [9.994, '9.99', '0.353'],
+    [10, '10', '0.353'],
+    [12.34, '12.3', '0.435'],
+    [28.349523125, '28.3', '1'],
+    [99.96, '100', '3.53'],
+    [123.46, '123.5', '4.35'],
+    [1000.4, '1000', '35.29'],
+    [-12.34, '-12.3', '-0.435'],
+  ])('%d g is shown as %s g or %s oz', (massG, grams, ounces) => {
+    expect([massNumber(massG, 'g'), massNumber(massG, 'oz')]).toEqual([grams, ounces]);
+  });
+
+  test('from ten kilograms on in kilograms, both ways from nothing; ounces stay ounces', () => {
+    expect([9999.9, 10_000, -10_000].map((massG) => formatMass(massG, 'g'))).toEqual([
+      '10000 g',
+      '10 kg',
+      '-10 kg',
+    ]);
+    expect(formatMass(28.349523125 * 400, 'oz')).toBe('400 oz');
+  });
+
   test('a shown mass reads back within half its last place, in both units', () => {
     fc.assert(
       fc.property(
@@ -97,6 +180,21 @@ describe('temperatures', () => {
     ['-18', 'C', -18],
   ] as const)('%j in °%s', (text, unit, tempC) => {
     expect(value(parseTemperatureC(text, unit))).toBeCloseTo(tempC, 9);
+  });
+  test.each([
+    ['', 'required'],
+    ['°', 'required'],
+    ['C', 'notANumber'],
+    ['° F', 'notANumber'],
+    ['12 13', 'notANumber'],
+    ['x 12 C', 'notANumber'],
+    ['300 K', 'unknownUnit'],
+  ])('%j: %s', (text, said) => {
+    expect(code(parseTemperatureC(text, 'C'))).toBe(said);
+  });
+  test('the unit that is not known is named; places are as asked', () => {
+    expect(parseTemperatureC('300 k', 'C')).toMatchObject({ problem: { path: '', params: { unit: 'K' } } });
+    expect([temperatureNumber(21.26, 'C', 1), temperatureNumber(21.26, 'F', 1)]).toEqual(['21.3', '70.3']);
   });
   test('Kelvin is refused, and both units are written', () => {
     expect(parseTemperatureC('300 K', 'C').ok).toBe(false);
@@ -143,6 +241,65 @@ describe('lengths of time', () => {
     ['1-5 constructor', null],
   ])('the range %j', (text, range) => {
     expect(value(parseDurationRangeS(text))).toEqual(range);
+  });
+
+  test.each([
+    ['', 'required'],
+    ['  ', 'required'],
+    ['soon', 'notADuration'],
+    ['1 d 2 h 3 min 4 s', 'read'],
+    ['1 d 2 h 3 min 4 s 5 s', 'notADuration'],
+    ['x1:30', 'notADuration'],
+    ['1:30x', 'notADuration'],
+    ['10:30', 'read'],
+    ['123:59', 'read'],
+    ['5 min!', 'notADuration'],
+    ['!5 min', 'notADuration'],
+    ['1 h 2 h', 'notADuration'],
+    ['1,200 min', 'notADuration'],
+  ])('%j: %s', (text, said) => {
+    expect(code(parseDurationS(text))).toBe(said);
+  });
+
+  test.each([
+    [0, '0 min'],
+    [59, '59 s'],
+    [60, '1 min'],
+    [119, '119 s'],
+    [120, '2 min'],
+    [121, '2 min 1 s'],
+    [3600, '1 h'],
+    [3661, '1 h 1 min 1 s'],
+    [86_400, '24 h'],
+    [172_799, '47 h 59 min 59 s'],
+    [172_800, '2 d'],
+    [187_260, '2 d 4 h 1 min'],
+    [-5, '0 min'],
+  ])('%d s is shown as %s', (seconds, text) => {
+    expect(formatDuration(seconds)).toBe(text);
+  });
+
+  test.each([
+    [2700, null, '45 min'],
+    [2700, 2700, '45 min'],
+    [3600, 5400, '60 – 90 min'],
+    [3600, 7200, '1 h – 2 h'],
+    [7140, 7140, '1 h 59 min'],
+    [90, 120, '90 s – 2 min'],
+    [60, 90, '1 min – 90 s'],
+    [7200, 9000, '2 h – 2 h 30 min'],
+  ])('%d to %j s is shown as %s', (minS, maxS, text) => {
+    expect(formatDurationRange(minS, maxS)).toBe(text);
+  });
+
+  test.each([
+    ['', 'required'],
+    ['1-2-3', 'notADuration'],
+    ['x-5 min', 'notADuration'],
+    ['5 min-x', 'notADuration'],
+    ['90-60 min', 'rangeReversed'],
+  ])('the range %j: %s', (text, said) => {
+    expect(code(parseDurationRangeS(text))).toBe(said);
   });
 
   test('every written time or range is read as itself', () => {
