@@ -151,7 +151,8 @@ export class Crumb {
       try {
         return await this.queryOnce<Row>(text, values);
       } catch (error) {
-        const away = (error as { code?: string }).code === 'ENOENT' || databaseFailure(error) === 'unavailable';
+        const away =
+          (error as { code?: string }).code === 'ENOENT' || databaseFailure(error) === 'unavailable';
         if (tried >= 60 || !away) throw error;
         await pause(250);
       }
