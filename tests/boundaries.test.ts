@@ -51,6 +51,63 @@ test('imports run one way', () => {
   expect(strays).toEqual([]);
 });
 
+/** The folder a file belongs to, as far as folders stand beside one another: `core/heat`, `features/run`. */
+const folderOf = (file: string): string => {
+  const [home = '', inside, ...rest] = file.split('/');
+  return rest.length > 0 ? `${home}/${inside}` : home;
+};
+
+/** What each file of ours needs of ours, types and parts fetched later included. */
+function needsOfFiles(): Map<string, string[]> {
+  const byModule = new Map(sources.map(({ file }) => [file.replace(/(?:\/index)?\.tsx?$/, ''), file]));
+  return new Map(
+    sources.map(({ file, text }) => [
+      file,
+      [...text.matchAll(/(?:from|import\()\s*'((?:@\/|\.)[^']*)'/g)].flatMap(([, target = '']) => {
+        const into = target.startsWith('@/') ? target.slice(2) : path.join(path.dirname(file), target);
+        return byModule.get(into) ?? [];
+      }),
+    ]),
+  );
+}
+
+/** One way round for each circle there is. */
+function circlesIn(needs: ReadonlyMap<string, readonly string[]>): string[] {
+  const done = new Set<string>();
+  const circles: string[] = [];
+  const walk = (file: string, way: readonly string[]): void => {
+    const at = way.indexOf(file);
+    if (at >= 0) circles.push([...way.slice(at), file].join(' → '));
+    if (at >= 0 || done.has(file)) return;
+    for (const next of needs.get(file) ?? []) walk(next, [...way, file]);
+    done.add(file);
+  };
+  for (const file of needs.keys()) walk(file, []);
+  return circles;
+}
+
+test('no files go round in a circle, and no two folders need each other', () => {
+  const needs = needsOfFiles();
+  expect([...needs.values()].flat().length).toBeGreaterThan(1000);
+  expect(circlesIn(needs)).toEqual([]);
+  const folders = new Set<string>();
+  for (const [file, targets] of needs)
+    for (const into of targets)
+      if (folderOf(into) !== folderOf(file)) folders.add(`${folderOf(file)} → ${folderOf(into)}`);
+  const back = (pair: string) => pair.split(' → ').reverse().join(' → ');
+  expect([...folders].filter((pair) => folders.has(back(pair)))).toEqual([]);
+  expect(
+    circlesIn(
+      new Map([
+        ['a', ['b']],
+        ['b', ['c', 'd']],
+        ['c', ['a']],
+        ['d', []],
+      ]),
+    ),
+  ).toEqual(['a → b → c → a']);
+});
+
 test('the core knows no clock, no chance, no screen and no machine', () => {
   const found = sources
     .filter(({ file }) => file.startsWith('core/'))

@@ -4,7 +4,6 @@ import {
   decide,
   type BakeAction,
   type BakeEvent,
-  type BakeRecord,
   type RunningCard,
 } from '@/core/bake';
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
@@ -21,7 +20,6 @@ import {
   type LogbookPage,
 } from '@/db/queries/bakeCards';
 import {
-  findBake,
   findBakeByRequest,
   findEventIds,
   hasBake,
@@ -30,8 +28,6 @@ import {
   listEvents,
   listNewEvents,
   lockBake,
-  type BakeEventRow,
-  type BakeRow,
   type NewEvent,
 } from '@/db/queries/bakes';
 import { findRevision } from '@/db/queries/formulas';
@@ -45,35 +41,6 @@ import { renewLearnt } from './learnt';
 import { sameContent } from './sameContent';
 
 export type { BakePlace };
-
-export async function withEvents(
-  { pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>,
-  bakes: readonly BakeRow[],
-): Promise<BakeRecord[]> {
-  if (bakes.length === 0) return [];
-  const events = await listEvents(
-    pool,
-    kitchen.id,
-    bakes.map((bake) => bake.id),
-  );
-  const byBake = new Map<string, BakeEventRow[]>(bakes.map((bake) => [bake.id, []]));
-  for (const event of events) byBake.get(event.bakeId)?.push(event);
-  return bakes.map((bake) => {
-    const rows = byBake.get(bake.id) ?? [];
-    const read = readable(rows);
-    return {
-      ...bake,
-      events: read,
-      ...(read.length < rows.length && { unreadable: rows.length - read.length }),
-    };
-  });
-}
-
-/** @throws UnreadableDocument */
-export async function loadBake(context: Context, id: string): Promise<BakeRecord | null> {
-  const bake = await findBake(context.pool, context.kitchen.id, id);
-  return bake ? ((await withEvents(context, [bake]))[0] ?? null) : null;
-}
 
 /** What is new in a bake's log. */
 export interface BakeNews {

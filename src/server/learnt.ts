@@ -4,7 +4,7 @@ import { runKitchenOf, type Kit } from '@/core/kit';
 import { riseObservations, type RunKitchen } from '@/core/run';
 import { riseSignatures } from '@/db/queries/bakeCards';
 import { listRisenBakes } from '@/db/queries/bakes';
-import { withEvents } from './bakes';
+import { withEvents } from './bakeRecords';
 import { computedAnswers, signatureOf, type Wanted } from './computedAnswers';
 import type { Context } from './context';
 import { loadKit } from './kit';

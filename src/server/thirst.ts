@@ -3,7 +3,7 @@ import { learnThirst, type ThirstLearnt } from '@/core/consistency';
 import { kitchenBook, libraryBook } from '@/core/ingredients';
 import { feltSignature } from '@/db/queries/bakeCards';
 import { listFeltBakes } from '@/db/queries/bakes';
-import { withEvents } from './bakes';
+import { withEvents } from './bakeRecords';
 import { computedAnswer, signatureOf } from './computedAnswers';
 import type { Context } from './context';
 

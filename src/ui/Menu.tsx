@@ -1,12 +1,6 @@
 'use client';
-import { cloneElement, lazy, Suspense, useState, type ReactElement, type ReactNode } from 'react';
-
-export interface MenuChoice {
-  readonly key: string;
-  readonly words: ReactNode;
-  readonly onSelect: () => void;
-  readonly alarm?: boolean;
-}
+import { cloneElement, lazy, Suspense, useState, type ReactElement } from 'react';
+import type { MenuChoice } from './menuChoice';
 
 interface MenuProps {
   trigger: ReactElement<{ onClick?: () => void; onPointerEnter?: () => void }>;

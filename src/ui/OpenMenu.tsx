@@ -2,7 +2,7 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { cx } from './cx';
-import type { MenuChoice } from './Menu';
+import type { MenuChoice } from './menuChoice';
 
 interface OpenMenuProps {
   trigger: ReactNode;

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { plainText } from '../plainTextSchema';
-import { OUTCOME_LIMITS } from './outcome';
+import { OUTCOME_LIMITS } from './outcomeLimits';
 
 const score = z.number().int().min(1).max(5).nullable();
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { FORMULA_LIMITS } from '../formula/formula';
-import { FACTOR_LIMITS } from './checkRequest';
+import { FACTOR_LIMITS } from './factorLimits';
 import { localIdSchema } from '../formula/formulaSchema';
 
 const { pieces, pieceMassG, lossPercent, lineMassG } = FORMULA_LIMITS;

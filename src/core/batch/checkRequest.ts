@@ -1,9 +1,8 @@
 import { FORMULA_LIMITS } from '../formula/formula';
 import { ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
+import { FACTOR_LIMITS } from './factorLimits';
 import type { BatchRequest } from './batchRequest';
-
-export const FACTOR_LIMITS = { min: 0.01, max: 200 } as const;
 
 /**
  * The limits of a batch request, field by field: what the schema holds a request from outside to, for one made here as it is

@@ -1,5 +1,5 @@
 export { batchRequestSchema, type BatchRequest } from './batchRequest';
 export { batchSheetSchema, type BatchLine, type BatchSheet, type Shift } from './batchSheet';
-export { FACTOR_LIMITS } from './checkRequest';
+export { FACTOR_LIMITS } from './factorLimits';
 export { planBatch } from './planBatch';
 export { ordinaryScales, roundToScale, type ScaleRanges } from './scale';

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { SHAPES, TIN_KINDS } from '../method/heating';
 import { methodStepSchema } from '../method/stepSchema';
 import { plainText } from '../plainTextSchema';
-import { FORMULA_LIMITS, STAGE_KINDS, STYLES } from './formula';
+import { FORMULA_LIMITS, STAGE_KINDS, STYLES } from './formulaLimits';
 
 /** Ids are made by the caller and only have to be unique inside one formula. */
 export const localIdSchema = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);

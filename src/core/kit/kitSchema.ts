@@ -3,7 +3,7 @@ import { scaleRangesSchema } from '../batch/scaleSchema';
 import { READING_LIMITS } from '../heat/fitOven';
 import { PLATE_KINDS, TIN_KINDS } from '../method/heating';
 import { plainText } from '../plainTextSchema';
-import { KIT_LIMITS } from './kit';
+import { KIT_LIMITS } from './kitLimits';
 
 const within = ({ min, max }: { min: number; max: number }) => z.number().min(min).max(max);
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);

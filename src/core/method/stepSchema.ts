@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { plainText } from '../plainTextSchema';
 import { MOISTURES, PLATE_KINDS } from './heating';
-import { STEP_KINDS, STEP_LIMITS, stepTempRangeC } from './step';
+import { STEP_KINDS, STEP_LIMITS, stepTempRangeC } from './stepLimits';
 
 /**
  * One step of the method. A step has a time (a single one or a range), or a cue to wait for ("until"), or both, or

@@ -20,13 +20,13 @@ import { loadFelt } from './FeelMark';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { useBench, type Bench } from './useBench';
-import { useNow } from './useNow';
+import { useNow } from '../clock/useNow';
 import { WeighView } from './WeighView';
 
 const loadNote = () => import('./NoteDialog').then((module) => module.NoteDialog);
 const loadAddition = () => import('./AdditionDialog').then((module) => module.AdditionDialog);
 const loadAbandon = () => import('./AbandonDialog').then((module) => module.AbandonDialog);
-const loadOutcome = () => import('../logbook/OutcomeForm').then((module) => module.OutcomeForm);
+const loadOutcome = () => import('../outcome/OutcomeForm').then((module) => module.OutcomeForm);
 const NoteDialog = dynamic(loadNote, { ssr: false });
 const AdditionDialog = dynamic(loadAddition, { ssr: false });
 const AbandonDialog = dynamic(loadAbandon, { ssr: false });

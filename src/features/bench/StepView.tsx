@@ -12,7 +12,7 @@ import { STEP_WORD } from '../wording/words';
 import { FeelMark } from './FeelMark';
 import { RiseMarks } from './RiseMarks';
 import type { Bench } from './useBench';
-import { useNow } from './useNow';
+import { useNow } from '../clock/useNow';
 
 interface StepViewProps {
   bake: BakeRecord;

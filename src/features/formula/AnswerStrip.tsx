@@ -1,7 +1,7 @@
 'use client';
 import { BAND_WORD } from '../wording/bands';
 import { wordPercent } from '../wording/words';
-import { useSheetState } from './SheetContext';
+import { useSheetState } from '../sheet/SheetContext';
 
 /** The three figures that follow every key, in one line on top of a narrow screen; the whole of them stands below. */
 export function AnswerStrip() {

@@ -11,9 +11,9 @@ import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { wordPercent } from '../wording/words';
 import { Feel } from './Feel';
-import { useSheetActions, useSheetState } from './SheetContext';
+import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { Tools } from './tools/Tools';
-import { AnswerRow, Why } from './Why';
+import { AnswerRow, Why } from '../sheet/Why';
 
 // drawn by the server like the rest; the code of what stands further down follows after the sheet's own
 const Below = dynamic(() => import('./AnswersBelow').then((module) => module.AnswersBelow));

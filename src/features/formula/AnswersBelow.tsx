@@ -2,7 +2,7 @@
 import { Cautions } from './Cautions';
 import { DoughTemperature } from './DoughTemperature';
 import { Inside, YeastRow } from './Inside';
-import { useSheetState } from './SheetContext';
+import { useSheetState } from '../sheet/SheetContext';
 
 /** What one looks up rather than watches: yeast, composition, the water's warmth, cautions. */
 export function AnswersBelow() {

@@ -4,7 +4,7 @@ import { allergenStatement, type Caution } from '@/core/cautions';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ALLERGEN_WORD, GLUTEN_WORD, wordCaution } from '../wording/cautions';
-import { useSheetState } from './SheetContext';
+import { useSheetState } from '../sheet/SheetContext';
 
 /** Where it can hurt somebody: one sentence each, the longer text behind it; and the statement to check against the local rule. */
 export function Cautions({ cautions }: { cautions: readonly Caution[] }) {

@@ -5,7 +5,7 @@ import { Button } from '@/ui/Button';
 import { useKitchenTime } from '../preferences/time';
 import { ask } from '../asking/ask';
 import { Differences } from './Differences';
-import { useSheetState } from './SheetContext';
+import { useSheetState } from '../sheet/SheetContext';
 import type { LoadedFormula } from './useFormulaSheet';
 
 interface ConflictBannerProps {

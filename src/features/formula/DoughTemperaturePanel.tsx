@@ -14,8 +14,8 @@ import { useKeptKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { NumberField } from '../quantities/NumberField';
 import { wordProblem } from '../wording/problems';
-import { useSheetState } from './SheetContext';
-import { Why } from './Why';
+import { useSheetState } from '../sheet/SheetContext';
+import { Why } from '../sheet/Why';
 
 type Field = 'wantedC' | 'roomC' | 'tapC' | 'mixMin' | 'bowlG' | 'altitudeM';
 

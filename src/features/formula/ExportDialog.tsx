@@ -13,7 +13,7 @@ import { Dialog } from '@/ui/Dialog';
 import { Segmented } from '@/ui/Segmented';
 import { useBook, useKeptIngredients } from '../book/BookProvider';
 import { STEP_WORD } from '../wording/words';
-import { useSheetState } from './SheetContext';
+import { useSheetState } from '../sheet/SheetContext';
 
 const FORMATS = ['own', 'markdown', 'csv', 'jsonLd'] as const;
 type Format = (typeof FORMATS)[number];

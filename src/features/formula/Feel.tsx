@@ -3,7 +3,7 @@ import { formatDecimal, formatDuration } from '@/core/units';
 import { cx } from '@/ui/cx';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { BAND_WORD } from '../wording/bands';
-import { Why } from './Why';
+import { Why } from '../sheet/Why';
 
 const FROM = 0.55;
 const TO = 1.6;

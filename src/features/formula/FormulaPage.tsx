@@ -34,7 +34,7 @@ import { loadQuantities } from '../quantities/readQuantity';
 import { RunSection } from '../run/RunSection';
 import { SaveStatus } from './SaveStatus';
 import { loadToolDialog } from './tools/Tools';
-import { SheetActionsProvider, useSheetState } from './SheetContext';
+import { SheetActionsProvider, useSheetState } from '../sheet/SheetContext';
 import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 
 // drawn by the server, so that it is there to be read; its code follows after the sheet's own

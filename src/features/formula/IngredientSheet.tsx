@@ -18,7 +18,7 @@ import { Choice } from '@/ui/Choice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { MEASURE_WORD } from '../wording/words';
 import { carryWords } from './carryWords';
-import { newLocalId, useSheetActions, useSheetState } from './SheetContext';
+import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StageBlock } from './StageBlock';
 
 interface Place {

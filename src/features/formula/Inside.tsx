@@ -4,7 +4,7 @@ import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
-import { AnswerRow, Why } from './Why';
+import { AnswerRow, Why } from '../sheet/Why';
 
 const NUTRIENT_WORD = {
   protein: 'Protein',

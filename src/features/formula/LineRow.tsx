@@ -14,7 +14,7 @@ import { wordProblem } from '../wording/problems';
 import { IngredientPicker } from './IngredientPicker';
 import { quantitiesComing, readQuantity } from '../quantities/readQuantity';
 import { roleColor } from './RoleMark';
-import { useSheetActions, useSheetState } from './SheetContext';
+import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { ROLE_WORD } from '../wording/words';
 
 interface LineRowProps {

@@ -17,7 +17,7 @@ import { Button } from '@/ui/Button';
 import { Menu } from '@/ui/Menu';
 import { STEP_WORD } from '../wording/words';
 import { carryWords } from './carryWords';
-import { newLocalId, useSheetActions, useSheetState } from './SheetContext';
+import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StepRow } from './StepRow';
 
 /** The method beneath the sheet: ordered steps, moved by drag or by keys. */

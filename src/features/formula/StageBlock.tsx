@@ -13,8 +13,8 @@ import { wordProblem } from '../wording/problems';
 import { STAGE_WORD } from '../wording/words';
 import { IngredientPicker } from './IngredientPicker';
 import { LineRow } from './LineRow';
-import { useSheetActions, useSheetState } from './SheetContext';
-import type { SheetState } from './sheetStore';
+import { useSheetActions, useSheetState } from '../sheet/SheetContext';
+import type { SheetState } from '../sheet/sheetStore';
 
 const KINDS = STAGE_KINDS.map((kind) => ({ value: kind, label: STAGE_WORD[kind] }));
 

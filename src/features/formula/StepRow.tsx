@@ -13,7 +13,7 @@ import { cx } from '@/ui/cx';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { STEP_WORD } from '../wording/words';
-import { useSheetActions } from './SheetContext';
+import { useSheetActions } from '../sheet/SheetContext';
 
 const KINDS = STEP_KINDS.map((kind) => ({ value: kind, label: STEP_WORD[kind] }));
 

@@ -17,9 +17,9 @@ import { DoughTemperaturePanel } from './DoughTemperaturePanel';
 import { ExportDialog } from './ExportDialog';
 import { Feel } from './Feel';
 import { Notices } from './Notices';
-import { SheetActionsProvider } from './SheetContext';
-import { SheetStore } from './sheetStore';
-import type { Tool } from './tools/Tools';
+import { SheetActionsProvider } from '../sheet/SheetContext';
+import { SheetStore } from '../sheet/sheetStore';
+import type { Tool } from './tools/toolNames';
 import { WaterPicture } from './WaterPicture';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));

@@ -6,9 +6,9 @@ import { libraryBook } from '@/core/ingredients';
 import { show } from '../testKitchen';
 import { Answers } from './Answers';
 import { Differences } from './Differences';
-import { SheetActionsProvider, useSheetState } from './SheetContext';
-import { SheetStore } from './sheetStore';
-import type { Edit } from './useFormulaSheet';
+import { SheetActionsProvider, useSheetState } from '../sheet/SheetContext';
+import { SheetStore } from '../sheet/sheetStore';
+import type { Edit } from '../sheet/edit';
 
 function rig() {
   const store = new SheetStore(plainLoaf(), libraryBook);

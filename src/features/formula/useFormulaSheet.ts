@@ -22,8 +22,9 @@ import { browserQueue } from '../queue/browserQueue';
 import type { Queue } from '../queue/queue';
 import { findDraft, rememberDraft, type DraftPlace } from '../queue/draft';
 import { Saver, type SaveState, type SaveWish } from '../queue/saver';
-import { readSheetDraft } from './sheetDraft';
-import { SheetStore } from './sheetStore';
+import type { Edit } from '../sheet/edit';
+import { readSheetDraft } from '../sheet/sheetDraft';
+import { SheetStore } from '../sheet/sheetStore';
 
 export interface LoadedFormula {
   readonly id: string;
@@ -32,9 +33,6 @@ export interface LoadedFormula {
   readonly archivedAtMs: number | null;
   readonly formula: Formula;
 }
-
-/** Changes the sheet; the reason when it may not be. `key` names the cell, so that its keystrokes undo together. */
-export type Edit = (edit: FormulaEdit, key?: string) => Problem | null;
 
 export interface FormulaSheet {
   readonly store: SheetStore;

@@ -5,7 +5,7 @@ import type { RunningCard } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import { clockOffsetMs, useNow } from '../bench/useNow';
+import { clockOffsetMs, useNow } from '../clock/useNow';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { STEP_WORD } from '../wording/words';

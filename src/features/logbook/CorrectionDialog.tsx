@@ -2,7 +2,7 @@
 import type { BakeAction, Outcome, BakeRecord } from '@/core/bake';
 import type { Problem } from '@/core/result';
 import { Dialog } from '@/ui/Dialog';
-import { OutcomeForm } from './OutcomeForm';
+import { OutcomeForm } from '../outcome/OutcomeForm';
 
 interface CorrectionDialogProps {
   bake: BakeRecord;

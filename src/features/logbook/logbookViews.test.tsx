@@ -5,7 +5,7 @@ import { bakeCard, emptyOutcome, runningCard, stateOf, type BakeAction, type Out
 import { RunningBakes } from '../home/RunningBakes';
 import { show, START_MS, testBake } from '../testKitchen';
 import { BakeCard } from './BakeCard';
-import { OutcomeForm } from './OutcomeForm';
+import { OutcomeForm } from '../outcome/OutcomeForm';
 import { PlannedActual } from './PlannedActual';
 import { TimeLog } from './TimeLog';
 

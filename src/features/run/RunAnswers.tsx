@@ -3,7 +3,7 @@ import { colourOf } from '@/core/heat';
 import type { Range } from '@/core/numeric';
 import type { RunForecast } from '@/core/run';
 import { formatDecimal } from '@/core/units';
-import { Why } from '../formula/Why';
+import { Why } from '../sheet/Why';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import {

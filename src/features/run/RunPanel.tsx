@@ -4,7 +4,7 @@ import { ovenFor, runKitchenOf } from '@/core/kit';
 import { bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
 import { allLines, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { useSheetActions, useSheetState } from '../formula/SheetContext';
+import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { useKeptKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';

@@ -6,7 +6,7 @@ import { newStep, type MethodStep } from '@/core/method';
 import type { Run } from '@/core/run';
 import { formatDurationRange } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
-import { newLocalId, useSheetActions, useSheetState } from '../formula/SheetContext';
+import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { SCHOOL_WORD } from '../wording/run';

@@ -5,8 +5,8 @@ import { libraryBook } from '@/core/ingredients';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { startLanes } from '@/workers/lanes';
 import type { FromWorker, ToWorker } from '@/workers/protocol';
-import { SheetActionsProvider, type SheetActions } from '../formula/SheetContext';
-import { SheetStore } from '../formula/sheetStore';
+import { SheetActionsProvider, type SheetActions } from '../sheet/SheetContext';
+import { SheetStore } from '../sheet/sheetStore';
 import { show } from '../testKitchen';
 import { RunPanel } from './RunPanel';
 

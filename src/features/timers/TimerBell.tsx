@@ -7,7 +7,7 @@ import type { RunningTimer } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { ask } from '../asking/ask';
-import { useNow } from '../bench/useNow';
+import { useNow } from '../clock/useNow';
 import { STEP_WORD } from '../wording/words';
 import { ring } from './bell';
 import { timerBoard, type BoardTimer } from './timerBoard';

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { avoidableIn, leaveOut, type Avoided } from '@/core/adjust';
 import { useBook } from '../../book/BookProvider';
-import { newLocalId, useSheetState } from '../SheetContext';
+import { newLocalId, useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
 

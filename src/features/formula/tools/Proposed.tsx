@@ -7,7 +7,7 @@ import { useNameOf } from '../../book/BookProvider';
 import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
 import { BAND_WORD } from '../../wording/bands';
 import { wordProblem } from '../../wording/problems';
-import { useSheetActions } from '../SheetContext';
+import { useSheetActions } from '../../sheet/SheetContext';
 
 /** What would change, line by line, and what the dough becomes; one press does it, one undo takes it back. */
 export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onDone: () => void }) {

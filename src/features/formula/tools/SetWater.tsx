@@ -4,7 +4,7 @@ import { solveWater } from '@/core/adjust';
 import type { Band } from '@/core/consistency';
 import { useBook } from '../../book/BookProvider';
 import { BAND_OPTIONS } from '../../wording/bands';
-import { newLocalId, useSheetState } from '../SheetContext';
+import { newLocalId, useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
 

@@ -4,7 +4,7 @@ import { swapIngredient } from '@/core/adjust';
 import { massByIngredient } from '@/core/formula';
 import { isFlourBase } from '@/core/ingredients';
 import { useBook, useKeptIngredients, useNameOf } from '../../book/BookProvider';
-import { newLocalId, useSheetState } from '../SheetContext';
+import { newLocalId, useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
 

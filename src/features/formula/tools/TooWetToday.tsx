@@ -9,7 +9,7 @@ import { useBook, useNameOf } from '../../book/BookProvider';
 import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
 import { BAND_OPTIONS } from '../../wording/bands';
 import { wordProblem } from '../../wording/problems';
-import { useSheetState } from '../SheetContext';
+import { useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 
 /** What every kitchen has, beside the powders of the sheet. */

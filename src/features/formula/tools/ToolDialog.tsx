@@ -1,7 +1,7 @@
 'use client';
 import type { FC } from 'react';
 import { Dialog } from '@/ui/Dialog';
-import type { Tool } from './Tools';
+import type { Tool } from './toolNames';
 import { LeaveOut } from './LeaveOut';
 import { SetWater } from './SetWater';
 import { Swap } from './Swap';

@@ -2,9 +2,7 @@
 import { Droplets, Leaf, PackageOpen, Replace, Waves } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { buttonClass } from '@/ui/Button';
-
-export const TOOLS = ['water', 'tooWet', 'swap', 'leaveOut', 'useUp'] as const;
-export type Tool = (typeof TOOLS)[number];
+import { TOOLS, type Tool } from './toolNames';
 
 const BUTTON = {
   water: { word: 'Set the water', Icon: Droplets },

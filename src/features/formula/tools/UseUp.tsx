@@ -10,7 +10,7 @@ import { usePreferences, useUnits } from '../../preferences/PreferencesProvider'
 import { quantitiesComing } from '../../quantities/readQuantity';
 import { useQuantity } from '../../quantities/useQuantity';
 import { wordProblem } from '../../wording/problems';
-import { useSheetState } from '../SheetContext';
+import { useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
 

@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
-import { loadBake } from '@/server/bakes';
+import { loadBake } from '@/server/bakeRecords';
 import { documentPage, type IdParams } from '../../../documentPage';
 
 export const metadata: Metadata = { title: 'Bench' };

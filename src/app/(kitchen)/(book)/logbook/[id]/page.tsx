@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { BakePage } from '@/features/logbook/BakePage';
-import { loadBake } from '@/server/bakes';
+import { loadBake } from '@/server/bakeRecords';
 import { documentPage, type IdParams } from '../../../documentPage';
 
 export const metadata: Metadata = { title: 'A bake' };

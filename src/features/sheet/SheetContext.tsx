@@ -2,7 +2,7 @@
 import { createContext, useContext, useSyncExternalStore } from 'react';
 import { newUuid } from '@/ui/newUuid';
 import type { SheetState, SheetStore } from './sheetStore';
-import type { Edit } from './useFormulaSheet';
+import type { Edit } from './edit';
 
 /** What every row of a sheet may do, and where it looks; stable for as long as the sheet is open. */
 export interface SheetActions {

@@ -1,0 +1,3 @@
+/** What the sheet can solve for. */
+export const TOOLS = ['water', 'tooWet', 'swap', 'leaveOut', 'useUp'] as const;
+export type Tool = (typeof TOOLS)[number];
