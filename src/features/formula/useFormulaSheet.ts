@@ -10,11 +10,9 @@ import {
   takeBack,
   undo,
   type Formula,
-  type FormulaEdit,
   type History,
 } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
-import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 import { useBook } from '../book/BookProvider';
