@@ -65,7 +65,7 @@ async function pickIds(pool: pg.Pool, url: string): Promise<Place['ids']> {
   const last = bakes[0];
   const page = await (await fetch(`${url}/formulas`)).text();
   const shown = new Set([...page.matchAll(/href="\/formulas\/([0-9a-f-]{36})"/g)].map(([, id]) => id));
-  const marks = `/api/formulas/marks?ids=${[...shown].join(',')}`;
+  const marks = `/api/formulas/slices?ids=${[...shown].join(',')}`;
   return { formula, marks, bake: last?.id ?? '', running, middle: `${last?.at.getTime()}.${last?.id}` };
 }
 

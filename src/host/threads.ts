@@ -33,7 +33,7 @@ export function openThreads(root: string): Threads {
       try {
         return (await pool.run(job, nobody ? { signal: nobody } : {})) as unknown;
       } catch (error) {
-        if (nobody?.aborted || (error as Error).message.includes('queue')) throw new NotComputed();
+        if (nobody?.aborted) throw new NotComputed();
         throw error;
       }
     },

@@ -16,7 +16,7 @@ export const readable = (rows: readonly BakeEventRow[]) =>
   rows.flatMap(({ seq, atMs, action }) => (action ? [{ seq, atMs, action }] : []));
 
 /** Writes what lists show of a bake, after whatever changed it and in the same transaction. */
-export async function keepCard(
+export async function saveCard(
   db: Queryable,
   kitchenId: string,
   bake: BakeRow | UnreadableBake,
@@ -64,5 +64,5 @@ async function renewCard(db: Queryable, kitchenId: string, id: string): Promise<
   const bake = await lockAnyBake(db, kitchenId, id);
   if (!bake) return;
   const events = readable(await listEvents(db, kitchenId, [id]));
-  await keepCard(db, kitchenId, bake, bakeState(bake.startedAtMs, events));
+  await saveCard(db, kitchenId, bake, bakeState(bake.startedAtMs, events));
 }

@@ -33,7 +33,7 @@ import {
 import { findRevision } from '@/db/queries/formulas';
 import { transaction } from '@/db/transaction';
 import type { Queryable } from '@/db/rows';
-import { keepCard, readable } from './bakeCards';
+import { saveCard, readable } from './bakeCards';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
 import { loadKit } from './kit';
@@ -113,7 +113,7 @@ export async function startBake(
       await insertBake(client, { kitchenId: kitchen.id, id, ...start, sheet: sheet.value, startedAt });
       const startedAtMs = startedAt.getTime();
       const bake = { id, formulaId, revision: start.revision, startedAtMs, sheet: sheet.value };
-      await keepCard(client, kitchen.id, bake, bakeState(startedAtMs, []));
+      await saveCard(client, kitchen.id, bake, bakeState(startedAtMs, []));
     });
     return done({ id });
   } catch (error) {
@@ -227,7 +227,7 @@ async function takeTaps(
   }
   if (fresh.length > 0) {
     await insertEvents(client, kitchenId, bakeId, fresh);
-    await keepCard(client, kitchenId, bake, state);
+    await saveCard(client, kitchenId, bake, state);
   }
   const ended = fresh.length > 0 && state.endedAtMs !== null ? bake.formulaId : null;
   return done({ results, events, nowMs: now.getTime(), ended });

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { setMaxListeners } from 'node:events';
 import { LRUCache } from 'lru-cache';
+import { databaseFailure } from '@/db/errors';
 import { findAnswers, upsertAnswer } from '@/db/queries/computedAnswers';
 import type { Context } from './context';
 import { Shared } from './shared';
@@ -62,7 +63,9 @@ export async function computedAnswers<T>(
         const computed = await compute(nobody);
         remembered.set(key(each), { answer: computed });
         // it can always be computed again: a full disk is no reason not to answer
-        await upsertAnswer(pool, kitchen.id, about, signature, computed).catch(() => undefined);
+        await upsertAnswer(pool, kitchen.id, about, signature, computed).catch((error: unknown) => {
+          if (databaseFailure(error) === 'other') console.error(error);
+        });
         return computed;
       });
       if (answer) answers.set(about, answer.value as T);

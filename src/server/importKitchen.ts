@@ -10,7 +10,7 @@ import { insertKit } from '@/db/queries/kits';
 import { firstKitchen, insertKitchen } from '@/db/queries/kitchens';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
-import { keepCard } from './bakeCards';
+import { saveCard } from './bakeCards';
 import type pg from 'pg';
 
 interface Importer {
@@ -97,7 +97,7 @@ export async function importKitchen(
       await insertEvents(client, kitchenId, id, events);
       const log = events.map(({ seq, action, at }) => ({ seq, action, atMs: at.getTime() }));
       const startedAtMs = startedAt.getTime();
-      await keepCard(
+      await saveCard(
         client,
         kitchenId,
         { id, formulaId, revision, startedAtMs, sheet: sheet.value },

@@ -31,7 +31,7 @@ export interface Shelf {
   readonly setAside: SetAside[];
   readonly next: ShelfPlace | null;
   /** Of all formulas, found or not. */
-  readonly counts: { readonly kept: number; readonly archived: number };
+  readonly counts: { readonly onShelf: number; readonly archived: number };
 }
 
 /** So many flours stand on a card. */

@@ -16,20 +16,22 @@ const PAUSE_MS = 250;
 /** A field for words to look for. What is typed stays while the answer is on its way. */
 export function FindField({ label, value, onFind, className }: FindFieldProps) {
   const [text, setText] = useState(value);
-  const asked = useRef(value);
+  /** What was asked for and has not come yet, the newest last; before it what the page shows. */
+  const asked = useRef([value]);
   const find = useRef(onFind);
   useEffect(() => {
     find.current = onFind;
   }, [onFind]);
   // another address, by a link or the way back: the field says what the page shows
   useEffect(() => {
-    if (value === asked.current) return;
-    asked.current = value;
-    setText(value);
+    const at = asked.current.lastIndexOf(value);
+    asked.current = at < 0 ? [value] : asked.current.slice(at);
+    // an answer to words of before takes nothing away that was typed since
+    if (at < 0) setText(value);
   }, [value]);
   const look = (words: string): void => {
-    if (words === asked.current) return;
-    asked.current = words;
+    if (words === asked.current.at(-1)) return;
+    asked.current.push(words);
     find.current(words);
   };
   useEffect(() => {

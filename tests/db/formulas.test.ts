@@ -130,7 +130,7 @@ test('a copy has its own history; the archive keeps and gives back', async () =>
   const { cards, counts } = await shelf(here);
   expect(cards.map(({ name }) => name)).toEqual(['Plain loaf (copy)']);
   expect((await shelf(here, true)).cards.map(({ name }) => name)).toEqual(['Plain loaf']);
-  expect(counts).toEqual({ kept: 1, archived: 1 });
+  expect(counts).toEqual({ onShelf: 1, archived: 1 });
   expect(cards[0]!.hydrationAll).toBeCloseTo(87.6, 1);
   expect(cards[0]).toMatchObject({
     bakes: 0,

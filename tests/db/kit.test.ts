@@ -4,7 +4,7 @@ import type { Context } from '@/server/context';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { createFormula } from '@/server/formulas';
 import { loadKit, saveKit } from '@/server/kit';
-import { formulaSlices } from '@/server/marks';
+import { formulaSlices } from '@/server/slices';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 let db: TestDatabase;

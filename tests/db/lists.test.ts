@@ -187,7 +187,7 @@ test('a stranger’s kitchen sees nothing in any list', async () => {
     { formulaId: null, words: ['secret'] },
   ])
     expect((await logbook(there, { ...filter, again: null, after: null, most: 9 })).lines).toEqual([]);
-  expect(await shelf(there)).toMatchObject({ cards: [], counts: { kept: 0, archived: 0 } });
+  expect(await shelf(there)).toMatchObject({ cards: [], counts: { onShelf: 0, archived: 0 } });
   expect(await bakeNews(there, running, 0)).toBeNull();
   expect(await formulaName(there, formulaId)).toBeNull();
 });

@@ -12,7 +12,7 @@ import { createFormula, loadFormula, loadFormulaJson, loadStory, saveFormula } f
 import { saveEntry, siftLarder } from '@/server/ingredients';
 import { loadKit, saveKit } from '@/server/kit';
 import { loadLearnt } from '@/server/learnt';
-import { formulaSlices } from '@/server/marks';
+import { formulaSlices } from '@/server/slices';
 import { loadThirst } from '@/server/thirst';
 import { ended, shelf, underWay } from './lists';
 import { testDatabase, type TestDatabase } from './testDatabase';

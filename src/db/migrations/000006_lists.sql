@@ -34,7 +34,6 @@ create index bake_card_of_formula on bake_card (kitchen_id, formula_id, started_
 create index bake_card_risen on bake_card (kitchen_id, formula_id, started_at desc, bake_id desc) where rises > 0;
 create index bake_card_felt on bake_card (kitchen_id, started_at desc, bake_id desc) where feels > 0;
 create index bake_card_found on bake_card using gin (to_tsvector('simple', name || ' ' || words));
-create index bake_card_behind on bake_card (derivation);
 
 create table bake_under_way (
   kitchen_id  uuid not null,

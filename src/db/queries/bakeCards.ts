@@ -19,7 +19,7 @@ export interface LogFigures {
   readonly feels: number;
 }
 
-export interface CardToKeep extends LogFigures {
+export interface CardToSave extends LogFigures {
   readonly bakeId: string;
   readonly formulaId: string;
   readonly startedAtMs: number;
@@ -34,7 +34,7 @@ export interface UnreadableCard {
 }
 
 /** Writes what lists show of a bake, in the place of what they showed. In the transaction of what changed it. */
-export async function upsertCard(db: Queryable, kitchenId: string, kept: CardToKeep): Promise<void> {
+export async function upsertCard(db: Queryable, kitchenId: string, kept: CardToSave): Promise<void> {
   const { card } = kept;
   const known = 'unreadableVersion' in card ? null : card;
   await db.query({
@@ -74,7 +74,7 @@ export async function upsertCard(db: Queryable, kitchenId: string, kept: CardToK
 export async function upsertUnderWay(
   db: Queryable,
   kitchenId: string,
-  { bakeId, startedAtMs }: Pick<CardToKeep, 'bakeId' | 'startedAtMs'>,
+  { bakeId, startedAtMs }: Pick<CardToSave, 'bakeId' | 'startedAtMs'>,
   card: RunningCard | null,
 ): Promise<void> {
   await db.query({

@@ -62,7 +62,7 @@ export async function listShelf(
   return { rows, next: end ? { name: end.name, id: end.id } : null };
 }
 
-const countsRow = z.object({ kept: z.number().int(), archived: z.number().int() });
+const countsRow = z.object({ onShelf: z.number().int(), archived: z.number().int() });
 
 /** How many formulas a kitchen has on its shelf and in its archive. */
 export const countShelf = (db: Queryable, kitchenId: string) =>
@@ -70,7 +70,7 @@ export const countShelf = (db: Queryable, kitchenId: string) =>
     db,
     {
       name: 'shelf-count',
-      text: `select count(*) filter (where archived_at is null)::int as kept,
+      text: `select count(*) filter (where archived_at is null)::int as "onShelf",
                count(*) filter (where archived_at is not null)::int as archived from formula where kitchen_id = $1`,
       row: countsRow,
     },

@@ -41,7 +41,7 @@ export interface ShelfQuery {
 
 interface FormulaShelfProps {
   cards: readonly ShelfCard[];
-  counts: { readonly kept: number; readonly archived: number };
+  counts: { readonly onShelf: number; readonly archived: number };
   query: ShelfQuery;
   /** Where the next page begins; null on the last. */
   next: string | null;
@@ -117,7 +117,7 @@ function useSlices(cards: readonly ShelfCard[]): Slices {
     const leaving = new AbortController();
     let timer: ReturnType<typeof setTimeout> | undefined;
     const look = async (open: readonly string[], known: Slices, tries: number): Promise<void> => {
-      const path = addressOf('/api/formulas/marks', { ids: open.join(',') });
+      const path = addressOf('/api/formulas/slices', { ids: open.join(',') });
       const answer = await ask<Slices>(path, undefined, { signal: leaving.signal });
       if (leaving.signal.aborted || answer.kind !== 'ok') return;
       const more = { ...known, ...answer.value };
@@ -151,7 +151,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
     addressOf('/formulas', { find, style, show: archive ? 'archive' : null, ...part });
   const go = (part: Parameters<typeof address>[0]) =>
     start(() => router.replace(address(part), { scroll: false }));
-  const all = archive ? counts.archived : counts.kept;
+  const all = archive ? counts.archived : counts.onShelf;
   return (
     <>
       <div className="mb-5 flex flex-wrap items-center gap-3">

@@ -1,6 +1,6 @@
 import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
-import { formulaSlices } from '@/server/marks';
+import { formulaSlices } from '@/server/slices';
 import { reading } from '../../edge';
 
 /** Two pages of the shelf. */
