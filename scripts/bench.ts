@@ -10,7 +10,8 @@ import { leaveOut } from '@/core/adjust';
 import { writeFormulaMarkdown } from '@/core/formats';
 import { formulaTotals, type Formula } from '@/core/formula';
 import { ingredientLibrary, libraryBook } from '@/core/ingredients';
-import { reckon } from '@/core/notices';
+import { formulaAnswers } from '@/core/notices';
+import { quantileOf } from '@/core/numeric/quantile';
 import { readRecipe } from '@/core/recipe';
 import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
@@ -21,11 +22,7 @@ import { serveBuilt } from './run';
 const ROUNDS = 5;
 const ROUND_S = 3;
 
-function quantile(values: readonly number[], share: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)] ?? NaN;
-}
-const median = (values: readonly number[]) => quantile(values, 0.5);
+const median = (values: readonly number[]) => quantileOf(values, 0.5);
 const perSecond = async (url: string): Promise<number> => {
   const result = await autocannon({ url, connections: 16, duration: ROUND_S });
   if (result.non2xx > 0 || result.errors > 0)
@@ -196,8 +193,8 @@ try {
   console.log('keystroke in Chromium, p50 / p95 ms: figures settled (aim p95 under 50); next frame done');
   const show = (name: string, { settledMs, frameMs }: Keys) =>
     console.log(
-      `  ${name.padEnd(22)} ${median(settledMs).toFixed(1)} / ${quantile(settledMs, 0.95).toFixed(1)}; ` +
-        `${median(frameMs).toFixed(1)} / ${quantile(frameMs, 0.95).toFixed(1)}   (${frameMs.length} keys)`,
+      `  ${name.padEnd(22)} ${median(settledMs).toFixed(1)} / ${quantileOf(settledMs, 0.95).toFixed(1)}; ` +
+        `${median(frameMs).toFixed(1)} / ${quantileOf(frameMs, 0.95).toFixed(1)}   (${frameMs.length} keys)`,
     );
   const bare = await browser.newPage();
   show('an empty page', await bareKeystrokes(bare));
@@ -214,7 +211,7 @@ try {
       work();
       ms.push(performance.now() - from);
     }
-    return `${quantile(ms, 0.5).toFixed(3)} / ${quantile(ms, 0.95).toFixed(3)}`;
+    return `${quantileOf(ms, 0.5).toFixed(3)} / ${quantileOf(ms, 0.95).toFixed(3)}`;
   };
   let next = 0;
   // another formula each time, as another key makes one: nothing an earlier answer left behind helps
@@ -228,7 +225,7 @@ try {
   const pasted = writeFormulaMarkdown(big, libraryBook, (kind) => kind).text;
   console.log('core, p50 / p95 ms');
   console.log(
-    `  a sheet of forty ingredients, everything it answers (aim p95 under 4)  ${timed(500, () => reckon(typed(big), libraryBook))}`,
+    `  a sheet of forty ingredients, everything it answers (aim p95 under 4)  ${timed(500, () => formulaAnswers(typed(big), libraryBook))}`,
   );
   console.log(
     `  of that the totals alone                                              ${timed(500, () => formulaTotals(typed(big), libraryBook))}`,

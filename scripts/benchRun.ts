@@ -5,7 +5,7 @@ import type { Formula } from '@/core/formula';
 import { bakeRun, finish, newPhase } from '@/core/heat';
 import { tinLoaf } from '@/core/heat/testBakes';
 import { libraryBook } from '@/core/ingredients';
-import { reckon } from '@/core/notices';
+import { formulaAnswers } from '@/core/notices';
 import { forecastRun, runOf } from '@/core/run';
 
 /** A 60 min bake of a 900 g loaf and three hours of cooling. */
@@ -16,7 +16,7 @@ const LOAF = tinLoaf({
 type Timed = (runs: number, work: () => unknown) => string;
 
 export function benchCore(formula: Formula, timed: Timed): void {
-  const { totals, consistency } = reckon(formula, libraryBook);
+  const { totals, consistency } = formulaAnswers(formula, libraryBook);
   const run = runOf(formula, libraryBook, totals, consistency);
   if (!run.ok || !consistency) throw new Error('the loaf has no run');
   const day: Stay = {
@@ -65,7 +65,7 @@ export async function benchDrag(page: Page, url: string): Promise<void> {
   for (let move = 0; move < 120; move += 1) {
     await page.mouse.move(box.x + 12 + 40 * Math.sin(move / 10), y);
   }
-  const said = await page.getByTestId('computing').textContent();
+  const shown = await page.getByTestId('computing').textContent();
   await page.mouse.up();
   const gaps = await page.evaluate(() => (window as unknown as { gaps: number[] }).gaps.slice(5));
   const sorted = [...gaps].sort((a, b) => a - b);
@@ -73,6 +73,6 @@ export async function benchDrag(page: Page, url: string): Promise<void> {
     sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
   console.log('dragging a step’s end, ms from frame to frame, p50 / p95 / most (60 a second is 16.7)');
   console.log(
-    `  ${at(0.5).toFixed(1)} / ${at(0.95).toFixed(1)} / ${at(1).toFixed(1)}   (${gaps.length} frames; it says “${said?.trim()}”)`,
+    `  ${at(0.5).toFixed(1)} / ${at(0.95).toFixed(1)} / ${at(1).toFixed(1)}   (${gaps.length} frames; it says “${shown?.trim()}”)`,
   );
 }

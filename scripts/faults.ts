@@ -31,7 +31,7 @@ async function killStarts(
     }
     if ((await crumb.up()) === null) {
       tally.hung += 1;
-      tally.notes.push(`killed while starting, it does not start again: ${crumb.said.slice(-800)}`);
+      tally.notes.push(`killed while starting, it does not start again: ${crumb.output.slice(-800)}`);
     } else {
       const [found] = await crumb.query<{ kitchens: number; bakes: number }>(
         'select (select count(*)::int from kitchen) as kitchens, (select count(*)::int from bake) as bakes',
@@ -56,13 +56,13 @@ if (!disk.small) console.log('No small disk may be made here: schedules with a f
 const crumb = await Crumb.in(path.join(folder, 'disk', 'home'));
 const from = performance.now();
 try {
-  if ((await crumb.up()) === null) throw new Error(`it does not start: ${crumb.said}`);
+  if ((await crumb.up()) === null) throw new Error(`it does not start: ${crumb.output}`);
   for (let index = 0; index < count; index++) {
     const own = seed * 100_000 + index;
     // a schedule that began with its server gone begins with it back
     if ((await crumb.up()) === null)
       throw new Error(
-        `it does not start any more: ${crumb.said.slice(-2000)}\nthe database: ${crumb.databaseState}`,
+        `it does not start any more: ${crumb.output.slice(-2000)}\nthe database: ${crumb.databaseState}`,
       );
     for (const kind of await runSchedule(crumb, own, seededRandom(own), tally))
       fell.set(kind, (fell.get(kind) ?? 0) + 1);

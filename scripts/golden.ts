@@ -4,12 +4,12 @@ import { collectFigures } from '../tests/golden/collect';
 import { differences, flatten, wordDifference, type Figures } from '../tests/golden/compare';
 
 const FILE = 'tests/golden/figures.json';
-const kept = await readFile(FILE, 'utf8').then(
+const stored = await readFile(FILE, 'utf8').then(
   (text) => JSON.parse(text) as Figures,
   () => ({}),
 );
 const now = flatten(collectFigures());
-const found = differences(kept, now);
+const found = differences(stored, now);
 for (const difference of found) console.log(wordDifference(difference));
 console.log(`${Object.keys(now).length} figures, ${found.length} differ by more than half a per cent`);
 if (process.argv[2] === 'renew') {

@@ -156,21 +156,21 @@ const STOP_MS = 8000;
 
 function send(port: number, data: Buffer): Promise<{ status: number | null; hung: boolean }> {
   return new Promise((resolve) => {
-    let said = '';
+    let received = '';
     const socket = connect(port, '127.0.0.1');
     const end = (hung: boolean) => {
       clearTimeout(timer);
       clearTimeout(over);
       socket.destroy();
-      const status = /^HTTP\/1\.1 (\d{3})/.exec(said.replace(/^HTTP\/1\.1 100[^]*?\r\n\r\n/, ''))?.[1];
+      const status = /^HTTP\/1\.1 (\d{3})/.exec(received.replace(/^HTTP\/1\.1 100[^]*?\r\n\r\n/, ''))?.[1];
       resolve({ status: status ? Number(status) : null, hung });
     };
     // what never was a whole request may be waited for by the server: it says so itself in the end
-    const timer = setTimeout(() => end(said === ''), ANSWER_MS);
+    const timer = setTimeout(() => end(received === ''), ANSWER_MS);
     socket.on('connect', () => socket.write(data));
     // what was no whole request is waited for: the other side is told that no more will come
     const over = setTimeout(() => socket.end(), SILENCE_MS);
-    socket.on('data', (part) => (said += said.length < 400 ? part.toString('latin1') : ''));
+    socket.on('data', (part) => (received += received.length < 400 ? part.toString('latin1') : ''));
     socket.on('error', () => end(false));
     socket.on('close', () => end(false));
   });

@@ -13,7 +13,7 @@ interface Shot {
   readonly light?: 'dim';
   /** Scrolls this into view first. */
   readonly to?: string;
-  /** Waits until this is there: what is reckoned takes a moment. */
+  /** Waits until this is there: what is computed takes a moment. */
   readonly until?: string;
   /** Typed into the first large field, for a page that answers to a text. */
   readonly type?: string;
@@ -100,7 +100,7 @@ async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
   if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
   if (shot.until) await page.getByTestId(shot.until).waitFor();
   if (shot.until)
-    await page.getByTestId('computing').filter({ hasNotText: 'reckoning' }).waitFor({ state: 'attached' });
+    await page.getByTestId('computing').filter({ hasNotText: 'computing' }).waitFor({ state: 'attached' });
   await page.screenshot({ path: path.join('docs', 'screenshots', `${shot.name}.png`) });
   await context.close();
 }
@@ -144,7 +144,7 @@ try {
     { name: 'today', path: '/', ...table },
     { name: 'formulas', path: '/formulas', ...table },
     { name: 'sheet', path: `/formulas/${formula}`, ...table },
-    { name: 'sheet-answers', path: `/formulas/${formula}`, ...table, to: '[aria-label="To mind"]' },
+    { name: 'sheet-answers', path: `/formulas/${formula}`, ...table, to: '[aria-label="Worth checking"]' },
     { name: 'sheet-method', path: `/formulas/${formula}`, ...table, to: '#method-title' },
     {
       name: 'run',

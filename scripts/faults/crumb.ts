@@ -13,7 +13,7 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 export class Crumb {
   private child: ChildProcess | null = null;
   /** What it said, for the report of a fault. */
-  said = '';
+  output = '';
 
   private constructor(
     readonly folder: string,
@@ -47,7 +47,7 @@ export class Crumb {
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     for (const stream of [child.stdout, child.stderr])
-      stream.on('data', (part: Buffer) => (this.said += part.toString()));
+      stream.on('data', (part: Buffer) => (this.output += part.toString()));
     this.child = child;
   }
 

@@ -112,7 +112,7 @@ async function fault(crumb: Crumb, kind: Fault, random: () => number, tally: Tal
     // an attempt may have been told that the disk was full, say: the next has to come
     if ((await crumb.up()) !== null) return;
     tally.hung += 1;
-    tally.notes.push(`after ${kind} it does not start: ${crumb.said.slice(-600)}`);
+    tally.notes.push(`after ${kind} it does not start: ${crumb.output.slice(-600)}`);
   }
 }
 
@@ -180,7 +180,7 @@ export async function runSchedule(
   if ((await crumb.up()) === null) {
     tally.hung += 1;
     tally.notes.push(
-      `schedule ${seed} (${fell.join(', ')}): not there at the end: ${crumb.said.slice(-600)}`,
+      `schedule ${seed} (${fell.join(', ')}): not there at the end: ${crumb.output.slice(-600)}`,
     );
     return fell;
   }

@@ -60,7 +60,7 @@ export class Writer {
       });
       if (answer.status === 500) {
         this.tally.fivehundred += 1;
-        this.tally.notes.push(`500 at ${path}: ${this.crumb.said.slice(-700)}`);
+        this.tally.notes.push(`500 at ${path}: ${this.crumb.output.slice(-700)}`);
         return null;
       }
       if (answer.status >= 500 || answer.status === 429) return null;
@@ -125,12 +125,12 @@ export class Writer {
   async saveKit(mark: number): Promise<void> {
     this.tally.writes += 1;
     for (let requestId = randomUUID(); !this.givenUp(); requestId = randomUUID()) {
-      const kept = await this.head<{ version: number; kit: object }>('/api/kit');
-      if (!kept) return;
+      const stored = await this.head<{ version: number; kit: object }>('/api/kit');
+      if (!stored) return;
       const answer = await this.deliver('/api/kit', {
         requestId,
-        seen: kept.version,
-        kit: { ...kept.kit, warmC: mark },
+        seen: stored.version,
+        kit: { ...stored.kit, warmC: mark },
       });
       if (!answer) return;
       if (answer.status < 300) return void this.acknowledged.add(String(mark));

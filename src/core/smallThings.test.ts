@@ -40,7 +40,7 @@ test('a method adds up; preheating runs beside it, and what has no time is count
   });
 });
 
-test('every new step is one that can be kept, and its warm range lies within the widest', () => {
+test('every new step is one that can be saved, and its warm range lies within the widest', () => {
   for (const kind of STEP_KINDS) {
     expect(methodStepSchema.safeParse(newStep(kind, 'x')).success).toBe(true);
     const { min, max } = stepTempRangeC(kind);

@@ -2,7 +2,7 @@ import { render, type RenderResult } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { bakeState, afterEvent, decide, type BakeAction, type BakeRecord } from '@/core/bake';
 import { loafSheet } from '@/core/batch/testBatch';
-import { libraryBook, type KeptIngredient } from '@/core/ingredients';
+import { libraryBook, type StoredEntry } from '@/core/ingredients';
 import { ORDINARY_KIT } from '@/core/kit';
 import { BookProvider } from './book/BookProvider';
 import type { Bench } from './bench/useBench';
@@ -49,15 +49,15 @@ export function testBench(bake: BakeRecord): { bench: Bench; taps: BakeAction[] 
 export function show(
   children: ReactNode,
   preferences: Partial<Preferences> = {},
-  kept: readonly KeptIngredient[] = [],
+  stored: readonly StoredEntry[] = [],
 ): RenderResult {
   return render(
     <PreferencesProvider
       initial={{ light: 'day', massUnit: 'g', temperatureUnit: 'C', measure: 'metric', ...preferences }}
       timeZone="UTC"
     >
-      <BookProvider kept={kept}>
-        <KitProvider kept={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
+      <BookProvider stored={stored}>
+        <KitProvider stored={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
       </BookProvider>
     </PreferencesProvider>,
   );

@@ -136,11 +136,11 @@ export interface TapsTaken extends BakeNews {
 /**
  * Appends what happened at the bench, in order, each tap at most once. The server's clock dates it; a tap that waited is
  * dated back by its wait, but never before the event ahead of it. A tap that can no longer be (the line was already
- * ticked on the other tablet) is answered with its reason and not kept; the others are. So is one whose id came before with something
+ * ticked on the other tablet) is answered with its reason and not saved; the others are. So is one whose id came before with something
  * else, or in another bake.
  *
  * @param after number of the newest event the asker knows
- * @returns per tap whether it was kept, and the log from after `after`
+ * @returns per tap whether it was saved, and the log from after `after`
  */
 export async function recordTaps(
   context: Context,
@@ -183,7 +183,7 @@ async function takeTaps(
   const bake = await lockBake(client, kitchenId, bakeId);
   if (!bake) return failed({ kind: 'notFound' });
   const rows = await listEvents(client, kitchenId, [bakeId]);
-  const kept = new Map<string, BakeAction | null>(rows.map(({ eventId, action }) => [eventId, action]));
+  const stored = new Map<string, BakeAction | null>(rows.map(({ eventId, action }) => [eventId, action]));
   const elsewhere = new Set(
     (
       await findEventIds(
@@ -202,7 +202,7 @@ async function takeTaps(
   const fresh: NewEvent[] = [];
   const results: TapResult[] = [];
   for (const { eventId, agoMs, action } of taps) {
-    const before = kept.get(eventId);
+    const before = stored.get(eventId);
     if (elsewhere.has(eventId) || (before !== undefined && !sameContent(before, action))) {
       results.push({ eventId, problem: { code: 'otherContent', path: 'eventId' } });
       continue;
@@ -219,7 +219,7 @@ async function takeTaps(
     seq += 1;
     lastMs = Math.max(lastMs, now.getTime() - agoMs);
     const event = { seq, atMs: lastMs, action };
-    kept.set(eventId, action);
+    stored.set(eventId, action);
     events.push(event);
     state = afterEvent(state, event);
     fresh.push({ eventId, seq, action, at: new Date(lastMs) });

@@ -1,6 +1,6 @@
 import { readFormulaFile } from '@/core/formats';
 import { allLines, checkFormula, type Formula } from '@/core/formula';
-import { kitchenBook, libraryBook, type KeptIngredient } from '@/core/ingredients';
+import { kitchenBook, libraryBook, type StoredEntry } from '@/core/ingredients';
 import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
 import { findByRequest, findRevision, insertRevision, type SavedRevision } from '@/db/queries/formulas';
 import { insertEntry, lockEntries } from '@/db/queries/ingredients';
@@ -28,7 +28,7 @@ const plainIds = (formula: Formula): Formula => ({
  */
 function settle(
   entries: readonly KitchenEntry[],
-  here: readonly KeptIngredient[],
+  here: readonly StoredEntry[],
   newId: () => string,
 ): { add: KitchenEntry[]; idOf: (id: string) => string } {
   const known = new Map(here.map(({ id, entry }) => [id, entry]));
@@ -64,15 +64,15 @@ export async function importFormula(
     const earlier = await findByRequest(client, kitchen.id, requestId, null);
     if (earlier) {
       const { same: _same, ...saved } = earlier;
-      const kept = await findRevision(client, kitchen.id, saved.id, saved.revision);
-      return kept && saved.revision === 1 && sameContent(plainIds(kept.formula), plainIds(formula))
+      const stored = await findRevision(client, kitchen.id, saved.id, saved.revision);
+      return stored && saved.revision === 1 && sameContent(plainIds(stored.formula), plainIds(formula))
         ? done(saved)
         : failed({ kind: 'otherContent' });
     }
     const here = await loadEntries(context, client);
     const { add, idOf } = settle(ingredients, here, newId);
-    const kept = [...here, ...add.map((entry) => ({ id: entry.id, version: 1, away: false, entry }))];
-    const book = kitchenBook(kept);
+    const stored = [...here, ...add.map((entry) => ({ id: entry.id, version: 1, away: false, entry }))];
+    const book = kitchenBook(stored);
     if (!book.ok) return invalid({ ...book.problem, path: 'ingredients' });
     const taken: Formula = {
       ...formula,

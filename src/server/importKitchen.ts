@@ -1,7 +1,7 @@
 import { bakeState } from '@/core/bake';
 import { planBatch } from '@/core/batch';
 import { readKitchenFile, type KitchenFile } from '@/core/formats';
-import { layOver, type IngredientBook } from '@/core/ingredients';
+import { bookWith, type IngredientBook } from '@/core/ingredients';
 import type { Result } from '@/core/result';
 import { insertBake, insertEvents } from '@/db/queries/bakes';
 import { insertRevision, setArchived } from '@/db/queries/formulas';
@@ -53,9 +53,9 @@ export async function importKitchen(
   const read = readKitchenFile(data, library);
   if (!read.ok) return read;
   const file = read.value;
-  const laid = layOver(library, file.ingredients);
-  if (!laid.ok) throw new Error('The file passed the check but its ingredients do not make a book');
-  const book = laid.value;
+  const merged = bookWith(library, file.ingredients);
+  if (!merged.ok) throw new Error('The file passed the check but its ingredients do not make a book');
+  const book = merged.value;
   return transaction(pool, async (client) => {
     // two starters at once: the second waits here and then finds the kitchen of the first
     await client.query('lock table kitchen in exclusive mode');

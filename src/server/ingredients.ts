@@ -1,5 +1,5 @@
 import { KITCHEN_ENTRY, setAside, type SetAside } from '@/core/documents';
-import { kitchenBook, sparingBook, type KeptIngredient } from '@/core/ingredients';
+import { kitchenBook, sparingBook, type StoredEntry } from '@/core/ingredients';
 import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
 import type { SaveIngredient } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
@@ -21,17 +21,17 @@ import { done, failed, invalid, type Done } from './failure';
 export const loadEntries = (
   { pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>,
   db: Queryable = pool,
-): Promise<KeptIngredient[]> => listEntries(db, kitchen.id);
+): Promise<StoredEntry[]> => listEntries(db, kitchen.id);
 
 /** What the kitchen adds to the library, with what of it cannot be used: unreadable, or made of something that is. */
 export async function siftLarder({
   pool,
   kitchen,
-}: Pick<Context, 'pool' | 'kitchen'>): Promise<{ kept: KeptIngredient[]; setAside: SetAside[] }> {
+}: Pick<Context, 'pool' | 'kitchen'>): Promise<{ stored: StoredEntry[]; setAside: SetAside[] }> {
   const { rows, setAside: unreadable } = await siftEntries(pool, kitchen.id);
   const { leftOut } = sparingBook(rows);
   return {
-    kept: rows.filter((entry) => !leftOut.includes(entry)),
+    stored: rows.filter((entry) => !leftOut.includes(entry)),
     setAside: [
       ...unreadable,
       ...leftOut.map(({ id, entry }) => setAside(KITCHEN_ENTRY, id, KITCHEN_ENTRY.version, entry)),
@@ -40,30 +40,30 @@ export async function siftLarder({
 }
 
 /** Would the book still hold together with this entry in it? The problem's path is the entry's own field. */
-function problemWith(entry: KitchenEntry, others: readonly KeptIngredient[], away: boolean) {
+function problemWith(entry: KitchenEntry, others: readonly StoredEntry[], away: boolean) {
   // what does not fit without it either is no fault of this one
   const { leftOut } = sparingBook(others);
-  const kept = [
+  const stored = [
     ...others.filter((each) => each.id !== entry.id && !leftOut.includes(each)),
     { id: entry.id, version: 0, away, entry },
   ];
-  const laid = kitchenBook(kept);
-  if (laid.ok) return null;
-  const [, ...rest] = laid.problem.path.split('.');
-  return { ...laid.problem, path: rest.join('.') };
+  const merged = kitchenBook(stored);
+  if (merged.ok) return null;
+  const [, ...rest] = merged.problem.path.split('.');
+  return { ...merged.problem, path: rest.join('.') };
 }
 
 /** The first answer once more, if it is the same wish. */
-const again = (kept: KeptIngredient, { seen, entry, away }: SaveIngredient): Done<KeptIngredient> =>
-  kept.version === seen + 1 && kept.away === away && sameContent(kept.entry, entry)
-    ? done(kept)
+const again = (stored: StoredEntry, { seen, entry, away }: SaveIngredient): Done<StoredEntry> =>
+  stored.version === seen + 1 && stored.away === away && sameContent(stored.entry, entry)
+    ? done(stored)
     : failed({ kind: 'otherContent' });
 
 /**
  * Keeps the next version of an entry, provided the writer had seen the newest (`seen`, 0 for a new one). A blend that would
  * contain itself is refused; a repeated request gets its first answer again; nothing is overwritten.
  */
-export async function saveEntry(context: Context, wish: SaveIngredient): Promise<Done<KeptIngredient>> {
+export async function saveEntry(context: Context, wish: SaveIngredient): Promise<Done<StoredEntry>> {
   const { requestId, seen, entry, away } = wish;
   const { pool, kitchen, now } = context;
   try {

@@ -7,7 +7,7 @@ import type { Context } from './context';
 import { done, failed, type Done } from './failure';
 import { sameContent } from './sameContent';
 
-export interface KeptKit {
+export interface StoredKit {
   /** 0: nobody has said anything yet, these are ordinary figures. */
   readonly version: number;
   readonly kit: Kit;
@@ -16,14 +16,14 @@ export interface KeptKit {
 }
 
 /** The kitchen's kit; ordinary figures until somebody says more. */
-export async function loadKit({ pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>): Promise<KeptKit> {
+export async function loadKit({ pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>): Promise<StoredKit> {
   const { newest, setAside, version } = await newestKit(pool, kitchen.id);
   return { version, kit: newest?.kit ?? ORDINARY_KIT, ...(setAside && { setAside }) };
 }
 
 /**
  * Keeps the next version of the kit, provided the writer had seen the newest. A repeated request gets its first answer again, also
- * when it arrives while the first is being kept; of two writers at once the key lets one through and the other is told.
+ * when it arrives while the first is being saved; of two writers at once the key lets one through and the other is told.
  */
 export async function saveKit(
   context: Context,
@@ -38,7 +38,7 @@ export async function saveKit(
       : failed({ kind: 'otherContent' });
   };
   const stale = async (): Promise<Done<KitVersion>> => {
-    // asked last: the first sending of this very request may have been kept since it was looked for
+    // asked last: the first sending of this very request may have been saved since it was looked for
     const newest = await loadKit(context);
     return (await earlier()) ?? failed({ kind: 'stale', revision: newest.version, savedAtMs: 0 });
   };

@@ -1,11 +1,11 @@
 import { LRUCache } from 'lru-cache';
-import { sparingBook, type IngredientBook, type KeptIngredient } from '@/core/ingredients';
+import { sparingBook, type IngredientBook, type StoredEntry } from '@/core/ingredients';
 import { listEntries } from '@/db/queries/ingredients';
 import type { Queryable } from '@/db/rows';
 
 /** What a kitchen has of its own in the book, the book with it, and a word that changes whenever any of it does. */
 export interface Larder {
-  readonly entries: readonly KeptIngredient[];
+  readonly entries: readonly StoredEntry[];
   readonly book: IngredientBook;
   readonly signature: string;
 }

@@ -9,7 +9,7 @@ import { computedAnswers, signatureOf, type Wanted } from './computedAnswers';
 import type { Context } from './context';
 import { loadKit } from './kit';
 import { simulation } from './simulations';
-import { loadThirst } from './thirst';
+import { loadAbsorption } from './absorption';
 
 /** The newest bakes of a formula count: older flour and older yeast tell little of today's. */
 const MOST_BAKES = 12;
@@ -90,5 +90,5 @@ export async function loadLearnt(context: Context, formulaId: string): Promise<R
 /** After a bake has ended: what it taught is there before anybody asks. */
 export async function renewLearnt(context: Context, formulaId: string): Promise<void> {
   await loadLearnt(context, formulaId);
-  await loadThirst(context);
+  await loadAbsorption(context);
 }

@@ -28,7 +28,7 @@ interface CellProps {
   restore?: () => void;
   /**
    * What still has to arrive before a text can be refused for good; null when nothing does. A text that can't be used is then
-   * kept without complaint and asked about again once it is there.
+   * saved without complaint and asked about again once it is there.
    */
   later?: () => Promise<unknown> | null;
   /** The cell was left; the next typing is a new deed. */

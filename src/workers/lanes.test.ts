@@ -1,6 +1,6 @@
 import { finish } from '@/core/heat';
 import { libraryBook } from '@/core/ingredients';
-import { reckon } from '@/core/notices';
+import { formulaAnswers } from '@/core/notices';
 import { forecastRun, ORDINARY_KITCHEN as KITCHEN, runOf, type Run } from '@/core/run';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { runClient, type Port } from './client';
@@ -8,7 +8,7 @@ import { startLanes } from './lanes';
 import type { FromWorker, ToWorker } from './protocol';
 
 const formula = rollsWithMethod();
-const { totals, consistency } = reckon(formula, libraryBook);
+const { totals, consistency } = formulaAnswers(formula, libraryBook);
 const runFor = (roomC: number): Run => {
   const made = runOf(formula, libraryBook, totals, consistency, { ...KITCHEN, roomC });
   if (!made.ok) throw new Error(made.problem.path);

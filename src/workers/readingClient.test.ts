@@ -1,7 +1,7 @@
 import { readingClient, type ReadingPort } from './readingClient';
 import type { ReadingQuestion } from './readingProtocol';
 
-const question = (text: string) => ({ text, kept: [], system: 'metric' as const });
+const question = (text: string) => ({ text, stored: [], system: 'metric' as const });
 
 function rig() {
   const ports: (ReadingPort & { asked: ReadingQuestion[]; ended: boolean })[] = [];

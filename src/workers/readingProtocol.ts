@@ -1,12 +1,12 @@
 import type { ReadText } from '@/core/formats/readText';
-import type { KeptIngredient } from '@/core/ingredients';
+import type { StoredEntry } from '@/core/ingredients';
 import type { MeasureSystem } from '@/core/quantity';
 import type { Result } from '@/core/result';
 
 export interface ReadingQuestion {
   readonly id: number;
   readonly text: string;
-  readonly kept: readonly KeptIngredient[];
+  readonly stored: readonly StoredEntry[];
   readonly system: MeasureSystem;
 }
 

@@ -71,7 +71,7 @@ test('starting twice with one wish is one bake; a stranger’s revision is not f
   });
 });
 
-test('a tap sent again is kept once; two tablets ticking the same line make one tick', async () => {
+test('a tap sent again is saved once; two tablets ticking the same line make one tick', async () => {
   const id = await started();
   const tap = tapOf(salt);
   await Promise.all([
@@ -165,7 +165,7 @@ test('a bake that was closed by mistake is opened again, goes on, and keeps what
   expect((await ended(here)).lines.map((each) => each.id)).toEqual([id]);
 });
 
-test('an id that stands for something else already is refused, and its neighbours are kept', async () => {
+test('an id that stands for something else already is refused, and its neighbours are saved', async () => {
   const [one, other] = [await started(), await started()];
   const first = tapOf(salt);
   await recordTaps(here, one, [first]);

@@ -34,7 +34,7 @@ async function made(context = here, name = 'Plain loaf'): Promise<string> {
 const save = (id: string, seen: number, name: string, requestId = randomUUID(), context = here) =>
   saveFormula(context, { id, seen, requestId, formula: { ...plainLoaf(), name } });
 
-test('a formula comes back as it was kept, and every save is a revision', async () => {
+test('a formula comes back as it was saved, and every save is a revision', async () => {
   const id = await made();
   expect((await loadFormula(here, id))?.formula).toEqual(plainLoaf());
   expect(await save(id, 1, 'Second')).toMatchObject({ ok: true, value: { revision: 2 } });
@@ -112,7 +112,7 @@ test('another kitchen sees nothing of it and can do nothing to it', async () => 
   });
 });
 
-test('what could not be baked is not kept', async () => {
+test('what could not be baked is not saved', async () => {
   const id = await made();
   const wet = plainLoaf();
   wet.stages[0]!.lines.find((line) => line.id === 'water')!.massG = 4500;

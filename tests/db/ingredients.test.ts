@@ -32,7 +32,7 @@ const withJar = (): Formula => ({
 });
 const fresh = (context = here): Context => contextIn(context.pool, context.kitchen, context);
 
-test('an entry is kept in versions; a stale writer is told, a repetition changes nothing', async () => {
+test('an entry is saved in versions; a stale writer is told, a repetition changes nothing', async () => {
   const requestId = randomUUID();
   const once = await Promise.all([keep(jar, 0, requestId), keep(jar, 0, requestId), keep(jar, 0, requestId)]);
   expect(once.map((answer) => answer.ok && answer.value.version)).toEqual([1, 1, 1]);

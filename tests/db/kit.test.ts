@@ -27,7 +27,7 @@ test('a kitchen of which nothing is known is ordinary, at its own altitude', asy
   expect(kit).toEqual(ORDINARY_KIT);
 });
 
-test('the kit is kept in versions; of two writers one is told, a repetition changes nothing, no other kitchen sees it', async () => {
+test('the kit is saved in versions; of two writers one is told, a repetition changes nothing, no other kitchen sees it', async () => {
   const requestId = randomUUID();
   const thrice = await Promise.all([0, 0, 0].map(() => keep(warmer(23), 0, requestId)));
   expect(thrice.map((answer) => answer.ok && answer.value.version)).toEqual([1, 1, 1]);
@@ -64,7 +64,7 @@ test('marks: one for each formula, the same when asked again, another when the k
     requestId: randomUUID(),
     formula: { ...rollsWithMethod(), name: 'No method', steps: [] },
   });
-  if (!made.ok || !raw.ok) throw new Error('not kept');
+  if (!made.ok || !raw.ok) throw new Error('not saved');
   const ids = [made.value.id, raw.value.id];
   const marks = await formulaSlices(here, ids);
   expect(marks[made.value.id]).toMatchObject({ shape: 'roll' });
@@ -82,7 +82,7 @@ test('marks: a copy, and a kit that differs where the formula never looks, simul
   });
   const kit = { ...ORDINARY_KIT, roomC: 20.3 };
   await keep(kit, 0);
-  if (!made.ok) throw new Error('not kept');
+  if (!made.ok) throw new Error('not saved');
   const ids = [made.value.id];
   const [first, beside] = await Promise.all([formulaSlices(here, ids), formulaSlices(here, ids)]);
   const slice = first[made.value.id];
@@ -93,12 +93,12 @@ test('marks: a copy, and a kit that differs where the formula never looks, simul
     requestId: randomUUID(),
     formula: { ...rollsWithMethod(), name: 'The same again' },
   });
-  if (!copy.ok) throw new Error('not kept');
+  if (!copy.ok) throw new Error('not saved');
   await keep({ ...kit, fridgeC: 3 }, 1);
   const marks = await formulaSlices(here, [...ids, copy.value.id]);
   expect(marks[copy.value.id]).toBe(slice);
   expect(marks[made.value.id]).toBe(slice);
-  // one who has left is not reckoned for
+  // one who has left is not computed for
   await keep({ ...kit, roomC: 17.1 }, 2);
   expect(await formulaSlices(here, ids, AbortSignal.abort())).toEqual({});
   expect((await formulaSlices(here, [made.value.id]))[made.value.id]).not.toEqual(slice);

@@ -12,7 +12,7 @@ import { saveEntry } from '@/server/ingredients';
 import { saveKit } from '@/server/kit';
 import { riseSignatures } from '@/db/queries/bakeCards';
 import { loadLearnt } from '@/server/learnt';
-import { loadThirst } from '@/server/thirst';
+import { loadAbsorption } from '@/server/absorption';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 let db: TestDatabase;
@@ -82,8 +82,8 @@ test('what a formula’s jars showed is learnt from its bakes, and from its own 
 test('a mark is read in the room as it was known that day: a warmer one since then teaches nothing of the old', async () => {
   const formulaId = await made();
   const keepRoom = async (roomC: number, seen: number) => {
-    const kept = await saveKit(here, { requestId: randomUUID(), seen, kit: { ...ORDINARY_KIT, roomC } });
-    if (!kept.ok) throw new Error('no kit');
+    const stored = await saveKit(here, { requestId: randomUUID(), seen, kit: { ...ORDINARY_KIT, roomC } });
+    if (!stored.ok) throw new Error('no kit');
   };
   const vigour = async () => (await loadLearnt(here, formulaId))!.learnt.vigour.value;
   await baked(formulaId, jar(12));
@@ -118,13 +118,13 @@ test('a slip that was taken back teaches nothing, and each mark changes what is 
 test('what hands felt moves what the powders drink; taken over it is not learnt a second time; put away it is forgotten', async () => {
   const formulaId = await made();
   const felt = (band: Band): BakeAction => ({ type: 'felt', stepId: stepId('proof'), band });
-  expect(await loadThirst(here)).toEqual([]);
+  expect(await loadAbsorption(here)).toEqual([]);
   await baked(formulaId, felt('crumbly'));
-  const once = await loadThirst(here);
+  const once = await loadAbsorption(here);
   const psyllium = once.find(({ ingredientId }) => ingredientId === 'psyllium-husk')!;
   expect(psyllium.after.value).toBeGreaterThan(psyllium.before.value);
   expect(psyllium.feels).toBe(1);
-  expect(await loadThirst(await db.kitchen())).toEqual([]);
+  expect(await loadAbsorption(await db.kitchen())).toEqual([]);
 
   const bag = {
     kind: 'bag' as const, id: 'psyllium-husk', bag: 'felt once at the bench', source: '', learntFrom: 1,
@@ -136,7 +136,7 @@ test('what hands felt moves what the powders drink; taken over it is not learnt 
   expect((await here.book()).get('psyllium-husk')!.absorption!.gPerG.value).toBe(11);
   const again = db.sameKitchen(here);
   expect((await again.book()).get('psyllium-husk')!.absorption!.gPerG.value).toBe(psyllium.after.value);
-  expect(await loadThirst(again)).toEqual(once);
+  expect(await loadAbsorption(again)).toEqual(once);
   // what the baker measured is believed instead
   const measured = {
     ...bag,
@@ -146,7 +146,7 @@ test('what hands felt moves what the powders drink; taken over it is not learnt 
   expect(
     (await saveEntry(again, { requestId: randomUUID(), seen: 1, entry: measured, away: false })).ok,
   ).toBe(true);
-  const then = (await loadThirst(db.sameKitchen(here))).find(
+  const then = (await loadAbsorption(db.sameKitchen(here))).find(
     ({ ingredientId }) => ingredientId === 'psyllium-husk',
   )!;
   expect(then.before).toEqual({ value: 9, sd: 0.3 });

@@ -160,7 +160,7 @@ const seesNothing = (value: unknown): boolean => {
 const TABLES = [
   'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'computed_answer',
 ]; // prettier-ignore
-async function kept(client: pg.PoolClient): Promise<string> {
+async function saved(client: pg.PoolClient): Promise<string> {
   const all: unknown[] = [];
   for (const table of TABLES) {
     const { rows } = await client.query(
@@ -201,7 +201,7 @@ test.each(Object.keys(READS))('%s shows its owner something, and a stranger noth
 });
 
 test.each(Object.keys(WRITES))('%s by a stranger changes nothing here', async (name) => {
-  const before = await rehearse(kept);
+  const before = await rehearse(saved);
   await rehearse(async (client) => {
     try {
       await WRITES[name]!(client, there.kitchen.id);
@@ -211,6 +211,6 @@ test.each(Object.keys(WRITES))('%s by a stranger changes nothing here', async (n
       expect((error as { code?: string }).code).toMatch(/^23503/);
       return;
     }
-    expect(await kept(client)).toBe(before);
+    expect(await saved(client)).toBe(before);
   });
 });

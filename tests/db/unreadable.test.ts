@@ -13,7 +13,7 @@ import { saveEntry, siftLarder } from '@/server/ingredients';
 import { loadKit, saveKit } from '@/server/kit';
 import { loadLearnt } from '@/server/learnt';
 import { formulaSlices } from '@/server/slices';
-import { loadThirst } from '@/server/thirst';
+import { loadAbsorption } from '@/server/absorption';
 import { ended, shelf, underWay } from './lists';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
@@ -90,7 +90,7 @@ test('an event: the rest of the log stands, and the next one comes after it', as
   expect([read?.events.map(({ seq }) => seq), read?.unreadable]).toEqual([[2], 2]);
   await tap(bake, 'four');
   expect((await loadBake(here, bake))?.events.map(({ seq }) => seq)).toEqual([2, 4]);
-  expect(await loadThirst(here)).toEqual([]);
+  expect(await loadAbsorption(here)).toEqual([]);
 });
 
 test('the kit: the newest that can be read stands in, and the next is saved after all of them', async () => {
@@ -119,8 +119,8 @@ test('an ingredient: what is made of it goes with it, the rest of the larder sta
     expect(await keep(id, part)).toMatchObject({ ok: true });
   const formula = await made('Loaf');
   await damage(`update kitchen_ingredient set schema_version = 7 where id = 'own-base'`);
-  const { kept, setAside } = await siftLarder(here);
-  expect(kept.map(({ id }) => id)).toEqual(['own-good']);
+  const { stored, setAside } = await siftLarder(here);
+  expect(stored.map(({ id }) => id)).toEqual(['own-good']);
   expect(setAside.map(({ id }) => id)).toEqual(['own-base', 'own-top']);
   const again = db.sameKitchen(here);
   expect([...(await again.book()).keys()].filter((id) => id.startsWith('own-'))).toEqual(['own-good']);

@@ -35,9 +35,9 @@ test('a database of the first versions: height and scales move to the kit, with 
   expect(first).toMatchObject({ id: withKit, details: { name: 'Larkspur Lock' }, setAside: null });
   if (!first) throw new Error('no kitchen');
   const context = (id: string) => ({ pool: db.admin, kitchen: { ...first, id } });
-  const kept = await loadKit(context(withKit));
+  const stored = await loadKit(context(withKit));
   // the kit's own height was the one that was edited
-  expect([kept.version, kept.kit.altitudeM, kept.kit.scales, kept.setAside]).toEqual([
+  expect([stored.version, stored.kit.altitudeM, stored.kit.scales, stored.setAside]).toEqual([
     2,
     95,
     details.scales,

@@ -96,13 +96,13 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   );
 });
 
-test('taps without a network are kept, survive a reload, and are sent once', async ({ page }) => {
+test('taps without a network are saved, survive a reload, and are sent once', async ({ page }) => {
   const bake = await startBake(page, await copyOf(page, 'Poppy rings'));
   await page.goto(`/bench/${bake}`);
   await page.route('**/api/bakes/**', (route) => route.abort());
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
-  await expect(page.getByText('The server does not answer. Go on: 2 kept on this device')).toBeVisible();
+  await expect(page.getByText('The server does not answer. Go on: 2 saved on this device')).toBeVisible();
   await expect(page.getByRole('tab', { name: /Weigh 2\// })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('tab', { name: /Weigh 2\// })).toBeVisible();
@@ -132,7 +132,7 @@ test('two tablets on one bake see each other’s ticks, and a line is ticked onc
   expect(new Set(events.map(({ action }) => action.lineId)).size).toBe(events.length);
 });
 
-test('a wrong tick and a wrong log entry are corrected with both values kept; a running total adds the bowl', async ({
+test('a wrong tick and a wrong log entry are corrected with both values saved; a running total adds the bowl', async ({
   page,
 }) => {
   const bake = await startBake(page, await copyOf(page, 'Buckwheat hearth round'));

@@ -33,7 +33,7 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   expect(await grams('salt')).toBe(11.5);
   expect(await grams('olive-oil')).toBe(12);
 
-  // even a reload does not lose what was typed, nor pretend that it was kept
+  // even a reload does not lose what was typed, nor pretend that it was saved
   await second.unroute(`**/api/formulas/${id}`);
   await second.reload();
   await expect(cell(second, 'Olive oil, weight')).toHaveValue('25');
@@ -61,7 +61,7 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   expect(faults).toEqual([]);
 });
 
-test('a dead network: typing goes on, is kept in the browser, and arrives once when the server is back', async ({
+test('a dead network: typing goes on, is saved in the browser, and arrives once when the server is back', async ({
   page,
 }) => {
   const id = await copyOf(page, 'Seeded crispbread');

@@ -96,14 +96,19 @@ test('only this machine’s own pages may talk to it', async ({ page, baseURL })
   expect(policy).not.toMatch(/script-src[^;]*unsafe/);
 });
 
-test('a kit that cannot be is refused with its field, and nothing of it is kept', async ({ page }) => {
-  const kept = (await (await page.request.get('/api/kit')).json()) as {
+test('a kit that cannot be is refused with its field, and nothing of it is saved', async ({ page }) => {
+  const stored = (await (await page.request.get('/api/kit')).json()) as {
     version: number;
     kit: { fridgeC: number; ovens: object[] };
   };
   const post = async (change: object, rest: object = {}) => {
     const answer = await page.request.post('/api/kit', {
-      data: { requestId: crypto.randomUUID(), seen: kept.version, kit: { ...kept.kit, ...change }, ...rest },
+      data: {
+        requestId: crypto.randomUUID(),
+        seen: stored.version,
+        kit: { ...stored.kit, ...change },
+        ...rest,
+      },
     });
     const body = (await answer.json()) as { error?: { problems?: { path: string; code: string }[] } };
     const first = body.error?.problems?.[0];
@@ -114,7 +119,7 @@ test('a kit that cannot be is refused with its field, and nothing of it is kept'
   expect(await post({ ovenId: 'nowhere' })).toEqual([422, 'kit.ovenId:notAllowed']);
   expect(await post({ surprise: true })).toEqual([422, 'kit:notAllowed']);
   expect(await post({}, { seen: 999 })).toEqual([409, undefined]);
-  expect(((await (await page.request.get('/api/kit')).json()) as typeof kept).version).toBe(kept.version);
+  expect(((await (await page.request.get('/api/kit')).json()) as typeof stored).version).toBe(stored.version);
 });
 
 test('two tabs on one ingredient: the second is told, and the first’s stays', async ({ page, context }) => {

@@ -54,7 +54,7 @@ test('with the database frozen every page says so within five seconds, data too,
   await expect(page.getByRole('heading', { name: 'Kit', exact: true })).toBeVisible();
   // and a killed one is started again by whoever serves
   crumb.signalDatabase('SIGKILL');
-  await expect.poll(() => crumb.said).toContain('The database was gone; it has been started again');
+  await expect.poll(() => crumb.output).toContain('The database was gone; it has been started again');
   await page.goto('/formulas');
   await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
 });
@@ -62,7 +62,7 @@ test('with the database frozen every page says so within five seconds, data too,
 test('a kit changed without a network, and the tab closed: the next page sends it', async ({ page }) => {
   const context = page.context();
   await page.goto('/kit');
-  await expect(page.getByTestId('kit-save')).toHaveAttribute('data-state', 'kept');
+  await expect(page.getByTestId('kit-save')).toHaveAttribute('data-state', 'saved');
   await expect(page.locator('main[data-awake="true"]')).toBeVisible();
   await context.setOffline(true);
   await cell(page, 'Room').fill('23.5');

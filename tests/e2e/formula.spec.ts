@@ -17,7 +17,7 @@ test('more water: percent and hydration follow as you type, and a reload keeps i
   await expect(saved(page)).toContainText('revision 3');
 });
 
-test('undo and redo take back whole entries, by keys and by buttons, and are kept too', async ({ page }) => {
+test('undo and redo take back whole entries, by keys and by buttons, and are saved too', async ({ page }) => {
   await copyOf(page, 'Pumpkin-seed supper rolls');
   const salt = cell(page, 'Salt, weight');
   await salt.fill('');
@@ -61,8 +61,8 @@ test('what cannot be is refused at its field and changes nothing', async ({ page
   await expect(page.getByRole('alert').filter({ hasText: 'At most 550 °C' })).toBeVisible();
   await cell(page, 'Step 3, time').fill('a while');
   await expect(page.getByRole('alert').filter({ hasText: '45 min, 1 h 15' })).toBeVisible();
-  const kept = (await (await page.request.get(`/api/formulas/${id}`)).json()) as { revision: number };
-  expect(kept.revision).toBe(1);
+  const stored = (await (await page.request.get(`/api/formulas/${id}`)).json()) as { revision: number };
+  expect(stored.revision).toBe(1);
 
   // key by key too: 9 g, 90 g ... on the way to what is refused do not stay
   await flour.press('Control+a');

@@ -156,7 +156,7 @@ test('the larder: found by another name, compared, a bag stated, a blend mixed a
     await page.keyboard.press('Enter');
     await cell(page, `Weight of ${part}`).fill(grams);
   }
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save it' }).click();
   await expect(page.getByRole('article', { name })).toContainText('white rice flour 99 %');
 
   await copyOf(page, 'Chickpea and rice griddle flats');

@@ -65,12 +65,12 @@ test('server and database are killed in the middle of a timer: after the next st
     process.kill(database, 'SIGKILL');
     await expect.poll(() => isAlive(server) || isAlive(database)).toBe(false);
 
-    // the bench goes on without them: the timer runs, and what is pressed now is kept on the device
+    // the bench goes on without them: the timer runs, and what is pressed now is saved on the device
     await page.getByRole('button', { name: '5 min', exact: true }).click();
     await page.getByRole('button', { name: 'Note', exact: true }).click();
     await page.getByRole('textbox', { name: 'Note' }).fill('the lights went out');
     await page.getByRole('button', { name: 'Keep the note' }).click();
-    await expect(page.getByText(/The server does not answer. Go on: 2 kept on this device/)).toBeVisible();
+    await expect(page.getByText(/The server does not answer. Go on: 2 saved on this device/)).toBeVisible();
 
     crumb = await start(port, 'pipe');
     await expect.poll(async () => (await log()).events.length, { timeout: 30_000 }).toBe(lines + 3);

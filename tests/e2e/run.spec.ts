@@ -51,7 +51,7 @@ test('a step’s end is dragged with the mouse, the picture says it computes, un
   await expect(async () => {
     by = by >= 80 ? 50 : by + 10;
     await page.mouse.move(box.x + box.width / 2 + by, box.y + box.height / 2);
-    expect(await page.getByTestId('computing').textContent()).toContain('reckoning');
+    expect(await page.getByTestId('computing').textContent()).toContain('computing');
     expect(by).toBeGreaterThanOrEqual(50);
   }).toPass({ intervals: [20] });
   await page.mouse.up();
@@ -94,7 +94,7 @@ test('what if, another shape, another way of rising', async ({ page }) => {
   await expect(saved(page)).toBeVisible();
 });
 
-test('know your oven: a probe’s log is fitted, kept, and reckoned with from then on', async ({ page }) => {
+test('know your oven: a probe’s log is fitted, saved, and used from then on', async ({ page }) => {
   await toRun(page, 'Millet and linseed tin loaf');
   await page.getByText('Had a probe in it?').click();
   const log = page.getByRole('textbox', { name: 'Probe readings' });
@@ -105,12 +105,12 @@ test('know your oven: a probe’s log is fitted, kept, and reckoned with from th
   await page.getByRole('button', { name: 'Fit the oven' }).click();
   await expect(page.getByTestId('fitted')).toContainText(/± \d/);
   await page.getByRole('button', { name: 'Use this from now on' }).click();
-  await expect(page.getByText(/every run is reckoned with it now/)).toBeVisible();
+  await expect(page.getByText(/every run is computed with it now/)).toBeVisible();
   await page.goto('/kit');
   await awake(page);
   await expect(page.getByText(/From 1 probe trace/)).toBeVisible();
   await page.getByRole('button', { name: 'Forget it' }).click();
-  await expect(page.getByTestId('kit-save')).toHaveAttribute('data-state', 'kept');
+  await expect(page.getByTestId('kit-save')).toHaveAttribute('data-state', 'saved');
 });
 
 test('the shelf shows each formula’s slice, small, and draws it the same again', async ({ page }) => {

@@ -8,10 +8,10 @@ import {
   type BakeRecord,
 } from '../../src/core/bake';
 import { planBatch } from '../../src/core/batch';
-import { learnThirst } from '../../src/core/consistency';
+import { learnAbsorption } from '../../src/core/consistency';
 import { learnRise } from '../../src/core/fermentation';
 import { readKitchenFile } from '../../src/core/formats';
-import { layOver, libraryBook } from '../../src/core/ingredients';
+import { bookWith, libraryBook } from '../../src/core/ingredients';
 import { runKitchenOf } from '../../src/core/kit';
 import { predict } from '../../src/core/predict';
 import { quickSlice, riseObservations, sliceQuestion } from '../../src/core/run';
@@ -21,9 +21,9 @@ export function collectFigures(): unknown {
   const read = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
   if (!read.ok) throw new Error(`The demo kitchen cannot be read: ${JSON.stringify(read.problem)}`);
   const { formulas, bakes, kit, ingredients } = read.value;
-  const laid = layOver(libraryBook, ingredients);
-  if (!laid.ok) throw new Error('The demo kitchen’s ingredients make no book');
-  const book = laid.value;
+  const merged = bookWith(libraryBook, ingredients);
+  if (!merged.ok) throw new Error('The demo kitchen’s ingredients make no book');
+  const book = merged.value;
   const revision = (key: string, number: number) => {
     const found = formulas.find((formula) => formula.key === key)?.revisions[number - 1]?.formula;
     if (!found) throw new Error(`${key} has no revision ${number}`);
@@ -86,7 +86,7 @@ export function collectFigures(): unknown {
           ),
         ]),
       ),
-      thirst: learnThirst(
+      thirst: learnAbsorption(
         records.flatMap(({ record, formula }) => feltObservations(record, formula, book)),
         book,
       ),

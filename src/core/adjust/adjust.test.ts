@@ -3,7 +3,7 @@ import { bandOf } from '../consistency/consistency';
 import { allLines, applyEdit, checkFormula, formulaTotals, type Formula } from '../formula';
 import { anyFormula, plainLoaf } from '../formula/testFormulas';
 import { ingredientLibrary, libraryBook } from '../ingredients';
-import { layOver } from '../ingredients/layOver';
+import { bookWith } from '../ingredients/bookWith';
 import { AVOIDED, fallsUnder, leaveOut, solveWater, swapIngredient, tooWet, useUp } from '.';
 import { REPLACEMENTS } from './replacements';
 
@@ -97,7 +97,7 @@ test('psyllium for xanthan and back keeps the feel; the dose is the other one’
   expect(swapIngredient(plainLoaf(), 'xanthan', 'psyllium-husk', libraryBook, ids()).ok).toBe(false);
 });
 
-test('whatever is left out is gone, in any formula, and the sheet stays one that may be kept', () => {
+test('whatever is left out is gone, in any formula, and the sheet stays one that may be saved', () => {
   fc.assert(
     fc.property(anyFormula, fc.constantFrom(...AVOIDED), (formula, avoided) => {
       const made = leaveOut(formula, avoided, libraryBook, ids());
@@ -171,7 +171,7 @@ test('a proposal is one edit of the sheet', () => {
 });
 
 test('too wet: a powder that drinks nothing is no remedy, also where there is no liquid to take up', () => {
-  const laid = layOver(libraryBook, [
+  const merged = bookWith(libraryBook, [
     {
       kind: 'bag',
       id: 'tapioca-starch',
@@ -180,7 +180,7 @@ test('too wet: a powder that drinks nothing is no remedy, also where there is no
       changes: { absorption: { gPerG: { value: 0, sd: 0.1 }, tauMin: 10 } },
     },
   ]);
-  if (!laid.ok) throw new Error('no book');
+  if (!merged.ok) throw new Error('no book');
   const dry = {
     ...plainLoaf(),
     stages: [
@@ -191,7 +191,7 @@ test('too wet: a powder that drinks nothing is no remedy, also where there is no
     ],
   };
   for (const formula of [dry, plainLoaf()])
-    expect(tooWet(formula, 'sticky', 'soft', ['tapioca-starch'], laid.value)).toMatchObject({
+    expect(tooWet(formula, 'sticky', 'soft', ['tapioca-starch'], merged.value)).toMatchObject({
       ok: false,
       problem: { code: 'notSolvable' },
     });

@@ -95,7 +95,7 @@ function standInsFor(
 
 /**
  * "Leave out the egg", "no maize": every line that falls under it goes, what is known to do its work comes in (water, bind,
- * protein, fat), and the water is solved once more. Toppings are exchanged too, but not reckoned.
+ * protein, fat), and the water is solved once more. Toppings are exchanged too, but not computed.
  *
  * @returns `unknownLine` when nothing on the sheet falls under it
  */

@@ -184,7 +184,7 @@ test('outcomes: heavier out than in, an oven-hot core and half a piece are refus
   expect(readAs(bakeActionSchema, { ...closed, sneaky: 1 }).ok).toBe(false);
 });
 
-test('how far it had risen is kept with its step and its time; a slip takes the last one back', () => {
+test('how far it had risen is saved with its step and its time; a slip takes the last one back', () => {
   const mark = (grownPercent: number): BakeAction => ({
     type: 'rise',
     stepId: 'proof',
@@ -206,7 +206,7 @@ test('how far it had risen is kept with its step and its time; a slip takes the 
   expect(!read.ok && read.problem).toMatchObject({ code: 'tooLarge', path: 'grownPercent' });
 });
 
-test('a feel is kept by step, the newest counts, the same again is no news; what it says is of the dough as it was then', () => {
+test('a feel is saved by step, the newest counts, the same again is no news; what it says is of the dough as it was then', () => {
   const feel = (band: Band, stepId = 'mix'): BakeAction => ({ type: 'felt', stepId, band });
   const state = happen(feel('thickBatter'), feel('soft', 'proof'), feel('sticky'));
   expect(state.feelings).toEqual([

@@ -13,7 +13,7 @@ const durationS = z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMIT
 export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
 
 /**
- * Everything that can happen to a bake. The same shape is the command a screen sends and the event that is kept: what
+ * Everything that can happen to a bake. The same shape is the command a screen sends and the event that is saved: what
  * was done is what is remembered. Kept ones are never changed; a correction is one more event.
  */
 export const bakeActionSchema = z.discriminatedUnion('type', [

@@ -1,5 +1,5 @@
 import { consistencyOf } from '../consistency/consistency';
-import type { FeltObservation } from '../consistency/learnThirst';
+import type { FeltObservation } from '../consistency/learnAbsorption';
 import type { Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { actualStages } from './actualSheet';
@@ -7,7 +7,7 @@ import { stateOf, type BakeRecord } from './bakeRecord';
 import { endOfMixing } from './endOfMixing';
 
 /**
- * What a bake's feels say, for learnThirst: the dough as it was weighed, with what had gone in extra by then, after
+ * What a bake's feels say, for learnAbsorption: the dough as it was weighed, with what had gone in extra by then, after
  * the minutes that had really passed since mixing. A feel while it is still mixed counts from the end of mixing.
  *
  * @param formula the revision that was baked

@@ -73,7 +73,7 @@ describe('scaling', () => {
     fc.assert(
       fc.property(anyFormula, fc.double({ min: 0.05, max: 20, noNaN: true }), (formula, factor) => {
         const sheet = plan({ mode: 'factor', factor, pieceMassG: 100, bowlLossPercent: 0 }, fine, formula);
-        // what is kept with a bake is read again to the letter
+        // what is saved with a bake is read again to the letter
         expect(batchSheetSchema.parse(sheet)).toEqual(sheet);
         const exact = sheet.stages.flatMap((stage) => stage.lines.map(({ exactG }) => exactG));
         const before = allLines(formula).map(({ massG }) => massG);

@@ -5,7 +5,7 @@ import { methodStepSchema } from '../method/stepSchema';
 
 const positive = z.number().positive().max(10_000_000);
 
-// not strict: some kept sheets carry how a line was measured in its formula, which says nothing of a scaled weight
+// not strict: some saved sheets carry how a line was measured in its formula, which says nothing of a scaled weight
 const batchLineSchema = z.object({
   id: localIdSchema,
   ingredientId: z.string(),
@@ -42,7 +42,7 @@ export const batchSheetSchema = z.strictObject({
   steps: z.array(methodStepSchema),
   doughG: positive,
   totalG: positive,
-  /** Dough that can be divided once the bowl has kept its share. */
+  /** Dough that can be divided once the bowl has saved its share. */
   usableDoughG: z.number().nonnegative(),
   pieces: z.strictObject({
     count: z.number().int().nonnegative(),

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { formulaTotals, type Formula } from '../formula';
 import { anyFormula, line, plainLoaf } from '../formula/testFormulas';
 import { ingredientLibrary, libraryBook } from '../ingredients';
-import { layOver } from '../ingredients/layOver';
+import { bookWith } from '../ingredients/bookWith';
 import { BAND_ENDS, BANDS, consistencyOf, waterState } from '.';
 import { liquidForG } from './consistency';
 
@@ -34,7 +34,7 @@ test('worked by hand: the plain loaf', () => {
   expect(balance.demandG).toBeCloseTo(300 * 0.75 + 200 * 0.45 + 20 * 11, 6);
   expect(balance.waterG).toBeCloseTo(438.02, 6);
   expect(balance.mixMin).toBe(5);
-  // no rest in its method: it drinks through the 60-90 min proof
+  // no rest in its method: it absorbs through the 60-90 min proof
   expect(balance.restMin).toBe(75);
   const shift = -0.03 + 0.06 * (1 - 2 ** (-4 / 3));
   expect(rested.s).toBeCloseTo(438 / balance.demandG - shift, 2);
@@ -155,7 +155,7 @@ test('a scald or a gel kept in a jar stands in the dough as one made for it', ()
     ['white-rice-flour', 60],
     ['water', 180],
   ] as const;
-  const laid = layOver(libraryBook, [
+  const merged = bookWith(libraryBook, [
     jar('own-scald', 'scald', porridge),
     jar('own-cold', 'flour', porridge),
     jar('own-deep', 'flour', [
@@ -164,14 +164,14 @@ test('a scald or a gel kept in a jar stands in the dough as one made for it', ()
       ['tapioca-starch', 200],
     ]),
   ]);
-  if (!laid.ok) throw new Error(laid.problem.code);
+  if (!merged.ok) throw new Error(merged.problem.code);
   const rest = [
     line('white-rice-flour', 240),
     line('tapioca-starch', 200),
     line('water', 200),
     line('psyllium-husk', 18),
   ];
-  const whole = (id: string) => consistencyOf(formulaOf('flours', [line(id, 240), ...rest]), laid.value)!;
+  const whole = (id: string) => consistencyOf(formulaOf('flours', [line(id, 240), ...rest]), merged.value)!;
   const made = feel({
     ...plainLoaf(),
     percentBase: 'flours',
@@ -187,7 +187,7 @@ test('a scald or a gel kept in a jar stands in the dough as one made for it', ()
   // and inside another mixture
   const deep = consistencyOf(
     formulaOf('flours', [line('own-deep', 680), line('water', 200), line('psyllium-husk', 18)]),
-    laid.value,
+    merged.value,
   )!;
   expect(deep.balance.demandG).toBeCloseTo(scald.balance.demandG, 6);
   expect(whole('own-cold').rested.s).toBeGreaterThan(scald.rested.s + 0.02);
@@ -232,7 +232,7 @@ test('a bought blend widens the range by what nobody knows of it, wherever it is
 });
 
 test('powders of which it is not known whether they drink at all: a wide answer, still a figure', () => {
-  const laid = layOver(libraryBook, [
+  const merged = bookWith(libraryBook, [
     {
       kind: 'bag',
       id: 'white-rice-flour',
@@ -241,7 +241,7 @@ test('powders of which it is not known whether they drink at all: a wide answer,
       changes: { absorption: { gPerG: { value: 0, sd: 7 }, tauMin: 10 } },
     },
   ]);
-  if (!laid.ok) throw new Error('no book');
+  if (!merged.ok) throw new Error('no book');
   const dough = (absorbs: readonly [string, number][]): Formula => ({
     ...plainLoaf(),
     stages: [{ ...plainLoaf().stages[0]!, lines: absorbs.map(([id, massG]) => line(id, massG)) }],
@@ -252,7 +252,7 @@ test('powders of which it is not known whether they drink at all: a wide answer,
       ['tapioca-starch', 1],
       ['water', 300],
     ]),
-    laid.value,
+    merged.value,
   )!;
   for (const { low, s, high } of [made.now, made.rested]) {
     expect([low, s, high].every(Number.isFinite)).toBe(true);

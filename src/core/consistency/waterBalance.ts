@@ -54,7 +54,7 @@ function timesOf(steps: readonly MethodStep[]): { mixMin: number; restMin: numbe
       restMin = (restMin ?? 0) + (midMin(step) ?? CONSISTENCY.usualRestMin);
     else if (mixMin !== null && DONE_RESTING.has(step.kind)) break;
   }
-  // straight into the tin: it drinks through the proof
+  // straight into the tin: it absorbs through the proof
   if (restMin === null) {
     const proof = steps.find((step) => step.kind === 'proof');
     restMin = (proof && midMin(proof)) ?? CONSISTENCY.usualRestMin;

@@ -82,7 +82,7 @@ test('an early mark tells of the leaven, a late one of the dough; the order of d
   expect(back.holding.value).toBeCloseTo(forth.holding.value, 5);
 });
 
-test('what was learnt is reckoned with: the curve goes through the marks, its band is narrower', () => {
+test('what was learnt is used: the curve goes through the marks, its band is narrower', () => {
   const found = learnt(...[20, 22, 24, 26].map((tempC) => day([45, 90, 180], 0.7, 1.2, tempC)));
   const plain = riseCurve({ ...question(), wanted: 1.3 });
   const taught = riseCurve({ ...question(), wanted: 1.3, learnt: found.learnt });

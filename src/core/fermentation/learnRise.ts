@@ -1,3 +1,4 @@
+import { curvedFit } from '../numeric/leastSquares';
 import { FERMENTATION } from './parameters';
 import { volumesAt, type Learnt, type RiseQuestion } from './riseCurve';
 
@@ -59,12 +60,12 @@ export function learnRise(observations: readonly RiseObservation[]): RiseLearnin
   const prior: Pair = [Math.max(0.05, first.question.leavening.yeastCv), F.mostHeldCv];
 
   /** Predicted less marked, over its spread, for all points; and the same unweighed. */
-  const misses = (x: Pair): { weighed: number[]; plain: number[] } => {
+  const misses = (x: readonly number[]): { weighed: number[]; plain: number[] } => {
     const weighed: number[] = [];
     const plain: number[] = [];
     for (const { question, points } of days) {
       const times = [...new Set(points.flatMap(({ atS, sinceS }) => [sinceS, atS]))].sort((a, b) => a - b);
-      const volumes = volumesAt(question, times, Math.exp(x[0]), Math.exp(x[1]));
+      const volumes = volumesAt(question, times, Math.exp(x[0]!), Math.exp(x[1]!));
       const at = (tS: number) => volumes[times.indexOf(tS)] ?? 1;
       const root = Math.sqrt(weightOf(points.length));
       for (const { atS, sinceS, grown } of points) {
@@ -75,60 +76,32 @@ export function learnRise(observations: readonly RiseObservation[]): RiseLearnin
     }
     return { weighed, plain };
   };
-  const costOf = (x: Pair, weighed: readonly number[]): number =>
-    weighed.reduce((sum, each) => sum + each * each, (x[0] / prior[0]) ** 2 + (x[1] / prior[1]) ** 2);
-
-  let x: Pair = [0, 0];
-  let now = misses(x);
-  let cost = costOf(x, now.weighed);
-  let damping = 1e-3;
-  let curved: [number, number, number] = [prior[0] ** -2, 0, prior[1] ** -2];
-  for (let round = 0; round < ROUNDS; round += 1) {
-    const step = 0.02;
-    const byVigour = misses([x[0] + step, x[1]]).weighed;
-    const byHolding = misses([x[0], x[1] + step]).weighed;
-    let [a, b, c] = [prior[0] ** -2, 0, prior[1] ** -2];
-    let [g, h] = [x[0] / prior[0] ** 2, x[1] / prior[1] ** 2];
-    now.weighed.forEach((miss, index) => {
-      const u = (byVigour[index]! - miss) / step;
-      const v = (byHolding[index]! - miss) / step;
-      a += u * u;
-      b += u * v;
-      c += v * v;
-      g += u * miss;
-      h += v * miss;
-    });
-    curved = [a, b, c];
-    let moved = false;
-    for (; damping < 1e6; damping *= 8) {
-      const [p, q] = [a * (1 + damping), c * (1 + damping)];
-      const det = p * q - b * b;
-      const clamp = (value: number) => Math.min(MOST, Math.max(-MOST, value));
-      const next: Pair = [clamp(x[0] - (q * g - b * h) / det), clamp(x[1] - (p * h - b * g) / det)];
-      const tried = misses(next);
-      const costs = costOf(next, tried.weighed);
-      if (costs <= cost) {
-        moved = cost - costs > 1e-9 * (1 + cost);
-        x = next;
-        now = tried;
-        cost = costs;
-        damping = Math.max(1e-4, damping / 8);
-        break;
-      }
-    }
-    if (!moved) break;
-  }
-  const [a, b, c] = curved;
-  const det = a * c - b * b;
+  const fit = curvedFit({
+    misses: (x) => misses(x).weighed,
+    prior: prior.map((sd) => ({ at: 0, sd })),
+    steps: [0.02, 0.02],
+    bounds: prior.map(() => ({ min: -MOST, max: MOST, move: 2 * MOST })),
+    rounds: ROUNDS,
+    near: [1e-5, 1e-5],
+  });
+  if (!fit) return null;
+  const [lnVigour, lnHolding] = fit.x as Pair;
+  const { plain } = misses(fit.x);
   const known = (variance: number, day: number, before: number) =>
     Math.min(before, Math.hypot(Math.sqrt(Math.max(0, variance)), day));
   return {
     learnt: {
-      vigour: { value: Math.exp(x[0]), cv: known(c / det, F.dayCv.vigour, prior[0]) },
-      holding: { value: Math.exp(x[1]), cv: known(a / det, F.dayCv.holding, prior[1]) },
+      vigour: {
+        value: Math.exp(lnVigour),
+        cv: known(fit.covariance[0]![0]!, F.dayCv.vigour, prior[0]),
+      },
+      holding: {
+        value: Math.exp(lnHolding),
+        cv: known(fit.covariance[1]![1]!, F.dayCv.holding, prior[1]),
+      },
     },
-    marks: now.plain.length,
+    marks: plain.length,
     days: days.length,
-    miss: Math.sqrt(now.plain.reduce((sum, each) => sum + each * each, 0) / now.plain.length),
+    miss: Math.sqrt(plain.reduce((sum, each) => sum + each * each, 0) / plain.length),
   };
 }

@@ -1,4 +1,5 @@
-import { normalDraws, quantile } from '../numeric/draws';
+import { normalDraws } from '../numeric/draws';
+import { middleOf } from '../numeric/quantile';
 import { Z80 } from '../numeric/normal';
 import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '../numeric/range';
 import { ok, type Result } from '../result';
@@ -23,7 +24,7 @@ export interface RiseQuestion {
   readonly learnt?: Learnt;
   /** Rise asked for, volume over that from the bowl; null: {@link READY_SHARE} of what it can. */
   readonly wanted?: number | null;
-  /** So long it is reckoned on in its last place, for answers that lie beyond the method; `end` stays the method's. */
+  /** So long it is computed on in its last place, for answers that lie beyond the method; `end` stays the method's. */
   readonly beyondS?: number;
   /** Only the middle, without its band: for searches. */
   readonly central?: boolean;
@@ -240,13 +241,11 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
   const runs = draws.map((draw) => runOnce(question, draw, atS, wantedOf(draw), dtS));
   const low: number[] = [];
   const high: number[] = [];
-  const column = new Float64Array(runs.length);
   for (let point = 0; point < points; point += 1) {
-    runs.forEach((run, row) => (column[row] = run.volume[point] ?? 1));
-    column.sort();
-    const middle = centre.volume[point] ?? 1;
-    low.push(Math.min(middle, quantile(column, 0.1)));
-    high.push(Math.max(middle, quantile(column, 0.9)));
+    const value = centre.volume[point] ?? 1;
+    const middle = middleOf(runs.map((run) => run.volume[point] ?? 1));
+    low.push(Math.min(value, middle.low));
+    high.push(Math.max(value, middle.high));
   }
   const reached = runs.every((run) => run.wantedAtS !== null);
   const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : FERMENTATION.mostHeldCv;

@@ -120,14 +120,14 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
     const match = known
       ? ({ kind: 'sure', ingredientId: known } as const)
       : matchIngredient(name || (cell.id ?? ''), book);
-    const said = `${cell.grams ?? ''} g`;
+    const written = `${cell.grams ?? ''} g`;
     part.items.push({
       number,
-      text: `${said} ${name || (cell.id ?? '')}`,
+      text: `${written} ${name || (cell.id ?? '')}`,
       ingredientId: match.kind === 'sure' ? match.ingredientId : null,
       candidates: match.kind === 'which' ? match.candidates : [],
       readings: [
-        { said, weighed: { massG: grams.value, lowG: grams.value, highG: grams.value, by: 'mass' } },
+        { written, weighed: { massG: grams.value, lowG: grams.value, highG: grams.value, by: 'mass' } },
       ],
       weighed: { massG: grams.value, lowG: grams.value, highG: grams.value, by: 'mass' },
       percent: null,

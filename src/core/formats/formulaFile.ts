@@ -5,7 +5,7 @@ import { formulaSchema } from '../formula/formulaSchema';
 import { sizeFromWords } from '../formula/sizeFromWords';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEntrySchema';
-import { layOver } from '../ingredients/layOver';
+import { bookWith } from '../ingredients/bookWith';
 import { readAs } from '../readAs';
 import { ok, refuse, type Result } from '../result';
 import { readJson } from './readJson';
@@ -41,7 +41,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
 
 export interface ReadFormulaFile {
   readonly file: FormulaFile;
-  /** The library with the file's own ingredients over it: what the formula is to be reckoned with. */
+  /** The library with the file's own ingredients over it: what the formula is to be computed with. */
   readonly book: IngredientBook;
 }
 
@@ -72,7 +72,7 @@ export function readFormulaFile(text: string, library: IngredientBook): Result<R
   }
   const read = readAs(formulaFileV2Schema, migrated);
   if (!read.ok) return read;
-  const book = layOver(library, read.value.ingredients);
+  const book = bookWith(library, read.value.ingredients);
   if (!book.ok) return { ok: false, problem: { ...book.problem, path: `ingredients.${book.problem.path}` } };
   const problem = checkFormula(read.value.formula, book.value)[0];
   if (problem) return { ok: false, problem: { ...problem, path: `formula.${problem.path}` } };

@@ -11,7 +11,7 @@ import { ORDINARY_KIT } from '../kit/kit';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
-import { layOver } from '../ingredients/layOver';
+import { bookWith } from '../ingredients/bookWith';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { readAs } from '../readAs';
 import { ok, refuse, type Result } from '../result';
@@ -105,7 +105,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
 };
 
 /**
- * Reads a kitchen file of any version and checks it whole: shapes, unique keys, formulas that could be kept, bakes whose
+ * Reads a kitchen file of any version and checks it whole: shapes, unique keys, formulas that could be saved, bakes whose
  * events could have happened in that order. All or nothing.
  *
  * @param data the parsed JSON
@@ -126,9 +126,10 @@ export function readKitchenFile(data: unknown, book: IngredientBook): Result<Kit
 }
 
 function checkKitchenFile(file: KitchenFile, library: IngredientBook): Result<KitchenFile> {
-  const laid = layOver(library, file.ingredients);
-  if (!laid.ok) return { ok: false, problem: { ...laid.problem, path: `ingredients.${laid.problem.path}` } };
-  const book = laid.value;
+  const merged = bookWith(library, file.ingredients);
+  if (!merged.ok)
+    return { ok: false, problem: { ...merged.problem, path: `ingredients.${merged.problem.path}` } };
+  const book = merged.value;
   const formulas = new Map(file.formulas.map((formula) => [formula.key, formula]));
   if (formulas.size !== file.formulas.length) return refuse('duplicateId', 'formulas');
   if (new Set(file.bakes.map((bake) => bake.key)).size !== file.bakes.length)

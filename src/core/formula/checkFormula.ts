@@ -10,9 +10,9 @@ function duplicates(ids: readonly string[]): string[] {
 
 /**
  * What must hold of a whole formula beyond the shape of its fields (which the schema checks): ids are unique, every
- * ingredient is known, and the water is possible. Both the sheet and the server ask this before a revision is kept.
+ * ingredient is known, and the water is possible. Both the sheet and the server ask this before a revision is saved.
  *
- * @returns every problem with its path ("stages.0.lines.2.massG"), none when the formula may be kept
+ * @returns every problem with its path ("stages.0.lines.2.massG"), none when the formula may be saved
  */
 export function checkFormula(formula: Formula, book: IngredientBook): Problem[] {
   const problems: Problem[] = [];

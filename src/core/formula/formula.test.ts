@@ -35,7 +35,7 @@ const code = (formula: Formula, change: FormulaEdit): string => {
 };
 
 describe('totals', () => {
-  test('a loaf reckoned by hand', () => {
+  test('a loaf computed by hand', () => {
     const sum = totals(plainLoaf());
     expect(sum.baseG).toBe(500);
     expect(sum.doughG).toBe(980);

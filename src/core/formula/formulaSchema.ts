@@ -38,7 +38,7 @@ const stageSchema = z.strictObject({
 export type Stage = z.infer<typeof stageSchema>;
 
 /**
- * A formula as it is kept: plain data, grams inside. `percentBase` is the stated choice of what counts as 100 %:
+ * A formula as it is saved: plain data, grams inside. `percentBase` is the stated choice of what counts as 100 %:
  * the flours, starches and seed meals alone, or the binders with them.
  */
 export const formulaSchema = z.strictObject({

@@ -22,15 +22,15 @@ export function sizeFromWords<F extends Unchecked>(formula: F): F & { bakedAs?: 
   const usual =
     typeof style === 'string' && style in USUAL_SHAPE ? USUAL_SHAPE[style as keyof typeof USUAL_SHAPE] : null;
   if (bakedAs !== undefined || usual === null || !Array.isArray(steps)) return formula;
-  const said = (steps as unknown[]).map((step) => {
+  const read = (steps as unknown[]).map((step) => {
     const { kind, title, note } = (typeof step === 'object' && step !== null ? step : {}) as Record<
       string,
       unknown
     >;
     return { shapes: kind === 'shape', words: `${textOf(title)} ${textOf(note)}` };
   });
-  const across = said.flatMap(({ shapes, words }) => (shapes ? (ACROSS.exec(words)?.[1] ?? []) : []))[0];
-  const touching = usual === 'roll' && said.some(({ words }) => TOUCHING.test(words));
+  const across = read.flatMap(({ shapes, words }) => (shapes ? (ACROSS.exec(words)?.[1] ?? []) : []))[0];
+  const touching = usual === 'roll' && read.some(({ words }) => TOUCHING.test(words));
   const lengthCm =
     across !== undefined && usual !== 'tin' ? Math.min(120, Math.max(2, Number(across))) : null;
   if (!touching && lengthCm === null) return formula;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ingredientLibrary, isFlourBase } from '../ingredients';
 import { emptyFormula, type Formula, type Line } from './formula';
 
-/** Made-up formulas for tests: one to reckon by hand, and any number of random ones. */
+/** Made-up formulas for tests: one to compute by hand, and any number of random ones. */
 export const line = (ingredientId: string, massG: number, id = ingredientId): Line => ({
   id,
   ingredientId,

@@ -1,3 +1,4 @@
+import { curvedFit, linearFit, type Row } from '../numeric/leastSquares';
 import { ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
 import { bakeRun, checkBake, CENTRAL_DRAW, type BakeQuestion } from './bake';
@@ -39,33 +40,25 @@ export const READING_LIMITS = {
 export function fitOffset(readings: readonly DialReading[]): Result<OffsetFit> {
   if (readings.length > READING_LIMITS.count)
     return refuse('tooMany', 'readings', { max: READING_LIMITS.count });
-  // precision matrix [[p, q], [q, r]] and its right side
-  let p = 1 / PRIOR.sdAt200C ** 2;
-  let q = 0;
-  let r = 1 / PRIOR.sdPer100C ** 2;
-  let u = 0;
-  let v = 0;
+  const rows: Row[] = [];
   for (const [index, { dialC, trueC }] of readings.entries()) {
     const dial = within(dialC, READING_LIMITS.dialC, `readings.${index}.dialC`);
     if (!dial.ok) return dial;
     const near = { min: dialC - READING_LIMITS.mostOffC, max: dialC + READING_LIMITS.mostOffC };
     const seen = within(trueC, near, `readings.${index}.trueC`);
     if (!seen.ok) return seen;
-    const x = (dialC - 200) / 100;
-    const weight = 1 / READING_SD_C ** 2;
-    p += weight;
-    q += weight * x;
-    r += weight * x * x;
-    u += weight * (trueC - dialC);
-    v += weight * x * (trueC - dialC);
+    rows.push({ left: trueC - dialC, by: [1, (dialC - 200) / 100], sd: READING_SD_C });
   }
-  const determinant = p * r - q * q;
+  const { x, covariance } = linearFit(rows, [
+    { at: 0, sd: PRIOR.sdAt200C },
+    { at: 0, sd: PRIOR.sdPer100C },
+  ]);
   return ok({
-    at200C: (r * u - q * v) / determinant,
-    per100C: (p * v - q * u) / determinant,
-    sdAt200C: Math.sqrt(r / determinant),
-    sdPer100C: Math.sqrt(p / determinant),
-    covariance: -q / determinant,
+    at200C: x[0]!,
+    per100C: x[1]!,
+    sdAt200C: Math.sqrt(covariance[0]![0]!),
+    sdPer100C: Math.sqrt(covariance[1]![1]!),
+    covariance: covariance[0]![1]!,
     readings: readings.length,
   });
 }
@@ -99,8 +92,37 @@ export interface TraceFit {
 const POINT_SD_C = 2.5;
 const POINTS_THAT_COUNT = 8;
 
+const tracePath = (index: number, name: 'atS' | 'coreC') => `trace.${index}.${name}`;
+
+/** The points of a trace that lie inside the bake. */
+function pointsInside(trace: readonly TracePoint[], endS: number): Result<readonly TracePoint[]> {
+  if (trace.length < TRACE_LIMITS.points.min)
+    return refuse('tooSmall', 'trace', { min: TRACE_LIMITS.points.min });
+  if (trace.length > TRACE_LIMITS.points.max)
+    return refuse('tooMany', 'trace', { max: TRACE_LIMITS.points.max });
+  for (const [index, point] of trace.entries()) {
+    const time = within(point.atS, TRACE_LIMITS.atS, tracePath(index, 'atS'));
+    if (!time.ok) return time;
+    const core = within(point.coreC, TRACE_LIMITS.coreC, tracePath(index, 'coreC'));
+    if (!core.ok) return core;
+  }
+  const inside = trace.filter((point) => point.atS <= endS);
+  return inside.length < TRACE_LIMITS.points.min ? refuse('notSolvable', 'trace') : ok(inside);
+}
+
+/** The core at the times of the points, °C, linear between the run's own. */
+function coreAt(points: readonly TracePoint[], atS: readonly number[], coreC: readonly number[]): number[] {
+  let high = 1;
+  return points.map((point) => {
+    while (high < atS.length - 1 && atS[high]! < point.atS) high += 1;
+    while (high > 1 && atS[high - 1]! > point.atS) high -= 1;
+    const share = (point.atS - atS[high - 1]!) / (atS[high]! - atS[high - 1]!);
+    return coreC[high - 1]! + share * (coreC[high]! - coreC[high - 1]!);
+  });
+}
+
 /**
- * Fits offset and heat transfer of the oven to a probe trace: Gauss-Newton on (offset, ln transfer) with what is known of them as
+ * Fits offset and heat transfer of the oven to a probe trace: least squares on (offset, ln transfer) with what is known of them as
  * prior, derivatives by differences on the coarse grid. About a dozen runs.
  *
  * @param question the bake the probe was in, with the oven as known so far
@@ -109,80 +131,46 @@ const POINTS_THAT_COUNT = 8;
 export function fitTrace(question: BakeQuestion, trace: readonly TracePoint[]): Result<TraceFit> {
   const checked = checkBake(question);
   if (!checked.ok) return checked;
-  if (trace.length < TRACE_LIMITS.points.min)
-    return refuse('tooSmall', 'trace', { min: TRACE_LIMITS.points.min });
-  if (trace.length > TRACE_LIMITS.points.max)
-    return refuse('tooMany', 'trace', { max: TRACE_LIMITS.points.max });
-  for (const [index, point] of trace.entries()) {
-    const time = within(point.atS, TRACE_LIMITS.atS, `trace.${index}.atS`);
-    if (!time.ok) return time;
-    const core = within(point.coreC, TRACE_LIMITS.coreC, `trace.${index}.coreC`);
-    if (!core.ok) return core;
-  }
   const { oven } = question;
-  const endS = question.phases.reduce((sum, phase) => sum + phase.durationS, 0);
-  const inside = trace.filter((point) => point.atS <= endS);
-  if (inside.length < TRACE_LIMITS.points.min) return refuse('notSolvable', 'trace');
-  const weight = Math.min(1, POINTS_THAT_COUNT / inside.length) / POINT_SD_C ** 2;
-  const model = (offsetC: number, lnTransfer: number): number[] => {
-    const run = bakeRun(
-      question,
-      { ...CENTRAL_DRAW, offsetC: offsetC - oven.offsetC, transfer: Math.exp(lnTransfer) / oven.transfer },
-      'coarse',
-      240,
-    );
+  const found = pointsInside(
+    trace,
+    question.phases.reduce((sum, phase) => sum + phase.durationS, 0),
+  );
+  if (!found.ok) return found;
+  const inside = found.value;
+  const missesC = ([offsetC, lnTransfer]: readonly number[]): number[] => {
+    const draw = {
+      ...CENTRAL_DRAW,
+      offsetC: offsetC! - oven.offsetC,
+      transfer: Math.exp(lnTransfer!) / oven.transfer,
+    };
+    const run = bakeRun(question, draw, 'coarse', 240);
     if (!run.ok) return inside.map(() => Number.NaN);
-    const { atS, coreC } = run.value;
-    let high = 1;
-    return inside.map((point) => {
-      while (high < atS.length - 1 && atS[high]! < point.atS) high += 1;
-      while (high > 1 && atS[high - 1]! > point.atS) high -= 1;
-      const share = (point.atS - atS[high - 1]!) / (atS[high]! - atS[high - 1]!);
-      return coreC[high - 1]! + share * (coreC[high]! - coreC[high - 1]!);
-    });
+    return coreAt(inside, run.value.atS, run.value.coreC).map((coreC, index) => coreC - inside[index]!.coreC);
   };
-  const priorOffset = oven.offsetC;
-  const priorLn = Math.log(oven.transfer);
-  let offsetC = priorOffset;
-  let ln = priorLn;
-  let spread: [number, number] = [oven.offsetSdC, oven.transferCv];
-  let miss = Infinity;
-  let settled = false;
-  for (let round = 0; round < 6 && !settled; round += 1) {
-    const now = model(offsetC, ln);
-    const byOffset = model(offsetC + 3, ln);
-    const byLn = model(offsetC, ln + 0.05);
-    let p = 1 / oven.offsetSdC ** 2;
-    let r = 1 / oven.transferCv ** 2;
-    let q = 0;
-    let u = (priorOffset - offsetC) / oven.offsetSdC ** 2;
-    let v = (priorLn - ln) / oven.transferCv ** 2;
-    let squares = 0;
-    inside.forEach((point, index) => {
-      const left = point.coreC - now[index]!;
-      const a = (byOffset[index]! - now[index]!) / 3;
-      const b = (byLn[index]! - now[index]!) / 0.05;
-      p += weight * a * a;
-      q += weight * a * b;
-      r += weight * b * b;
-      u += weight * a * left;
-      v += weight * b * left;
-      squares += left * left;
-    });
-    miss = Math.sqrt(squares / inside.length);
-    const determinant = p * r - q * q;
-    if (!(determinant > 0)) return refuse('notSolvable', 'trace');
-    const moveOffset = Math.max(-25, Math.min(25, (r * u - q * v) / determinant));
-    const moveLn = Math.max(-0.35, Math.min(0.35, (p * v - q * u) / determinant));
-    offsetC = Math.max(PHASE_LIMITS.offsetC.min, Math.min(PHASE_LIMITS.offsetC.max, offsetC + moveOffset));
-    ln += moveLn;
-    spread = [Math.sqrt(r / determinant), Math.sqrt(p / determinant)];
-    settled = Math.abs(moveOffset) < 0.3 && Math.abs(moveLn) < 0.01;
-  }
-  if (!settled || !(miss < 12)) return refuse('notSolvable', 'trace');
+  const pointSdC = POINT_SD_C / Math.sqrt(Math.min(1, POINTS_THAT_COUNT / inside.length));
+  const fit = curvedFit({
+    misses: (x) => missesC(x).map((missC) => missC / pointSdC),
+    prior: [
+      { at: oven.offsetC, sd: oven.offsetSdC },
+      { at: Math.log(oven.transfer), sd: oven.transferCv },
+    ],
+    steps: [3, 0.05],
+    bounds: [
+      { ...PHASE_LIMITS.offsetC, move: 25 },
+      { min: Math.log(0.05), max: Math.log(20), move: 0.35 },
+    ],
+    rounds: 6,
+    near: [0.3, 0.01],
+  });
+  if (!fit?.settled) return refuse('notSolvable', 'trace');
+  const [offsetC, lnTransfer] = fit.x as readonly [number, number];
+  const missC = Math.sqrt(missesC(fit.x).reduce((sum, each) => sum + each * each, 0) / inside.length);
+  if (!(missC < 12)) return refuse('notSolvable', 'trace');
+  const sd = (column: number) => Math.sqrt(fit.covariance[column]![column]!);
   return ok({
-    oven: { offsetC, offsetSdC: spread[0], transfer: Math.exp(ln), transferCv: spread[1] },
-    missC: miss,
+    oven: { offsetC, offsetSdC: sd(0), transfer: Math.exp(lnTransfer), transferCv: sd(1) },
+    missC,
     points: inside.length,
   });
 }

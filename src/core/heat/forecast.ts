@@ -1,5 +1,6 @@
 import { normalDraws } from '../numeric/draws';
-import { dominant, maybeRangeOf, rangeOf, shareOf, type MaybeRange, type Range } from '../numeric/range';
+import { quantileOf } from '../numeric/quantile';
+import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '../numeric/range';
 import { ok, type Result } from '../result';
 import { bakeRun, CENTRAL_DRAW, type BakeQuestion, type BakeRun, type HeatDraw } from './bake';
 import { HEAT } from './parameters';
@@ -163,7 +164,7 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   // the rim of a topped disc browns as one that was never covered
   const rim = question.phases.some(({ topped }) => topped) ? bakeRun(uncovered(question)) : shown;
   const shifted = (tS: number, share: number): number =>
-    shareOf(
+    quantileOf(
       runs.map((each) => at(each, each.coreC, tS) - at(plain.value, plain.value.coreC, tS)),
       share,
     );

@@ -217,7 +217,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     const latent = kgPerM2S === 0 ? 0 : latentJPerKg(skin);
     const inside = tempC[cell]!;
     const next = (pull + inner * inside - kgPerM2S * latent) / (h + inner);
-    // evaporation was reckoned at the skin's last temperature: halfway keeps the two from chasing each other
+    // evaporation was computed at the skin's last temperature: halfway keeps the two from chasing each other
     skinC[edge] = kgPerM2S === 0 ? next : 0.5 * (skin + next);
     state.skinWater[edge] = dry;
     const intoSkin = pull - h * next;

@@ -58,7 +58,7 @@ export interface Ingredient {
   /** What it is made of when it is a mixture the sheet takes apart (a starter is flour and water), mass shares. */
   readonly madeOf: readonly { readonly ingredientId: string; readonly share: number }[] | null;
   /**
-   * Of a bought mixture whose shares are not printed: how unsure that leaves the water it drinks, relative sd; its parts' own spread
+   * Of a bought mixture whose shares are not printed: how unsure that leaves the water it absorbs, relative sd; its parts' own spread
    * apart. Absent where the shares are known.
    */
   readonly thirstCv?: number;

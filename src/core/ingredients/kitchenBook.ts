@@ -1,10 +1,10 @@
 import { ok, type Result } from '../result';
 import { libraryBook, type IngredientBook } from './ingredientBook';
 import type { KitchenEntry } from './kitchenEntrySchema';
-import { layOver } from './layOver';
+import { bookWith } from './bookWith';
 
-/** A kitchen's entry as it is kept. Put away, it is no longer offered, but the formulas that use it still know it. */
-export interface KeptIngredient {
+/** A kitchen's entry as it is saved. Put away, it is no longer offered, but the formulas that use it still know it. */
+export interface StoredEntry {
   readonly id: string;
   readonly version: number;
   readonly away: boolean;
@@ -15,16 +15,16 @@ export interface KeptIngredient {
  * The same, whatever is wrong with single entries: one that does not fit (a blend of something that could not be read) is left out,
  * and with it what is made of it, until the rest makes a book.
  */
-export function sparingBook(kept: readonly KeptIngredient[]): {
+export function sparingBook(stored: readonly StoredEntry[]): {
   readonly book: IngredientBook;
-  readonly leftOut: readonly KeptIngredient[];
+  readonly leftOut: readonly StoredEntry[];
 } {
-  let rest = kept.filter(({ away, entry }) => !away || entry.kind !== 'bag');
-  const leftOut: KeptIngredient[] = [];
+  let rest = stored.filter(({ away, entry }) => !away || entry.kind !== 'bag');
+  const leftOut: StoredEntry[] = [];
   for (;;) {
-    const laid = kitchenBook(rest);
-    if (laid.ok) return { book: laid.value, leftOut };
-    const at = Number(laid.problem.path.split('.')[0]);
+    const merged = kitchenBook(rest);
+    if (merged.ok) return { book: merged.value, leftOut };
+    const at = Number(merged.problem.path.split('.')[0]);
     const bad = rest[at] ?? rest[0];
     if (!bad) return { book: libraryBook, leftOut };
     leftOut.push(bad);
@@ -33,10 +33,10 @@ export function sparingBook(kept: readonly KeptIngredient[]): {
 }
 
 /** The library with a kitchen's entries over it. A bag that was put away leaves the library's figures standing. */
-export const kitchenBook = (kept: readonly KeptIngredient[]): Result<IngredientBook> =>
-  kept.length === 0
+export const kitchenBook = (stored: readonly StoredEntry[]): Result<IngredientBook> =>
+  stored.length === 0
     ? ok(libraryBook)
-    : layOver(
+    : bookWith(
         libraryBook,
-        kept.filter(({ away, entry }) => !away || entry.kind !== 'bag').map(({ entry }) => entry),
+        stored.filter(({ away, entry }) => !away || entry.kind !== 'bag').map(({ entry }) => entry),
       );

@@ -1,6 +1,6 @@
 import { readAs } from '../readAs';
 import { libraryBook, PARTS, type BagEntry, type BlendEntry, type OwnEntry } from '.';
-import { kitchenBook, type KeptIngredient } from './kitchenBook';
+import { kitchenBook, type StoredEntry } from './kitchenBook';
 import { kitchenEntrySchema } from './kitchenEntrySchema';
 import { ownFlour } from './testIngredients';
 
@@ -20,14 +20,14 @@ const problem = (entry: unknown) => {
   const read = readAs(kitchenEntrySchema, entry);
   return read.ok ? null : [read.problem.code, read.problem.path];
 };
-const kept = (entry: KeptIngredient['entry'], away = false): KeptIngredient => ({
+const stored = (entry: StoredEntry['entry'], away = false): StoredEntry => ({
   id: entry.id,
   version: 1,
   away,
   entry,
 });
 
-test('the three kinds may be kept as they are', () => {
+test('the three kinds may be saved as they are', () => {
   for (const entry of [own, blend, bag]) expect(problem(entry)).toBeNull();
 });
 
@@ -83,15 +83,15 @@ test.each([
 });
 
 test('put away: a bag leaves the library standing, a blend stays known to what uses it', () => {
-  const book = (...entries: KeptIngredient[]) => {
-    const laid = kitchenBook(entries);
-    if (!laid.ok) throw new Error(laid.problem.code);
-    return laid.value;
+  const book = (...entries: StoredEntry[]) => {
+    const merged = kitchenBook(entries);
+    if (!merged.ok) throw new Error(merged.problem.code);
+    return merged.value;
   };
   expect(book()).toBe(libraryBook);
-  expect(book(kept(bag)).get('tapioca-starch')!.mostShare).toBe(44);
-  expect(book(kept(bag, true)).get('tapioca-starch')).toBe(libraryBook.get('tapioca-starch'));
-  const jar = book(kept(own), kept(blend, true)).get('own-jar')!;
+  expect(book(stored(bag)).get('tapioca-starch')!.mostShare).toBe(44);
+  expect(book(stored(bag, true)).get('tapioca-starch')).toBe(libraryBook.get('tapioca-starch'));
+  const jar = book(stored(own), stored(blend, true)).get('own-jar')!;
   expect(jar.madeOf!.map(({ share }) => share)).toEqual([0.7, 0.3]);
   for (const part of PARTS) {
     const mean = 0.7 * own.per100g[part].value + 0.3 * libraryBook.get('tapioca-starch')!.per100g[part].value;

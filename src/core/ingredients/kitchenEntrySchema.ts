@@ -71,7 +71,7 @@ const ownEntrySchema = z.strictObject({
   smokePointC: number(ENTRY_LIMITS.smokePointC).nullable(),
 });
 
-/** A mixture of other ingredients: a jar blend, a starter, a gel kept ready. Its figures follow from its parts. */
+/** A mixture of other ingredients: a jar blend, a starter, a gel saved ready. Its figures follow from its parts. */
 const blendEntrySchema = z.strictObject({
   kind: z.literal('blend'),
   id: ownId,
@@ -84,11 +84,11 @@ const blendEntrySchema = z.strictObject({
     .max(ENTRY_LIMITS.blendParts),
   /** Weighed out as grams; the density of the jar, where the baker has measured it. */
   densityGPerMl: density.nullable(),
-  /** Estimated from a label: how unsure its shares leave the water it drinks, relative sd. */
+  /** Estimated from a label: how unsure its shares leave the water it absorbs, relative sd. */
   thirstCv: z.number().min(0).max(1).optional(),
 });
 
-/** The bag at hand of something the library knows: only what differs from the library is kept. */
+/** The bag at hand of something the library knows: only what differs from the library is saved. */
 const bagEntrySchema = z.strictObject({
   kind: z.literal('bag'),
   id: ingredientId,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readAs } from '../readAs';
 import {
   estimateFromLabel,
-  layOver,
+  bookWith,
   libraryBook,
   lookAlikesOf,
   PARTS,
@@ -21,7 +21,7 @@ const bag: KitchenEntry = {
 }; // prettier-ignore
 
 test('a bag replaces what it states and nothing else', () => {
-  const book = layOver(libraryBook, [bag]);
+  const book = bookWith(libraryBook, [bag]);
   if (!book.ok) throw new Error();
   const mine = book.value.get('white-rice-flour')!;
   const library = libraryBook.get('white-rice-flour')!;
@@ -39,7 +39,7 @@ test('a bag may hold more allergens than the library knows, never fewer', () => 
     source: '',
     changes: { allergens: ['soya'] },
   };
-  const book = layOver(libraryBook, [untick]);
+  const book = bookWith(libraryBook, [untick]);
   expect(book.ok && book.value.get('egg-whole')!.allergens).toEqual(['egg', 'soya']);
 });
 
@@ -59,7 +59,7 @@ test('blends of blends, in any order, are as their parts; marks go through', () 
       ['oat-flour-certified', 200],
     ]),
   ];
-  const book = layOver(libraryBook, entries);
+  const book = bookWith(libraryBook, entries);
   if (!book.ok) throw new Error();
   const sponge = book.value.get('own-sponge')!;
   expect(sponge.allergens).toEqual(['maize']);
@@ -73,8 +73,8 @@ test('blends of blends, in any order, are as their parts; marks go through', () 
 
 test('what can’t be is refused with its entry', () => {
   const problem = (entries: KitchenEntry[]) => {
-    const laid = layOver(libraryBook, entries);
-    return laid.ok ? null : [laid.problem.code, laid.problem.path];
+    const merged = bookWith(libraryBook, entries);
+    return merged.ok ? null : [merged.problem.code, merged.problem.path];
   };
   expect(problem([blend('own-a', [['own-b', 1]]), blend('own-b', [['own-a', 1]])])).toEqual([
     'cycle',

@@ -33,7 +33,7 @@ const ovenSchema = z.strictObject({
 });
 
 /**
- * What a kitchen has and how it is: read by the models wherever a bake is reckoned. Figures nobody has measured are null and
+ * What a kitchen has and how it is: read by the models wherever a bake is computed. Figures nobody has measured are null and
  * ordinary ones are taken.
  */
 export const kitSchema = z

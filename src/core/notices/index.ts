@@ -1,2 +1,4 @@
-export { reckon, type Reckoning } from './reckon';
-export { noticesOf, STYLE_BANDS, type Notice } from './notices';
+export { formulaAnswers, type FormulaAnswers } from './formulaAnswers';
+export type { Notice } from './notice';
+export { noticesOf } from './notices';
+export { STYLE_BANDS } from './styleBands';

@@ -47,13 +47,3 @@ export function normalAbove(p: number): number {
   const r = q * q;
   return (horner(a, r) * q) / (horner(b, r) * r + 1);
 }
-
-/** The value below which a share of the sorted draws lies, linear between them. */
-export function quantile(sorted: ArrayLike<number>, share: number): number {
-  const at = share * (sorted.length - 1);
-  const low = Math.floor(at);
-  const high = Math.min(sorted.length - 1, low + 1);
-  const from = sorted[low] ?? Number.NaN;
-  const to = sorted[high] ?? Number.NaN;
-  return from === to ? from : from + (to - from) * (at - low);
-}

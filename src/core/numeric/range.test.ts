@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { normalAbove, normalDraws, quantile } from './draws';
+import { normalAbove, normalDraws } from './draws';
+import { quantile } from './quantile';
 import { normalBelow } from './normal';
 import { dominant, maybeRangeOf, rangeOf } from './range';
 

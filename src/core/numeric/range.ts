@@ -1,4 +1,4 @@
-import { quantile } from './draws';
+import { middleOf, quantileOf } from './quantile';
 
 /** A central value and its 80 % interval. */
 export interface Range {
@@ -16,30 +16,18 @@ export interface MaybeRange {
   readonly chance: number;
 }
 
-const rising = (values: readonly number[]): number[] => [...values].sort((a, b) => a - b);
-
-/** The value below which a share of the draws lies. */
-export const shareOf = (values: readonly number[], share: number): number => quantile(rising(values), share);
-
 /** The interval that draws give a central value; it always holds that value. */
 export function rangeOf(value: number, drawn: readonly number[]): Range {
-  const sorted = rising(drawn);
-  return {
-    value,
-    low: Math.min(value, quantile(sorted, 0.1)),
-    high: Math.max(value, quantile(sorted, 0.9)),
-  };
+  const { low, high } = middleOf(drawn);
+  return { value, low: Math.min(value, low), high: Math.max(value, high) };
 }
 
 /** As {@link rangeOf}; never reached counts as later than all that is, so the interval's late end may be open. */
 export function maybeRangeOf(value: number | null, drawn: readonly (number | null)[]): MaybeRange {
-  const sorted = rising(drawn.map((each) => each ?? Infinity));
-  const end = (share: number) => {
-    const at = quantile(sorted, share);
-    return Number.isFinite(at) ? at : null;
-  };
-  const low = end(0.1);
-  const high = end(0.9);
+  const middle = middleOf(drawn.map((each) => each ?? Infinity));
+  const end = (at: number) => (Number.isFinite(at) ? at : null);
+  const low = end(middle.low);
+  const high = end(middle.high);
   return {
     value,
     low: value !== null && low !== null ? Math.min(low, value) : low,

@@ -2,7 +2,7 @@ import { allergenStatement } from '../cautions';
 import { leaveOut } from '../adjust';
 import { allLines, emptyFormula, type Formula } from '../formula';
 import { line } from '../formula/testFormulas';
-import { layOver, libraryBook, type BlendEntry, type KitchenEntry } from '../ingredients';
+import { bookWith, libraryBook, type BlendEntry, type KitchenEntry } from '../ingredients';
 import { ownFlour } from '../ingredients/testIngredients';
 import { predict } from '.';
 
@@ -19,12 +19,12 @@ const jar: BlendEntry = {
   kind: 'blend', id: 'own-jar', name: 'Whole jar', alsoCalled: [], source: '', role: 'flour', densityGPerMl: null,
   parts: PARTS.map(([ingredientId, massG]) => ({ ingredientId, massG })),
 }; // prettier-ignore
-const bookWith = (...entries: KitchenEntry[]) => {
-  const laid = layOver(libraryBook, entries);
-  if (!laid.ok) throw new Error(laid.problem.code);
-  return laid.value;
+const libraryWith = (...entries: KitchenEntry[]) => {
+  const merged = bookWith(libraryBook, entries);
+  if (!merged.ok) throw new Error(merged.problem.code);
+  return merged.value;
 };
-const book = bookWith(jar);
+const book = libraryWith(jar);
 const jarG = PARTS.reduce((sum, [, massG]) => sum + massG, 0);
 const dough = (...lines: (readonly [string, number])[]): Formula => ({
   ...emptyFormula('Twice', 's'),
@@ -80,7 +80,7 @@ test('what is avoided leaves the jar too, and the rest of the jar stays', () => 
 });
 
 test('a part nothing stands in for is named, and only it goes', () => {
-  const nutty = bookWith({ ...jar, parts: [{ ingredientId: 'white-rice-flour', massG: 90 }, { ingredientId: 'own-nuts', massG: 10 }] }, {
+  const nutty = libraryWith({ ...jar, parts: [{ ingredientId: 'white-rice-flour', massG: 90 }, { ingredientId: 'own-nuts', massG: 10 }] }, {
     ...ownFlour('own-nuts', 'Nut dust'), allergens: ['treeNuts'],
   }); // prettier-ignore
   const made = leaveOut(dough(['own-jar', 500], ...wet), 'treeNuts', nutty, newId);
@@ -91,7 +91,7 @@ test('a part nothing stands in for is named, and only it goes', () => {
 });
 
 test('a starter of one’s own lifts, a binder of one’s own binds, an oat stays an oat', () => {
-  const mine = bookWith(
+  const mine = libraryWith(
     { ...jar, id: 'own-sponge', role: 'starter', parts: [{ ingredientId: 'millet-flour', massG: 1 }, { ingredientId: 'water', massG: 1 }] },
     { ...ownFlour('own-gum', 'Gate gum'), family: 'binder', roles: ['binder'], absorption: { gPerG: { value: 10, sd: 1 }, tauMin: 8 } },
     { ...ownFlour('own-oats', 'Gate oats'), gluten: 'free' },

@@ -10,8 +10,8 @@ import type { Formula } from '../formula/formula';
 import type { Nutrition } from '../formula/nutrition';
 import type { YeastDose } from '../formula/yeast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import type { Notice } from '../notices/notices';
-import { reckon } from '../notices/reckon';
+import type { Notice } from '../notices/notice';
+import { formulaAnswers } from '../notices/formulaAnswers';
 import type { Problem } from '../result';
 import { doughBody, type DoughBody } from '../vessel/vessel';
 import { ORDINARY_OVENS } from '../heat/oven';
@@ -116,7 +116,7 @@ export function predict(
   book: IngredientBook,
   day: PredictionDay = ORDINARY_DAY,
 ): Prediction {
-  const { totals, consistency, nutrition, yeast, notices, cautions } = reckon(formula, book);
+  const { totals, consistency, nutrition, yeast, notices, cautions } = formulaAnswers(formula, book);
   const temperature = waterTemperatureFor(formula, book, day);
   const now = consistency && waterState(consistency.balance, 0);
   const rested = consistency && waterState(consistency.balance, consistency.balance.restMin);

@@ -211,15 +211,15 @@ export function meantOtherwise(
   book: IngredientBook,
 ): readonly string[] {
   const named = new Set(wordsOf(name));
-  const said = wordsOf(remark.replace(/\b(?:not|no|without|never)\b.*$/i, '')).filter(
+  const mentioned = wordsOf(remark.replace(/\b(?:not|no|without|never)\b.*$/i, '')).filter(
     (word) => !HARMLESS.has(word),
   );
   const others = aliasesOf(book).filter(
     ({ words, ids }) =>
       !ids.includes(ingredientId) &&
       words.length > 1 &&
-      words.some((word) => said.includes(word)) &&
-      words.every((word) => said.includes(word) || named.has(word)) &&
+      words.some((word) => mentioned.includes(word)) &&
+      words.every((word) => mentioned.includes(word) || named.has(word)) &&
       words.some((word) => named.has(word)),
   );
   return [...new Set(others.flatMap(({ ids }) => ids))].slice(0, 5);

@@ -22,7 +22,7 @@ export type Asking =
 
 /** One amount on the line, in the words it was written, and what it weighs. */
 export interface Reading {
-  readonly said: string;
+  readonly written: string;
   readonly weighed: Weighed;
 }
 
@@ -47,7 +47,7 @@ const BETWEEN = /^[()[\]/|,;:=–—\-~.]$/;
 
 interface Found {
   readonly phrase: Phrase;
-  readonly said: string;
+  readonly written: string;
 }
 
 /** All amounts of a line. A number that no unit follows counts only where the line starts with it or ends in it. */
@@ -62,7 +62,7 @@ function amountsIn(text: string, tokens: readonly Token[]): Found[] {
     }
     const bare = phrase.terms.every((term) => !term.unit && !term.each && !term.size);
     if (!bare || at === 0 || phrase.to === tokens.length) {
-      found.push({ phrase, said: text.slice(tokens[at]?.from, last.to).trim() });
+      found.push({ phrase, written: text.slice(tokens[at]?.from, last.to).trim() });
     }
     at = phrase.to;
   }
@@ -183,9 +183,9 @@ export function readIngredientLine(
   const context = { system, bareUnitG: null, baseG: null };
   const readings = amounts
     .filter((amount) => !percents.includes(amount))
-    .flatMap(({ phrase, said }): Reading[] => {
+    .flatMap(({ phrase, written }): Reading[] => {
       const weighed = weigh(phrase, ingredient, context);
-      return weighed.ok ? [{ said, weighed: weighed.value }] : [];
+      return weighed.ok ? [{ written, weighed: weighed.value }] : [];
     });
   const unread = amounts.length - percents.length - readings.length;
   const best = [...readings].sort((a, b) => exactest(a.weighed, b.weighed))[0];

@@ -61,7 +61,7 @@ test('a recipe with parts, mixed units, a method and a slip in its temperatures'
   ]);
   expect(reading.parts.map(({ name }) => name)).toEqual(['For the starter', 'Dry ingredients', 'Wet']);
   expect(reading.contradictions).toHaveLength(1);
-  expect(reading.contradictions[0]).toMatchObject({ said: '350 °F / 220 °C', secondC: 220 });
+  expect(reading.contradictions[0]).toMatchObject({ written: '350 °F / 220 °C', secondC: 220 });
   expect(reading.steps.map(({ kind, minS, maxS, tempC }) => [kind, minS, maxS, tempC])).toEqual([
     ['mix', 300, null, null],
     ['rest', 1800, 2400, null],
@@ -116,7 +116,7 @@ test('other layouts: markdown, a table with percentages, no headings at all, win
     'Flat one\nIngredient | weight | %\n---|---|---\nMillet flour | 300 g | 60 %\nPotato starch | 200 g | 30 %\nWater | 400 g | 80 %',
   );
   expect(sheetOfRecipe(table, new Map(), libraryBook, ids()).percentOff).toEqual([
-    { number: 5, said: 30, is: 40 },
+    { number: 5, written: 30, is: 40 },
   ]);
 
   const percents = read('White rice flour 60%\nTapioca starch 40%\nWater 95%\nSalt 2%');

@@ -104,7 +104,7 @@ test.each([
 
 test('two scales that disagree are told, and neither is taken', () => {
   expect(heatContradictions('Bake at 350 °F / 220 °C.')).toMatchObject([
-    { said: '350 °F / 220 °C', secondC: 220 },
+    { written: '350 °F / 220 °C', secondC: 220 },
   ]);
   expect(heatContradictions('Bake at 220 °C (425 °F).')).toEqual([]);
   expect(heatContradictions('Bake at 180 °C or 350 F.')).toEqual([]);
@@ -117,7 +117,7 @@ test('a temperature that can’t be one of that step stays in the words alone', 
   expect(steps('Proof at 90 °C for an hour.')).toEqual([['proof', 3600, null, null]]);
 });
 
-test('no word is lost, and every step may be kept, whatever the paragraph', () => {
+test('no word is lost, and every step may be saved, whatever the paragraph', () => {
   const word = fc.constantFrom(
     'Mix',
     'rest',

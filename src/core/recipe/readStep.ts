@@ -5,7 +5,7 @@ import { fahrenheitToCelsius } from '../units/temperature';
 
 /** A temperature printed twice, the two not the same: "350 °F / 220 °C". */
 export interface HeatContradiction {
-  readonly said: string;
+  readonly written: string;
   readonly firstC: number;
   readonly secondC: number;
 }
@@ -85,14 +85,14 @@ const DEGREES =
 /** All temperatures of a text, °C, with where they stand. */
 function temperaturesIn(
   text: string,
-): { tempC: number; fahrenheit: boolean; said: string; from: number; to: number }[] {
+): { tempC: number; fahrenheit: boolean; written: string; from: number; to: number }[] {
   return [...text.matchAll(DEGREES)].map((found) => {
     const fahrenheit = /f/i.test(found[3] ?? found[4] ?? 'c');
     const value = found[2] ? (Number(found[1]) + Number(found[2])) / 2 : Number(found[1]);
     return {
       tempC: fahrenheit ? fahrenheitToCelsius(value) : value,
       fahrenheit,
-      said: found[0],
+      written: found[0],
       from: found.index,
       to: found.index + found[0].length,
     };
@@ -108,7 +108,7 @@ export function heatContradictions(text: string): HeatContradiction[] {
     const between = text.slice(first.to, second.from);
     if (!/^[\s/(,–-]*(?:or|=)?[\s/(]*$/.test(between)) return [];
     if (Math.abs(first.tempC - second.tempC) <= 9) return [];
-    return [{ said: text.slice(first.from, second.to), firstC: first.tempC, secondC: second.tempC }];
+    return [{ written: text.slice(first.from, second.to), firstC: first.tempC, secondC: second.tempC }];
   });
 }
 

@@ -19,7 +19,7 @@ export interface SheetOfRecipe {
   /** Lines with a question still open; the sheet can be made once there are none. */
   readonly open: readonly number[];
   /** Baker's percentages printed in the text that the weights do not bear out. */
-  readonly percentOff: readonly { readonly number: number; readonly said: number; readonly is: number }[];
+  readonly percentOff: readonly { readonly number: number; readonly written: number; readonly is: number }[];
   /** Letters of "about it" that a sheet has no room for; what is cut off is the end. */
   readonly cutLetters: number;
   /** The base taken where the text gave percentages only, g. */
@@ -33,9 +33,9 @@ function measuredOf({
   weighed,
   readings,
 }: RecipeReading['parts'][number]['items'][number]): Pick<Line, 'measured'> {
-  const said = readings.find((reading) => reading.weighed === weighed)?.said;
-  if (!weighed || !said || weighed.highG - weighed.lowG < 0.01) return {};
-  return { measured: { said: said.slice(0, 60), lowG: weighed.lowG, highG: weighed.highG } };
+  const written = readings.find((reading) => reading.weighed === weighed)?.written;
+  if (!weighed || !written || weighed.highG - weighed.lowG < 0.01) return {};
+  return { measured: { said: written.slice(0, 60), lowG: weighed.lowG, highG: weighed.highG } };
 }
 
 /**
@@ -132,7 +132,7 @@ export function sheetOfRecipe(
       const is = totals.linePercent.get(lineId) ?? null;
       return is === null || Math.abs(is - percent) <= Math.max(1, 0.04 * percent)
         ? []
-        : [{ number, said: percent, is }];
+        : [{ number, written: percent, is }];
     }),
     assumedBaseG: percentOnly ? PERCENT_BASE_G : null,
   };

@@ -44,7 +44,7 @@ export type SaveIngredient = z.infer<typeof saveIngredientSchema>;
 
 export const saveKitSchema = z.strictObject({
   requestId,
-  /** The version the writer had before its eyes; 0 when nothing was kept yet. */
+  /** The version the writer had before its eyes; 0 when nothing was saved yet. */
   seen: z.number().int().min(0).max(1_000_000_000),
   kit: kitSchema,
 });

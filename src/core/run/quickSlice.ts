@@ -3,7 +3,7 @@ import type { Formula } from '../formula/formula';
 import { bakeRun, CENTRAL_DRAW } from '../heat/bake';
 import { heatingEndS, uncovered } from '../heat/forecast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { reckon } from '../notices/reckon';
+import { formulaAnswers } from '../notices/formulaAnswers';
 import { sliceOf, type SliceFigures } from '../slice/slice';
 import { bakeQuestionOf, bodyToDraw, type RunFeel } from './forecastRun';
 import { runOf, type Run, type RunKitchen } from './runOf';
@@ -19,15 +19,15 @@ export interface SliceQuestion {
 }
 
 /**
- * What {@link quickSlice} would have to reckon for a formula in a kitchen; about a millisecond.
- * @returns null where a formula has no bake that could be reckoned
+ * What {@link quickSlice} would have to compute for a formula in a kitchen; about a millisecond.
+ * @returns null where a formula has no bake that could be computed
  */
 export function sliceQuestion(
   formula: Formula,
   book: IngredientBook,
   kitchen: RunKitchen,
 ): SliceQuestion | null {
-  const { totals, consistency } = reckon(formula, book);
+  const { totals, consistency } = formulaAnswers(formula, book);
   const run = runOf(formula, book, totals, consistency, kitchen);
   if (!run.ok || !consistency) return null;
   const { rise, bake } = run.value;

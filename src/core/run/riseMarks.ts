@@ -3,7 +3,7 @@ import type { RiseObservation } from '../fermentation/learnRise';
 import type { Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { MethodStep } from '../method/step';
-import { reckon } from '../notices/reckon';
+import { formulaAnswers } from '../notices/formulaAnswers';
 import { BESIDE, HEATS, runOf, stepS, type RunKitchen } from './runOf';
 
 /** A jar takes the room's warmth at once: some 80 g in a glass. */
@@ -56,7 +56,7 @@ export function riseObservations(
     steps: [...sheet.steps.slice(0, lastMix + 1), ...steps],
     usualYield: { ...formula.usualYield, pieceMassG: sheet.pieces.doughG },
   };
-  const { totals, consistency } = reckon(made, book);
+  const { totals, consistency } = formulaAnswers(made, book);
   const run = runOf(made, book, totals, consistency, kitchen);
   if (!run.ok) return [];
   // left standing in its last place until the last mark

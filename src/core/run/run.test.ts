@@ -6,7 +6,7 @@ import { libraryBook } from '../ingredients';
 import { kitchenBook } from '../ingredients/kitchenBook';
 import { heatOven, ORDINARY_KIT, readProbeTrace, runKitchenOf } from '../kit';
 import { kitSchema } from '../kit/kitSchema';
-import { reckon } from '../notices';
+import { formulaAnswers } from '../notices';
 import {
   bakedAsOf,
   forecastRun,
@@ -23,15 +23,15 @@ import { stepHeat } from './stepHeat';
 
 const demo = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
 if (!demo.ok) throw new Error('the demo kitchen cannot be read');
-const laid = kitchenBook(
+const merged = kitchenBook(
   demo.value.ingredients.map((entry) => ({ id: entry.id, version: 1, away: false, entry })),
 );
-const book = laid.ok ? laid.value : libraryBook;
+const book = merged.ok ? merged.value : libraryBook;
 const formulas = demo.value.formulas.map(({ revisions }) => revisions[revisions.length - 1]!.formula);
 const named = (name: string) => formulas.find((formula) => formula.name.startsWith(name))!;
 
 function forecast(formula: (typeof formulas)[number], kitchen = ORDINARY_KITCHEN): RunForecast {
-  const { totals, consistency } = reckon(formula, book);
+  const { totals, consistency } = formulaAnswers(formula, book);
   const run = runOf(formula, book, totals, consistency, kitchen);
   if (!run.ok || !consistency) throw new Error(`${formula.name}: no run`);
   const made = finish(forecastRun(run.value, consistency));
@@ -67,7 +67,7 @@ const BELIEVED: Record<
 test.each(formulas.map((formula) => [formula.name, formula] as const))(
   '%s: its day is one a baker would believe',
   (_, formula) => {
-    const { totals, consistency } = reckon(formula, book);
+    const { totals, consistency } = formulaAnswers(formula, book);
     const run = runOf(formula, book, totals, consistency);
     if (!run.ok) throw new Error(run.problem.path);
     // one clock: steps follow one another without gaps, what runs beside ends when the first goes in
@@ -229,7 +229,7 @@ test('the slice: the same figures the same drawing, and each feature follows its
   );
 });
 
-test('the kit: an oven’s own heating-up time and readings are what it is reckoned with', () => {
+test('the kit: an oven’s own heating-up time and readings are what it is computed with', () => {
   const [oven] = ORDINARY_KIT.ovens;
   const slow = heatOven({ ...oven!, heatUpMin: 30 }, 21);
   const fast = heatOven({ ...oven!, heatUpMin: 10 }, 21);

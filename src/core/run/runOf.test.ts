@@ -4,13 +4,13 @@ import { line, plainLoaf } from '../formula/testFormulas';
 import { ORDINARY_OVENS } from '../heat';
 import { libraryBook } from '../ingredients';
 import { newStep, type MethodStep, type StepKind } from '../method';
-import { reckon } from '../notices';
+import { formulaAnswers } from '../notices';
 import { ORDINARY_KITCHEN, runOf, stepS, type Run } from '.';
 import { bakedAsOf } from './runOf';
 import { rollsWithMethod } from './testRuns';
 
 const made = (formula: Formula): Run => {
-  const { totals, consistency } = reckon(formula, libraryBook);
+  const { totals, consistency } = formulaAnswers(formula, libraryBook);
   const run = runOf(formula, libraryBook, totals, consistency);
   if (!run.ok) throw new Error(`${run.problem.code} ${run.problem.path}`);
   return run.value;
@@ -223,7 +223,7 @@ test('what it is baked as: the baker’s word, else the style’s; the words of 
 
 test('without flour, or without a method, there is no run; without heat there is a rise and no bake', () => {
   const problem = (formula: Formula) => {
-    const { totals, consistency } = reckon(formula, libraryBook);
+    const { totals, consistency } = formulaAnswers(formula, libraryBook);
     const run = runOf(formula, libraryBook, totals, consistency);
     return run.ok ? null : [run.problem.code, run.problem.path];
   };

@@ -34,8 +34,8 @@ export interface UnreadableCard {
 }
 
 /** Writes what lists show of a bake, in the place of what they showed. In the transaction of what changed it. */
-export async function upsertCard(db: Queryable, kitchenId: string, kept: CardToSave): Promise<void> {
-  const { card } = kept;
+export async function upsertCard(db: Queryable, kitchenId: string, stored: CardToSave): Promise<void> {
+  const { card } = stored;
   const known = 'unreadableVersion' in card ? null : card;
   await db.query({
     name: 'card-upsert',
@@ -49,9 +49,9 @@ export async function upsertCard(db: Queryable, kitchenId: string, kept: CardToS
              unreadable_version = excluded.unreadable_version, derivation = excluded.derivation`,
     values: [
       kitchenId,
-      kept.bakeId,
-      kept.formulaId,
-      new Date(kept.startedAtMs),
+      stored.bakeId,
+      stored.formulaId,
+      new Date(stored.startedAtMs),
       card.endedAtMs === null ? null : new Date(card.endedAtMs),
       card.name,
       known?.pieces ?? null,
@@ -61,9 +61,9 @@ export async function upsertCard(db: Queryable, kitchenId: string, kept: CardToS
       known?.again ?? null,
       known?.words ?? '',
       known?.givenUp ?? null,
-      kept.lastSeq,
-      kept.rises,
-      kept.feels,
+      stored.lastSeq,
+      stored.rises,
+      stored.feels,
       'unreadableVersion' in card ? card.unreadableVersion : null,
       CARD_DERIVATION,
     ],

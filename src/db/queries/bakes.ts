@@ -113,7 +113,7 @@ export interface NewBake {
   startedAt: Date;
 }
 
-/** Keeps a bake with its sheet, and counts it with its formula: in a transaction. Throws on a sheet that could not be read again: nothing is kept then. */
+/** Keeps a bake with its sheet, and counts it with its formula: in a transaction. Throws on a sheet that could not be read again: nothing is saved then. */
 export async function insertBake(db: Queryable, bake: NewBake): Promise<void> {
   await db.query({
     text: `insert into bake (kitchen_id, id, formula_id, revision_number, request_id, batch, sheet, started_at,
@@ -173,7 +173,7 @@ export const FELT_BAKES = {
 
 /**
  * A formula's bakes in which a rise was marked, newest first, with the revision they were baked by and the kit as it was known that day
- * (the first that was ever kept, for bakes before it; null where none was). What cannot be read teaches nothing.
+ * (the first that was ever saved, for bakes before it; null where none was). What cannot be read teaches nothing.
  */
 export const listRisenBakes = async (db: Queryable, kitchenId: string, formulaId: string, most: number) =>
   readMarked(await many(db, RISEN_BAKES, [kitchenId, formulaId, most]));

@@ -125,7 +125,7 @@ export const findRevision = async (db: Queryable, kitchenId: string, id: string,
     ),
   );
 
-/** When a revision was kept; null where there is none. */
+/** When a revision was saved; null where there is none. */
 export const revisionSavedAt = async (db: Queryable, kitchenId: string, id: string, number: number) =>
   (
     await maybeOne(
@@ -216,7 +216,7 @@ const savedRow = z.object({
 
 /**
  * The revision that an earlier sending of the same request made, if it did.
- * @param formula what is sent now; `same` tells whether it is what was kept then. null: not asked
+ * @param formula what is sent now; `same` tells whether it is what was saved then. null: not asked
  */
 export const findByRequest = (db: Queryable, kitchenId: string, requestId: string, formula: Formula | null) =>
   maybeOne(

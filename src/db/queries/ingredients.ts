@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { KITCHEN_ENTRY } from '@/core/documents';
-import type { KeptIngredient } from '@/core/ingredients';
+import type { StoredEntry } from '@/core/ingredients';
 import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
 import { documentColumns, many, one, only, sift, type Queryable, type Sifted } from '../rows';
 
@@ -12,7 +12,7 @@ const entryRow = z.object({
 });
 
 const COLUMNS = 'id, version, away, entry as document, schema_version as "schemaVersion"';
-const read = (rows: readonly z.infer<typeof entryRow>[]): Sifted<KeptIngredient> =>
+const read = (rows: readonly z.infer<typeof entryRow>[]): Sifted<StoredEntry> =>
   sift(
     rows,
     KITCHEN_ENTRY,
@@ -21,7 +21,7 @@ const read = (rows: readonly z.infer<typeof entryRow>[]): Sifted<KeptIngredient>
   );
 
 /** The newest version of each of a kitchen's entries, oldest entry first. */
-export const siftEntries = async (db: Queryable, kitchenId: string): Promise<Sifted<KeptIngredient>> =>
+export const siftEntries = async (db: Queryable, kitchenId: string): Promise<Sifted<StoredEntry>> =>
   read(
     await many(
       db,
@@ -39,7 +39,7 @@ export const siftEntries = async (db: Queryable, kitchenId: string): Promise<Sif
   );
 
 /** Those that can be read. */
-export const listEntries = async (db: Queryable, kitchenId: string): Promise<KeptIngredient[]> =>
+export const listEntries = async (db: Queryable, kitchenId: string): Promise<StoredEntry[]> =>
   (await siftEntries(db, kitchenId)).rows;
 
 /** The number of the newest version of an entry, readable or not; 0 where there is none. */
@@ -55,7 +55,7 @@ export const newestEntryVersion = async (db: Queryable, kitchenId: string, id: s
     )
   ).version;
 
-/** What an earlier sending of the same request kept, if it did. */
+/** What an earlier sending of the same request saved, if it did. */
 export const findEntryByRequest = async (db: Queryable, kitchenId: string, requestId: string) =>
   only(
     read(
@@ -82,7 +82,7 @@ export interface NewEntry {
 export async function insertEntry(
   db: Queryable,
   { kitchenId, version, requestId, entry, away, savedAt }: NewEntry,
-): Promise<KeptIngredient> {
+): Promise<StoredEntry> {
   await one(
     db,
     {
@@ -96,7 +96,7 @@ export async function insertEntry(
 }
 
 /**
- * Writers of one kitchen's entries wait for one another: a blend is checked against what the others just kept. Not a full update lock:
+ * Writers of one kitchen's entries wait for one another: a blend is checked against what the others just saved. Not a full update lock:
  * that would hold up every save of a formula, which refers to its kitchen.
  */
 export const lockEntries = (db: Queryable, kitchenId: string) =>

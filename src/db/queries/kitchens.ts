@@ -56,7 +56,7 @@ export async function insertKitchen(db: Queryable, id: string, details: KitchenD
   return kitchenOf(row);
 }
 
-/** When anything was last kept; null in a database where nothing ever was. For holding the machine's clock against. */
+/** When anything was last saved; null in a database where nothing ever was. For holding the machine's clock against. */
 export async function newestMoment(db: Queryable): Promise<number | null> {
   const { at } = await one(
     db,

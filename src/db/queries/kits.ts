@@ -50,7 +50,7 @@ export async function newestKit(
   };
 }
 
-/** What an earlier sending of the same request kept, if it did. */
+/** What an earlier sending of the same request saved, if it did. */
 export const findKitByRequest = async (db: Queryable, kitchenId: string, requestId: string) =>
   only(
     read(
@@ -71,7 +71,7 @@ export interface NewKit {
   readonly savedAt: Date;
 }
 
-/** Fails on the key when somebody else kept this version first. */
+/** Fails on the key when somebody else saved this version first. */
 export async function insertKit(
   db: Queryable,
   { kitchenId, version, requestId, kit, savedAt }: NewKit,

@@ -2,8 +2,9 @@
 import { useMemo, useState } from 'react';
 import { consistencyOf } from '@/core/consistency';
 import { formulaTotals, type Formula } from '@/core/formula';
-import { doughBody, fillVessel, VESSEL_LIMITS, type Vessel } from '@/core/vessel';
-import { formatDecimal, parseDecimal, within } from '@/core/units';
+import { doughBody, fillVessel, VESSEL_LIMITS, type Vessel, type VesselFill } from '@/core/vessel';
+import type { Range } from '@/core/numeric';
+import { formatDecimal, parseDecimal, within, type Bounds } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
@@ -19,29 +20,42 @@ const START: Record<Vessel['kind'], Vessel> = {
   disc: { kind: 'disc', acrossCm: 28, thickMm: 5 },
 };
 
-const FIELDS: Record<
-  Vessel['kind'],
-  readonly (readonly [field: string, word: string, optional?: boolean])[]
-> = {
+type Dimension = 'lengthCm' | 'thickMm' | 'waterMl';
+interface Size {
+  readonly field: string;
+  readonly word: string;
+  /** What it measures: its unit and its limits. */
+  readonly of: Dimension;
+  /** Left empty, the sides are straight. */
+  readonly optional?: boolean;
+}
+const length = (field: string, word: string, optional = false): Size => ({
+  field, word, of: 'lengthCm', optional,
+}); // prettier-ignore
+
+const SIZES: Record<Vessel['kind'], readonly Size[]> = {
   tin: [
-    ['topLengthCm', 'Length at the rim'],
-    ['topWidthCm', 'Width at the rim'],
-    ['baseLengthCm', 'Length at the bottom', true],
-    ['baseWidthCm', 'Width at the bottom', true],
-    ['heightCm', 'Height'],
+    length('topLengthCm', 'Length at the rim'),
+    length('topWidthCm', 'Width at the rim'),
+    length('baseLengthCm', 'Length at the bottom', true),
+    length('baseWidthCm', 'Width at the bottom', true),
+    length('heightCm', 'Height'),
   ],
   round: [
-    ['topAcrossCm', 'Across at the rim'],
-    ['baseAcrossCm', 'Across at the bottom', true],
-    ['heightCm', 'Height'],
+    length('topAcrossCm', 'Across at the rim'),
+    length('baseAcrossCm', 'Across at the bottom', true),
+    length('heightCm', 'Height'),
   ],
-  filled: [['waterMl', 'Water it holds to the rim']],
-  disc: [
-    ['acrossCm', 'Across'],
-    ['thickMm', 'Thick, before it rises'],
-  ],
+  filled: [{ field: 'waterMl', word: 'Water it holds to the rim', of: 'waterMl' }],
+  disc: [length('acrossCm', 'Across'), { field: 'thickMm', word: 'Thick, before it rises', of: 'thickMm' }],
 };
-const CM_PER_INCH = 2.54;
+
+/** The unit a dimension is read in, and how much of the stored one it is. */
+const UNIT_OF: Record<Dimension, (inches: boolean) => { readonly unit: string; readonly per: number }> = {
+  lengthCm: (inches) => (inches ? { unit: 'in', per: 2.54 } : { unit: 'cm', per: 1 }),
+  thickMm: (inches) => (inches ? { unit: 'in', per: 25.4 } : { unit: 'mm', per: 1 }),
+  waterMl: () => ({ unit: 'ml', per: 1 }),
+};
 
 /** How much dough one tin, ring or disc wants; how far this dough rises decides how full a tin may be. */
 export function VesselDialog({
@@ -54,9 +68,7 @@ export function VesselDialog({
   onClose: () => void;
 }) {
   const book = useBook();
-  const units = useUnits();
   const { preferences } = usePreferences();
-  const inches = preferences.massUnit === 'oz';
   const [vessel, setVessel] = useState<Vessel>(START.tin);
   const body = useMemo(() => {
     const totals = formulaTotals(formula, book);
@@ -64,12 +76,6 @@ export function VesselDialog({
   }, [book, formula]);
   const filled = fillVessel(vessel, body);
   const sizes = vessel as unknown as Record<string, number | null>;
-  const scaleOf = (field: string): { unit: string; per: number } =>
-    field.endsWith('Ml')
-      ? { unit: 'ml', per: 1 }
-      : inches
-        ? { unit: 'in', per: field.endsWith('Mm') ? 25.4 : CM_PER_INCH }
-        : { unit: field.endsWith('Mm') ? 'mm' : 'cm', per: 1 };
   return (
     <Dialog
       open
@@ -89,75 +95,17 @@ export function VesselDialog({
         ]}
       />
       <div className="mt-2">
-        {FIELDS[vessel.kind].map(([field, word, optional]) => {
-          const { unit, per } = scaleOf(field);
-          const limits = field.endsWith('Mm')
-            ? VESSEL_LIMITS.thickMm
-            : field.endsWith('Ml')
-              ? VESSEL_LIMITS.waterMl
-              : VESSEL_LIMITS.lengthCm;
-          const value = sizes[field] ?? null;
-          const put = (next: number | null) => setVessel({ ...vessel, [field]: next });
-          return (
-            <div
-              key={`${vessel.kind} ${field}`}
-              className="flex items-center justify-between border-t border-rule"
-            >
-              <span>{word}</span>
-              <Cell
-                label={word}
-                className="w-32"
-                unit={unit}
-                placeholder="straight"
-                value={value === null ? '' : formatDecimal(value / per, inches ? 2 : 1)}
-                onType={(text) => {
-                  if (optional && text.trim() === '') {
-                    put(null);
-                    return null;
-                  }
-                  const typed = parseDecimal(text);
-                  const checked = typed.ok ? within(typed.value * per, limits, field) : typed;
-                  if (!checked.ok)
-                    return checked.problem.params
-                      ? `From ${formatDecimal(limits.min / per, 2)} to ${formatDecimal(limits.max / per, 0)} ${unit}.`
-                      : wordProblem(checked.problem, preferences);
-                  put(checked.value);
-                  return null;
-                }}
-                restore={() => put(value)}
-              />
-            </div>
-          );
-        })}
+        {SIZES[vessel.kind].map((size) => (
+          <SizeCell
+            key={`${vessel.kind} ${size.field}`}
+            size={size}
+            value={sizes[size.field] ?? null}
+            onChange={(next) => setVessel({ ...vessel, [size.field]: next })}
+          />
+        ))}
       </div>
       {filled.ok ? (
-        <div className="mt-4">
-          <p>
-            <span className="figure text-5xl" data-testid="vessel-mass">
-              {units.mass(Math.round(filled.value.massG))}
-            </span>{' '}
-            <span className="text-soft">of dough each</span>
-          </p>
-          <p className="text-sm text-soft">
-            {units.mass(Math.round(filled.value.lowG))} – {units.mass(Math.round(filled.value.highG))};{' '}
-            {formatDecimal(filled.value.volumeMl, 0)} ml
-            {vessel.kind === 'disc' ? '.' : `, filled to ${formatDecimal(100 * filled.value.fill, 0)} %.`}
-          </p>
-          {vessel.kind !== 'disc' && (
-            <p className="mt-1 text-sm text-soft">
-              This dough is likely to end at {formatDecimal(body.rise.value, 1)} times its volume (
-              {formatDecimal(body.rise.low, 1)}–{formatDecimal(body.rise.high, 1)}), so that it just crowns
-              the rim.
-            </p>
-          )}
-          <Button
-            look="strong"
-            className="mt-3 min-h-11 px-5"
-            onClick={() => onTake(Math.round(filled.value.massG))}
-          >
-            Take it
-          </Button>
-        </div>
+        <Wanted filled={filled.value} rise={vessel.kind === 'disc' ? null : body.rise} onTake={onTake} />
       ) : (
         <p role="alert" className="mt-4 text-alarm">
           {filled.problem.code === 'rangeReversed'
@@ -166,5 +114,80 @@ export function VesselDialog({
         </p>
       )}
     </Dialog>
+  );
+}
+
+interface SizeCellProps {
+  size: Size;
+  value: number | null;
+  onChange: (value: number | null) => void;
+}
+
+function SizeCell({ size: { field, word, of, optional = false }, value, onChange }: SizeCellProps) {
+  const { preferences } = usePreferences();
+  const inches = preferences.massUnit === 'oz';
+  const { unit, per } = UNIT_OF[of](inches);
+  const limits: Bounds = VESSEL_LIMITS[of];
+  return (
+    <div className="flex items-center justify-between border-t border-rule">
+      <span>{word}</span>
+      <Cell
+        label={word}
+        className="w-32"
+        unit={unit}
+        placeholder="straight"
+        value={value === null ? '' : formatDecimal(value / per, inches ? 2 : 1)}
+        onType={(text) => {
+          if (optional && text.trim() === '') {
+            onChange(null);
+            return null;
+          }
+          const typed = parseDecimal(text);
+          const checked = typed.ok ? within(typed.value * per, limits, field) : typed;
+          if (!checked.ok)
+            return checked.problem.params
+              ? `From ${formatDecimal(limits.min / per, 2)} to ${formatDecimal(limits.max / per, 0)} ${unit}.`
+              : wordProblem(checked.problem, preferences);
+          onChange(checked.value);
+          return null;
+        }}
+        restore={() => onChange(value)}
+      />
+    </div>
+  );
+}
+
+interface WantedProps {
+  filled: VesselFill;
+  /** How far the dough rises in it; null where it is free to. */
+  rise: Range | null;
+  onTake: (massG: number) => void;
+}
+
+function Wanted({ filled, rise, onTake }: WantedProps) {
+  const units = useUnits();
+  const mass = (massG: number) => units.mass(Math.round(massG));
+  return (
+    <div className="mt-4">
+      <p>
+        <span className="figure text-5xl" data-testid="vessel-mass">
+          {mass(filled.massG)}
+        </span>{' '}
+        <span className="text-soft">of dough each</span>
+      </p>
+      <p className="text-sm text-soft">
+        {mass(filled.lowG)} – {mass(filled.highG)}; {formatDecimal(filled.volumeMl, 0)} ml
+        {rise === null ? '.' : `, filled to ${formatDecimal(100 * filled.fill, 0)} %.`}
+      </p>
+      {rise !== null && (
+        <p className="mt-1 text-sm text-soft">
+          This dough is likely to end at {formatDecimal(rise.value, 1)} times its volume (
+          {formatDecimal(rise.low, 1)}–{formatDecimal(rise.high, 1)}), so that it just crowns the rim.
+        </p>
+      )}
+      <Button look="strong" className="mt-3 min-h-11 px-5" onClick={() => onTake(Math.round(filled.massG))}>
+        Take it
+      </Button>
+    </div>
   );
 }

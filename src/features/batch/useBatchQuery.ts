@@ -5,7 +5,7 @@ import { allLines, type Formula } from '@/core/formula';
 
 export const MODES = ['pieces', 'factor', 'fixed'] as const;
 
-/** The question a batch answers, kept in the address: a link to it is a link to that very batch. */
+/** The question a batch answers, saved in the address: a link to it is a link to that very batch. */
 export function useBatchQuery(formula: Formula) {
   const { usualYield } = formula;
   const first = allLines(formula)[0];

@@ -149,7 +149,7 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
           The server does not answer. Go on:{' '}
           {outbox.waiting.length === 0
             ? 'nothing is waiting'
-            : `${outbox.waiting.length} kept on this device`}
+            : `${outbox.waiting.length} saved on this device`}
           , it will be sent by itself.
         </p>
       )}

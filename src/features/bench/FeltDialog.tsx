@@ -30,7 +30,7 @@ export function FeltDialog({ stepId, felt, onClose, tap }: FeltDialogProps) {
       open
       onOpenChange={(open) => !open && onClose()}
       title="How does it feel?"
-      hint="Your hand is right. The larder learns from it how much your flours drink."
+      hint="Your hand is right. The larder learns from it how much water your flours absorb."
     >
       {reason && (
         <p role="alert" className="mb-2 text-alarm">

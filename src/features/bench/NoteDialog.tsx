@@ -30,7 +30,7 @@ export function NoteDialog({ open, onOpenChange, tap }: NoteDialogProps) {
       open={open}
       onOpenChange={onOpenChange}
       title="Note this"
-      hint="It is kept with the time it is now."
+      hint="It is saved with the time it is now."
     >
       <form
         onSubmit={(event) => {

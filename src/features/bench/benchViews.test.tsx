@@ -38,7 +38,7 @@ describe('weighing', () => {
     expect(taps).toEqual([weigh('tapioca-starch', 200)]);
   });
 
-  test('another weight is kept as it was; one that can’t be read can’t be ticked', async () => {
+  test('another weight is saved as it was; one that can’t be read can’t be ticked', async () => {
     const taps = weighing();
     await userEvent.click(screen.getByRole('button', { name: 'Other weight' }));
     const actual = screen.getByTestId('actual');
@@ -51,7 +51,7 @@ describe('weighing', () => {
     expect(taps).toEqual([weigh('white-rice-flour', 310)]);
   });
 
-  test('on a running total the target is bowl and all that is in it, and what is kept is the line’s own', async () => {
+  test('on a running total the target is bowl and all that is in it, and what is saved is the line’s own', async () => {
     const taps = weighing(weigh('white-rice-flour', 301));
     await userEvent.click(screen.getByRole('radio', { name: 'Running total' }));
     const bowl = screen.getByRole('textbox', { name: /empty bowl/ });
@@ -82,7 +82,7 @@ describe('weighing', () => {
     expect(taps).toEqual([weigh('salt', 10), { type: 'unweighed', lineId: 'salt' }]);
   });
 
-  test('in ounces the same grams are shown and kept', async () => {
+  test('in ounces the same grams are shown and saved', async () => {
     const bake = testBake();
     const { bench, taps } = testBench(bake);
     show(<WeighView bake={bake} bench={bench} onSteps={nothing} />, { massUnit: 'oz' });

@@ -73,24 +73,24 @@ async function rig(stored: Left[] = []) {
       nowMs: 501_000,
     },
   });
-  const kept = async () => (await store.all()).filter(({ refused }) => !refused);
+  const unsent = async () => (await store.all()).filter(({ refused }) => !refused);
   const refused = async () => (await store.all()).filter((entry) => entry.refused).map(({ id }) => id);
-  return { outbox, sent, asked, answer, ok, clock, kept, refused, tap, wind: () => waiting?.() };
+  return { outbox, sent, asked, answer, ok, clock, unsent, refused, tap, wind: () => waiting?.() };
 }
 
 test('a tap is written down, sent, and struck out when the server has it', async () => {
-  const { outbox, sent, answer, ok, kept, tap } = await rig();
+  const { outbox, sent, answer, ok, unsent, tap } = await rig();
   await tap(salt);
-  expect(await kept()).toHaveLength(1);
+  expect(await unsent()).toHaveLength(1);
   expect(sent).toEqual([[{ eventId: 'tap-1', agoMs: 0, action: salt }]]);
   await answer(ok(sent[0]!));
-  expect(await kept()).toEqual([]);
+  expect(await unsent()).toEqual([]);
   expect(outbox.state).toMatchObject({ waiting: [], reachable: true, offsetMs: 500_000 });
   expect(outbox.state.events).toHaveLength(1);
 });
 
-test('through a dead network: kept, sent again with the same ids and its true age, in order', async () => {
-  const { outbox, sent, answer, ok, kept, clock, wind, tap } = await rig();
+test('through a dead network: saved, sent again with the same ids and its true age, in order', async () => {
+  const { outbox, sent, answer, ok, unsent, clock, wind, tap } = await rig();
   await tap(salt);
   await answer({ kind: 'unreachable', full: false });
   expect(outbox.state.reachable).toBe(false);
@@ -104,7 +104,7 @@ test('through a dead network: kept, sent again with the same ids and its true ag
     { eventId: 'tap-2', agoMs: 5000, action: note },
   ]);
   await answer(ok(sent.at(-1)!));
-  expect(await kept()).toEqual([]);
+  expect(await unsent()).toEqual([]);
 });
 
 test('what a closed page left unsent goes out when the bench is opened again', async () => {
@@ -129,7 +129,7 @@ test('a tap the server will never take is not sent for ever, and is said; one do
 
 test('one bad tap among several is struck out alone', async () => {
   const taps = ['a', 'bad', 'c'].map((eventId) => ({ eventId, madeAtMs: 900, action: salt }));
-  const { sent, answer, ok, kept, refused, tap: press } = await rig(taps);
+  const { sent, answer, ok, unsent, refused, tap: press } = await rig(taps);
   await answer({ kind: 'invalid', problems: [{ code: 'notAllowed', path: 'taps.1' }] });
   for (let turn = 0; turn < 3; turn++) {
     const [tap] = sent.at(-1)!;
@@ -140,7 +140,7 @@ test('one bad tap among several is struck out alone', async () => {
     );
   }
   expect(sent.slice(1).map((batch) => batch.map(({ eventId }) => eventId))).toEqual([['a'], ['bad'], ['c']]);
-  expect(await kept()).toEqual([]);
+  expect(await unsent()).toEqual([]);
   expect(await refused()).toEqual(['bad']);
   // the bad one is set aside, to be shown: from now on they travel together again
   await press(salt);

@@ -141,7 +141,7 @@ export class Outbox {
       this.atOnce = 1;
       void this.flush();
     } else {
-      // The server understood and will never take it: it is kept to be shown, and not sent for ever.
+      // The server understood and will never take it: it is saved to be shown, and not sent for ever.
       const refused = refusalOf(answer, this.deps.now());
       const [tap] = batch;
       if (tap) await this.deps.queue.refuse(tap.id, refused);

@@ -1,11 +1,11 @@
 'use client';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { kitchenBook, libraryBook, type IngredientBook, type KeptIngredient } from '@/core/ingredients';
+import { kitchenBook, libraryBook, type IngredientBook, type StoredEntry } from '@/core/ingredients';
 
 interface BookValue {
   readonly book: IngredientBook;
   /** What the kitchen itself put into the book. */
-  readonly kept: readonly KeptIngredient[];
+  readonly stored: readonly StoredEntry[];
   /** Put away: known to the formulas that use them, but no longer offered. */
   readonly away: ReadonlySet<string>;
 }
@@ -13,12 +13,12 @@ interface BookValue {
 const Context = createContext<BookValue | null>(null);
 
 /** The ingredients at hand on every page: the library with the kitchen's own laid over it. */
-export function BookProvider({ kept, children }: { kept: readonly KeptIngredient[]; children: ReactNode }) {
+export function BookProvider({ stored, children }: { stored: readonly StoredEntry[]; children: ReactNode }) {
   const value = useMemo((): BookValue => {
-    const laid = kitchenBook(kept);
-    const away = kept.filter((each) => each.away && each.entry.kind !== 'bag').map(({ id }) => id);
-    return { book: laid.ok ? laid.value : libraryBook, kept, away: new Set(away) };
-  }, [kept]);
+    const merged = kitchenBook(stored);
+    const away = stored.filter((each) => each.away && each.entry.kind !== 'bag').map(({ id }) => id);
+    return { book: merged.ok ? merged.value : libraryBook, stored, away: new Set(away) };
+  }, [stored]);
   return <Context value={value}>{children}</Context>;
 }
 
@@ -29,7 +29,7 @@ function useBookValue(): BookValue {
 }
 
 export const useBook = (): IngredientBook => useBookValue().book;
-export const useKeptIngredients = (): Omit<BookValue, 'book'> => useBookValue();
+export const useStoredEntries = (): Omit<BookValue, 'book'> => useBookValue();
 
 /** The name of an ingredient, or its id where the book does not know it. */
 export function useNameOf(): (ingredientId: string) => string {

@@ -34,7 +34,7 @@ export const Answers = memo(function Answers() {
   const { edit, settle, takeBack } = useSheetActions();
   const usualYield = useSheetState((state) => state.formula.usualYield);
   const percentBase = useSheetState((state) => state.formula.percentBase);
-  const { totals, consistency, notices, nutrition } = useSheetState((state) => state.reckoning);
+  const { totals, consistency, notices, nutrition } = useSheetState((state) => state.answers);
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();

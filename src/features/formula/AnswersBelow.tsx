@@ -6,7 +6,7 @@ import { useSheetState } from '../sheet/SheetContext';
 
 /** What one looks up rather than watches: yeast, composition, the water's warmth, cautions. */
 export function AnswersBelow() {
-  const { yeast, nutrition, cautions } = useSheetState((state) => state.reckoning);
+  const { yeast, nutrition, cautions } = useSheetState((state) => state.answers);
   return (
     <>
       {yeast && <YeastRow yeast={yeast} />}

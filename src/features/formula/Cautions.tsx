@@ -17,7 +17,7 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
   const legal = statement.allergens.map(({ allergen }) => ALLERGEN_WORD[allergen]);
   return (
     <section aria-label="Cautions" className="mt-4 border-t border-rule pt-3">
-      <h2 className="text-sm">Who must not eat it, and what to mind</h2>
+      <h2 className="text-sm">Who must not eat it, and what to watch</h2>
       <p className="mt-1 text-sm" data-testid="allergens">
         Contains <strong>{legal.length > 0 ? legal.join(', ') : 'no allergen that the book knows of'}</strong>
         {statement.unknownIds.length > 0 && (
@@ -66,7 +66,7 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
           </div>
         </dl>
         <p className="mt-2 text-xs text-soft">
-          Reckoned from what stands on the sheet and typical ingredients. Read your own labels. What may be
+          Computed from what stands on the sheet and typical ingredients. Read your own labels. What may be
           called gluten-free, and which allergens have to be named, is set by the food law where you are.
         </p>
       </details>

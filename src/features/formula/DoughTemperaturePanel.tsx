@@ -10,7 +10,7 @@ import {
 } from '@/core/doughTemperature';
 import { Segmented } from '@/ui/Segmented';
 import { useBook } from '../book/BookProvider';
-import { useKeptKit } from '../kit/KitProvider';
+import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { NumberField } from '../quantities/NumberField';
 import { wordProblem } from '../wording/problems';
@@ -22,11 +22,11 @@ type Field = 'wantedC' | 'roomC' | 'tapC' | 'mixMin' | 'bowlG' | 'altitudeM';
 /** The kitchen of the day, and the water it asks for: the temperature large, what limits it beneath. */
 export function DoughTemperaturePanel() {
   const formula = useSheetState((state) => state.formula);
-  const mixMin = useSheetState((state) => state.reckoning.consistency?.balance.mixMin ?? 6);
+  const mixMin = useSheetState((state) => state.answers.consistency?.balance.mixMin ?? 6);
   const book = useBook();
   const units = useUnits();
   const { preferences } = usePreferences();
-  const { kit } = useKeptKit();
+  const { kit } = useStoredKit();
   const [day, setDay] = useState<MixingDay>({
     roomC: kit.roomC,
     fridgeC: kit.fridgeC,

@@ -11,7 +11,7 @@ import {
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Segmented } from '@/ui/Segmented';
-import { useBook, useKeptIngredients } from '../book/BookProvider';
+import { useBook, useStoredEntries } from '../book/BookProvider';
 import { STEP_WORD } from '../wording/words';
 import { useSheetState } from '../sheet/SheetContext';
 
@@ -63,7 +63,7 @@ const LOSS_WORD: Record<Loss, string> = {
 export function ExportDialog({ onClose }: { onClose: () => void }) {
   const formula = useSheetState((state) => state.formula);
   const book = useBook();
-  const { kept } = useKeptIngredients();
+  const { stored } = useStoredEntries();
   const [format, setFormat] = useState<Format>('own');
   const [copied, setCopied] = useState(false);
   const written = useMemo((): { text: string; losses: readonly Loss[] } => {
@@ -79,12 +79,12 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
         return {
           text: writeFormulaFile(
             formula,
-            kept.map(({ entry }) => entry),
+            stored.map(({ entry }) => entry),
           ),
           losses: [],
         };
     }
-  }, [book, formula, format, kept]);
+  }, [book, formula, format, stored]);
   const about = ABOUT[format];
   const fileName = `${
     formula.name

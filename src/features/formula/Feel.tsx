@@ -90,7 +90,7 @@ export function Feel({ consistency }: { consistency: Consistency }) {
           Saturation {formatDecimal(rested.s, 2)} ({formatDecimal(rested.low, 2)}–
           {formatDecimal(rested.high, 2)}, four times in five): {units.mass(balance.waterG)} of water and{' '}
           {units.mass(balance.softeningG)} worth of oil and sugar, on the {units.mass(balance.demandG)} that
-          the powders will drink in the end.
+          the powders will absorb in the end.
         </p>
         <p>
           The binder holds the mass together {Math.round(100 * holds)} of 100 and clings{' '}

@@ -114,16 +114,16 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
     else setTrouble('That did not reach the server. Try again.');
   };
   const toStory = async () => {
-    // what is on the sheet belongs into its story; what can't be kept is shown beside the name, and the story goes without it
-    await sheet.kept();
+    // what is on the sheet belongs into its story; what can't be saved is shown beside the name, and the story goes without it
+    await sheet.saved();
     router.push(`/formulas/${loaded.id}/story`);
   };
   const toBatch = async () => {
-    // the batch is planned from what is kept, so what is on the sheet has to be kept first
-    if (await sheet.kept()) router.push(`/formulas/${loaded.id}/batch`);
+    // the batch is planned from what is saved, so what is on the sheet has to be saved first
+    if (await sheet.saved()) router.push(`/formulas/${loaded.id}/batch`);
     else
       setTrouble(
-        'The sheet is not kept yet, so there is nothing to make a batch of. See what stands beside its name.',
+        'The sheet is not saved yet, so there is nothing to make a batch of. See what stands beside its name.',
       );
   };
 
@@ -143,7 +143,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
       )}
       {sheet.broughtBack && sheet.save.kind !== 'conflict' && (
         <p role="status" className="mb-3 rounded border border-edge bg-sheet px-3 py-2 text-sm">
-          What had not been kept when this page was last closed is back on the sheet. Undo takes it away
+          What had not been saved when this page was last closed is back on the sheet. Undo takes it away
           again.
         </p>
       )}
@@ -256,7 +256,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
               rows={3}
               maxLength={4000}
               value={about}
-              placeholder="What it is for, who asked for it, what to mind."
+              placeholder="What it is for, who asked for it, what to watch."
               onChange={(event) => edit({ type: 'setAbout', about: event.currentTarget.value }, 'about')}
               onBlur={settle}
               className="mt-1 w-full rounded-md border border-rule bg-sheet p-3"

@@ -176,10 +176,10 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
         {counts.archived > 0 && (
           <Segmented
             label="Which formulas"
-            value={archive ? 'archive' : 'kept'}
+            value={archive ? 'archive' : 'saved'}
             onChange={(value) => go({ show: value === 'archive' ? value : '' })}
             options={[
-              { value: 'kept', label: 'On the shelf' },
+              { value: 'saved', label: 'On the shelf' },
               { value: 'archive', label: `Archive (${counts.archived})` },
             ]}
           />

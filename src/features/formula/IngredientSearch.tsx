@@ -9,7 +9,7 @@ import {
   type Ingredient,
   type IngredientBook,
 } from '@/core/ingredients';
-import { useBook, useKeptIngredients } from '../book/BookProvider';
+import { useBook, useStoredEntries } from '../book/BookProvider';
 import { ROLE_WORD } from '../wording/words';
 import { RoleMark } from './RoleMark';
 
@@ -34,7 +34,7 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
   const [text, setText] = useState('');
   const picked = useRef(false);
   const book = useBook();
-  const { away } = useKeptIngredients();
+  const { away } = useStoredEntries();
   const found = useMemo(
     () => searchIngredients(book, text).filter(({ id }) => !away.has(id)),
     [away, book, text],

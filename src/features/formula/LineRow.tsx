@@ -55,16 +55,16 @@ function Row({ line, percent, onMove }: RowProps) {
   const typeMass = (text: string) => {
     const massG = units.parseMass(text);
     if (massG.ok) return attempt({ type: 'setMass', lineId: line.id, massG: massG.value }, 'mass');
-    const said = readQuantity(text, ingredient ?? null, {
+    const read = readQuantity(text, ingredient ?? null, {
       system: preferences.measure,
       bareUnitG: units.massUnit === 'g' ? 1 : GRAMS_PER_OUNCE,
       baseG: store.state.totals.baseG,
     });
     // until the reader is there a cell understands weights, as it always did
-    if (!said || (!said.ok && said.problem.code === 'notANumber'))
+    if (!read || (!read.ok && read.problem.code === 'notANumber'))
       return wordProblem(massG.problem, preferences);
-    if (!said.ok) return wordProblem(said.problem, preferences);
-    const { massG: takenG, lowG, highG, by } = said.value;
+    if (!read.ok) return wordProblem(read.problem, preferences);
+    const { massG: takenG, lowG, highG, by } = read.value;
     if (by === 'percent') {
       return attempt(
         { type: 'setPercent', lineId: line.id, percent: (100 * takenG) / store.state.totals.baseG },

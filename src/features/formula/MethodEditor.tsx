@@ -90,8 +90,8 @@ export const MethodEditor = memo(function MethodEditor() {
       </DndContext>
       {steps.length === 0 && (
         <p className="border-t border-rule py-4 text-sm text-soft">
-          No steps yet. Put down what you do in order: bloom, mix, let it drink, proof, bake, cool. Each with
-          a time or with what to wait for.
+          No steps yet. Put down what you do in order: bloom, mix, let it rest, proof, bake, cool. Each with a
+          time or with what to wait for.
         </p>
       )}
       <div className="border-t border-rule pt-2">

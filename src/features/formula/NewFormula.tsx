@@ -24,7 +24,7 @@ export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange
     setBusy(false);
     setReason(
       answer.kind === 'invalid'
-        ? 'This name can’t be kept. Use up to 80 ordinary letters.'
+        ? 'This name can’t be saved. Use up to 80 ordinary letters.'
         : 'The server did not answer. Try again.',
     );
   };

@@ -14,8 +14,8 @@ export function Notices({ notices }: { notices: readonly Notice[] }) {
   if (notices.length === 0) return null;
   const shown = all ? notices : notices.slice(0, FIRST);
   return (
-    <section aria-label="To mind" className="mt-4 border-t border-rule pt-3">
-      <h2 className="text-sm">To mind</h2>
+    <section aria-label="Worth checking" className="mt-4 border-t border-rule pt-3">
+      <h2 className="text-sm">Worth checking</h2>
       <ul className="mt-1 space-y-1.5 text-sm">
         {shown.map((notice, index) => (
           <li key={`${notice.code}${index}`} className="flex gap-2">

@@ -7,7 +7,7 @@ import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
 import type { SaveState } from '../queue/saver';
 
-/** One short line: is what I see kept? Read out politely when it changes to something that matters. */
+/** One short line: is what I see saved? Read out politely when it changes to something that matters. */
 export function SaveStatus({ save }: { save: SaveState }) {
   const time = useKitchenTime();
   const { preferences } = usePreferences();
@@ -29,26 +29,26 @@ export function SaveStatus({ save }: { save: SaveState }) {
         return {
           icon: CloudOff,
           text: save.full
-            ? 'The disk is full: kept in this browser, trying again'
-            : 'No answer: kept in this browser, trying again',
+            ? 'The disk is full: saved in this browser, trying again'
+            : 'No answer: saved in this browser, trying again',
           alarm: true,
         };
       case 'held': {
         const first = save.problems[0];
         return {
           icon: CircleAlert,
-          text: `Not kept yet. ${first ? wordProblem(first, preferences) : ''}`,
+          text: `Not saved yet. ${first ? wordProblem(first, preferences) : ''}`,
           alarm: true,
         };
       }
       case 'refused':
         return {
           icon: CircleAlert,
-          text: 'Not kept: the server did not take it. Your typing is safe in this browser.',
+          text: 'Not saved: the server did not take it. Your typing is safe in this browser.',
           alarm: true,
         };
       case 'conflict':
-        return { icon: CircleAlert, text: 'Not kept: see above', alarm: true };
+        return { icon: CircleAlert, text: 'Not saved: see above', alarm: true };
       default:
         return never(save);
     }

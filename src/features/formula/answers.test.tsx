@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import fc from 'fast-check';
-import { reckon } from '@/core/notices';
+import { formulaAnswers } from '@/core/notices';
 import { allLines, type Formula } from '@/core/formula';
 import { anyFormula, line, plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
@@ -47,16 +47,16 @@ const massOf = (formula: Formula, id: string) =>
   allLines(formula).find((each) => each.ingredientId === id)?.massG;
 
 test('what dough it makes: both moments in words, its range, and the sum behind it', () => {
-  const { consistency } = reckon(plainLoaf(), libraryBook);
+  const { consistency } = formulaAnswers(plainLoaf(), libraryBook);
   show(<Feel consistency={consistency!} />);
   expect(screen.getByTestId('band-rested')).toHaveTextContent('Stiff');
   expect(screen.getByTestId('band-now')).toHaveTextContent('thick batter');
   expect(screen.getByText(/may be soft, shapes/)).toBeInTheDocument();
-  expect(screen.getByText(/438 g of water .* on the 535 g that the powders will drink/)).toBeInTheDocument();
+  expect(screen.getByText(/438 g of water .* on the 535 g that the powders will absorb/)).toBeInTheDocument();
 });
 
 test('the water: from where, held by whom, and what is free, now and later', async () => {
-  const { totals, consistency } = reckon(plainLoaf(), libraryBook);
+  const { totals, consistency } = formulaAnswers(plainLoaf(), libraryBook);
   show(<WaterPicture totals={totals} balance={consistency!.balance} />);
   expect(screen.getByText(/^Water 400 g/)).toBeInTheDocument();
   expect(screen.getByText(/^Whole egg 38 g/)).toBeInTheDocument();
@@ -71,7 +71,7 @@ test('without water, or without anything that drinks, it says so instead of draw
     ...plainLoaf(),
     stages: [{ id: 's', kind: 'main', name: '', lines: [line('white-rice-flour', 100)] }],
   };
-  const { totals, consistency } = reckon(empty, libraryBook);
+  const { totals, consistency } = formulaAnswers(empty, libraryBook);
   show(<WaterPicture totals={totals} balance={consistency?.balance ?? null} />);
   expect(screen.getByText('No water in it yet.')).toBeInTheDocument();
 });
@@ -96,7 +96,7 @@ test('notices: three at first, the rest on asking', async () => {
       },
     ],
   };
-  const { notices } = reckon(wild, libraryBook);
+  const { notices } = formulaAnswers(wild, libraryBook);
   expect(notices.length).toBeGreaterThan(4);
   show(<Notices notices={notices} />);
   expect(screen.getAllByRole('listitem')).toHaveLength(3);
@@ -239,7 +239,7 @@ test('every notice, caution and turn has whole words, whatever the formula', () 
   const whole = (words: string) => expect(words).not.toMatch(/undefined|NaN|null|\[object|Infinity/);
   fc.assert(
     fc.property(anyFormula, anyFormula, (formula, other) => {
-      const { notices, cautions } = reckon(formula, libraryBook);
+      const { notices, cautions } = formulaAnswers(formula, libraryBook);
       notices.forEach((notice) => whole(wordNotice(notice, nameOf)));
       cautions.forEach((caution) => {
         const { short, long } = wordCaution(caution, nameOf, 'F');

@@ -61,7 +61,7 @@ beforeEach(() => {
   push.mockClear();
 });
 
-test('what is typed shows at once, is kept by itself, and a batch waits for it', async () => {
+test('what is typed shows at once, is saved by itself, and a batch waits for it', async () => {
   const server = fakeServer();
   open();
   await type(water(), '450');
@@ -88,7 +88,7 @@ test('a change taken back at once leaves nothing to keep, and a batch can be mad
   expect(server.posts).toEqual([]);
 });
 
-test('with the server away typing goes on, and no batch is made of what is not kept', async () => {
+test('with the server away typing goes on, and no batch is made of what is not saved', async () => {
   const server = fakeServer();
   open();
   await waitFor(() => expect(fetch).toHaveBeenCalled());
@@ -96,7 +96,9 @@ test('with the server away typing goes on, and no batch is made of what is not k
   await type(water(), '430');
   await waitFor(() => expect(state()).toBe('unreachable'));
   await userEvent.click(screen.getByRole('button', { name: 'Make a batch' }));
-  expect(await screen.findByText(/not kept yet, so there is nothing to make a batch of/)).toBeInTheDocument();
+  expect(
+    await screen.findByText(/not saved yet, so there is nothing to make a batch of/),
+  ).toBeInTheDocument();
   expect(push).not.toHaveBeenCalled();
   server.down = false;
   await waitFor(() => expect(state()).toBe('saved'));
@@ -111,7 +113,7 @@ function leave(seen: number, formula: Formula) {
   return queue;
 }
 
-test('what a closed page had not kept comes back, once, and can be undone', async () => {
+test('what a closed page had not saved comes back, once, and can be undone', async () => {
   const server = fakeServer();
   const draft = plainLoaf();
   draft.stages[0]!.lines.find((line) => line.id === 'water')!.massG = 470;

@@ -8,17 +8,17 @@ test.each<[SaveState, string]>([
   [{ kind: 'saved', revision: 1, savedAtMs: 0 }, 'Revision 1'],
   [{ kind: 'waiting' }, 'Keeping …'],
   [{ kind: 'saving' }, 'Keeping …'],
-  [{ kind: 'unreachable', full: false }, 'No answer: kept in this browser, trying again'],
-  [{ kind: 'unreachable', full: true }, 'The disk is full: kept in this browser, trying again'],
+  [{ kind: 'unreachable', full: false }, 'No answer: saved in this browser, trying again'],
+  [{ kind: 'unreachable', full: true }, 'The disk is full: saved in this browser, trying again'],
   [
     { kind: 'held', problems: [{ code: 'tooWet', path: 'massG', params: { percent: 900, max: 400 } }] },
-    'Not kept yet. That makes the water 900 % of the flours; 400 % is the most.',
+    'Not saved yet. That makes the water 900 % of the flours; 400 % is the most.',
   ],
   [
     { kind: 'refused', why: 'broken' },
-    'Not kept: the server did not take it. Your typing is safe in this browser.',
+    'Not saved: the server did not take it. Your typing is safe in this browser.',
   ],
-  [{ kind: 'conflict', revision: 5, savedAtMs: 0 }, 'Not kept: see above'],
+  [{ kind: 'conflict', revision: 5, savedAtMs: 0 }, 'Not saved: see above'],
 ])('%j reads as %j', (save, words) => {
   show(<SaveStatus save={save} />);
   expect(screen.getByRole('status')).toHaveTextContent(words);

@@ -44,7 +44,7 @@ export interface FormulaSheet {
   readonly saveOnTop: () => void;
   readonly takeTheirs: () => Promise<void>;
   /** Waits a moment for the saving to come to an end; tells whether it did. */
-  readonly kept: () => Promise<boolean>;
+  readonly saved: () => Promise<boolean>;
 }
 
 const same = (a: Formula, b: Formula): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -88,7 +88,7 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   const [store] = useState(() => new SheetStore(loaded.formula, book));
   const [place] = useState(() => placeOf(loaded.id, browserQueue()));
   const [saver] = useState(() => makeSaver(loaded, () => store.book, place));
-  // an ingredient was added or a bag opened: the same sheet, reckoned anew
+  // an ingredient was added or a bag opened: the same sheet, computed anew
   useEffect(() => store.useBook(book), [book, store]);
   const [broughtBack, setBroughtBack] = useState(false);
   const save = useSyncExternalStore(
@@ -190,7 +190,7 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
       broughtBack,
       saveOnTop: () => saver.saveOnTop(),
       takeTheirs,
-      kept: () => saver.drained(4000),
+      saved: () => saver.drained(4000),
     }),
     [broughtBack, edit, leave, put, save, saver, store, takeTheirs, withdraw],
   );

@@ -2,19 +2,19 @@
 import { createContext, useContext, type ReactNode } from 'react';
 import type { Kit } from '@/core/kit';
 
-interface KeptKit {
+interface StoredKit {
   readonly version: number;
   readonly kit: Kit;
 }
-const Context = createContext<KeptKit | null>(null);
+const Context = createContext<StoredKit | null>(null);
 
 /** What the kitchen has, at hand on every page. */
-export function KitProvider({ kept, children }: { kept: KeptKit; children: ReactNode }) {
-  return <Context value={kept}>{children}</Context>;
+export function KitProvider({ stored, children }: { stored: StoredKit; children: ReactNode }) {
+  return <Context value={stored}>{children}</Context>;
 }
 
-export function useKeptKit(): KeptKit {
-  const kept = useContext(Context);
-  if (!kept) throw new Error('useKeptKit needs a KitProvider above it');
-  return kept;
+export function useStoredKit(): StoredKit {
+  const stored = useContext(Context);
+  if (!stored) throw new Error('useStoredKit needs a KitProvider above it');
+  return stored;
 }

@@ -5,6 +5,11 @@ import { KIT_LIMITS } from '@/core/kit';
 import { IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
+import { newUuid } from '@/ui/newUuid';
+
+export const newKitId = (): string => newUuid().slice(0, 13);
+
+export const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1);
 
 /** A word on the left, what is chosen on the right. */
 export function Row({ word, children }: { word: string; children: ReactNode }) {

@@ -16,7 +16,7 @@ let sent: Sent[] = [];
 const reply = (data: unknown, status = 200) =>
   ({ ok: status < 300, status, json: () => Promise.resolve(data) }) as Response;
 let answers: (() => Response)[] = [];
-const kept = (version: number) => () => reply({ version, kit: sent.at(-1)?.kit });
+const stored = (version: number) => () => reply({ version, kit: sent.at(-1)?.kit });
 
 beforeEach(() => {
   sent = [];
@@ -28,16 +28,16 @@ beforeEach(() => {
   });
 });
 const status = () => screen.getByTestId('kit-save');
-const open = () => show(<KitPage kept={{ version: 0, kit: ORDINARY_KIT }} />);
+const open = () => show(<KitPage stored={{ version: 0, kit: ORDINARY_KIT }} />);
 
-test('what is typed is kept by itself, once for a burst of keys, and the next on top of it', async () => {
+test('what is typed is saved by itself, once for a burst of keys, and the next on top of it', async () => {
   const user = userEvent.setup();
-  answers = [kept(1), kept(2)];
+  answers = [stored(1), stored(2)];
   open();
   const room = screen.getByRole('textbox', { name: 'Room' });
   await user.clear(room);
   await user.type(room, '24');
-  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'kept'));
+  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'saved'));
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(sent[0]).toMatchObject({ seen: 0, kit: { roomC: 24 } });
   await user.click(screen.getByRole('button', { name: 'A tin' }));
@@ -45,9 +45,9 @@ test('what is typed is kept by itself, once for a burst of keys, and the next on
   expect(sent[1]).toMatchObject({ seen: 1, kit: { roomC: 24, tins: [{ name: 'A loaf tin' }] } });
 });
 
-test('a fridge at 60 °C is refused at its field, and what stood there is kept', async () => {
+test('a fridge at 60 °C is refused at its field, and what stood there is saved', async () => {
   const user = userEvent.setup();
-  answers = [kept(1)];
+  answers = [stored(1)];
   open();
   const fridge = screen.getByRole('textbox', { name: 'Fridge' });
   await user.clear(fridge);
@@ -57,7 +57,7 @@ test('a fridge at 60 °C is refused at its field, and what stood there is kept',
   await user.keyboard('{Escape}');
   expect(fridge).toHaveValue('5');
   // the 6 on the way to 60 could have been meant; it is taken back before anything is sent
-  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'kept'));
+  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'saved'));
   expect(sent.map(({ kit }) => kit.fridgeC)).toEqual([5]);
 });
 
@@ -66,8 +66,8 @@ test('without a network it is said, and the same request is sent again', async (
   open();
   await user.selectOptions(screen.getByRole('combobox', { name: 'Mixing' }), 'by hand');
   await waitFor(() => expect(status()).toHaveAttribute('data-state', 'unreachable'));
-  answers = [kept(1)];
-  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'kept'));
+  answers = [stored(1)];
+  await waitFor(() => expect(status()).toHaveAttribute('data-state', 'saved'));
   expect(sent[1]).toEqual(sent[0]);
 });
 
@@ -81,7 +81,7 @@ test('somebody else’s change in between is said, not overwritten', async () =>
 
 test('thermometer readings make the dial’s error known, and how surely', async () => {
   const user = userEvent.setup();
-  answers = [kept(1)];
+  answers = [stored(1)];
   open();
   const oven = screen.getByRole('group', { name: 'Oven' });
   const offset = within(oven).getByTestId('offset-oven');
@@ -101,11 +101,11 @@ test('thermometer readings make the dial’s error known, and how surely', async
 
 test('the scales are edited in one place, in order, and a list that is full says so at once', async () => {
   const user = userEvent.setup();
-  answers = Array.from({ length: 8 }, (_, index) => kept(index + 1));
+  answers = Array.from({ length: 8 }, (_, index) => stored(index + 1));
   const tins = Array.from({ length: 24 }, (_, index) => ({
     id: `t${index}`, name: `Tin ${index}`, kind: 'dark' as const, lengthCm: 22, widthCm: 10, heightCm: 8,
   })); // prettier-ignore
-  show(<KitPage kept={{ version: 0, kit: { ...ORDINARY_KIT, tins } }} />);
+  show(<KitPage stored={{ version: 0, kit: { ...ORDINARY_KIT, tins } }} />);
   expect(screen.getByRole('button', { name: 'A tin' })).toBeDisabled();
   expect(screen.getByText(/24 are the most/)).toBeInTheDocument();
   await user.selectOptions(screen.getByRole('combobox', { name: 'Steps of scale 1' }), '0.01');

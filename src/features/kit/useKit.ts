@@ -9,17 +9,17 @@ import { Saver, type SaveState, type SaveWish } from '../queue/saver';
 import { browserQueue } from '../queue/browserQueue';
 import type { Queue } from '../queue/queue';
 
-export type KitSave = 'kept' | 'keeping' | 'stale' | 'unreachable' | 'refused';
+export type KitSave = 'saved' | 'saving' | 'stale' | 'unreachable' | 'refused';
 
-interface KeptKit {
+interface StoredKit {
   readonly version: number;
   readonly kit: Kit;
 }
 
 const SAVE_OF: Readonly<Record<SaveState['kind'], KitSave>> = {
-  saved: 'kept',
-  waiting: 'keeping',
-  saving: 'keeping',
+  saved: 'saved',
+  waiting: 'saving',
+  saving: 'saving',
   unreachable: 'unreachable',
   conflict: 'stale',
   held: 'refused',
@@ -41,11 +41,11 @@ async function readKitDraft(body: unknown): Promise<SaveWish<Kit> | null> {
 }
 
 /** Saves the kit behind the screen, like a sheet: after a moment of quiet, before the page goes, and by itself after a dead network. */
-const makeSaver = (kept: KeptKit, place: DraftPlace): Saver<Kit> =>
+const makeSaver = (stored: StoredKit, place: DraftPlace): Saver<Kit> =>
   new Saver<Kit>(
     {
       post: async (wish, leaving) => {
-        const answer = await ask<KeptKit>('/api/kit', bodyOf(wish), { keepalive: leaving });
+        const answer = await ask<StoredKit>('/api/kit', bodyOf(wish), { keepalive: leaving });
         if (answer.kind !== 'ok') return answer;
         return { kind: 'ok', value: { revision: answer.value.version, savedAtMs: 0 } };
       },
@@ -57,18 +57,18 @@ const makeSaver = (kept: KeptKit, place: DraftPlace): Saver<Kit> =>
       },
       remember: (wish) => rememberDraft(place, wish),
     },
-    { value: kept.kit, revision: kept.version, savedAtMs: 0 },
+    { value: stored.kit, revision: stored.version, savedAtMs: 0 },
   );
 
 const same = (a: Kit, b: Kit): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** The kit as it is being changed: shown at once, kept soon after, and brought back where it could not be. */
-export function useKit(kept: KeptKit) {
+/** The kit as it is being changed: shown at once, saved soon after, and brought back where it could not be. */
+export function useKit(stored: StoredKit) {
   const router = useRouter();
-  const [kit, setKit] = useState(kept.kit);
-  const asked = useRef(kept.kit);
+  const [kit, setKit] = useState(stored.kit);
+  const asked = useRef(stored.kit);
   const [place] = useState(() => placeOf(browserQueue()));
-  const [saver] = useState(() => makeSaver(kept, place));
+  const [saver] = useState(() => makeSaver(stored, place));
   const state = useSyncExternalStore(
     saver.subscribe,
     () => saver.state,
@@ -89,8 +89,8 @@ export function useKit(kept: KeptKit) {
     const letGo = place.queue.hold(place.lane);
     void findDraft(place, readKitDraft).then((draft) => {
       if (gone || !draft) return;
-      if (same(draft.value, kept.kit)) return rememberDraft(place, null);
-      if (draft.seen !== saver.revision) saver.adopt(kept.kit, { revision: draft.seen, savedAtMs: 0 });
+      if (same(draft.value, stored.kit)) return rememberDraft(place, null);
+      if (draft.seen !== saver.revision) saver.adopt(stored.kit, { revision: draft.seen, savedAtMs: 0 });
       asked.current = draft.value;
       setKit(draft.value);
       saver.change(draft.value, draft.requestId);
@@ -106,8 +106,8 @@ export function useKit(kept: KeptKit) {
   // pages that were loaded before compute with it from now on
   const savedAs = state.kind === 'saved' ? state.revision : null;
   useEffect(() => {
-    if (savedAs !== null && savedAs !== kept.version) router.refresh();
-  }, [kept.version, router, savedAs]);
+    if (savedAs !== null && savedAs !== stored.version) router.refresh();
+  }, [stored.version, router, savedAs]);
 
   // what somebody else changed in between is not overwritten; what was typed here stays to be looked at
   useEffect(() => {

@@ -1,19 +1,19 @@
 'use client';
-import { useState } from 'react';
-import { ENTRY_LIMITS, layOver, libraryBook, type BlendEntry } from '@/core/ingredients';
+import { FormProvider, useController } from 'react-hook-form';
+import { ENTRY_LIMITS, bookWith, libraryBook, type BlendEntry, type Ingredient } from '@/core/ingredients';
 import { formatDecimal } from '@/core/units';
 import { Dialog } from '@/ui/Dialog';
 import { newUuid } from '@/ui/newUuid';
 import { Segmented } from '@/ui/Segmented';
-import { useKeptIngredients } from '../book/BookProvider';
+import { useStoredEntries } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { NumberField } from '../quantities/NumberField';
 import { wordProblem } from '../wording/problems';
-import { KeepIt } from './KeepIt';
+import { FormNumber } from './FormNumber';
 import { otherNames } from './otherNames';
 import { PartList, type ListedPart } from './PartList';
+import { SaveIt } from './SaveIt';
 import { TextField } from './TextField';
-import { useSaveEntry } from './useSaveEntry';
+import { useEntryForm } from './useEntryForm';
 
 const ROLES = [
   { value: 'flour', label: 'flours' },
@@ -31,27 +31,30 @@ const sameParts = (was: BlendEntry, parts: readonly ListedPart[]): boolean =>
       parts[index]?.ingredientId === ingredientId && parts[index]?.amount === massG,
   );
 
-/** A mixture that is made once and used in several formulas: what goes in, by weight. Its figures follow from its parts. */
-export function BlendDialog({ id, onClose }: { id: string | null; onClose: (savedId?: string) => void }) {
-  const { kept } = useKeptIngredients();
-  const { preferences } = usePreferences();
-  const { save, busy, trouble } = useSaveEntry();
-  const before = kept.find((each) => each.id === id);
-  const was = before?.entry.kind === 'blend' ? before.entry : null;
-  const [entryId] = useState(() => id ?? `own-${newUuid().slice(0, 18)}`);
-  const [name, setName] = useState(was?.name ?? '');
-  const [also, setAlso] = useState(was?.alsoCalled.join(', ') ?? '');
-  const [role, setRole] = useState<BlendEntry['role']>(was?.role ?? 'flour');
-  const [density, setDensity] = useState<number | null>(was?.densityGPerMl ?? null);
-  const [note, setNote] = useState(was?.source ?? '');
-  const [parts, setParts] = useState<readonly ListedPart[]>(
-    () => was?.parts.map(({ ingredientId, massG }) => ({ ingredientId, amount: massG })) ?? [],
-  );
-  const wholeG = parts.reduce((sum, { amount }) => sum + (amount ?? 0), 0);
-  const complete = parts.length > 0 && parts.every(({ amount }) => amount !== null) && name.trim() !== '';
-  const entry: BlendEntry = {
+interface BlendValues {
+  readonly id: string;
+  readonly name: string;
+  readonly also: string;
+  readonly role: BlendEntry['role'];
+  readonly parts: readonly ListedPart[];
+  readonly density: number | null;
+  readonly note: string;
+}
+
+const startOf = (id: string | null, was: BlendEntry | null): BlendValues => ({
+  id: id ?? `own-${newUuid().slice(0, 18)}`,
+  name: was?.name ?? '',
+  also: was?.alsoCalled.join(', ') ?? '',
+  role: was?.role ?? 'flour',
+  parts: was?.parts.map(({ ingredientId, massG }) => ({ ingredientId, amount: massG })) ?? [],
+  density: was?.densityGPerMl ?? null,
+  note: was?.source ?? '',
+});
+
+const entryOf = ({ id, name, also, role, parts, density, note }: BlendValues, was: BlendEntry | null) =>
+  ({
     kind: 'blend',
-    id: entryId,
+    id,
     name: name.trim(),
     alsoCalled: otherNames(also),
     source: note,
@@ -60,69 +63,95 @@ export function BlendDialog({ id, onClose }: { id: string | null; onClose: (save
     densityGPerMl: density,
     // what a label left open stays open until somebody says better
     ...(was?.thirstCv !== undefined && sameParts(was, parts) && { thirstCv: was.thirstCv }),
-  };
-  const keep = async () => {
-    if (await save({ entry, seen: before?.version ?? 0, away: false })) onClose(entryId);
-  };
-  const others = kept
-    .filter((each) => each.id !== entryId && !(each.away && each.entry.kind === 'bag'))
+  }) satisfies BlendEntry;
+
+const missingIn = ({ name, parts }: BlendValues): string | null => {
+  if (name.trim() === '') return 'Give it a name.';
+  const complete = parts.length > 0 && parts.every(({ amount }) => amount !== null);
+  return complete ? null : 'Say how much of each goes in.';
+};
+
+/** A mixture that is made once and used in several formulas: what goes in, by weight. Its figures follow from its parts. */
+export function BlendDialog({ id, onClose }: { id: string | null; onClose: (savedId?: string) => void }) {
+  const { stored } = useStoredEntries();
+  const { preferences } = usePreferences();
+  const before = stored.find((each) => each.id === id);
+  const was = before?.entry.kind === 'blend' ? before.entry : null;
+  const blend = useEntryForm<BlendValues>(() => startOf(id, was), {
+    entry: (values) => entryOf(values, was),
+    seen: before?.version ?? 0,
+    onSaved: onClose,
+  });
+  const { values, form } = blend;
+  const missing = missingIn(values);
+  const others = stored
+    .filter((each) => each.id !== values.id && !(each.away && each.entry.kind === 'bag'))
     .map((each) => each.entry);
-  const laid = complete ? layOver(libraryBook, [...others, entry]) : null;
-  const made = laid?.ok ? laid.value.get(entryId) : null;
+  const book = missing === null ? bookWith(libraryBook, [...others, entryOf(values, was)]) : null;
+  const made = book?.ok ? book.value.get(values.id) : null;
   return (
-    <Dialog
-      open
-      onOpenChange={(open) => !open && onClose()}
-      title={id ? `Change ${was?.name ?? 'the blend'}` : 'A blend of mine'}
-      hint="What goes into it, by weight. On a sheet it is taken apart again, to the last flour."
-    >
-      <TextField word="Name" value={name} onChange={setName} />
-      <TextField word="Also called" hint="commas between" value={also} onChange={setAlso} />
+    <FormProvider {...form}>
+      <Dialog
+        open
+        onOpenChange={(open) => !open && onClose()}
+        title={id ? `Change ${was?.name ?? 'the blend'}` : 'A blend of mine'}
+        hint="What goes into it, by weight. On a sheet it is taken apart again, to the last flour."
+      >
+        <TextField<BlendValues> name="name" word="Name" />
+        <TextField<BlendValues> name="also" word="Also called" hint="commas between" />
+        <BlendParts />
+        {made && <MadeOf made={made} parts={values.parts} />}
+        {book && !book.ok && (
+          <p role="alert" className="mt-2 text-sm text-alarm">
+            {wordProblem(book.problem, preferences)}
+          </p>
+        )}
+        <FormNumber<BlendValues, 'density'>
+          name="density"
+          word="A millilitre of it weighs, if you measured it"
+          unit="g"
+          optional
+          bounds={ENTRY_LIMITS.densityGPerMl}
+        />
+        <TextField<BlendValues> name="note" word="Note" maxLength={ENTRY_LIMITS.sourceLength} />
+        <SaveIt form={blend} missing={missing ?? (book?.ok ? null : 'See above.')} />
+      </Dialog>
+    </FormProvider>
+  );
+}
+
+function BlendParts() {
+  const role = useController<BlendValues, 'role'>({ name: 'role' }).field;
+  const parts = useController<BlendValues, 'parts'>({ name: 'parts' }).field;
+  return (
+    <>
       <p className="mt-3 text-sm font-semibold">It is</p>
-      <Segmented label="What it is" value={role} onChange={setRole} options={ROLES} className="flex-wrap" />
+      <Segmented
+        label="What it is"
+        value={role.value}
+        onChange={role.onChange}
+        options={ROLES}
+        className="flex-wrap"
+      />
       <PartList
-        parts={parts}
+        parts={parts.value}
         unit="g"
         max={100_000}
         amountWord="Weight"
         emptyWord="weight"
-        onChange={setParts}
+        onChange={parts.onChange}
       />
-      {made && (
-        <p className="mt-2 text-sm text-soft">
-          {formatDecimal(wholeG, 1)} g in all. In 100 g: {formatDecimal(made.per100g.water.value, 1)} water,{' '}
-          {formatDecimal(made.per100g.starch.value, 1)} starch, {formatDecimal(made.per100g.protein.value, 1)}{' '}
-          protein, {formatDecimal(made.per100g.fibre.value, 1)} fibre.
-        </p>
-      )}
-      {laid && !laid.ok && (
-        <p role="alert" className="mt-2 text-sm text-alarm">
-          {wordProblem(laid.problem, preferences)}
-        </p>
-      )}
-      <NumberField
-        word="A millilitre of it weighs, if you measured it"
-        unit="g"
-        optional
-        value={density}
-        bounds={ENTRY_LIMITS.densityGPerMl}
-        onChange={setDensity}
-      />
-      <TextField word="Note" value={note} maxLength={ENTRY_LIMITS.sourceLength} onChange={setNote} />
-      <KeepIt
-        trouble={trouble}
-        busy={busy}
-        missing={
-          name.trim() === ''
-            ? 'Give it a name.'
-            : !complete
-              ? 'Say how much of each goes in.'
-              : laid?.ok
-                ? null
-                : 'See above.'
-        }
-        onKeep={() => void keep()}
-      />
-    </Dialog>
+    </>
+  );
+}
+
+function MadeOf({ made: { per100g }, parts }: { made: Ingredient; parts: readonly ListedPart[] }) {
+  const wholeG = parts.reduce((sum, { amount }) => sum + (amount ?? 0), 0);
+  return (
+    <p className="mt-2 text-sm text-soft">
+      {formatDecimal(wholeG, 1)} g in all. In 100 g: {formatDecimal(per100g.water.value, 1)} water,{' '}
+      {formatDecimal(per100g.starch.value, 1)} starch, {formatDecimal(per100g.protein.value, 1)} protein,{' '}
+      {formatDecimal(per100g.fibre.value, 1)} fibre.
+    </p>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { ThirstLearnt } from '@/core/consistency';
-import type { BagEntry, Estimate, Ingredient, KeptIngredient } from '@/core/ingredients';
+import type { AbsorptionLearnt } from '@/core/consistency';
+import type { BagEntry, Estimate, Ingredient, StoredEntry } from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -9,11 +9,11 @@ import { ask } from '../asking/ask';
 import { useSaveEntry } from './useSaveEntry';
 
 /** What hands have taught of each powder, asked once when the larder is opened. */
-export function useThirst(): ReadonlyMap<string, ThirstLearnt> {
-  const [learnt, setLearnt] = useState<ReadonlyMap<string, ThirstLearnt>>(new Map());
+export function useAbsorption(): ReadonlyMap<string, AbsorptionLearnt> {
+  const [learnt, setLearnt] = useState<ReadonlyMap<string, AbsorptionLearnt>>(new Map());
   useEffect(() => {
     let here = true;
-    void ask<{ learnt: ThirstLearnt[] }>('/api/ingredients/learnt').then(
+    void ask<{ learnt: AbsorptionLearnt[] }>('/api/ingredients/learnt').then(
       (answer) =>
         here &&
         answer.kind === 'ok' &&
@@ -31,17 +31,17 @@ const spread = ({ value, sd }: Estimate): string =>
 
 interface FeltFigureProps {
   ingredient: Ingredient;
-  learnt: ThirstLearnt;
-  own: KeptIngredient | undefined;
+  learnt: AbsorptionLearnt;
+  own: StoredEntry | undefined;
 }
 
-/** What the hand taught of this one's thirst beside what was believed, and a way to reckon with it. */
+/** What the hand taught of this one's absorption beside what was believed, and a way to compute with it. */
 export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
   const { save, busy, trouble } = useSaveEntry();
   const { before, after, feels } = learnt;
   const { absorption } = ingredient;
   const bag = own?.entry.kind === 'bag' && !own.away ? own.entry : null;
-  const reckoned =
+  const inUse =
     bag?.learntFrom !== undefined && Math.abs((absorption?.gPerG.value ?? 0) - after.value) < 0.005;
   const news = spread(after) !== spread(before);
   // a bag or an ingredient that was measured speaks for itself
@@ -58,7 +58,7 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
     <div className="mt-2 rounded border border-rule bg-well px-3 py-2 text-sm" data-testid="felt">
       <p>
         Felt at the bench {feels === 1 ? 'once' : `${feels} times`}:{' '}
-        {news ? 'it drinks' : 'it drinks as was believed,'}{' '}
+        {news ? 'it absorbs' : 'it absorbs as was believed,'}{' '}
         <strong className="figure">{spread(after)}</strong> g of water per g
         {news && (
           <>
@@ -67,15 +67,15 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
         )}
         .
       </p>
-      {!news ? null : reckoned ? (
-        <p className="text-soft">Reckoned with.</p>
+      {!news ? null : inUse ? (
+        <p className="text-soft">In use.</p>
       ) : may ? (
         <Button
           className="mt-1.5"
           disabled={busy}
           onClick={() => void save({ entry, seen: own?.version ?? 0, away: false })}
         >
-          Reckon with it
+          Use it
         </Button>
       ) : (
         <p className="text-soft">

@@ -1,10 +1,10 @@
 'use client';
 import { Columns2, PencilLine, TriangleAlert } from 'lucide-react';
-import type { ThirstLearnt } from '@/core/consistency';
+import type { AbsorptionLearnt } from '@/core/consistency';
 import { lookAlikesOf, type Ingredient } from '@/core/ingredients';
 import { formatDecimal } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
-import { useKeptIngredients, useNameOf } from '../book/BookProvider';
+import { useStoredEntries, useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
 import { RoleMark } from '../formula/RoleMark';
 import { usePreferences } from '../preferences/PreferencesProvider';
@@ -16,8 +16,8 @@ import { useSaveEntry } from './useSaveEntry';
 interface IngredientCardProps {
   ingredient: Ingredient;
   beside: Ingredient | null;
-  /** What hands at the bench taught of its thirst. */
-  learnt: ThirstLearnt | undefined;
+  /** What hands at the bench taught of its absorption. */
+  learnt: AbsorptionLearnt | undefined;
   onBeside: (id: string | null) => void;
   onLook: (id: string) => void;
   onEdit: (ingredient: Ingredient) => void;
@@ -34,8 +34,8 @@ export function IngredientCard({
 }: IngredientCardProps) {
   const { preferences } = usePreferences();
   const nameOf = useNameOf();
-  const { kept } = useKeptIngredients();
-  const own = kept.find(({ id }) => id === ingredient.id);
+  const { stored } = useStoredEntries();
+  const own = stored.find(({ id }) => id === ingredient.id);
   const { save, trouble } = useSaveEntry();
   const figures = figuresOf(ingredient, preferences.temperatureUnit);
   const others = beside

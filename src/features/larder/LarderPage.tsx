@@ -9,10 +9,10 @@ import { Choice } from '@/ui/Choice';
 import { cx } from '@/ui/cx';
 import { Menu } from '@/ui/Menu';
 import { useAwake } from '@/ui/useAwake';
-import { useBook, useKeptIngredients } from '../book/BookProvider';
+import { useBook, useStoredEntries } from '../book/BookProvider';
 import { RoleMark } from '../formula/RoleMark';
 import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
-import { useThirst } from './FeltFigure';
+import { useAbsorption } from './FeltFigure';
 import { IngredientCard } from './IngredientCard';
 
 const EntryDialog = dynamic(() => import('./EntryDialog').then((module) => module.EntryDialog), {
@@ -35,7 +35,7 @@ type Writing =
 /** The larder: everything the product knows of ingredients, searched by any of their names, two of them side by side. */
 export function LarderPage() {
   const book = useBook();
-  const { kept, away } = useKeptIngredients();
+  const { stored, away } = useStoredEntries();
   const [query, setQuery] = useQueryStates(
     {
       find: parseAsString.withDefault(''),
@@ -46,10 +46,10 @@ export function LarderPage() {
     { history: 'replace', shallow: true },
   );
   const awake = useAwake();
-  const thirst = useThirst();
+  const absorption = useAbsorption();
   const card = useRef<HTMLDivElement>(null);
   const [writing, setWriting] = useState<Writing | null>(null);
-  const mine = useMemo(() => new Set(kept.map(({ id }) => id)), [kept]);
+  const mine = useMemo(() => new Set(stored.map(({ id }) => id)), [stored]);
   const found = useMemo(
     () =>
       searchIngredients(book, query.find).filter(({ id, family }) =>
@@ -65,7 +65,7 @@ export function LarderPage() {
   const beside = query.beside && query.beside !== look?.id ? (book.get(query.beside) ?? null) : null;
 
   const edit = (ingredient: Ingredient) => {
-    const entry = kept.find(({ id }) => id === ingredient.id)?.entry;
+    const entry = stored.find(({ id }) => id === ingredient.id)?.entry;
     if (entry?.kind === 'own' || entry?.kind === 'blend') setWriting({ kind: entry.kind, id: ingredient.id });
     else setWriting({ kind: 'bag', id: ingredient.id });
   };
@@ -122,7 +122,7 @@ export function LarderPage() {
             value={query.of}
             options={[
               { value: 'all', label: 'All of them' },
-              { value: 'mine', label: `Mine (${kept.length})` },
+              { value: 'mine', label: `Mine (${stored.length})` },
               ...FAMILIES.map((family) => ({ value: family, label: FAMILY_WORD[family] })),
             ]}
             onChange={(of) => void setQuery({ of })}
@@ -169,7 +169,7 @@ export function LarderPage() {
             <IngredientCard
               ingredient={look}
               beside={beside}
-              learnt={thirst.get(look.id)}
+              learnt={absorption.get(look.id)}
               onBeside={(id) => void setQuery({ beside: id })}
               onLook={(id) => void setQuery({ look: id, beside: null })}
               onEdit={edit}

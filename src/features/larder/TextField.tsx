@@ -1,16 +1,18 @@
 'use client';
 import { useId } from 'react';
+import { useController, type FieldValues, type Path } from 'react-hook-form';
 
-interface TextFieldProps {
+interface TextFieldProps<V extends FieldValues> {
+  /** Where in the form it stands. */
+  name: Path<V>;
   word: string;
   hint?: string;
-  value: string;
   maxLength?: number;
-  onChange: (text: string) => void;
 }
 
-export function TextField({ word, hint, value, maxLength = 80, onChange }: TextFieldProps) {
+export function TextField<V extends FieldValues>({ name, word, hint, maxLength = 80 }: TextFieldProps<V>) {
   const id = useId();
+  const { field } = useController<V>({ name });
   return (
     <div className="mt-2">
       <label htmlFor={id} className="text-sm font-semibold">
@@ -18,10 +20,9 @@ export function TextField({ word, hint, value, maxLength = 80, onChange }: TextF
       </label>
       <input
         id={id}
-        value={value}
+        {...field}
         maxLength={maxLength}
         autoComplete="off"
-        onChange={(event) => onChange(event.currentTarget.value)}
         className="mt-0.5 min-h-10 w-full rounded border border-edge bg-sheet px-3"
       />
     </div>

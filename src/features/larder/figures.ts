@@ -42,7 +42,7 @@ export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure
   const { absorption, gelatinisationC, usualShare, mostShare, per100g, smokePointC } = ingredient;
   const figures: (Figure | null)[] = [
     absorption && {
-      word: 'Drinks, g of water per g',
+      word: 'Absorbs, g of water per g',
       text: `${formatDecimal(absorption.gPerG.value, 2)} ± ${formatDecimal(Z80 * absorption.gPerG.sd, 2)}`,
       share: Math.min(1, absorption.gPerG.value / 15),
     },

@@ -4,7 +4,7 @@ import {
   libraryBook,
   type BagEntry,
   type BlendEntry,
-  type KeptIngredient,
+  type StoredEntry,
   type OwnEntry,
 } from '@/core/ingredients';
 import type { SaveIngredient } from '@/core/requests';
@@ -32,12 +32,12 @@ async function put(name: string, text: string) {
   await userEvent.clear(field);
   if (text) await userEvent.paste(text);
 }
-const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+const keep = () => userEvent.click(screen.getByRole('button', { name: 'Save it' }));
 const jar: BlendEntry = {
   kind: 'blend', id: 'own-jar', name: 'House jar', alsoCalled: ['the jar'], source: '', role: 'flour', densityGPerMl: null,
   parts: [{ ingredientId: 'white-rice-flour', massG: 600 }, { ingredientId: 'tapioca-starch', massG: 400 }],
 }; // prettier-ignore
-const kept = (entry: KeptIngredient['entry'], version = 1): KeptIngredient => ({
+const stored = (entry: StoredEntry['entry'], version = 1): StoredEntry => ({
   id: entry.id,
   version,
   away: false,
@@ -48,9 +48,9 @@ test('the bag at hand: only what differs from the library is sent', async () => 
   const sent = server();
   const onClose = jest.fn();
   show(<EntryDialog id="brown-rice-flour" bag onClose={onClose} />);
-  expect(screen.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  expect(screen.getByRole('button', { name: 'Save it' })).toBeDisabled();
   await put('Which bag mill, lot, opened when', 'Gate mill, May');
-  await put('Drinks, g of water per g', '0.95');
+  await put('Absorbs, g of water per g', '0.95');
   await keep();
   await waitFor(() => expect(onClose).toHaveBeenCalledWith('brown-rice-flour'));
   expect(sent[0]).toMatchObject({
@@ -83,7 +83,7 @@ test('an ingredient of one’s own: parts must add up, a refusal is told with it
   );
   await put('Starch', '20');
   expect(screen.getByText(/together 42 g: must be 98 to 102/)).toBeInTheDocument();
-  expect(screen.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  expect(screen.getByRole('button', { name: 'Save it' })).toBeDisabled();
   await put('Starch', '78');
   await put('Protein', '600');
   expect(screen.getByText('At most 100.')).toBeInTheDocument();
@@ -114,7 +114,7 @@ test('a blend is mixed by weight, shows what comes of it, and never holds itself
   };
   const sent = server();
   const onClose = jest.fn();
-  show(<BlendDialog id="own-jar" onClose={onClose} />, {}, [kept(jar, 3), kept(sponge)]);
+  show(<BlendDialog id="own-jar" onClose={onClose} />, {}, [stored(jar, 3), stored(sponge)]);
   expect(screen.getByText(/1000 g in all. In 100 g: 12 water, 81\.\d starch/)).toBeInTheDocument();
   await put('Weight of Tapioca starch', '1400');
   await userEvent.click(screen.getByRole('button', { name: 'Tapioca starch one up' }));
@@ -135,15 +135,15 @@ test('a blend that would contain itself is refused before it is sent', async () 
     parts: [{ ingredientId: 'own-jar', massG: 1 }],
   };
   server();
-  show(<BlendDialog id="own-jar" onClose={() => undefined} />, {}, [kept(jar), kept(sponge)]);
+  show(<BlendDialog id="own-jar" onClose={() => undefined} />, {}, [stored(jar), stored(sponge)]);
   await userEvent.click(screen.getByRole('button', { name: 'Add an ingredient' }));
   await userEvent.type(await screen.findByRole('combobox', { name: 'Add to it' }), 'Sponge{Enter}');
   await put('Weight of Sponge', '50');
   expect(screen.getByRole('alert')).toHaveTextContent('This mixture would contain itself.');
-  expect(screen.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  expect(screen.getByRole('button', { name: 'Save it' })).toBeDisabled();
 });
 
-test('a label: the shares that must be inside, kept with their doubt in words', async () => {
+test('a label: the shares that must be inside, saved with their doubt in words', async () => {
   const sent = server();
   const onClose = jest.fn();
   show(<LabelDialog onClose={onClose} />);
@@ -177,9 +177,9 @@ test('two ingredients stand figure beside figure; look-alikes warn and lead to o
   const props = { learnt: undefined, onBeside, onLook: jest.fn(), onEdit: jest.fn() };
   const starch = libraryBook.get('potato-starch')!;
   show(<IngredientCard ingredient={starch} beside={libraryBook.get('potato-flour')!} {...props} />);
-  const drinks = screen.getByRole('row', { name: /^Drinks/ });
+  const absorbs = screen.getByRole('row', { name: /^Absorbs/ });
   expect(
-    within(drinks)
+    within(absorbs)
       .getAllByRole('cell')
       .map((cell) => cell.textContent),
   ).toEqual(['0.46 ± 0.06', '3 ± 0.64']);
@@ -208,7 +208,7 @@ test('a bag can be put away again, and the sheet goes back to the library', asyn
       onEdit={() => undefined}
     />,
     {},
-    [kept(bag, 2)],
+    [stored(bag, 2)],
   );
   expect(screen.getByText('Gate mill')).toBeInTheDocument();
   await userEvent.click(screen.getByRole('button', { name: 'Back to the library’s figures' }));
@@ -222,7 +222,7 @@ describe('what hands felt', () => {
     after: { value: 0.52, sd: 0.03 },
     feels: 4,
   };
-  const card = (entries: KeptIngredient[], ingredient = libraryBook.get('potato-starch')!) =>
+  const card = (entries: StoredEntry[], ingredient = libraryBook.get('potato-starch')!) =>
     show(
       <IngredientCard
         ingredient={ingredient}
@@ -248,19 +248,19 @@ describe('what hands felt', () => {
     const sent = server();
     card([]);
     expect(screen.getByTestId('felt')).toHaveTextContent(
-      'Felt at the bench 4 times: it drinks 0.52 ± 0.04 g of water per g; before that 0.46 ± 0.06.',
+      'Felt at the bench 4 times: it absorbs 0.52 ± 0.04 g of water per g; before that 0.46 ± 0.06.',
     );
-    await userEvent.click(screen.getByRole('button', { name: 'Reckon with it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Use it' }));
     await waitFor(() => expect(sent[0]).toMatchObject({ seen: 0, away: false, entry: learntBag }));
   });
 
   test('once taken over it says so; a bag the baker measured is left alone', () => {
     const starch = libraryBook.get('potato-starch')!;
-    card([kept(learntBag)], { ...starch, ...learntBag.changes });
-    expect(screen.getByTestId('felt')).toHaveTextContent('Reckoned with.');
+    card([stored(learntBag)], { ...starch, ...learntBag.changes });
+    expect(screen.getByTestId('felt')).toHaveTextContent('In use.');
     document.body.innerHTML = '';
-    card([kept({ ...learntBag, learntFrom: undefined, bag: 'Gate mill' })]);
+    card([stored({ ...learntBag, learntFrom: undefined, bag: 'Gate mill' })]);
     expect(screen.getByTestId('felt')).toHaveTextContent('Your own figure stands');
-    expect(screen.queryByRole('button', { name: 'Reckon with it' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Use it' })).toBeNull();
   });
 });

@@ -26,8 +26,8 @@ const placeOf = (path: string): string => {
 const nameOf = (entry: KitchenEntry): string => (entry.kind === 'bag' ? entry.bag : entry.name);
 
 /**
- * Keeps an ingredient; the same wish sent again is kept once. It is written down in the browser's queue first: where the server does not
- * answer it is sent by itself later. Tells whether it was kept, and why not in `trouble`.
+ * Keeps an ingredient; the same wish sent again is saved once. It is written down in the browser's queue first: where the server does not
+ * answer it is sent by itself later. Tells whether it was saved, and why not in `trouble`.
  */
 export function useSaveEntry() {
   const router = useRouter();

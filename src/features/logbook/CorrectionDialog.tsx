@@ -19,7 +19,7 @@ export function CorrectionDialog({ bake, outcome, tap, onClose }: CorrectionDial
       wide
       onOpenChange={(open) => !open && onClose()}
       title="Correct the log"
-      hint="What stood there before is kept beside it."
+      hint="What stood there before is saved beside it."
     >
       <OutcomeForm
         start={outcome}

@@ -76,7 +76,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
         <p className="docket p-6 text-soft">
           {asked || further
             ? 'No bake in this book answers to that.'
-            : 'Nothing here yet. Every bake that is closed at the bench is kept in this book, with what was planned and what was done.'}
+            : 'Nothing here yet. Every bake that is closed at the bench is saved in this book, with what was planned and what was done.'}
         </p>
       ) : (
         <div className="docket rounded-b-md pb-1" aria-busy={searching}>

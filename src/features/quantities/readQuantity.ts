@@ -26,7 +26,7 @@ export const quantitiesComing = (): Promise<void> | null =>
   reader ? null : loadQuantities().catch(() => undefined);
 
 /** A quantity as somebody says it, null while the reader is not there yet. */
-export const readQuantity: (...said: Parameters<Reader>) => ReturnType<Reader> | null = (
+export const readQuantity: (...given: Parameters<Reader>) => ReturnType<Reader> | null = (
   text,
   ingredient,
   context,

@@ -14,12 +14,12 @@ export function useQuantity(): (text: string, ingredient: Ingredient | null) => 
   return (text, ingredient) => {
     const massG = units.parseMass(text);
     if (massG.ok) return massG;
-    const said = readQuantity(text, ingredient, {
+    const read = readQuantity(text, ingredient, {
       system: preferences.measure,
       bareUnitG: units.massUnit === 'g' ? 1 : GRAMS_PER_OUNCE,
       baseG: null,
     });
-    if (!said) return massG;
-    return said.ok ? ok(said.value.massG) : said;
+    if (!read) return massG;
+    return read.ok ? ok(read.value.massG) : read;
   };
 }

@@ -14,10 +14,10 @@ const SLOW_MS = 4000;
 
 const REASON: Readonly<Record<Refused['why'], string>> = {
   stale: 'Something else was saved there in between. Open it again to see both.',
-  invalid: 'It can’t be kept as it is.',
+  invalid: 'It can’t be saved as it is.',
   otherContent: 'It was sent before with something else in it.',
   notFound: 'What it belongs to is not in this kitchen (any more).',
-  tooBig: 'It is too large to be kept.',
+  tooBig: 'It is too large to be saved.',
   forbidden: 'This page may not write to this server.',
   broken: 'The server could not take it.',
 };

@@ -17,8 +17,8 @@ beforeEach(() => {
 });
 
 const store = memoryStore();
-const inTab = (tab: string, kept: QueueStore = store): DraftPlace => ({
-  queue: new Queue({ store: kept, now: () => 1000, tab }),
+const inTab = (tab: string, stored: QueueStore = store): DraftPlace => ({
+  queue: new Queue({ store: stored, now: () => 1000, tab }),
   lane: 'sheet:f',
   what: () => 'Changes',
   body: (wish) => wish,
@@ -57,7 +57,7 @@ test('what is no draft is set aside and shown; what cannot be read now stays for
   expect(place.queue.snapshot[0]?.refused).toMatchObject({ why: 'invalid' });
 });
 
-test('what the first versions kept in the browser comes along, and leaves its old place only then', async () => {
+test('what the first versions saved in the browser comes along, and leaves its old place only then', async () => {
   localStorage.clear();
   const tap = { eventId: 't1', madeAtMs: 5, action: { type: 'noted', text: 'late' } };
   localStorage.setItem('crumb-taps:b1:x', JSON.stringify([tap, 7, { eventId: 1 }]));
@@ -68,9 +68,9 @@ test('what the first versions kept in the browser comes along, and leaves its ol
   const full: QueueStore = { ...memoryStore(), put: () => Promise.reject(new Error('full')) };
   await expect(takeEarlierStorage(localStorage, full, 50, () => 'id')).rejects.toThrow('full');
   expect(localStorage.getItem('crumb-taps:b1:x')).not.toBeNull();
-  const kept = memoryStore();
-  await takeEarlierStorage(localStorage, kept, 50, () => 'id');
-  expect((await kept.all()).map(({ id, lane, body, madeAtMs }) => [id, lane, body, madeAtMs])).toEqual([
+  const stored = memoryStore();
+  await takeEarlierStorage(localStorage, stored, 50, () => 'id');
+  expect((await stored.all()).map(({ id, lane, body, madeAtMs }) => [id, lane, body, madeAtMs])).toEqual([
     ['t1', 'taps:b1', { action: tap.action }, 5],
     ['sheet:f1:tab9', 'sheet:f1', { requestId: 'id', seen: 4, formula: { name: 'Loaf' } }, 50],
     ['form:outcome:b1', 'form:outcome:b1', { text: { pieces: '8' } }, 50],

@@ -9,7 +9,7 @@ const parsed = (text: string | null): unknown => {
 };
 
 /**
- * What the first versions kept in localStorage, as the queue holds it now: unsent taps, drafts of sheets, half-written logs. It stays
+ * What the first versions saved in localStorage, as the queue holds it now: unsent taps, drafts of sheets, half-written logs. It stays
  * there until it is written down in its new place.
  */
 export async function takeEarlierStorage(

@@ -10,7 +10,7 @@ export interface Refused {
 /** One thing that was typed or tapped and that the server has not said yet that it has. */
 export interface Waiting {
   readonly id: string;
-  /** What it belongs to: things of one lane are sent in order. `form:` lanes are not sent, only kept. */
+  /** What it belongs to: things of one lane are sent in order. `form:` lanes are not sent, only saved. */
   readonly lane: string;
   /** What it is, in a person's words. */
   readonly what: string;
@@ -77,9 +77,9 @@ export class Queue {
   async refresh(): Promise<void> {
     try {
       await this.writing;
-      const kept = await this.deps.store.all();
+      const stored = await this.deps.store.all();
       const mine = [...this.entries.values()].filter((entry) => entry.tab === this.deps.tab);
-      this.entries = new Map([...kept, ...mine].map((entry) => [entry.id, entry]));
+      this.entries = new Map([...stored, ...mine].map((entry) => [entry.id, entry]));
     } catch {
       this.fragile = true;
     }

@@ -109,7 +109,7 @@ test('taking theirs forgets mine', async () => {
   expect(remembered.at(-1)).toBeNull();
 });
 
-test('a sheet that cannot be kept is held back, remembered, and saved once it is mended', async () => {
+test('a sheet that cannot be saved is held back, remembered, and saved once it is mended', async () => {
   const { saver, sent, wind, remembered, isWaiting } = rig();
   saver.change(named('Bad'));
   expect(saver.state.kind).toBe('held');
@@ -135,14 +135,14 @@ test('waiting for the saving to end ends with it, or with what stands in its way
   expect(await saver.drained(1000)).toBe(false);
 });
 
-test('a change taken back before it was sent is kept already: nothing is sent, nothing waits for ever', async () => {
+test('a change taken back before it was sent is saved already: nothing is sent, nothing waits for ever', async () => {
   const { saver, sent, wind, answer, ok, remembered } = rig();
   saver.change(named('A'));
   wind();
   await answer(ok(2));
-  const kept = sent[0]!.value;
+  const stored = sent[0]!.value;
   saver.change(named('AB'));
-  saver.change(kept);
+  saver.change(stored);
   expect(await saver.drained(1000)).toBe(true);
   expect(saver.state).toEqual({ kind: 'saved', revision: 2, savedAtMs: 2 });
   expect(sent).toHaveLength(1);

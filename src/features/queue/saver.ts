@@ -7,7 +7,7 @@ export type SaveState =
   | { readonly kind: 'waiting' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'unreachable'; readonly full: boolean }
-  /** The sheet can't be kept as it stands; what is wrong is said at its field. */
+  /** The sheet can't be saved as it stands; what is wrong is said at its field. */
   | { readonly kind: 'held'; readonly problems: readonly Problem[] }
   | { readonly kind: 'refused'; readonly why: string }
   | { readonly kind: 'conflict'; readonly revision: number; readonly savedAtMs: number };
@@ -43,12 +43,12 @@ const PAUSE_MS = 450;
 export class Saver<T> {
   private wanted: T;
   private wantedId: string;
-  private kept: T;
+  private stored: T;
   private seen: number;
   private pending: SaveWish<T> | null = null;
   private sending = false;
   private failures = 0;
-  private keptAtMs: number;
+  private storedAtMs: number;
   private cancelWait: () => void = () => undefined;
   private listeners = new Set<() => void>();
   state: SaveState;
@@ -59,9 +59,9 @@ export class Saver<T> {
   ) {
     this.wanted = start.value;
     this.wantedId = '';
-    this.kept = start.value;
+    this.stored = start.value;
     this.seen = start.revision;
-    this.keptAtMs = start.savedAtMs;
+    this.storedAtMs = start.savedAtMs;
     this.state = { kind: 'saved', revision: start.revision, savedAtMs: start.savedAtMs };
   }
 
@@ -80,7 +80,7 @@ export class Saver<T> {
   }
 
   get settled(): boolean {
-    return this.state.kind === 'saved' && this.wanted === this.kept;
+    return this.state.kind === 'saved' && this.wanted === this.stored;
   }
 
   change(value: T, requestId = this.deps.newId()): void {
@@ -112,7 +112,7 @@ export class Saver<T> {
   async flush(leaving = false): Promise<void> {
     if (this.sending || this.state.kind === 'conflict' || this.state.kind === 'held') return;
     if (!this.pending) {
-      if (this.wanted === this.kept) return this.rest();
+      if (this.wanted === this.stored) return this.rest();
       this.pending = { requestId: this.wantedId, seen: this.seen, value: this.wanted };
     }
     this.cancelWait();
@@ -124,12 +124,12 @@ export class Saver<T> {
     this.receive(request, answer);
   }
 
-  /** All that is on the sheet is kept: also after a change that was taken back before it was sent. */
+  /** All that is on the sheet is saved: also after a change that was taken back before it was sent. */
   private rest(): void {
     // not a word to the storage while nothing was changed here: an earlier page's draft may still be waiting in it
     if (this.state.kind === 'saved') return;
     this.deps.remember(null);
-    this.become({ kind: 'saved', revision: this.seen, savedAtMs: this.keptAtMs });
+    this.become({ kind: 'saved', revision: this.seen, savedAtMs: this.storedAtMs });
   }
 
   private receive(request: SaveWish<T>, answer: Answer<Saved>): void {
@@ -138,9 +138,9 @@ export class Saver<T> {
         this.failures = 0;
         this.pending = null;
         this.seen = answer.value.revision;
-        this.kept = request.value;
-        this.keptAtMs = answer.value.savedAtMs;
-        if (this.wanted !== this.kept) {
+        this.stored = request.value;
+        this.storedAtMs = answer.value.savedAtMs;
+        if (this.wanted !== this.stored) {
           this.rememberWanted();
           if (this.state.kind === 'held') return;
           this.become({ kind: 'waiting' });
@@ -204,8 +204,8 @@ export class Saver<T> {
   adopt(value: T, { revision, savedAtMs }: Saved): void {
     this.cancelWait();
     this.wanted = value;
-    this.kept = value;
-    this.keptAtMs = savedAtMs;
+    this.stored = value;
+    this.storedAtMs = savedAtMs;
     this.seen = revision;
     this.pending = null;
     this.deps.remember(null);

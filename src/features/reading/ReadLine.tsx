@@ -26,7 +26,7 @@ interface ReadLineProps {
   item: IngredientLine & { readonly number: number };
   answer: Answer;
   open: boolean;
-  percentOff: { readonly said: number; readonly is: number } | null;
+  percentOff: { readonly written: number; readonly is: number } | null;
   onAnswer: (answer: Answer) => void;
 }
 
@@ -93,7 +93,7 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
       </div>
       {percentOff && (
         <p className="text-xs text-alarm">
-          It says {formatDecimal(percentOff.said, 1)} %, but the weights make{' '}
+          It says {formatDecimal(percentOff.written, 1)} %, but the weights make{' '}
           {formatDecimal(percentOff.is, 1)} %.
         </p>
       )}
@@ -124,14 +124,14 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
             </IngredientPicker>
           )}
           {item.asks.includes('disagree') &&
-            item.readings.map(({ said, weighed }) => (
+            item.readings.map(({ written, weighed }) => (
               <Button
-                key={said}
+                key={written}
                 look={answer.massG === weighed.massG ? 'strong' : 'plain'}
                 aria-pressed={answer.massG === weighed.massG}
                 onClick={() => onAnswer({ ...answer, massG: weighed.massG })}
               >
-                {weighed.by === 'mass' ? said : `${said} = ${units.mass(weighed.massG)}`}
+                {weighed.by === 'mass' ? written : `${written} = ${units.mass(weighed.massG)}`}
               </Button>
             ))}
           {(item.asks.includes('howMuch') ||

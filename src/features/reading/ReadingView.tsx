@@ -197,7 +197,7 @@ function Understood({
       )}
       {sheet.assumedBaseG !== null && (
         <p className="mt-2 text-sm text-soft">
-          Only percentages were given: reckoned on {units.mass(sheet.assumedBaseG)} of flours.
+          Only percentages were given: computed for {units.mass(sheet.assumedBaseG)} of flours.
         </p>
       )}
       {reading.parts.map((part, index) => (
@@ -224,9 +224,9 @@ function Understood({
       ))}
       {reading.contradictions.length > 0 && (
         <section className="mt-4 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
-          {reading.contradictions.map(({ said, firstC, secondC, number }) => (
-            <p key={`${number} ${said}`}>
-              Line {number} says “{said}”: that is {formatDecimal(firstC, 0)} °C and{' '}
+          {reading.contradictions.map(({ written, firstC, secondC, number }) => (
+            <p key={`${number} ${written}`}>
+              Line {number} says “{written}”: that is {formatDecimal(firstC, 0)} °C and{' '}
               {formatDecimal(secondC, 0)} °C. One is a slip: no step takes its temperature from there.
             </p>
           ))}

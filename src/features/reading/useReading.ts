@@ -2,14 +2,14 @@
 import { useEffect, useState } from 'react';
 import { makeReadingWorker } from '@/workers/makeReadingWorker';
 import { readingClient, type Reading } from '@/workers/readingClient';
-import { useKeptIngredients } from '../book/BookProvider';
+import { useStoredEntries } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 
 export type ReadingState = Reading | { readonly kind: 'reading' };
 
 /** What a text is understood as, found out beside the page. What was read before stays until the newer is read. */
 export function useReading(text: string): { reading: ReadingState; of: string; cancel: () => void } {
-  const { kept } = useKeptIngredients();
+  const { stored } = useStoredEntries();
   const { measure } = usePreferences().preferences;
   const [client] = useState(() => readingClient(makeReadingWorker));
   const [state, setState] = useState<{ reading: ReadingState; of: string }>({
@@ -18,13 +18,13 @@ export function useReading(text: string): { reading: ReadingState; of: string; c
   });
   useEffect(() => {
     let gone = false;
-    void client.ask({ text, kept, system: measure }).then((reading) => {
+    void client.ask({ text, stored, system: measure }).then((reading) => {
       if (!gone) setState({ reading, of: text });
     });
     return () => {
       gone = true;
     };
-  }, [client, kept, measure, text]);
+  }, [client, stored, measure, text]);
   useEffect(() => () => client.cancel(), [client]);
   return {
     ...state,

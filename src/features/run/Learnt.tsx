@@ -29,7 +29,7 @@ interface LearntLineProps {
   onTurn: (on: boolean) => void;
 }
 
-/** Says what was learnt and from how much; may be left out of the reckoning. */
+/** Says what was learnt and from how much; may be left out of the computation. */
 export function LearntLine({ learning, on, onTurn }: LearntLineProps) {
   const { learnt, marks, miss } = learning;
   return (
@@ -41,8 +41,8 @@ export function LearntLine({ learning, on, onTurn }: LearntLineProps) {
         onChange={(event) => onTurn(event.currentTarget.checked)}
       />
       <span>
-        Reckon with what {marks === 1 ? 'one mark' : `${marks} marks`} at the bench taught: against the books
-        this dough rises <strong className="figure">{factor(learnt.vigour)}</strong> as fast and holds{' '}
+        Use what {marks === 1 ? 'one mark' : `${marks} marks`} at the bench taught: against the books this
+        dough rises <strong className="figure">{factor(learnt.vigour)}</strong> as fast and holds{' '}
         <strong className="figure">{factor(learnt.holding)}</strong> as much.{' '}
         <span className="text-soft">
           {marks > 1 && `The marks lie ${formatDecimal(100 * miss, 0)} % of its volume from the curve.`}

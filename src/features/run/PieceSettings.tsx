@@ -3,7 +3,7 @@ import type { Formula } from '@/core/formula';
 import type { KitOven } from '@/core/kit';
 import { SHAPES, TIN_KINDS } from '@/core/method/heating';
 import { Choice } from '@/ui/Choice';
-import { useKeptKit } from '../kit/KitProvider';
+import { useStoredKit } from '../kit/KitProvider';
 import { NumberField } from '../quantities/NumberField';
 import { SHAPE_WORD, TIN_WORD } from '../wording/run';
 
@@ -19,7 +19,7 @@ const LENGTH_CM = { min: 2, max: 120 };
 
 /** What a piece is baked as, in which oven: what the models of heat ask beyond the formula. */
 export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
-  const { kit } = useKeptKit();
+  const { kit } = useStoredKit();
   const tinId = kit.tins.find(
     (tin) =>
       as.shape === 'tin' && tin.kind === as.tin && tin.lengthCm === as.lengthCm && tin.widthCm === as.widthCm,

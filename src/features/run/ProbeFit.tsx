@@ -1,91 +1,21 @@
 'use client';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import type { TraceFit } from '@/core/heat';
-import { readProbeTrace } from '@/core/kit';
-import { bakeQuestionOf, type Run, type RunFeel, type RunForecast } from '@/core/run';
+import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
-import { newUuid } from '@/ui/newUuid';
-import { ask } from '../asking/ask';
-import { useKeptKit } from '../kit/KitProvider';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { client } from './useRunForecast';
-
-interface ProbeFitProps {
-  run: Run;
-  feel: RunFeel;
-  forecast: RunForecast;
-  ovenId: string;
-}
+import { useStoredKit } from '../kit/KitProvider';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { useProbeFit, type ProbeQuestion } from './useProbeFit';
 
 const EXAMPLE = 'min;°C\n0;27\n10;34\n20;58\n30;79\n40;92';
+const MOST_BYTES = 400_000;
 
 /** A probe left in the middle of this bake tells what the oven really does: fitted, shown with how sure it is, used from then on. */
-export function ProbeFit({ run, feel, forecast, ovenId }: ProbeFitProps) {
-  const router = useRouter();
-  const kept = useKeptKit();
-  const units = useUnits();
-  const { preferences } = usePreferences();
-  const [text, setText] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [fit, setFit] = useState<TraceFit | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [done, setDone] = useState(false);
-  const oven = kept.kit.ovens.find((each) => each.id === ovenId);
+export function ProbeFit(question: ProbeQuestion) {
+  const probe = useProbeFit(question);
+  const { text, busy, trouble, fitted, done } = probe;
+  const oven = useStoredKit().kit.ovens.find((each) => each.id === question.ovenId);
   if (!oven) return null;
-  const scale = units.temperatureUnit === '°F' ? 1.8 : 1;
-  const reckon = async () => {
-    setFit(null);
-    setDone(false);
-    setTrouble(null);
-    const trace = readProbeTrace(text);
-    if (!trace.ok) {
-      const where = /^line \d+$/.test(trace.problem.path)
-        ? `${trace.problem.path[0]?.toUpperCase()}${trace.problem.path.slice(1)}: `
-        : '';
-      return setTrouble(`${where}${wordProblem(trace.problem, preferences)}`);
-    }
-    const bake = bakeQuestionOf(run, forecast.rise, feel);
-    if (!bake) return setTrouble('There is no bake in this method.');
-    setBusy(true);
-    try {
-      const answer = await client().ask('fit', 'fit', { bake, trace: trace.value });
-      if (answer?.ok) setFit(answer.value);
-      else if (answer)
-        setTrouble(
-          answer.problem.code === 'notSolvable'
-            ? 'No oven of this kind makes that trace with this piece and this method. Check the weight, the tin and the times above, and that the probe sat in the middle.'
-            : wordProblem(answer.problem, preferences),
-        );
-    } catch {
-      setTrouble('The reckoning broke off. Press again.');
-    }
-    setBusy(false);
-  };
-  const use = async () => {
-    if (!fit) return;
-    const fitted = { ...fit.oven, missC: fit.missC, traces: (oven.fitted?.traces ?? 0) + 1 };
-    const kit = {
-      ...kept.kit,
-      ovens: kept.kit.ovens.map((each) => (each.id === ovenId ? { ...each, fitted } : each)),
-    };
-    setBusy(true);
-    const answer = await ask('/api/kit', { requestId: newUuid(), seen: kept.version, kit });
-    setBusy(false);
-    if (answer.kind === 'ok') {
-      setDone(true);
-      setFit(null);
-      setText('');
-      router.refresh();
-    } else
-      setTrouble(
-        answer.kind === 'stale'
-          ? 'Somebody changed the kit in between. Reload this page and fit again.'
-          : 'That did not reach the server. Nothing was changed; press again.',
-      );
-  };
   return (
     <details className="border-t border-rule py-2">
       <summary className="min-h-6 cursor-pointer text-sm">Had a probe in it? Fit: {oven.name}</summary>
@@ -97,9 +27,9 @@ export function ProbeFit({ run, feel, forecast, ovenId }: ProbeFitProps) {
         aria-label="Probe readings"
         rows={5}
         value={text}
-        maxLength={400_000}
+        maxLength={MOST_BYTES}
         placeholder={EXAMPLE}
-        onChange={(event) => setText(event.currentTarget.value)}
+        onChange={(event) => probe.setText(event.currentTarget.value)}
         className="mt-1 w-full rounded border border-edge bg-sheet p-2 font-mono text-sm"
       />
       <div className="mt-1 flex flex-wrap items-center gap-2">
@@ -111,12 +41,12 @@ export function ProbeFit({ run, feel, forecast, ovenId }: ProbeFitProps) {
             onChange={(event) => {
               const file = event.currentTarget.files?.[0];
               if (!file) return;
-              if (file.size > 400_000) return setTrouble('That file is too big for a probe’s log.');
-              void file.text().then(setText);
+              if (file.size > MOST_BYTES) return probe.setTrouble('That file is too big for a probe’s log.');
+              void file.text().then(probe.setText);
             }}
           />
         </label>
-        <Button look="strong" disabled={busy || text.trim() === ''} onClick={() => void reckon()}>
+        <Button look="strong" disabled={busy || text.trim() === ''} onClick={() => void probe.fit()}>
           {busy ? 'Fitting …' : 'Fit the oven'}
         </Button>
       </div>
@@ -125,29 +55,33 @@ export function ProbeFit({ run, feel, forecast, ovenId }: ProbeFitProps) {
           {trouble}
         </p>
       )}
-      {fit && (
-        <div className="mt-2" data-testid="fitted">
-          <p className="text-sm">
-            The oven is{' '}
-            <strong className="figure text-lg">
-              {formatDecimal(Math.abs(fit.oven.offsetC * scale), 0)}°
-            </strong>{' '}
-            {fit.oven.offsetC < 0 ? 'cooler' : 'hotter'} than its dial (±{' '}
-            {formatDecimal(1.2816 * fit.oven.offsetSdC * scale, 0)}) and heats{' '}
-            <strong className="figure text-lg">{formatDecimal(100 * fit.oven.transfer, 0)} %</strong> of an
-            ordinary one (± {formatDecimal(128 * fit.oven.transfer * fit.oven.transferCv, 0)}). The fitted
-            bake misses the {fit.points} readings by {formatDecimal(fit.missC * scale, 1)}°.
-          </p>
-          <Button className="mt-1" look="strong" disabled={busy} onClick={() => void use()}>
-            Use this from now on
-          </Button>
-        </div>
-      )}
+      {fitted && <Fitted fitted={fitted} busy={busy} onUse={() => void probe.use()} />}
       {done && (
         <p role="status" className="mt-2 text-sm">
-          Kept with {oven.name}; every run is reckoned with it now.
+          Saved with {oven.name}; every run is computed with it now.
         </p>
       )}
     </details>
+  );
+}
+
+function Fitted({ fitted, busy, onUse }: { fitted: TraceFit; busy: boolean; onUse: () => void }) {
+  const scale = useUnits().temperatureUnit === '°F' ? 1.8 : 1;
+  const { oven, points, missC } = fitted;
+  return (
+    <div className="mt-2" data-testid="fitted">
+      <p className="text-sm">
+        The oven is{' '}
+        <strong className="figure text-lg">{formatDecimal(Math.abs(oven.offsetC * scale), 0)}°</strong>{' '}
+        {oven.offsetC < 0 ? 'cooler' : 'hotter'} than its dial (±{' '}
+        {formatDecimal(Z80 * oven.offsetSdC * scale, 0)}) and heats{' '}
+        <strong className="figure text-lg">{formatDecimal(100 * oven.transfer, 0)} %</strong> of an ordinary
+        one (± {formatDecimal(100 * Z80 * oven.transfer * oven.transferCv, 0)}). The fitted bake misses the{' '}
+        {points} readings by {formatDecimal(missC * scale, 1)}°.
+      </p>
+      <Button className="mt-1" look="strong" disabled={busy} onClick={onUse}>
+        Use this from now on
+      </Button>
+    </div>
   );
 }

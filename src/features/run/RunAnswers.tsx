@@ -121,7 +121,7 @@ export function RunAnswers({
       </div>
       {bakeProblem && (
         <p role="alert" className="mt-3 text-sm text-alarm">
-          The bake can’t be reckoned: {wordProblem(bakeProblem, preferences)}
+          The bake can’t be computed: {wordProblem(bakeProblem, preferences)}
         </p>
       )}
       {bake && (
@@ -157,7 +157,7 @@ export function RunAnswers({
       <Why>
         <p>
           Ready is seven tenths of what this dough can hold: there is some left for the oven. The ranges are
-          the middle 80 % of 24 reckonings of the rise and 10 of the bake, each with other, equally likely
+          the middle 80 % of 24 computations of the rise and 10 of the bake, each with other, equally likely
           figures for what nobody has measured.
         </p>
         <p>

@@ -5,14 +5,14 @@ import { bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
 import { allLines, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
-import { useKeptKit } from '../kit/KitProvider';
+import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { Choice } from '@/ui/Choice';
 import { STEP_WORD } from '../wording/words';
 import { COLOUR_WORD } from '../wording/run';
 import { colourOf } from '@/core/heat';
-import { reckon } from '@/core/notices';
+import { formulaAnswers } from '@/core/notices';
 import { LearntLine, useLearnt } from './Learnt';
 import { PieceSettings } from './PieceSettings';
 import { ProbeFit } from './ProbeFit';
@@ -47,11 +47,11 @@ const YEASTS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'];
 export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
   const { edit, settle } = useSheetActions();
   const formula = useSheetState((state) => state.formula);
-  const { totals, consistency } = useSheetState((state) => state.reckoning);
+  const { totals, consistency } = useSheetState((state) => state.answers);
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();
-  const { kit } = useKeptKit();
+  const { kit } = useStoredKit();
   const { preferences } = usePreferences();
   const [chosen, setChosen] = useState<string | null>(null);
   const [supposed, setSupposed] = useState<string | null>(null);
@@ -82,9 +82,9 @@ export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
   const ghost = useMemo(() => {
     if (!what) return null;
     const other = supposing(what, later, kitchen, book);
-    const reckoning = reckon(other.formula, book);
-    const otherRun = runOf(other.formula, book, reckoning.totals, reckoning.consistency, other.kitchen);
-    return otherRun.ok ? { run: otherRun.value, feel: reckoning.consistency } : null;
+    const answers = formulaAnswers(other.formula, book);
+    const otherRun = runOf(other.formula, book, answers.totals, answers.consistency, other.kitchen);
+    return otherRun.ok ? { run: otherRun.value, feel: answers.consistency } : null;
   }, [what, later, kitchen, book]);
   const beside = useRunForecast('ghost', ghost?.run ?? null, ghost?.feel ?? null);
 
@@ -135,8 +135,8 @@ export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
           ) : (
             <p className="min-h-28 text-sm text-soft">
               {broken
-                ? 'The reckoning broke off. Change anything to start it again.'
-                : 'Reckoning rise and bake …'}
+                ? 'The computation broke off. Change anything to start it again.'
+                : 'Computing rise and bake …'}
             </p>
           )}
         </div>
@@ -168,7 +168,7 @@ export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
         </p>
       )}
       <p role="status" className="h-5 text-right text-xs text-soft" data-testid="computing">
-        {computing ? `reckoning ${computing.done} of ${computing.of} …` : ''}
+        {computing ? `computing ${computing.done} of ${computing.of} …` : ''}
       </p>
       <div ref={ref} style={{ minHeight: CHART_HEIGHT }} className="overflow-x-auto">
         {width > 0 && (

@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 
 const RunPanel = lazy(() => import('./RunPanel').then((module) => ({ default: module.RunPanel })));
 
-/** The run's place under the method. Its code and its reckoning begin when somebody comes near it. */
+/** The run's place under the method. Its code and its computation begin when somebody comes near it. */
 export function RunSection({ formulaId }: { formulaId: string }) {
   const ref = useRef<HTMLElement>(null);
   const [near, setNear] = useState(false);

@@ -23,7 +23,7 @@ const ITS_OWN: ReadonlySet<MethodStep['kind']> = new Set([
   'chill',
 ]);
 
-/** A ready way of letting it rise, with times reckoned for this dough and this kitchen. */
+/** A ready way of letting it rise, with times computed for this dough and this kitchen. */
 export function Schools({ run, kit }: { run: Run; kit: Kit }) {
   const { store, edit, settle } = useSheetActions();
   const pieceG = useSheetState((state) => state.formula.usualYield.pieceMassG);
@@ -54,13 +54,13 @@ export function Schools({ run, kit }: { run: Run; kit: Kit }) {
     const old = formula.steps.filter((step) => ITS_OWN.has(step.kind));
     const steps = made.value.steps.map((step): MethodStep => {
       // what the baker wrote for the same kind of step stays with it
-      const kept = old.find((each) => each.kind === step.kind);
+      const stored = old.find((each) => each.kind === step.kind);
       return {
-        ...(kept ?? newStep(step.kind, newLocalId())),
+        ...(stored ?? newStep(step.kind, newLocalId())),
         minS: step.minS,
         maxS: step.maxS !== null && step.minS !== null && step.maxS > step.minS ? step.maxS : null,
         tempC: step.tempC,
-        until: step.risePercent === null ? (kept?.until ?? '') : `risen by about ${step.risePercent} %`,
+        until: step.risePercent === null ? (stored?.until ?? '') : `risen by about ${step.risePercent} %`,
       };
     });
     const rest = formula.steps.filter((step) => !ITS_OWN.has(step.kind));

@@ -132,10 +132,10 @@ export function WhatIfs({ list, chosen, onChoose, before, after, computing }: Wh
       {chosen && (
         <p role="status" className="mt-2 min-h-6 text-sm" data-testid="what-if">
           {computing || !after
-            ? 'Reckoning …'
+            ? 'Computing …'
             : rows
-                .filter(([, said]) => said !== null)
-                .map(([word, said]) => `${word} ${said}`)
+                .filter(([, change]) => change !== null)
+                .map(([word, change]) => `${word} ${change}`)
                 .join(' · ')}
         </p>
       )}

@@ -134,9 +134,9 @@ test('another school puts its own steps into the method, with times', async () =
   expect(store.state.formula.steps[4]!.until).toMatch(/^risen by about \d+ %$/);
 });
 
-test('what cannot be baked is said in words, what cannot be reckoned at all teaches', async () => {
+test('what cannot be baked is said in words, what cannot be computed at all teaches', async () => {
   open({ ...rollsWithMethod(), usualYield: { ...rollsWithMethod().usualYield, pieceMassG: 2000 } });
-  expect(await screen.findByText(/The bake can’t be reckoned/)).toHaveTextContent('400');
+  expect(await screen.findByText(/The bake can’t be computed/)).toHaveTextContent('400');
   open({ ...rollsWithMethod(), steps: [] });
   expect(screen.getByText(/Steps in the method above/)).toBeVisible();
 });
@@ -221,7 +221,7 @@ test('a probe’s log: the line that cannot be read, a trace that fits no such o
     return Promise.resolve({ ok: true, status: 201, json: () => Promise.resolve({}) } as Response);
   });
   await user.click(screen.getByRole('button', { name: 'Use this from now on' }));
-  await screen.findByText(/every run is reckoned with it now/);
+  await screen.findByText(/every run is computed with it now/);
   expect(sent[0]!.kit.ovens[0]!.fitted).toMatchObject({ traces: 1 });
 });
 
@@ -249,7 +249,7 @@ test('a step’s end is dragged: as far as the pointer goes at the picture’s o
   expect(bakeS()).toBe(60);
 });
 
-test('what jars taught is reckoned with and said; left out, the books stand', async () => {
+test('what jars taught is used and said; left out, the books stand', async () => {
   const learning = {
     learnt: { vigour: { value: 0.6, cv: 0.1 }, holding: { value: 1.05, cv: 0.1 } },
     marks: 5,
@@ -269,6 +269,6 @@ test('what jars taught is reckoned with and said; left out, the books stand', as
   await screen.findByTestId('run-set');
   await quiet();
   const taught = minutes('run-ready');
-  await userEvent.click(screen.getByRole('checkbox', { name: /Reckon with what 5 marks/ }));
+  await userEvent.click(screen.getByRole('checkbox', { name: /Use what 5 marks/ }));
   await waitFor(() => expect(minutes('run-ready')).toBeLessThan(taught));
 });

@@ -7,13 +7,13 @@ import {
   type Line,
 } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
-import { reckon, type Reckoning } from '@/core/notices';
+import { formulaAnswers, type FormulaAnswers } from '@/core/notices';
 
 export interface SheetState {
   readonly history: History;
   readonly formula: Formula;
   readonly totals: FormulaTotals;
-  readonly reckoning: Reckoning;
+  readonly answers: FormulaAnswers;
   readonly lines: ReadonlyMap<string, Line>;
 }
 
@@ -38,7 +38,7 @@ export class SheetStore {
     return () => this.listeners.delete(listener);
   };
 
-  /** Reckons with another book from now on. */
+  /** Answers with another book from now on. */
   useBook(book: IngredientBook): void {
     if (book === this.book) return;
     this.book = book;
@@ -48,12 +48,12 @@ export class SheetStore {
 
   private stateOf(history: History): SheetState {
     const formula = history.present;
-    const reckoning = reckon(formula, this.book);
+    const answers = formulaAnswers(formula, this.book);
     return {
       history,
       formula,
-      totals: reckoning.totals,
-      reckoning,
+      totals: answers.totals,
+      answers,
       lines: new Map(allLines(formula).map((line) => [line.id, line])),
     };
   }

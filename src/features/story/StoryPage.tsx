@@ -83,7 +83,7 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
     } else
       setTrouble(
         answer.kind === 'stale'
-          ? 'Somebody kept a newer state in between. Reload this page to see it.'
+          ? 'Somebody saved a newer state in between. Reload this page to see it.'
           : 'It could not be brought back. Nothing is lost; try again.',
       );
   };
@@ -111,7 +111,7 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
             at revision {story.branch.revision}.
           </>
         ) : (
-          'Each time the sheet was kept, and what that changed. Tick two to lay them beside one another.'
+          'Each time the sheet was saved, and what that changed. Tick two to lay them beside one another.'
         )}
       </p>
       {trouble && (

@@ -62,11 +62,11 @@ export function TimerBell() {
   });
 
   // the bench of that very bake says it itself, larger
-  const said = over.filter((timer) => !seen.has(keyOf(timer)) && path !== `/bench/${timer.bakeId}`);
-  if (said.length === 0) return null;
+  const shown = over.filter((timer) => !seen.has(keyOf(timer)) && path !== `/bench/${timer.bakeId}`);
+  if (shown.length === 0) return null;
   return (
     <ul role="alert" className="fixed inset-x-2 bottom-16 z-40 mx-auto grid max-w-xl gap-2 sm:bottom-4">
-      {said.map((timer) => (
+      {shown.map((timer) => (
         <li
           key={keyOf(timer)}
           className="flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-sheet px-4 py-3 shadow-lg"

@@ -33,6 +33,6 @@ export function wordPath(path: string): string {
     const next = segments[index + 1] ?? '';
     words.push(/^\d+$/.test(next) ? `${word} ${Number(next) + 1}` : word);
   }
-  const said = words.join(', ');
-  return said ? `${said.charAt(0).toUpperCase()}${said.slice(1)}: ` : '';
+  const place = words.join(', ');
+  return place ? `${place.charAt(0).toUpperCase()}${place.slice(1)}: ` : '';
 }

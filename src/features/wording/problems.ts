@@ -56,7 +56,7 @@ export function wordProblem(problem: Problem, units: Units): string {
     case 'onlyFlour':
       return 'The only flour is the whole of the 100 %. Change its weight, or add another flour.';
     case 'noFlour':
-      return 'There is no flour or starch yet, so there is nothing to reckon from.';
+      return 'There is no flour or starch yet, so there is nothing to compute from.';
     case 'noShareWithoutFlour':
       return 'Percentages start with the first flour. Type a weight.';
     case 'tooWet':
@@ -100,7 +100,7 @@ export function wordProblem(problem: Problem, units: Units): string {
     case 'otherContent':
       return 'This was sent before with something else in it. Reload the page and do it once more.';
     case 'control':
-      return 'There is a hidden character in this text that can’t be kept. Type it rather than paste it.';
+      return 'There is a hidden character in this text that can’t be saved. Type it rather than paste it.';
     default:
       return never(code);
   }

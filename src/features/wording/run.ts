@@ -27,6 +27,14 @@ export const PLATE_WORD: Record<PlateKind | 'rack', string> = {
   castIron: 'hot iron',
   griddle: 'the griddle',
 };
+/** The same on its own, as a kind of thing. */
+export const PLATE_KIND_WORD: Record<PlateKind, string> = {
+  tray: 'Tray',
+  stone: 'Stone',
+  steel: 'Steel',
+  castIron: 'Iron',
+  griddle: 'Griddle',
+};
 export const MOIST_WORD: Record<Moisture, string> = { dry: 'dry', steam: 'with steam', lid: 'under a lid' };
 export const COLOUR_WORD: Record<Colour, string> = {
   pale: 'pale',
@@ -38,7 +46,7 @@ export const COLOUR_WORD: Record<Colour, string> = {
   burnt: 'burnt',
 };
 export const SCHOOL_WORD: Record<School, { readonly word: string; readonly hint: string }> = {
-  straight: { word: 'Straight through', hint: 'drinks, is shaped, one warm proof' },
+  straight: { word: 'Straight through', hint: 'a rest, shaped, one warm proof' },
   bulkProof: { word: 'Bulk, then proof', hint: 'rises in the bowl, is divided, proofs' },
   cold: { word: 'Cold hold', hint: 'shaped, a night in the fridge, then the room' },
   wild: { word: 'Wild', hint: 'long bulk in the room, a warm proof' },

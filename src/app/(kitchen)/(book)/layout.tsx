@@ -8,10 +8,10 @@ import { loadKit } from '@/server/kit';
 /** Pages that compute with ingredients and kit have them at hand; the lists, which do not, carry neither. */
 export default async function BookLayout({ children }: { children: ReactNode }) {
   const context = await currentContext();
-  const [{ kept }, kit] = await Promise.all([siftLarder(context), loadKit(context)]);
+  const [{ stored }, kit] = await Promise.all([siftLarder(context), loadKit(context)]);
   return (
-    <BookProvider kept={kept}>
-      <KitProvider kept={kit}>{children}</KitProvider>
+    <BookProvider stored={stored}>
+      <KitProvider stored={kit}>{children}</KitProvider>
     </BookProvider>
   );
 }

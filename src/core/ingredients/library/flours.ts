@@ -42,7 +42,7 @@ export const grainFlours = describe('grainFlour', GRAIN, [
   { id: 'masa-harina', name: 'Masa harina', also: ['nixtamalised maize flour', 'lime-treated corn flour'],
     roles: ['flour'], parts: [9.5, 8.5, 3.7, 68, 1.5, 7.3, 1.6], density: [0.48, 0.6], drinks: [1.3, 0.15, 10],
     gelC: [60, 70], share: [5, 25, 60], allergens: ['maize'], gluten: 'crossContactCommon',
-    note: 'Partly gelatinised by its lime cooking, so it drinks more than maize flour.' },
+    note: 'Partly gelatinised by its lime cooking, so it absorbs more than maize flour.' },
   { id: 'rolled-oats-certified', name: 'Rolled oats, certified gluten-free',
     also: ['porridge oats', 'oatmeal', 'certified oats'], roles: ['flour', 'inclusion'],
     parts: [10, 13, 7, 57, 1, 10.2, 1.8], density: [0.36, 0.43], drinks: [1.0, 0.15, 30], gelC: [54, 62],

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { swapIngredient } from '@/core/adjust';
 import { massByIngredient } from '@/core/formula';
 import { isFlourBase } from '@/core/ingredients';
-import { useBook, useKeptIngredients, useNameOf } from '../../book/BookProvider';
+import { useBook, useStoredEntries, useNameOf } from '../../book/BookProvider';
 import { newLocalId, useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
@@ -11,7 +11,7 @@ import { Proposed } from './Proposed';
 export function Swap({ onDone }: { onDone: () => void }) {
   const formula = useSheetState((state) => state.formula);
   const book = useBook();
-  const { away } = useKeptIngredients();
+  const { away } = useStoredEntries();
   const nameOf = useNameOf();
   const onSheet = [...massByIngredient(formula).keys()];
   const [fromId, setFromId] = useState(

@@ -21,7 +21,7 @@ const roughly = (massG: number): number =>
 
 export function TooWetToday() {
   const formula = useSheetState((state) => state.formula);
-  const rested = useSheetState((state) => state.reckoning.consistency?.rested.band ?? 'soft');
+  const rested = useSheetState((state) => state.answers.consistency?.rested.band ?? 'soft');
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();

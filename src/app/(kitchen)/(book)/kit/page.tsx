@@ -7,11 +7,11 @@ import { loadKit } from '@/server/kit';
 export const metadata: Metadata = { title: 'Kit' };
 
 export default async function Kit() {
-  const kept = await loadKit(await currentContext());
+  const stored = await loadKit(await currentContext());
   return (
     <>
-      <SetAsideNote setAside={kept.setAside ? [kept.setAside] : []} />
-      <KitPage kept={kept} />
+      <SetAsideNote setAside={stored.setAside ? [stored.setAside] : []} />
+      <KitPage stored={stored} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { currentContext } from '@/server/currentContext';
-import { loadThirst } from '@/server/thirst';
+import { loadAbsorption } from '@/server/absorption';
 import { reading } from '../../edge';
 
 export const GET = (): Promise<Response> =>
-  reading(async () => Response.json({ learnt: await loadThirst(await currentContext()) }));
+  reading(async () => Response.json({ learnt: await loadAbsorption(await currentContext()) }));

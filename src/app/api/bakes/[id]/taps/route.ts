@@ -14,7 +14,7 @@ export const POST = (request: Request, { params }: Params): Promise<Response> =>
     const id = knownId((await params).id);
     if (!id) return notFound();
     const taken = await recordTaps(await currentContext(), id, taps, after);
-    // what can be kept is kept; but an id that stands for something else already is never answered as if all were well
+    // what can be saved is saved; but an id that stands for something else already is never answered as if all were well
     const clash = taken.ok && taken.value.results.some(({ problem }) => problem?.code === 'otherContent');
     return clash ? answer(failed({ kind: 'otherContent' })) : answer(taken);
   });

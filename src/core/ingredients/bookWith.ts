@@ -77,7 +77,7 @@ function blendIngredient(entry: BlendEntry, book: IngredientBook): Result<Ingred
     madeOf: parts.map(({ ingredient, share }) => ({ ingredientId: ingredient.id, share })),
     ...(entry.role === 'scald' && { scalded: true as const }),
     ...(entry.thirstCv !== undefined && { thirstCv: entry.thirstCv }),
-    source: entry.source || 'Reckoned from its parts.',
+    source: entry.source || 'Computed from its parts.',
   });
 }
 
@@ -87,7 +87,7 @@ function blendIngredient(entry: BlendEntry, book: IngredientBook): Result<Ingred
  *
  * @returns the book, or the problem with the path of the entry ("2.parts.0.ingredientId")
  */
-export function layOver(library: IngredientBook, entries: readonly KitchenEntry[]): Result<IngredientBook> {
+export function bookWith(library: IngredientBook, entries: readonly KitchenEntry[]): Result<IngredientBook> {
   const book = new Map(library);
   const blends = new Map<string, { entry: BlendEntry; index: number }>();
   const seen = new Set<string>();

@@ -12,9 +12,9 @@ export interface FeltObservation {
   readonly band: Band;
 }
 
-export interface ThirstLearnt {
+export interface AbsorptionLearnt {
   readonly ingredientId: string;
-  /** Water it drinks, g per g, before and after; the sd of either. */
+  /** Water it absorbs, g per g, before and after; the sd of either. */
   readonly before: Estimate;
   readonly after: Estimate;
   /** How many feels of doughs with this in it. */
@@ -33,10 +33,13 @@ const MOST = 2.5;
  * one by one.
  *
  * A feel of a day cannot be surer than days are alike (`commonSd`); what is common to a day is no property of a flour.
- * @param book the one the observations were reckoned with: its absorptions are what is believed before any feel
+ * @param book the one the observations were computed with: its absorptions are what is believed before any feel
  * @returns powders of which something was learnt, those that moved most first; none without feels
  */
-export function learnThirst(observations: readonly FeltObservation[], book: IngredientBook): ThirstLearnt[] {
+export function learnAbsorption(
+  observations: readonly FeltObservation[],
+  book: IngredientBook,
+): AbsorptionLearnt[] {
   const now = new Map<string, { before: Estimate; value: number; variance: number; feels: number }>();
   const known = (id: string) => {
     let figure = now.get(id);

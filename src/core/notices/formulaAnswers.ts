@@ -5,10 +5,11 @@ import { nutritionOf, type Nutrition } from '../formula/nutrition';
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import { yeastDose, type YeastDose } from '../formula/yeast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { noticesOf, type Notice } from './notices';
+import type { Notice } from './notice';
+import { noticesOf } from './notices';
 
 /** Everything a sheet answers while it is being typed. Each model is run once and handed on to those that build on it. */
-export interface Reckoning {
+export interface FormulaAnswers {
   readonly totals: FormulaTotals;
   readonly consistency: Consistency | null;
   readonly nutrition: Nutrition;
@@ -18,7 +19,7 @@ export interface Reckoning {
 }
 
 /** Never refuses: what can't be said of a formula is null or an empty list. */
-export function reckon(formula: Formula, book: IngredientBook): Reckoning {
+export function formulaAnswers(formula: Formula, book: IngredientBook): FormulaAnswers {
   const totals = formulaTotals(formula, book);
   const consistency = consistencyOf(formula, book, totals);
   const nutrition = nutritionOf(formula, book, totals.baseG);

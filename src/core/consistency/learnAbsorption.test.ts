@@ -3,7 +3,7 @@ import type { Formula } from '../formula';
 import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook, type IngredientBook } from '../ingredients';
 import { bandOf, consistencyOf, liquidForG } from './consistency';
-import { learnThirst, type FeltObservation } from './learnThirst';
+import { learnAbsorption, type FeltObservation } from './learnAbsorption';
 import { BAND_AIMS, BANDS, type Band } from './parameters';
 
 const dough = (waterG: number, flour = 'white-rice-flour'): Formula => ({
@@ -44,7 +44,7 @@ const saying = (formula: Formula, band: Band): FeltObservation => ({
   band,
 });
 const of = (id: string, ...observations: FeltObservation[]) =>
-  learnThirst(observations, libraryBook).find(({ ingredientId }) => ingredientId === id)!;
+  learnAbsorption(observations, libraryBook).find(({ ingredientId }) => ingredientId === id)!;
 
 test('ladders of water felt in a world where a flour drinks more or less come near to it', () => {
   fc.assert(
@@ -78,7 +78,7 @@ test('stiffer than thought drinks more, wetter less; what was expected only make
   );
   expect(same.after.sd).toBeLessThanOrEqual(same.before.sd);
   // psyllium holds most of this water and is the least sure of them
-  const all = learnThirst([saying(formula, BANDS[at - 1]!)], libraryBook);
+  const all = learnAbsorption([saying(formula, BANDS[at - 1]!)], libraryBook);
   expect(all[0]!.ingredientId).toBe('psyllium-husk');
   expect(all.map(({ ingredientId }) => ingredientId)).not.toContain('water');
 });
@@ -88,8 +88,8 @@ test('the order of feels tells next to nothing; nonsense stays within bounds', (
   const forth = of('psyllium-husk', ...feels).after.value;
   const back = of('psyllium-husk', ...[...feels].reverse()).after.value;
   expect(Math.abs(forth / back - 1)).toBeLessThan(0.03);
-  expect(learnThirst([], libraryBook)).toEqual([]);
-  const wild = learnThirst(
+  expect(learnAbsorption([], libraryBook)).toEqual([]);
+  const wild = learnAbsorption(
     Array.from({ length: 40 }, () => saying(dough(300), 'pourable')),
     libraryBook,
   );

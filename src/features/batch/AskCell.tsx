@@ -1,0 +1,71 @@
+'use client';
+import type { ReactNode } from 'react';
+import { refuse, type Result } from '@/core/result';
+import { formatDecimal, parseDecimal, within, type Bounds } from '@/core/units';
+import { Cell } from '@/ui/Cell';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+
+export const readWhole = (text: string): Result<number> => {
+  const typed = parseDecimal(text);
+  return typed.ok && !Number.isInteger(typed.value) ? refuse('notWhole') : typed;
+};
+export const readPercent = (text: string): Result<number> => parseDecimal(text.replace(/\s*%\s*$/, ''));
+export const readTimes = (text: string): Result<number> => parseDecimal(text.replace(/^\s*[×x]\s*/i, ''));
+
+/** A question of the batch with its place for an answer. */
+export function Ask({ word, children }: { word: string; children: ReactNode }) {
+  return (
+    <div className="mt-3">
+      <span className="text-sm font-semibold">{word}</span>
+      <div className="mt-1">{children}</div>
+    </div>
+  );
+}
+
+interface AskCellProps {
+  word: string;
+  label: string;
+  value: number;
+  bounds: Bounds;
+  /** Name of the figure in the request, for problems about it. */
+  path: string;
+  read: (text: string) => Result<number>;
+  show?: (value: number) => string;
+  unit?: string;
+  testId?: string;
+  inputMode?: 'numeric' | 'decimal';
+  later?: () => Promise<unknown> | null;
+  onChange: (value: number) => void;
+}
+
+/** A question that a number answers; out of its range it says so and changes nothing. */
+export function AskCell({
+  word,
+  value,
+  bounds,
+  path,
+  read,
+  show = (shown) => formatDecimal(shown, 1),
+  onChange,
+  ...cell
+}: AskCellProps) {
+  const { preferences } = usePreferences();
+  return (
+    <Ask word={word}>
+      <Cell
+        size="bench"
+        {...cell}
+        value={show(value)}
+        restore={() => onChange(value)}
+        onType={(text) => {
+          const typed = read(text);
+          const checked = typed.ok ? within(typed.value, bounds, path) : typed;
+          if (!checked.ok) return wordProblem(checked.problem, preferences);
+          onChange(checked.value);
+          return null;
+        }}
+      />
+    </Ask>
+  );
+}

@@ -1,0 +1,91 @@
+'use client';
+import { Plus } from 'lucide-react';
+import { KIT_LIMITS, type Kit } from '@/core/kit';
+import { PLATE_KINDS } from '@/core/method/heating';
+import { Button } from '@/ui/Button';
+import { NumberField } from '../quantities/NumberField';
+import { PLATE_KIND_WORD } from '../wording/run';
+import { AddButton } from './AddButton';
+import { KitCard, type KitProps } from './KitCard';
+import { KitRow, newKitId } from './KitRow';
+
+const KINDS = PLATE_KINDS.map((value) => ({ value, label: PLATE_KIND_WORD[value] }));
+const newPlate = (): Kit['plates'][number] => ({
+  id: newKitId(), name: 'A stone', kind: 'stone', thickMm: null,
+}); // prettier-ignore
+
+export function KitPlates({ kit, change }: KitProps) {
+  const { plates } = kit;
+  return (
+    <KitCard title="Stones, steels, pots and trays">
+      {plates.map((plate) => {
+        const put = (part: Partial<typeof plate>) =>
+          change({ plates: plates.map((each) => (each.id === plate.id ? { ...each, ...part } : each)) });
+        return (
+          <KitRow
+            key={plate.id}
+            name={plate.name}
+            kind={plate.kind}
+            kinds={KINDS}
+            onName={(name) => put({ name })}
+            onKind={(kind) => put({ kind })}
+            onRemove={() => change({ plates: plates.filter((each) => each.id !== plate.id) })}
+          >
+            <NumberField
+              word="How thick"
+              unit="mm"
+              name="thickMm"
+              optional
+              value={plate.thickMm}
+              bounds={KIT_LIMITS.thickMm}
+              onChange={(thickMm) => put({ thickMm })}
+            />
+          </KitRow>
+        );
+      })}
+      <AddButton
+        word="A stone, steel or pot"
+        count={plates.length}
+        onAdd={() => change({ plates: [...plates, newPlate()] })}
+      />
+      <Fryer kit={kit} change={change} />
+    </KitCard>
+  );
+}
+
+function Fryer({ kit: { fryer }, change }: KitProps) {
+  if (!fryer)
+    return (
+      <>
+        <h3 className="mt-4 text-base">Fryer</h3>
+        <Button className="mt-1" onClick={() => change({ fryer: { oilLitres: 2, powerW: 1800 } })}>
+          <Plus size={16} aria-hidden /> A fryer or a pot of oil
+        </Button>
+      </>
+    );
+  return (
+    <>
+      <h3 className="mt-4 text-base">Fryer</h3>
+      <NumberField
+        word="Oil in it"
+        unit="l"
+        name="oilLitres"
+        value={fryer.oilLitres}
+        bounds={KIT_LIMITS.oilLitres}
+        onChange={(oilLitres) => oilLitres !== null && change({ fryer: { ...fryer, oilLitres } })}
+      />
+      <NumberField
+        word="Its power"
+        unit="W"
+        name="powerW"
+        places={0}
+        value={fryer.powerW}
+        bounds={KIT_LIMITS.powerW}
+        onChange={(powerW) => powerW !== null && change({ fryer: { ...fryer, powerW } })}
+      />
+      <Button look="quiet" onClick={() => change({ fryer: null })}>
+        There is none
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,58 @@
+'use client';
+import { KIT_LIMITS, type Kit } from '@/core/kit';
+import { TIN_KINDS } from '@/core/method/heating';
+import { NumberField } from '../quantities/NumberField';
+import { TIN_WORD } from '../wording/run';
+import { AddButton } from './AddButton';
+import { KitCard, type KitProps } from './KitCard';
+import { capital, KitRow, newKitId } from './KitRow';
+
+const MEASURES = [
+  ['lengthCm', 'Inner length'],
+  ['widthCm', 'Inner width'],
+  ['heightCm', 'Inner height'],
+] as const;
+const KINDS = TIN_KINDS.map((value) => ({ value, label: capital(TIN_WORD[value]) }));
+const newTin = (): Kit['tins'][number] => ({
+  id: newKitId(), name: 'A loaf tin', kind: 'dark', lengthCm: 22, widthCm: 10, heightCm: 8,
+}); // prettier-ignore
+
+export function KitTins({ kit: { tins }, change }: KitProps) {
+  return (
+    <KitCard title="Tins">
+      {tins.length === 0 && (
+        <p className="text-sm text-soft">
+          Measure a tin inside once: its loaf’s height and time are computed from then on.
+        </p>
+      )}
+      {tins.map((tin) => {
+        const put = (part: Partial<typeof tin>) =>
+          change({ tins: tins.map((each) => (each.id === tin.id ? { ...each, ...part } : each)) });
+        return (
+          <KitRow
+            key={tin.id}
+            name={tin.name}
+            kind={tin.kind}
+            kinds={KINDS}
+            onName={(name) => put({ name })}
+            onKind={(kind) => put({ kind })}
+            onRemove={() => change({ tins: tins.filter((each) => each.id !== tin.id) })}
+          >
+            {MEASURES.map(([field, word]) => (
+              <NumberField
+                key={field}
+                word={word}
+                unit="cm"
+                name={field}
+                value={tin[field]}
+                bounds={KIT_LIMITS.lengthCm}
+                onChange={(value) => value !== null && put({ [field]: value })}
+              />
+            ))}
+          </KitRow>
+        );
+      })}
+      <AddButton word="A tin" count={tins.length} onAdd={() => change({ tins: [...tins, newTin()] })} />
+    </KitCard>
+  );
+}

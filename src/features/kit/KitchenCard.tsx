@@ -1,0 +1,65 @@
+'use client';
+import { KIT_LIMITS } from '@/core/kit';
+import { NumberField } from '../quantities/NumberField';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { KitCard, type KitProps } from './KitCard';
+import { Row } from './KitRow';
+
+/** How warm and how high the kitchen is, and what mixing does there. */
+export function KitchenCard({ kit, change }: KitProps) {
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const warm = (word: string, name: 'roomC' | 'warmC' | 'fridgeC') => (
+    <NumberField
+      word={word}
+      unit={units.temperatureUnit}
+      name={name}
+      value={kit[name]}
+      bounds={KIT_LIMITS[name]}
+      places={preferences.temperatureUnit === 'F' ? 0 : 1}
+      read={units.parseTemperature}
+      show={(value) => String(units.temperatureNumber(value))}
+      onChange={(value) => value !== null && change({ [name]: value })}
+    />
+  );
+  return (
+    <KitCard title="The kitchen">
+      {warm('Room', 'roomC')}
+      {warm('Warmest place for a proof', 'warmC')}
+      {warm('Fridge', 'fridgeC')}
+      <NumberField
+        word="Height above the sea"
+        unit="m"
+        name="altitudeM"
+        places={0}
+        value={kit.altitudeM}
+        bounds={KIT_LIMITS.altitudeM}
+        onChange={(value) => value !== null && change({ altitudeM: value })}
+      />
+      <Row word="Mixing">
+        <select
+          aria-label="Mixing"
+          className="min-h-8 rounded border border-edge bg-transparent px-1"
+          value={kit.mixer.kind}
+          onChange={(event) =>
+            change({
+              mixer: { ...kit.mixer, kind: event.currentTarget.value === 'hand' ? 'hand' : 'machine' },
+            })
+          }
+        >
+          <option value="hand">by hand</option>
+          <option value="machine">by machine</option>
+        </select>
+      </Row>
+      <NumberField
+        word="Mixing warms the dough by, a minute"
+        unit="°C"
+        name="frictionCPerMin"
+        optional
+        value={kit.mixer.frictionCPerMin}
+        bounds={KIT_LIMITS.frictionCPerMin}
+        onChange={(value) => change({ mixer: { ...kit.mixer, frictionCPerMin: value } })}
+      />
+    </KitCard>
+  );
+}

@@ -1,0 +1,104 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { READING_LIMITS, type DialReading } from '@/core/heat';
+import { formatDecimal } from '@/core/units';
+import { Button, IconButton } from '@/ui/Button';
+import { NumberField } from '../quantities/NumberField';
+import { useUnits } from '../preferences/PreferencesProvider';
+
+interface OvenReadingsProps {
+  readings: readonly DialReading[];
+  onChange: (readings: readonly DialReading[]) => void;
+}
+
+/** What a thermometer in the oven said at which setting: listed, taken back, added to. */
+export function OvenReadings({ readings, onChange }: OvenReadingsProps) {
+  const units = useUnits();
+  return (
+    <>
+      <details className="mt-1">
+        <summary className="min-h-6 cursor-pointer text-sm font-semibold">
+          Thermometer readings ({readings.length})
+        </summary>
+        <ul className="mt-1 flex flex-wrap gap-1.5">
+          {readings.map((reading, index) => (
+            <li
+              key={`${reading.dialC} ${reading.trueC} ${index}`}
+              className="flex items-center rounded border border-rule pl-2 text-sm"
+            >
+              {units.temperatureNumber(reading.dialC)} → {units.temperature(reading.trueC)}
+              <IconButton
+                label={`Forget the reading at ${units.temperature(reading.dialC)}`}
+                onClick={() => onChange(readings.filter((_, at) => at !== index))}
+              >
+                <X size={13} aria-hidden />
+              </IconButton>
+            </li>
+          ))}
+        </ul>
+        <NewReading readings={readings} onChange={onChange} />
+        <p className="mt-1 text-xs text-soft">
+          An oven thermometer on the middle shelf, a quarter of an hour after the lamp went out. Three or four
+          settings make it sure. Thermometer readings count until a probe trace is fitted.
+        </p>
+      </details>
+    </>
+  );
+}
+
+/** One more reading; the two figures are checked against one another before it counts. */
+function NewReading({ readings, onChange }: OvenReadingsProps) {
+  const units = useUnits();
+  const [dialC, setDialC] = useState<number | null>(null);
+  const [trueC, setTrueC] = useState<number | null>(null);
+  const reading = dialC !== null && trueC !== null ? { dialC, trueC } : null;
+  const apart = reading !== null && Math.abs(reading.dialC - reading.trueC) > READING_LIMITS.mostOffC;
+  /** A difference of °C in the reader's unit. */
+  const scale = units.temperatureUnit === '°F' ? 1.8 : 1;
+  const shared = {
+    unit: units.temperatureUnit,
+    optional: true,
+    read: units.parseTemperature,
+    show: (shown: number) => String(units.temperatureNumber(shown)),
+  };
+  const take = () => {
+    if (!reading) return;
+    onChange([...readings, reading]);
+    setDialC(null);
+    setTrueC(null);
+  };
+  return (
+    <>
+      <NumberField
+        {...shared}
+        word="On the dial"
+        name="dialC"
+        value={dialC}
+        bounds={READING_LIMITS.dialC}
+        onChange={setDialC}
+      />
+      <NumberField
+        {...shared}
+        word="A thermometer inside says"
+        name="trueC"
+        value={trueC}
+        bounds={READING_LIMITS.trueC}
+        onChange={setTrueC}
+      />
+      {apart && (
+        <p role="alert" className="text-sm text-alarm">
+          More than {formatDecimal(READING_LIMITS.mostOffC * scale, 0)}° apart: no oven is that far off. Check
+          both.
+        </p>
+      )}
+      <Button
+        className="mt-1"
+        disabled={!reading || apart || readings.length >= READING_LIMITS.count}
+        onClick={take}
+      >
+        <Plus size={16} aria-hidden /> Take this reading
+      </Button>
+    </>
+  );
+}

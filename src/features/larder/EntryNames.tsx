@@ -1,0 +1,35 @@
+'use client';
+import { useController } from 'react-hook-form';
+import { FAMILIES, ROLES } from '@/core/ingredients';
+import { Choice } from '@/ui/Choice';
+import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import type { EntryValues } from './entryValues';
+import { TextField } from './TextField';
+
+/** What an ingredient of one's own is called, and what it is in the dough. */
+export function EntryNames() {
+  const family = useController<EntryValues, 'figures.family'>({ name: 'figures.family' }).field;
+  const roles = useController<EntryValues, 'figures.roles'>({ name: 'figures.roles' }).field;
+  return (
+    <>
+      <TextField<EntryValues> name="figures.name" word="Name" />
+      <TextField<EntryValues> name="also" word="Also called" hint="commas between" />
+      <div className="mt-2 flex flex-wrap gap-2 text-sm">
+        <Choice
+          label="Family"
+          value={family.value}
+          options={FAMILIES.map((value) => ({ value, label: FAMILY_WORD[value] }))}
+          onChange={family.onChange}
+          className="border-edge bg-sheet"
+        />
+        <Choice
+          label="What it is in the dough"
+          value={roles.value[0]}
+          options={ROLES.map((value) => ({ value, label: ROLE_WORD[value] }))}
+          onChange={(role) => roles.onChange([role])}
+          className="border-edge bg-sheet"
+        />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+'use client';
+import { useWatch } from 'react-hook-form';
+import { ENTRY_LIMITS as L, PARTS, type Estimate } from '@/core/ingredients';
+import { formatDecimal } from '@/core/units';
+import { cx } from '@/ui/cx';
+import { addsUp, sumOf, type EntryValues } from './entryValues';
+import { PART_WORD } from './figures';
+import { FormNumber } from './FormNumber';
+
+type Part = (typeof PARTS)[number];
+type PartName = `figures.per100g.${Part}`;
+
+/** What is typed off a label is right to some 5 %. */
+const printed = (figure: number | null): Estimate => ({ value: figure ?? 0, sd: 0.05 * (figure ?? 0) });
+
+/** What 100 g are made of. */
+export function PartFigures() {
+  const figures = useWatch<EntryValues, 'figures'>({ name: 'figures' });
+  const right = addsUp(figures);
+  return (
+    <fieldset className="border-b border-rule">
+      <legend className="font-semibold">
+        In 100 g{' '}
+        <span className={cx('text-sm font-normal', right ? 'text-soft' : 'text-alarm')}>
+          together {formatDecimal(sumOf(figures), 1)} g{!right && ': must be 98 to 102'}
+        </span>
+      </legend>
+      {PARTS.map((part) => (
+        <FormNumber<EntryValues, PartName>
+          key={part}
+          name={`figures.per100g.${part}`}
+          word={PART_WORD[part]}
+          unit="g"
+          places={1}
+          bounds={L.gPer100g}
+          from={({ value }) => value}
+          to={printed}
+        />
+      ))}
+      <FormNumber<EntryValues>
+        name="figures.saltPer100g"
+        word="Salt, of the ash"
+        unit="g"
+        bounds={L.gPer100g}
+      />
+    </fieldset>
+  );
+}
