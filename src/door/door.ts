@@ -55,6 +55,66 @@ const WORDS: Readonly<Record<RefusalKind, string>> = {
   stopping: 'The kitchen is closing; it will be back.',
 };
 
+const aboutRefusal = (request: IncomingMessage, why: RefusalKind) => ({
+  why,
+  client: request.socket.remoteAddress ?? '',
+  method: request.method ?? '',
+  url: request.url ?? '',
+  host: request.headers.host ?? '',
+});
+
+function writeRefusal(
+  request: IncomingMessage,
+  response: ServerResponse,
+  why: RefusalKind,
+  kind: Kind,
+): void {
+  if (why === 'badMethod') response.setHeader('allow', allowedMethods(kind));
+  if (why === 'tooFast' || why === 'tooBusy' || why === 'stopping') response.setHeader('retry-after', '1');
+  // a request without a body counts as complete only once somebody has looked
+  const sendsBody =
+    request.headers['transfer-encoding'] !== undefined || Number(request.headers['content-length'] ?? 0) > 0;
+  const unread = sendsBody && !request.complete;
+  if (unread) response.setHeader('connection', 'close');
+  const asData = kind === 'api';
+  response.setHeader(
+    'content-type',
+    asData ? 'application/json; charset=utf-8' : 'text/plain; charset=utf-8',
+  );
+  const more = why === 'tooBig' ? { mostBytes: MOST_BYTES } : {};
+  response.writeHead(STATUS[why]);
+  response.end(asData ? JSON.stringify({ error: { kind: why, ...more } }) : `${WORDS[why]}\n`);
+  if (unread) swallow(request);
+}
+
+/** Every socket of the server, also those that leave HTTP; what is no HTTP is answered by hand, as there is no response object for it. */
+function followSockets(
+  server: Server,
+  { upgrade, standing }: Pick<DoorOptions, 'upgrade' | 'standing'>,
+): ReadonlySet<Duplex> {
+  // the HTTP server forgets a socket that leaves HTTP by CONNECT or an upgrade, and still waits for it when it closes
+  const sockets = new Set<Duplex>();
+  server.on('connection', (socket: Duplex) => {
+    sockets.add(socket);
+    socket.on('close', () => sockets.delete(socket));
+  });
+  server.on('clientError', (error: Error & { code?: string }, socket: Duplex) => {
+    const status =
+      error.code === 'HPE_HEADER_OVERFLOW' ? '431 Request Header Fields Too Large' :
+      error.code === 'ERR_HTTP_REQUEST_TIMEOUT' ? '408 Request Timeout' : '400 Bad Request'; // prettier-ignore
+    hangUp(socket, status);
+  });
+  server.on('connect', (_request: IncomingMessage, socket: Duplex) =>
+    hangUp(socket, '405 Method Not Allowed'),
+  );
+  server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
+    if (upgrade && isOurHost(request.headers.host, standing)) {
+      upgrade(request, socket, head).catch(() => socket.destroy());
+    } else hangUp(socket, '400 Bad Request');
+  });
+  return sockets;
+}
+
 /**
  * The one way in: a plain HTTP server round the application. Every request is judged here, and every answer leaves by here, errors and
  * malformed addresses included.
@@ -69,34 +129,9 @@ export function makeDoor(options: DoorOptions): Door {
   let closing = false;
 
   const refuse = (request: IncomingMessage, response: ServerResponse, why: RefusalKind, kind: Kind): void => {
-    refusals.note(
-      {
-        why,
-        client: request.socket.remoteAddress ?? '',
-        method: request.method ?? '',
-        url: request.url ?? '',
-        host: request.headers.host ?? '',
-      },
-      performance.now(),
-    );
+    refusals.note(aboutRefusal(request, why), performance.now());
     refused.add(response);
-    if (why === 'badMethod') response.setHeader('allow', allowedMethods(kind));
-    if (why === 'tooFast' || why === 'tooBusy' || why === 'stopping') response.setHeader('retry-after', '1');
-    // a request without a body counts as complete only once somebody has looked
-    const sendsBody =
-      request.headers['transfer-encoding'] !== undefined ||
-      Number(request.headers['content-length'] ?? 0) > 0;
-    const unread = sendsBody && !request.complete;
-    if (unread) response.setHeader('connection', 'close');
-    const asData = kind === 'api';
-    response.setHeader(
-      'content-type',
-      asData ? 'application/json; charset=utf-8' : 'text/plain; charset=utf-8',
-    );
-    const more = why === 'tooBig' ? { mostBytes: MOST_BYTES } : {};
-    response.writeHead(STATUS[why]);
-    response.end(asData ? JSON.stringify({ error: { kind: why, ...more } }) : `${WORDS[why]}\n`);
-    if (unread) swallow(request);
+    writeRefusal(request, response, why, kind);
   };
 
   const answer = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
@@ -152,27 +187,7 @@ export function makeDoor(options: DoorOptions): Door {
     { requestTimeout: 30_000, headersTimeout: 10_000, keepAliveTimeout: 120_000, maxHeaderSize: 16 * 1024 },
     listener,
   );
-  // the HTTP server forgets a socket that leaves HTTP by CONNECT or an upgrade, and still waits for it when it closes
-  const sockets = new Set<Duplex>();
-  server.on('connection', (socket: Duplex) => {
-    sockets.add(socket);
-    socket.on('close', () => sockets.delete(socket));
-  });
-  // what is no HTTP is answered by hand: there is no response object for it
-  server.on('clientError', (error: Error & { code?: string }, socket: Duplex) => {
-    const status =
-      error.code === 'HPE_HEADER_OVERFLOW' ? '431 Request Header Fields Too Large' :
-      error.code === 'ERR_HTTP_REQUEST_TIMEOUT' ? '408 Request Timeout' : '400 Bad Request'; // prettier-ignore
-    hangUp(socket, status);
-  });
-  server.on('connect', (_request: IncomingMessage, socket: Duplex) =>
-    hangUp(socket, '405 Method Not Allowed'),
-  );
-  server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
-    if (options.upgrade && isOurHost(request.headers.host, standing)) {
-      options.upgrade(request, socket, head).catch(() => socket.destroy());
-    } else hangUp(socket, '400 Bad Request');
-  });
+  const sockets = followSockets(server, options);
 
   const close = async (graceMs: number): Promise<void> => {
     closing = true;

@@ -46,27 +46,13 @@ interface CellProps {
   grows?: boolean;
 }
 
-/** One typed value on a sheet. Answers as you type, never loses what was typed, and says why it could not take it. */
-export function Cell({
-  label,
-  value,
+/** What is being typed into a cell: the text, why it can't be used, and what becomes of it. */
+function useTyping({
   onType,
   restore,
   later,
   onLeave,
-  unit,
-  inputMode = 'decimal',
-  placeholder,
-  align = 'right',
-  size = 'table',
-  className,
-  inputClassName,
-  maxLength = 200,
-  testId,
-  grows = false,
-}: CellProps) {
-  const id = useId();
-  const awake = useAwake();
+}: Pick<CellProps, 'onType' | 'restore' | 'later' | 'onLeave'>) {
   const [typed, setTyped] = useState<string | null>(null);
   const [reason, setReason] = useState<string | null>(null);
 
@@ -99,18 +85,44 @@ export function Cell({
       }
     });
   };
-  const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
-    if (event.key === 'Escape' && typed !== null) {
-      event.stopPropagation();
-      restoreTyping.current?.();
-      stop();
-    }
-    if (event.key === 'Enter') {
-      event.preventDefault();
-      event.currentTarget.blur();
-    }
+  const change = (text: string) => {
+    if (typed === null) restoreTyping.current = restore;
+    take(text);
   };
+  const escape = () => {
+    restoreTyping.current?.();
+    stop();
+  };
+  const leave = () => {
+    if (waiting.current) waiting.current.left = true;
+    else if (reason === null) setTyped(null);
+    onLeave?.();
+  };
+  return { typed, reason, change, escape, leave };
+}
 
+/** One typed value on a sheet. Answers as you type, never loses what was typed, and says why it could not take it. */
+export function Cell({
+  label,
+  value,
+  onType,
+  restore,
+  later,
+  onLeave,
+  unit,
+  inputMode = 'decimal',
+  placeholder,
+  align = 'right',
+  size = 'table',
+  className,
+  inputClassName,
+  maxLength = 200,
+  testId,
+  grows = false,
+}: CellProps) {
+  const id = useId();
+  const awake = useAwake();
+  const { typed, reason, change, escape, leave } = useTyping({ onType, restore, later, onLeave });
   type Typing = HTMLInputElement | HTMLTextAreaElement;
   const shared = {
     id,
@@ -125,16 +137,18 @@ export function Cell({
     readOnly: !awake,
     value: typed ?? value,
     onFocus: (event: FocusEvent<Typing>) => event.currentTarget.select(),
-    onChange: (event: ChangeEvent<Typing>) => {
-      if (typed === null) restoreTyping.current = restore;
-      take(event.currentTarget.value);
+    onChange: (event: ChangeEvent<Typing>) => change(event.currentTarget.value),
+    onKeyDown: (event: KeyboardEvent<Typing>) => {
+      if (event.key === 'Escape' && typed !== null) {
+        event.stopPropagation();
+        escape();
+      }
+      if (event.key === 'Enter') {
+        event.preventDefault();
+        event.currentTarget.blur();
+      }
     },
-    onKeyDown,
-    onBlur: () => {
-      if (waiting.current) waiting.current.left = true;
-      else if (reason === null) setTyped(null);
-      onLeave?.();
-    },
+    onBlur: leave,
     className: cx(
       'w-full min-w-0 bg-transparent outline-none focus-visible:outline-none',
       align === 'right' && 'text-right',

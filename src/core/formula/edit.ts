@@ -168,11 +168,15 @@ const replaceStage = (formula: Formula, stageId: string, change: (stage: Stage) 
   stages: formula.stages.map((stage) => (stage.id === stageId ? change(stage) : stage)),
 });
 
-/**
- * Applies one edit. Pure: the formula handed in is untouched, and an edit that is refused changes nothing.
- * A problem's `path` names the field of the edited thing (massG, percent, name ...).
- */
-export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientBook): Result<Formula> {
+type EditOf<T extends FormulaEdit['type']> = Extract<FormulaEdit, { type: T }>;
+type LineEdit = EditOf<
+  'setMass' | 'setPercent' | 'setIngredient' | 'setLineNote' | 'addLine' | 'removeLine' | 'moveLine'
+>;
+type StageEdit = EditOf<'addStage' | 'setStage' | 'removeStage'>;
+type StepEdit = EditOf<'addStep' | 'setStep' | 'removeStep' | 'moveStep'>;
+type WholeEdit = Exclude<FormulaEdit, LineEdit | StageEdit | StepEdit>;
+
+function editWhole(formula: Formula, edit: WholeEdit): Result<Formula> {
   switch (edit.type) {
     case 'bringBack':
       return ok(edit.formula);
@@ -193,6 +197,13 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
       return ok({ ...formula, bakedAs: edit.bakedAs });
     case 'setYield':
       return ok({ ...formula, usualYield: edit.usualYield });
+    default:
+      return never(edit);
+  }
+}
+
+function editLine(formula: Formula, edit: LineEdit, book: IngredientBook): Result<Formula> {
+  switch (edit.type) {
     case 'setMass': {
       const mass = within(edit.massG, FORMULA_LIMITS.lineMassG, 'massG');
       if (!mass.ok) return mass;
@@ -255,6 +266,13 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
         }),
       });
     }
+    default:
+      return never(edit);
+  }
+}
+
+function editStage(formula: Formula, edit: StageEdit): Result<Formula> {
+  switch (edit.type) {
     case 'addStage':
       if (formula.stages.length >= FORMULA_LIMITS.stages) {
         return refuse('tooMany', 'stages', { max: FORMULA_LIMITS.stages });
@@ -268,6 +286,13 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
     case 'removeStage':
       if (formula.stages.length === 1) return refuse('lastStage', 'stages');
       return ok({ ...formula, stages: formula.stages.filter(({ id }) => id !== edit.stageId) });
+    default:
+      return never(edit);
+  }
+}
+
+function editStep(formula: Formula, edit: StepEdit): Result<Formula> {
+  switch (edit.type) {
     case 'addStep':
       if (formula.steps.length >= FORMULA_LIMITS.steps) {
         return refuse('tooMany', 'steps', { max: FORMULA_LIMITS.steps });
@@ -291,5 +316,33 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
     }
     default:
       return never(edit);
+  }
+}
+
+/**
+ * Applies one edit. Pure: the formula handed in is untouched, and an edit that is refused changes nothing.
+ * A problem's `path` names the field of the edited thing (massG, percent, name ...).
+ */
+export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientBook): Result<Formula> {
+  switch (edit.type) {
+    case 'setMass':
+    case 'setPercent':
+    case 'setIngredient':
+    case 'setLineNote':
+    case 'addLine':
+    case 'removeLine':
+    case 'moveLine':
+      return editLine(formula, edit, book);
+    case 'addStage':
+    case 'setStage':
+    case 'removeStage':
+      return editStage(formula, edit);
+    case 'addStep':
+    case 'setStep':
+    case 'removeStep':
+    case 'moveStep':
+      return editStep(formula, edit);
+    default:
+      return editWhole(formula, edit);
   }
 }

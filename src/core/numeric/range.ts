@@ -1,4 +1,4 @@
-import { middleOf, quantileOf } from './quantile';
+import { middleOf } from './quantile';
 
 /** A central value and its 80 % interval. */
 export interface Range {

@@ -113,6 +113,27 @@ const width = ({ lowG, highG, massG }: Weighed) => (highG - lowG) / massG;
 const exactest = (a: Weighed, b: Weighed): number =>
   EXACTNESS.indexOf(a.by) - EXACTNESS.indexOf(b.by) || width(a) - width(b);
 
+/** What the amounts leave: the name up to the first comma or bracket, and what is said about it. */
+function wordsOf(tokens: readonly Token[], amounts: readonly { readonly phrase: Phrase }[]) {
+  const taken = new Set<number>();
+  amounts.forEach(({ phrase }) => {
+    for (let at = phrase.from; at < phrase.to; at++) taken.add(at);
+  });
+
+  const name: string[] = [];
+  const note: string[] = [];
+  let depth = 0;
+  let pastComma = false;
+  tokens.forEach((token, at) => {
+    if (taken.has(at)) return;
+    if (token.text === '(' || token.text === '[') depth += 1;
+    else if (token.text === ')' || token.text === ']') depth = Math.max(0, depth - 1);
+    else if (token.kind === 'mark' && /[,;]/.test(token.text)) pastComma ||= name.length > 0;
+    else if (!BETWEEN.test(token.text)) (depth > 0 || pastComma ? note : name).push(token.text);
+  });
+  return { name, note };
+}
+
 /**
  * Reads one line of a list of ingredients in whatever order it was written: amount first or last, two units, a bracket, a
  * table's row. What is not understood is asked for; nothing is guessed and nothing is left away.
@@ -130,23 +151,7 @@ export function readIngredientLine(
   const named = wholeNameIn(line, book);
   const tokens = tokensOf(named ? named.rest : line);
   const amounts = amountsIn(named ? named.rest : line, tokens);
-  const taken = new Set<number>();
-  amounts.forEach(({ phrase }) => {
-    for (let at = phrase.from; at < phrase.to; at++) taken.add(at);
-  });
-
-  // What is left is the name up to the first comma or bracket, and what is said about it.
-  const name: string[] = [];
-  const note: string[] = [];
-  let depth = 0;
-  let pastComma = false;
-  tokens.forEach((token, at) => {
-    if (taken.has(at)) return;
-    if (token.text === '(' || token.text === '[') depth += 1;
-    else if (token.text === ')' || token.text === ']') depth = Math.max(0, depth - 1);
-    else if (token.kind === 'mark' && /[,;]/.test(token.text)) pastComma ||= name.length > 0;
-    else if (!BETWEEN.test(token.text)) (depth > 0 || pastComma ? note : name).push(token.text);
-  });
+  const { name, note } = wordsOf(tokens, amounts);
   if (named) note.unshift(...name.splice(0));
   else if (name.length === 0) name.push(...note.splice(0));
 

@@ -98,6 +98,110 @@ function isHeading(raw: string, text: string): boolean {
 const TABLE_RULE = /^[\s|:+=_-]+$/;
 const TABLE_HEAD = /^\|?\s*(?:ingredients?|what|item)\s*[|\t,;]/i;
 
+type Section = 'start' | 'ingredients' | 'method' | 'notes';
+
+/** What a line is, in the order in which it is asked. */
+type LineKind =
+  | 'methodHead'
+  | 'ingredientsHead'
+  | 'notesHead'
+  | 'yield'
+  | 'note'
+  | 'stretchHead'
+  | 'partHead'
+  | 'step'
+  | 'title'
+  | 'preface'
+  | 'bareStep'
+  | 'ingredient';
+
+const ROLE_OF: Readonly<Record<LineKind, LineRole>> = {
+  methodHead: 'heading',
+  ingredientsHead: 'heading',
+  notesHead: 'heading',
+  stretchHead: 'heading',
+  partHead: 'heading',
+  yield: 'yield',
+  note: 'note',
+  preface: 'note',
+  title: 'title',
+  step: 'step',
+  bareStep: 'step',
+  ingredient: 'ingredient',
+};
+
+const SECTION_AFTER: Readonly<Partial<Record<LineKind, Section>>> = {
+  methodHead: 'method',
+  step: 'method',
+  bareStep: 'method',
+  ingredientsHead: 'ingredients',
+  partHead: 'ingredients',
+  ingredient: 'ingredients',
+  notesHead: 'notes',
+};
+
+interface Place {
+  readonly raw: readonly string[];
+  readonly index: number;
+  /** The line without its marks. */
+  readonly line: string;
+  readonly section: Section;
+  readonly titled: boolean;
+  readonly yielded: boolean;
+}
+
+const BULLET = /^(?:[-–—*•·]|\[[ x]?\])\s+/i;
+const DASH = /^[-–—*•·]\s+/;
+
+/** Whether the next line that is not blank is an amount of something: then a heading above it names a part. */
+function announcesAmounts({ raw, index }: Place): boolean {
+  const next =
+    raw
+      .slice(index + 1)
+      .map(bare)
+      .find((each) => each !== '') ?? '';
+  return startsWithAmount(next.replace(DASH, '')) && !NUMBERED.test(next) && !isSentence(next);
+}
+
+function kindOf(place: Place, book: IngredientBook): LineKind {
+  const { raw, index, line, section, titled, yielded } = place;
+  const rawLine = raw[index] ?? '';
+  const bulletless = line.replace(BULLET, '');
+  const amount = startsWithAmount(bulletless);
+  if (METHOD.test(line)) return 'methodHead';
+  if (INGREDIENTS.test(line) && !startsWithAmount(line)) return 'ingredientsHead';
+  if (NOTES.test(line) && line.length < 40) return 'notesHead';
+  if (TABLE_HEAD.test(line) && section !== 'method') return 'ingredientsHead';
+  if (YIELD.test(line) && !isSentence(line) && !yielded && section !== 'method') return 'yield';
+  if (section === 'notes') return 'note';
+  const titles = section === 'start' && !titled;
+  const heads = isHeading(rawLine, line) || standsAlone(line, raw, index, book);
+  if (heads && !(titles && /^\s*#\s/.test(rawLine)))
+    // a heading in the method names a stretch of work, unless what it announces are amounts again
+    return section === 'method' && !announcesAmounts(place) ? 'stretchHead' : 'partHead';
+  if (section === 'method' || (NUMBERED.test(line) && !startsAsAmountLine(line))) return 'step';
+  if (section === 'start' && !amount && !hasUnitAmount(bulletless)) return titled ? 'preface' : 'title';
+  // the method may begin without a heading
+  return isSentence(bulletless) && !amount ? 'bareStep' : 'ingredient';
+}
+
+/** The lines of a text within its limits. */
+function linesOf(text: string): Result<readonly string[]> {
+  if (text.length > RECIPE_LIMITS.letters) return refuse('tooLong', 'text', { max: RECIPE_LIMITS.letters });
+  const raw = text
+    .replace(/^\uFEFF/, '')
+    .replace(/\r\n?/g, '\n')
+    .replace(/[\u00a0\u2007\u202f]/g, ' ')
+    .split('\n');
+  if (raw.length > RECIPE_LIMITS.lines) return refuse('tooMany', 'text', { max: RECIPE_LIMITS.lines });
+  for (const [index, line] of raw.entries()) {
+    if (line.length > RECIPE_LIMITS.lineLength)
+      return refuse('tooLong', `line.${index + 1}`, { max: RECIPE_LIMITS.lineLength });
+    if (!isPlain(line, true)) return refuse('control', `line.${index + 1}`);
+  }
+  return ok(raw);
+}
+
 /**
  * Reads a pasted recipe: a title, parts with their sub-headings, ingredients in any layout, the method, the yield, notes.
  * Nothing falls away in silence: each line that is not blank is in `lines` with what it was taken for, and an ingredient that
@@ -113,19 +217,9 @@ export function readRecipe(
   system: MeasureSystem,
   newId: () => string,
 ): Result<RecipeReading> {
-  if (text.length > RECIPE_LIMITS.letters) return refuse('tooLong', 'text', { max: RECIPE_LIMITS.letters });
-  const raw = text
-    .replace(/^\uFEFF/, '')
-    .replace(/\r\n?/g, '\n')
-    .replace(/[\u00a0\u2007\u202f]/g, ' ')
-    .split('\n');
-  if (raw.length > RECIPE_LIMITS.lines) return refuse('tooMany', 'text', { max: RECIPE_LIMITS.lines });
-  for (const [index, line] of raw.entries()) {
-    if (line.length > RECIPE_LIMITS.lineLength)
-      return refuse('tooLong', `line.${index + 1}`, { max: RECIPE_LIMITS.lineLength });
-    if (!isPlain(line, true)) return refuse('control', `line.${index + 1}`);
-  }
-
+  const cut = linesOf(text);
+  if (!cut.ok) return cut;
+  const raw = cut.value;
   const lines: SourceLine[] = [];
   const parts: { name: string; kind: StageKind; items: (IngredientLine & { number: number })[] }[] = [];
   const steps: MethodStep[] = [];
@@ -133,97 +227,39 @@ export function readRecipe(
   const contradictions: (HeatContradiction & { number: number })[] = [];
   let title: string | null = null;
   let yieldText: string | null = null;
-  let section: 'start' | 'ingredients' | 'method' | 'notes' = 'start';
-  const part = () => {
-    if (parts.length === 0) parts.push({ name: '', kind: 'main', items: [] });
-    return parts[parts.length - 1] as (typeof parts)[number];
-  };
+  let section: Section = 'start';
 
   for (const [index, rawLine] of raw.entries()) {
     const number = index + 1;
     const line = bare(rawLine);
     if (line === '' || TABLE_RULE.test(line)) continue;
-    const put = (role: LineRole) => lines.push({ number, text: line, role });
     contradictions.push(...heatContradictions(line).map((found) => ({ ...found, number })));
-    const bulletless = line.replace(/^(?:[-–—*•·]|\[[ x]?\])\s+/i, '');
-    if (METHOD.test(line)) {
-      section = 'method';
-      put('heading');
-    } else if (INGREDIENTS.test(line) && !startsWithAmount(line)) {
-      section = 'ingredients';
-      put('heading');
-    } else if (NOTES.test(line) && line.length < 40) {
-      section = 'notes';
-      put('heading');
-    } else if (TABLE_HEAD.test(line) && section !== 'method') {
-      section = 'ingredients';
-      put('heading');
-    } else if (YIELD.test(line) && !isSentence(line) && yieldText === null && section !== 'method') {
-      yieldText = line;
-      put('yield');
-    } else if (section === 'notes') {
-      notes.push(line);
-      put('note');
-    } else if (
-      (isHeading(rawLine, line) || standsAlone(line, raw, index, book)) &&
-      !(section === 'start' && title === null && /^\s*#\s/.test(rawLine))
-    ) {
-      const name = line.replace(/:\s*$/, '');
-      // a heading in the method names a stretch of work, unless what it announces are amounts again
-      const next =
-        raw
-          .slice(index + 1)
-          .map(bare)
-          .find((each) => each !== '') ?? '';
-      const announces =
-        startsWithAmount(next.replace(/^[-–—*•·]\s+/, '')) && !NUMBERED.test(next) && !isSentence(next);
-      if (section === 'method' && !announces) {
-        notes.push(name);
-        put('heading');
-        continue;
-      }
-      section = 'ingredients';
+    const titled = title !== null;
+    const kind = kindOf({ raw, index, line, section, titled, yielded: yieldText !== null }, book);
+    section = SECTION_AFTER[kind] ?? section;
+    lines.push({ number, text: line, role: ROLE_OF[kind] });
+    const name = line.replace(/:\s*$/, '');
+    if (kind === 'yield') yieldText = line;
+    else if (kind === 'note' || kind === 'preface') notes.push(line);
+    else if (kind === 'stretchHead') notes.push(name);
+    else if (kind === 'partHead') {
       if (name.length > 40) notes.push(name);
       parts.push({ name: name.slice(0, 40), kind: stageKindOf(name), items: [] });
-      put('heading');
-    } else if (section === 'method' || (NUMBERED.test(line) && !startsAsAmountLine(line))) {
-      section = 'method';
-      const sentence = line.replace(NUMBERED, '').replace(/^[-–—*•·]\s+/, '');
-      steps.push(...readSteps(sentence, newId));
-      put('step');
-    } else if (
-      section === 'start' &&
-      title === null &&
-      !startsWithAmount(bulletless) &&
-      !hasUnitAmount(bulletless)
-    ) {
+    } else if (kind === 'title') {
       title = line.slice(0, FORMULA_LIMITS.nameLength);
       if (line.length > FORMULA_LIMITS.nameLength) notes.push(line);
-      put('title');
-    } else if (section === 'start' && !startsWithAmount(bulletless) && !hasUnitAmount(bulletless)) {
-      notes.push(line);
-      put('note');
-    } else if (isSentence(bulletless) && !startsWithAmount(bulletless)) {
-      // the method begins without a heading
-      section = 'method';
-      steps.push(...readSteps(bulletless, newId));
-      put('step');
-    } else {
-      section = 'ingredients';
-      part().items.push({ ...readIngredientLine(line, book, system), number });
-      put('ingredient');
+    } else if (kind === 'step') {
+      steps.push(...readSteps(line.replace(NUMBERED, '').replace(DASH, ''), newId));
+    } else if (kind === 'bareStep') {
+      steps.push(...readSteps(line.replace(BULLET, ''), newId));
+    } else if (kind === 'ingredient') {
+      if (parts.length === 0) parts.push({ name: '', kind: 'main', items: [] });
+      parts.at(-1)!.items.push({ ...readIngredientLine(line, book, system), number });
     }
   }
   if (lines.length === 0) return refuse('required', 'text');
-  return ok({
-    title,
-    lines,
-    parts: parts.filter(({ items }) => items.length > 0),
-    steps,
-    yieldText,
-    notes,
-    contradictions,
-  });
+  const filled = parts.filter(({ items }) => items.length > 0);
+  return ok({ title, lines, parts: filled, steps, yieldText, notes, contradictions });
 }
 
 /** "1.5 cups" and "2. 300 g flour" begin with a number too: an amount with a unit right behind it is no numbering. */
@@ -236,6 +272,6 @@ function startsAsAmountLine(line: string): boolean {
 function standsAlone(line: string, raw: readonly string[], index: number, book: IngredientBook): boolean {
   if (line.length > 40 || /\d/.test(line) || index === 0 || (raw[index - 1] ?? '').trim() !== '')
     return false;
-  const next = bare(raw[index + 1] ?? '').replace(/^[-–—*•·]\s+/, '');
+  const next = bare(raw[index + 1] ?? '').replace(DASH, '');
   return startsWithAmount(next) && !NUMBERED.test(next) && matchIngredient(line, book).kind === 'unknown';
 }

@@ -38,6 +38,13 @@ function measuredOf({
   return { measured: { said: written.slice(0, 60), lowG: weighed.lowG, highG: weighed.highG } };
 }
 
+/** A recipe does not say what its pieces weigh: all its dough is one. */
+function asOnePiece(formula: Formula, doughG: number): Formula {
+  if (doughG < 1) return formula;
+  const pieceMassG = Math.min(20_000, Math.round(doughG));
+  return { ...formula, usualYield: { ...formula.usualYield, pieces: 1, pieceMassG } };
+}
+
 /**
  * Makes a sheet of a reading and the answers to its questions. A line keeps its words: what was said of it as its note, what
  * was left out in the text about the formula.
@@ -113,19 +120,8 @@ export function sheetOfRecipe(
     steps: reading.steps.slice(0, FORMULA_LIMITS.steps),
   });
   const totals = formulaTotals(formula, book);
-  const doughG = totals.doughG;
   return {
-    formula:
-      doughG >= 1
-        ? {
-            ...formula,
-            usualYield: {
-              ...formula.usualYield,
-              pieces: 1,
-              pieceMassG: Math.min(20_000, Math.round(doughG)),
-            },
-          }
-        : formula,
+    formula: asOnePiece(formula, totals.doughG),
     open,
     cutLetters: Math.max(0, about.length - FORMULA_LIMITS.aboutLength),
     percentOff: printed.flatMap(({ number, lineId, percent }) => {

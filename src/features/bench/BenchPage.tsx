@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useQueryState, parseAsStringLiteral } from 'nuqs';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { isRunning, isStepDone, nextThing, stillToWeigh, timerLeftS, type BakeRecord } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { Button, IconButton } from '@/ui/Button';
@@ -44,32 +44,15 @@ const NEEDED_OFFLINE = [
 ];
 
 const VIEWS = ['weigh', 'steps', 'log'] as const;
+type View = (typeof VIEWS)[number];
+type BenchDialog = 'note' | 'addition' | 'abandon';
 
-/** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
-export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {
-  const router = useRouter();
-  const bench = useBench(bake, { nowMs, epoch });
-  useFetchedEarly(NEEDED_OFFLINE);
-  const { state, outbox, tap } = bench;
-  const { preferences, change } = usePreferences();
-  const [asked, setView] = useQueryState('at', parseAsStringLiteral(VIEWS));
-  // in the address: whoever comes because a timer is up stands before its step
-  const [chosen, putChosen] = useQueryState('step');
-  const setChosen = (stepId: string | null) => void putChosen(stepId);
-  const [dialog, setDialog] = useState<'note' | 'addition' | 'abandon' | null>(null);
-  const next = nextThing(bake.sheet, state);
-  const natural = next.kind === 'weigh' ? 'weigh' : next.kind === 'step' ? 'steps' : 'log';
-  const view = asked ?? natural;
-  const open = stillToWeigh(bake.sheet, state);
-  const dim = preferences.light === 'dim';
-  const toLog = useCallback(() => router.push(`/logbook/${bake.id}`), [bake.id, router]);
-
-  // ended here or on another tablet: what is left to do is in the logbook
-  const ended = state.endedAtMs !== null;
+/** N writes a note, Enter presses what the screen is there for: not while somebody types, nor over a dialog. */
+function useBenchKeys(onNote: () => void) {
+  const note = useRef(onNote);
   useEffect(() => {
-    if (ended && outbox.waiting.length === 0) toLog();
-  }, [ended, outbox.waiting.length, toLog]);
-
+    note.current = onNote;
+  });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const within = (selector: string) =>
@@ -78,7 +61,7 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
       if (within('input, textarea, select, [role="dialog"], [role="menu"]')) return;
       if (event.key === 'n') {
         event.preventDefault();
-        setDialog('note');
+        note.current();
       }
       // on a button of its own, Enter is that button's
       if (event.key === 'Enter' && !within('button, a'))
@@ -87,77 +70,37 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+}
 
-  const lineCount = bake.sheet.stages.reduce((count, stage) => count + stage.lines.length, 0);
-  const doneSteps = bake.sheet.steps.filter((step) => isStepDone(state, step.id)).length;
-  const tabs = [
-    { value: 'weigh', word: 'Weigh', count: `${state.weighed.size}/${lineCount}` },
-    { value: 'steps', word: 'Steps', count: `${doneSteps}/${bake.sheet.steps.length}` },
-    { value: 'log', word: 'Log', count: '' },
-  ] as const;
+/** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
+export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {
+  const router = useRouter();
+  const bench = useBench(bake, { nowMs, epoch });
+  useFetchedEarly(NEEDED_OFFLINE);
+  const { state, outbox, tap } = bench;
+  const [asked, setView] = useQueryState('at', parseAsStringLiteral(VIEWS));
+  // in the address: whoever comes because a timer is up stands before its step
+  const [chosen, putChosen] = useQueryState('step');
+  const setChosen = (stepId: string | null) => void putChosen(stepId);
+  const [dialog, setDialog] = useState<BenchDialog | null>(null);
+  const next = nextThing(bake.sheet, state);
+  const natural = next.kind === 'weigh' ? 'weigh' : next.kind === 'step' ? 'steps' : 'log';
+  const view = asked ?? natural;
+  const open = stillToWeigh(bake.sheet, state);
+  const toLog = useCallback(() => router.push(`/logbook/${bake.id}`), [bake.id, router]);
+
+  // ended here or on another tablet: what is left to do is in the logbook
+  const ended = state.endedAtMs !== null;
+  useEffect(() => {
+    if (ended && outbox.waiting.length === 0) toLog();
+  }, [ended, outbox.waiting.length, toLog]);
+
+  useBenchKeys(() => setDialog('note'));
 
   return (
     <div className="mx-auto min-h-dvh max-w-[80rem] px-3 pb-10 sm:px-5">
-      <header className="flex items-center gap-2 py-2">
-        <Link
-          href="/"
-          aria-label="Leave the bench; the bake goes on"
-          title="Leave the bench; the bake goes on"
-          className="flex size-12 shrink-0 items-center justify-center rounded-xl hover:bg-well"
-        >
-          <ArrowLeft size={24} aria-hidden />
-        </Link>
-        <h1 className="min-w-0 flex-1 truncate text-lg sm:text-xl">{bake.sheet.name}</h1>
-        <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => setDialog('addition')}>
-          <Plus size={20} aria-hidden /> <span className="max-sm:sr-only">Extra</span>
-        </Button>
-        <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => setDialog('note')}>
-          <NotebookPen size={20} aria-hidden /> <span className="max-sm:sr-only">Note</span>
-        </Button>
-        <Menu
-          trigger={
-            <IconButton label="More" className="size-12">
-              <EllipsisVertical size={22} aria-hidden />
-            </IconButton>
-          }
-          choices={[
-            {
-              key: 'light',
-              words: (
-                <>
-                  {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}{' '}
-                  {dim ? 'Daylight' : 'Dim the light'}
-                </>
-              ),
-              onSelect: () => change({ light: dim ? 'day' : 'dim' }),
-            },
-            {
-              key: 'abandon',
-              words: 'Give this bake up …',
-              onSelect: () => setDialog('abandon'),
-              alarm: true,
-            },
-          ]}
-        />
-      </header>
-      {!outbox.reachable && (
-        <p
-          role="status"
-          className="mb-3 flex items-center gap-2 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm"
-        >
-          <CloudOff size={18} aria-hidden />
-          The server does not answer. Go on:{' '}
-          {outbox.waiting.length === 0
-            ? 'nothing is waiting'
-            : `${outbox.waiting.length} saved on this device`}
-          , it will be sent by itself.
-        </p>
-      )}
-      {outbox.refused && (
-        <p role="alert" className="mb-3 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
-          The last press was not taken: {wordProblem(outbox.refused, preferences)}
-        </p>
-      )}
+      <BenchHead name={bake.sheet.name} onDialog={setDialog} />
+      <OutboxNote outbox={outbox} />
       <RunningTimers
         bake={bake}
         bench={bench}
@@ -168,27 +111,7 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
           void setView('steps');
         }}
       />
-      <div
-        role="tablist"
-        aria-label="Parts of the bake"
-        className="mb-4 grid grid-cols-3 gap-1 rounded-xl border border-edge bg-sheet p-1"
-      >
-        {tabs.map((tab) => (
-          <button
-            key={tab.value}
-            type="button"
-            role="tab"
-            aria-selected={view === tab.value}
-            onClick={() => void setView(tab.value)}
-            className={cx(
-              'min-h-12 rounded-lg text-lg font-semibold',
-              view === tab.value ? 'bg-ink text-sheet' : 'text-soft',
-            )}
-          >
-            {tab.word} <span className="font-normal opacity-80">{tab.count}</span>
-          </button>
-        ))}
-      </div>
+      <BenchTabs bake={bake} bench={bench} view={view} onView={(to) => void setView(to)} />
       {view !== 'weigh' && open.now.length + open.later.length > 0 && (
         <button
           type="button"
@@ -270,5 +193,121 @@ function RunningTimers({ bake, bench, nowMs, except, onGo }: RunningTimersProps)
         );
       })}
     </ul>
+  );
+}
+
+function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchDialog) => void }) {
+  const { preferences, change } = usePreferences();
+  const dim = preferences.light === 'dim';
+  return (
+    <header className="flex items-center gap-2 py-2">
+      <Link
+        href="/"
+        aria-label="Leave the bench; the bake goes on"
+        title="Leave the bench; the bake goes on"
+        className="flex size-12 shrink-0 items-center justify-center rounded-xl hover:bg-well"
+      >
+        <ArrowLeft size={24} aria-hidden />
+      </Link>
+      <h1 className="min-w-0 flex-1 truncate text-lg sm:text-xl">{name}</h1>
+      <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => onDialog('addition')}>
+        <Plus size={20} aria-hidden /> <span className="max-sm:sr-only">Extra</span>
+      </Button>
+      <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => onDialog('note')}>
+        <NotebookPen size={20} aria-hidden /> <span className="max-sm:sr-only">Note</span>
+      </Button>
+      <Menu
+        trigger={
+          <IconButton label="More" className="size-12">
+            <EllipsisVertical size={22} aria-hidden />
+          </IconButton>
+        }
+        choices={[
+          {
+            key: 'light',
+            words: (
+              <>
+                {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}{' '}
+                {dim ? 'Daylight' : 'Dim the light'}
+              </>
+            ),
+            onSelect: () => change({ light: dim ? 'day' : 'dim' }),
+          },
+          {
+            key: 'abandon',
+            words: 'Give this bake up …',
+            onSelect: () => onDialog('abandon'),
+            alarm: true,
+          },
+        ]}
+      />
+    </header>
+  );
+}
+
+/** What waits on this device, and what the server did not take. */
+function OutboxNote({ outbox }: Pick<Bench, 'outbox'>) {
+  const { preferences } = usePreferences();
+  return (
+    <>
+      {!outbox.reachable && (
+        <p
+          role="status"
+          className="mb-3 flex items-center gap-2 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm"
+        >
+          <CloudOff size={18} aria-hidden />
+          The server does not answer. Go on:{' '}
+          {outbox.waiting.length === 0
+            ? 'nothing is waiting'
+            : `${outbox.waiting.length} saved on this device`}
+          , it will be sent by itself.
+        </p>
+      )}
+      {outbox.refused && (
+        <p role="alert" className="mb-3 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
+          The last press was not taken: {wordProblem(outbox.refused, preferences)}
+        </p>
+      )}
+    </>
+  );
+}
+
+interface BenchTabsProps {
+  bake: BakeRecord;
+  bench: Bench;
+  view: View;
+  onView: (view: View) => void;
+}
+
+function BenchTabs({ bake, bench: { state }, view, onView }: BenchTabsProps) {
+  const lineCount = bake.sheet.stages.reduce((count, stage) => count + stage.lines.length, 0);
+  const doneSteps = bake.sheet.steps.filter((step) => isStepDone(state, step.id)).length;
+  const tabs = [
+    { value: 'weigh', word: 'Weigh', count: `${state.weighed.size}/${lineCount}` },
+    { value: 'steps', word: 'Steps', count: `${doneSteps}/${bake.sheet.steps.length}` },
+    { value: 'log', word: 'Log', count: '' },
+  ] as const;
+  return (
+    <div
+      role="tablist"
+      aria-label="Parts of the bake"
+      className="mb-4 grid grid-cols-3 gap-1 rounded-xl border border-edge bg-sheet p-1"
+    >
+      {tabs.map((tab) => (
+        <button
+          key={tab.value}
+          type="button"
+          role="tab"
+          aria-selected={view === tab.value}
+          onClick={() => onView(tab.value)}
+          className={cx(
+            'min-h-12 rounded-lg text-lg font-semibold',
+            view === tab.value ? 'bg-ink text-sheet' : 'text-soft',
+          )}
+        >
+          {tab.word} <span className="font-normal opacity-80">{tab.count}</span>
+        </button>
+      ))}
+    </div>
   );
 }

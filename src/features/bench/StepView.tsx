@@ -1,7 +1,7 @@
 'use client';
 import { Check, Hand, Play, Plus, RotateCcw, Square } from 'lucide-react';
 import { useState } from 'react';
-import { isRunning, isStepDone, timerLeftS, type BakeRecord } from '@/core/bake';
+import { isRunning, isStepDone, timerLeftS, type BakeRecord, type Timer } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -136,23 +136,12 @@ interface OneStepProps {
 }
 
 function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: OneStepProps) {
-  const steady = useSteady(exchanged);
-  const { state, tap, outbox } = bench;
-  const units = useUnits();
+  const { state, outbox } = bench;
   const now = useNow(outbox.offsetMs, nowMs);
   const done = isStepDone(state, step.id);
   const timer = state.steps.get(step.id)?.timer ?? null;
-  const running = isRunning(timer);
   const leftS = timer ? timerLeftS(timer, now) : null;
-  const over = running && leftS !== null && leftS <= 0;
-  const planned = timerS(step);
-
-  const finish = () => {
-    if (!tap({ type: 'stepDone', stepId: step.id })) onDone();
-  };
-  const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
-  const startFirst = !done && planned !== null && timer === null;
-
+  const over = isRunning(timer) && leftS !== null && leftS <= 0;
   return (
     <section
       aria-label="Step now"
@@ -170,36 +159,7 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
       <h2 className="text-5xl leading-none sm:text-6xl">{STEP_WORD[step.kind]}</h2>
       {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
 
-      {leftS !== null && !done ? (
-        <div className="mt-5" role="timer" aria-label={over ? 'Time is up' : 'Time left'}>
-          <span
-            data-testid="clock"
-            className={cx('figure block text-[clamp(5.5rem,24vw,11rem)]', over && 'text-alarm')}
-          >
-            {over ? '+' : ''}
-            {formatClock(leftS)}
-          </span>
-          <span className={cx('text-xl', over ? 'font-semibold text-alarm' : 'text-soft')}>
-            {!running
-              ? 'stopped'
-              : over
-                ? 'time is up: look at it'
-                : `of ${formatDuration(timer?.durationS ?? 0)}`}
-          </span>
-        </div>
-      ) : (
-        <p className="mt-5 flex flex-wrap items-baseline gap-x-6 gap-y-2">
-          {step.minS !== null && (
-            <span className="figure text-6xl sm:text-7xl">{formatDurationRange(step.minS, step.maxS)}</span>
-          )}
-          {step.tempC !== null && (
-            <span className="figure text-5xl sm:text-6xl">{units.temperature(step.tempC)}</span>
-          )}
-        </p>
-      )}
-      {leftS !== null && !done && step.tempC !== null && (
-        <p className="figure mt-3 text-4xl">{units.temperature(step.tempC)}</p>
-      )}
+      <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
       {step.until && (
         <p className="mt-4 text-2xl leading-snug">
           <span className="text-soft">until </span>
@@ -208,60 +168,7 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
       )}
       {step.note && <p className="mt-3 border-l-4 border-now pl-3 text-xl">{step.note}</p>}
 
-      <div className="mt-6 grid gap-3">
-        {startFirst && (
-          <Button
-            look="now"
-            size="wall"
-            data-primary
-            disabled={!steady}
-            className={steady ? '' : 'disabled:opacity-100'}
-            onClick={() => start(planned)}
-          >
-            <Play size={28} aria-hidden fill="currentColor" /> Start {formatDuration(planned)}
-          </Button>
-        )}
-        {running && (
-          <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
-            <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
-              <Plus size={20} aria-hidden /> 1 min
-            </Button>
-            <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 300 })}>
-              <Plus size={20} aria-hidden /> 5 min
-            </Button>
-            <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: step.id })}>
-              <Square size={18} aria-hidden fill="currentColor" /> Stop
-            </Button>
-          </div>
-        )}
-        {timer !== null && !running && !done && (
-          <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
-            <Play size={20} aria-hidden fill="currentColor" /> Run on
-          </Button>
-        )}
-        {!done && (
-          <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
-            <FeelMark step={step} bench={bench} />
-            <RiseMarks step={step} bench={bench} />
-          </div>
-        )}
-        {done ? (
-          <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
-            <RotateCcw size={24} aria-hidden /> Not done after all
-          </Button>
-        ) : (
-          <Button
-            look={startFirst ? 'plain' : 'now'}
-            size="wall"
-            {...(startFirst ? {} : { 'data-primary': true })}
-            disabled={!steady}
-            className={steady ? '' : 'disabled:opacity-100'}
-            onClick={finish}
-          >
-            <Check size={30} aria-hidden strokeWidth={3} /> Done
-          </Button>
-        )}
-      </div>
+      <StepButtons step={step} bench={bench} leftS={leftS} exchanged={exchanged} onDone={onDone} />
       {next && !done && (
         <p className="mt-5 border-t border-rule pt-3 text-xl text-soft">
           then <strong className="text-ink">{STEP_WORD[next.kind]}</strong>
@@ -269,5 +176,123 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
         </p>
       )}
     </section>
+  );
+}
+
+interface StepFiguresProps {
+  step: MethodStep;
+  /** The timer of a step that is not done. */
+  timer: Timer | null;
+  leftS: number | null;
+}
+
+/** What the step is about, as large as it goes: its clock once it runs, before that how long and how warm. */
+function StepFigures({ step, timer, leftS }: StepFiguresProps) {
+  const units = useUnits();
+  if (timer === null || leftS === null)
+    return (
+      <p className="mt-5 flex flex-wrap items-baseline gap-x-6 gap-y-2">
+        {step.minS !== null && (
+          <span className="figure text-6xl sm:text-7xl">{formatDurationRange(step.minS, step.maxS)}</span>
+        )}
+        {step.tempC !== null && (
+          <span className="figure text-5xl sm:text-6xl">{units.temperature(step.tempC)}</span>
+        )}
+      </p>
+    );
+  const running = isRunning(timer);
+  const over = running && leftS <= 0;
+  const ahead = over ? 'time is up: look at it' : `of ${formatDuration(timer.durationS)}`;
+  return (
+    <>
+      <div className="mt-5" role="timer" aria-label={over ? 'Time is up' : 'Time left'}>
+        <span
+          data-testid="clock"
+          className={cx('figure block text-[clamp(5.5rem,24vw,11rem)]', over && 'text-alarm')}
+        >
+          {over ? '+' : ''}
+          {formatClock(leftS)}
+        </span>
+        <span className={cx('text-xl', over ? 'font-semibold text-alarm' : 'text-soft')}>
+          {running ? ahead : 'stopped'}
+        </span>
+      </div>
+      {step.tempC !== null && <p className="figure mt-3 text-4xl">{units.temperature(step.tempC)}</p>}
+    </>
+  );
+}
+
+interface StepButtonsProps extends Pick<OneStepProps, 'step' | 'bench' | 'exchanged' | 'onDone'> {
+  leftS: number | null;
+}
+
+function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps) {
+  const steady = useSteady(exchanged);
+  const { state, tap } = bench;
+  const done = isStepDone(state, step.id);
+  const timer = state.steps.get(step.id)?.timer ?? null;
+  const running = isRunning(timer);
+  const planned = timerS(step);
+
+  const finish = () => {
+    if (!tap({ type: 'stepDone', stepId: step.id })) onDone();
+  };
+  const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
+  const startFirst = !done && planned !== null && timer === null;
+  return (
+    <div className="mt-6 grid gap-3">
+      {startFirst && (
+        <Button
+          look="now"
+          size="wall"
+          data-primary
+          disabled={!steady}
+          className={steady ? '' : 'disabled:opacity-100'}
+          onClick={() => start(planned)}
+        >
+          <Play size={28} aria-hidden fill="currentColor" /> Start {formatDuration(planned)}
+        </Button>
+      )}
+      {running && (
+        <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
+          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
+            <Plus size={20} aria-hidden /> 1 min
+          </Button>
+          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 300 })}>
+            <Plus size={20} aria-hidden /> 5 min
+          </Button>
+          <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: step.id })}>
+            <Square size={18} aria-hidden fill="currentColor" /> Stop
+          </Button>
+        </div>
+      )}
+      {timer !== null && !running && !done && (
+        <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
+          <Play size={20} aria-hidden fill="currentColor" /> Run on
+        </Button>
+      )}
+      {!done && (
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
+          <FeelMark step={step} bench={bench} />
+          <RiseMarks step={step} bench={bench} />
+        </div>
+      )}
+      {done ? (
+        <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
+          <RotateCcw size={24} aria-hidden /> Not done after all
+        </Button>
+      ) : (
+        <Button
+          look={startFirst ? 'plain' : 'now'}
+          size="wall"
+          {...(startFirst ? {} : { 'data-primary': true })}
+          disabled={!steady}
+          className={steady ? '' : 'disabled:opacity-100'}
+          onClick={finish}
+        >
+          <Check size={30} aria-hidden strokeWidth={3} /> Done
+        </Button>
+      )}
+    </div>
   );
 }

@@ -23,7 +23,6 @@ interface WeighViewProps {
 /** One thing to weigh at a time, very large; the whole list beneath, ticked or not, tappable in any order. */
 export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const { state, tap } = bench;
-  const units = useUnits();
   const [chosen, setChosen] = useState<string | null>(null);
   const [running, setRunning] = useState(false);
   const [vesselG, setVesselG] = useState(0);
@@ -86,35 +85,13 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
               {stage.lines.map((line) => {
                 const weighed = state.weighed.get(line.id);
                 return (
-                  <li key={line.id} className="border-t border-rule">
-                    <button
-                      type="button"
-                      onClick={() => setChosen(line.id)}
-                      aria-current={line.id === current?.id ? 'step' : undefined}
-                      aria-label={`${line.name}, ${units.mass(weighed?.massG ?? line.massG)}${weighed ? ', in the bowl' : ''}`}
-                      className={cx(
-                        'flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg',
-                        line.id === current?.id && 'bg-well',
-                      )}
-                    >
-                      <span
-                        aria-hidden
-                        className={cx(
-                          'flex size-7 shrink-0 items-center justify-center rounded-full border-2',
-                          weighed ? 'border-ink bg-ink text-sheet' : 'border-edge',
-                        )}
-                      >
-                        {weighed && <Check size={18} strokeWidth={3} />}
-                      </span>
-                      <span className={cx('min-w-0 flex-1', weighed && 'text-soft')}>{line.name}</span>
-                      <span className="text-right whitespace-nowrap">
-                        {units.mass(weighed?.massG ?? line.massG)}
-                        {weighed && weighed.massG !== line.massG && (
-                          <span className="block text-sm text-soft">planned {units.mass(line.massG)}</span>
-                        )}
-                      </span>
-                    </button>
-                  </li>
+                  <ListedLine
+                    key={line.id}
+                    line={line}
+                    weighedG={weighed?.massG ?? null}
+                    now={line.id === current?.id}
+                    onChoose={() => setChosen(line.id)}
+                  />
                 );
               })}
             </ul>
@@ -122,6 +99,46 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
         ))}
       </section>
     </div>
+  );
+}
+
+interface ListedLineProps {
+  line: BatchLine;
+  weighedG: number | null;
+  now: boolean;
+  onChoose: () => void;
+}
+
+function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
+  const units = useUnits();
+  const weighed = weighedG !== null;
+  return (
+    <li className="border-t border-rule">
+      <button
+        type="button"
+        onClick={onChoose}
+        aria-current={now ? 'step' : undefined}
+        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? ', in the bowl' : ''}`}
+        className={cx('flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg', now && 'bg-well')}
+      >
+        <span
+          aria-hidden
+          className={cx(
+            'flex size-7 shrink-0 items-center justify-center rounded-full border-2',
+            weighed ? 'border-ink bg-ink text-sheet' : 'border-edge',
+          )}
+        >
+          {weighed && <Check size={18} strokeWidth={3} />}
+        </span>
+        <span className={cx('min-w-0 flex-1', weighed && 'text-soft')}>{line.name}</span>
+        <span className="text-right whitespace-nowrap">
+          {units.mass(weighedG ?? line.massG)}
+          {weighed && weighedG !== line.massG && (
+            <span className="block text-sm text-soft">planned {units.mass(line.massG)}</span>
+          )}
+        </span>
+      </button>
+    </li>
   );
 }
 

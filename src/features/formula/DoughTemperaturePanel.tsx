@@ -8,6 +8,8 @@ import {
   type MixingDay,
   type WaterWarning,
 } from '@/core/doughTemperature';
+import type { Formula } from '@/core/formula';
+import type { Kit } from '@/core/kit';
 import { Segmented } from '@/ui/Segmented';
 import { useBook } from '../book/BookProvider';
 import { useStoredKit } from '../kit/KitProvider';
@@ -19,38 +21,29 @@ import { Why } from '../sheet/Why';
 
 type Field = 'wantedC' | 'roomC' | 'tapC' | 'mixMin' | 'bowlG' | 'altitudeM';
 
+/** The kitchen as its kit says, the dough as warm as its method wants it. */
+const usualDay = (formula: Formula, kit: Kit, mixMin: number): MixingDay => ({
+  roomC: kit.roomC,
+  fridgeC: kit.fridgeC,
+  wantedC:
+    formula.steps.find(
+      (step) => step.kind === 'mix' && step.tempC !== null && step.tempC >= 5 && step.tempC <= 45,
+    )?.tempC ?? 26,
+  bowlG: 800,
+  mixing: kit.mixer.kind,
+  frictionCPerMin: kit.mixer.frictionCPerMin,
+  mixMin: Math.min(120, Math.round(mixMin)),
+  altitudeM: kit.altitudeM,
+  tapC: 12,
+});
+
 /** The kitchen of the day, and the water it asks for: the temperature large, what limits it beneath. */
 export function DoughTemperaturePanel() {
   const formula = useSheetState((state) => state.formula);
   const mixMin = useSheetState((state) => state.answers.consistency?.balance.mixMin ?? 6);
-  const book = useBook();
   const units = useUnits();
-  const { preferences } = usePreferences();
   const { kit } = useStoredKit();
-  const [day, setDay] = useState<MixingDay>({
-    roomC: kit.roomC,
-    fridgeC: kit.fridgeC,
-    wantedC:
-      formula.steps.find(
-        (step) => step.kind === 'mix' && step.tempC !== null && step.tempC >= 5 && step.tempC <= 45,
-      )?.tempC ?? 26,
-    bowlG: 800,
-    mixing: kit.mixer.kind,
-    frictionCPerMin: kit.mixer.frictionCPerMin,
-    mixMin: Math.min(120, Math.round(mixMin)),
-    altitudeM: kit.altitudeM,
-    tapC: 12,
-  });
-  const [mineC, setMineC] = useState<number | null>(null);
-  const solved = useMemo(() => waterTemperatureFor(formula, book, day), [book, day, formula]);
-  const warnings: Record<WaterWarning, string> = {
-    yeastHurt: `Yeast is hurt from about ${units.temperature(YEAST_C.hurtFrom)}: stir it into the flour, not into this water.`,
-    yeastDead: `From about ${units.temperature(YEAST_C.deadFrom)} yeast dies. Warm the flour or the bowl instead.`,
-    needsIce: 'Colder than your tap: give part of it as ice.',
-    tooMuchIce: 'Even half of it as ice is not cold enough: chill the flour too.',
-    tooCold: 'Colder than a fridge gets it: chill the flour and the bowl too.',
-    nearBoiling: 'Hotter than water can be poured here: warm the flour or the bowl.',
-  };
+  const [day, setDay] = useState<MixingDay>(() => usualDay(formula, kit, mixMin));
   const field = (
     key: Field,
     word: string,
@@ -68,66 +61,10 @@ export function DoughTemperaturePanel() {
       {...as}
     />
   );
-  const poured = solved.ok
-    ? solved.value.pouredIds.map((id) => book.get(id)?.name.toLowerCase() ?? id).join(' and ')
-    : '';
-  const comes = mineC === null ? null : doughTemperatureFor(formula, book, day, mineC);
   const temperature = { show: units.temperatureNumber, read: units.parseTemperature };
   return (
     <div className="mt-1">
-      {solved.ok ? (
-        <>
-          <p className="figure text-4xl" data-testid="water-temperature">
-            {units.temperature(solved.value.waterC)}
-          </p>
-          <p className="text-sm text-soft">
-            {units.temperature(solved.value.lowC)} – {units.temperature(solved.value.highC)} for{' '}
-            {units.mass(solved.value.waterG)} of {poured}
-            {solved.value.iceG > 0.5 && (
-              <strong className="text-ink">, {units.mass(solved.value.iceG)} of it ice</strong>
-            )}
-          </p>
-          {solved.value.warnings.map((warning) => (
-            <p key={warning} role="status" className="mt-1 text-sm text-alarm">
-              {warnings[warning]}
-            </p>
-          ))}
-        </>
-      ) : (
-        <p role="alert" className="text-sm text-alarm">
-          {solved.problem.path === 'water'
-            ? 'Nothing is poured in this formula: no water, no milk, no juice.'
-            : wordProblem(solved.problem, preferences)}
-        </p>
-      )}
-      {solved.ok && (
-        <div className="mt-2">
-          <NumberField
-            word="Mine is"
-            unit={units.temperatureUnit}
-            name="pouredC"
-            places={0}
-            optional
-            value={mineC}
-            bounds={{ min: 0, max: solved.value.boilingC }}
-            onChange={setMineC}
-            {...temperature}
-          />
-          {comes?.ok && (
-            <p role="status" className="text-sm" data-testid="dough-comes">
-              then the dough comes to <strong>{units.temperature(comes.value.doughC)}</strong>{' '}
-              <span className="text-soft">
-                ({units.temperature(comes.value.lowC)} – {units.temperature(comes.value.highC)})
-              </span>
-              {comes.value.warnings.map((warning) => (
-                <span key={warning} className="block text-alarm">
-                  {warnings[warning]}
-                </span>
-              ))}
-            </p>
-          )}
-        </div>
-      )}
+      <WaterAnswer formula={formula} day={day} />
       <div className="mt-2 space-y-0.5">
         {field('wantedC', 'Dough wanted at', units.temperatureUnit, temperature)}
         {field('roomC', 'Kitchen and flour', units.temperatureUnit, temperature)}
@@ -149,26 +86,102 @@ export function DoughTemperaturePanel() {
         <Segmented
           label="Where eggs, dairy and starter come from"
           value={day.fridgeC === null ? 'room' : 'fridge'}
-          onChange={(from) => setDay({ ...day, fridgeC: from === 'fridge' ? 5 : null })}
+          onChange={(from) => setDay({ ...day, fridgeC: from === 'fridge' ? kit.fridgeC : null })}
           options={[
             { value: 'fridge', label: 'eggs from the fridge' },
             { value: 'room', label: 'at room' },
           ]}
         />
       </div>
-      {solved.ok && (
-        <Why>
-          <p>
-            A heat balance: everything at its own temperature and specific heat (from its composition), the
-            bowl, the work of mixing and the warmth that dry flour gives off when it is wetted. Water boils
-            here at {units.temperature(solved.value.boilingC)}.
-          </p>
-          <p>
-            Dry yeast wakes best in water of {units.temperature(YEAST_C.bloomFrom)}–
-            {units.temperature(YEAST_C.bloomTo)}.
-          </p>
-        </Why>
-      )}
     </div>
+  );
+}
+
+function useWarningWords(): Record<WaterWarning, string> {
+  const units = useUnits();
+  return {
+    yeastHurt: `Yeast is hurt from about ${units.temperature(YEAST_C.hurtFrom)}: stir it into the flour, not into this water.`,
+    yeastDead: `From about ${units.temperature(YEAST_C.deadFrom)} yeast dies. Warm the flour or the bowl instead.`,
+    needsIce: 'Colder than your tap: give part of it as ice.',
+    tooMuchIce: 'Even half of it as ice is not cold enough: chill the flour too.',
+    tooCold: 'Colder than a fridge gets it: chill the flour and the bowl too.',
+    nearBoiling: 'Hotter than water can be poured here: warm the flour or the bowl.',
+  };
+}
+
+/** The water's temperature, and what the dough comes to with other water. */
+function WaterAnswer({ formula, day }: { formula: Formula; day: MixingDay }) {
+  const book = useBook();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const [mineC, setMineC] = useState<number | null>(null);
+  const solved = useMemo(() => waterTemperatureFor(formula, book, day), [book, day, formula]);
+  const warnings = useWarningWords();
+  if (!solved.ok)
+    return (
+      <p role="alert" className="text-sm text-alarm">
+        {solved.problem.path === 'water'
+          ? 'Nothing is poured in this formula: no water, no milk, no juice.'
+          : wordProblem(solved.problem, preferences)}
+      </p>
+    );
+  const { value } = solved;
+  const poured = value.pouredIds.map((id) => book.get(id)?.name.toLowerCase() ?? id).join(' and ');
+  const comes = mineC === null ? null : doughTemperatureFor(formula, book, day, mineC);
+  return (
+    <>
+      <p className="figure text-4xl" data-testid="water-temperature">
+        {units.temperature(value.waterC)}
+      </p>
+      <p className="text-sm text-soft">
+        {units.temperature(value.lowC)} – {units.temperature(value.highC)} for {units.mass(value.waterG)} of{' '}
+        {poured}
+        {value.iceG > 0.5 && <strong className="text-ink">, {units.mass(value.iceG)} of it ice</strong>}
+      </p>
+      {value.warnings.map((warning) => (
+        <p key={warning} role="status" className="mt-1 text-sm text-alarm">
+          {warnings[warning]}
+        </p>
+      ))}
+
+      <div className="mt-2">
+        <NumberField
+          word="Mine is"
+          unit={units.temperatureUnit}
+          name="pouredC"
+          places={0}
+          optional
+          value={mineC}
+          bounds={{ min: 0, max: value.boilingC }}
+          onChange={setMineC}
+          show={units.temperatureNumber}
+          read={units.parseTemperature}
+        />
+        {comes?.ok && (
+          <p role="status" className="text-sm" data-testid="dough-comes">
+            then the dough comes to <strong>{units.temperature(comes.value.doughC)}</strong>{' '}
+            <span className="text-soft">
+              ({units.temperature(comes.value.lowC)} – {units.temperature(comes.value.highC)})
+            </span>
+            {comes.value.warnings.map((warning) => (
+              <span key={warning} className="block text-alarm">
+                {warnings[warning]}
+              </span>
+            ))}
+          </p>
+        )}
+      </div>
+      <Why>
+        <p>
+          A heat balance: everything at its own temperature and specific heat (from its composition), the
+          bowl, the work of mixing and the warmth that dry flour gives off when it is wetted. Water boils here
+          at {units.temperature(value.boilingC)}.
+        </p>
+        <p>
+          Dry yeast wakes best in water of {units.temperature(YEAST_C.bloomFrom)}–
+          {units.temperature(YEAST_C.bloomTo)}.
+        </p>
+      </Why>
+    </>
   );
 }

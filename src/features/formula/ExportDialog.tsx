@@ -59,6 +59,21 @@ const LOSS_WORD: Record<Loss, string> = {
   roundedGrams: 'hundredths of a gram and less',
 };
 
+const fileStem = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'formula';
+
+function saveAs(fileName: string, type: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = fileName;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
 /** Writes the sheet out in one of four formats, and says beforehand what that format cannot carry. */
 export function ExportDialog({ onClose }: { onClose: () => void }) {
   const formula = useSheetState((state) => state.formula);
@@ -86,21 +101,7 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
     }
   }, [book, formula, format, stored]);
   const about = ABOUT[format];
-  const fileName = `${
-    formula.name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') || 'formula'
-  }.${about.ending}`;
-
-  const save = () => {
-    const url = URL.createObjectURL(new Blob([written.text], { type: about.type }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = fileName;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(url), 10_000);
-  };
+  const fileName = `${fileStem(formula.name)}.${about.ending}`;
   return (
     <Dialog open wide onOpenChange={(open) => !open && onClose()} title="Write it out" hint={about.words}>
       <Segmented
@@ -134,7 +135,11 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
         {written.text}
       </pre>
       <div className="mt-3 flex gap-2">
-        <Button look="strong" className="min-h-11 px-5" onClick={save}>
+        <Button
+          look="strong"
+          className="min-h-11 px-5"
+          onClick={() => saveAs(fileName, about.type, written.text)}
+        >
           <Download size={17} aria-hidden /> {fileName}
         </Button>
         <Button

@@ -47,23 +47,13 @@ function neighbour(formula: Formula, lineId: string, by: -1 | 1): Place | null {
   return next ? { stageId: next.id, index: by < 0 ? next.lines.length : 0 } : null;
 }
 
-/** The left side of the sheet: what goes in, part by part. */
 // not from the core's list: that would bring its reader of quantities into the first load
 const MEASURES = ['metric', 'us', 'imperial'] as const;
 
-export const IngredientSheet = memo(function IngredientSheet() {
-  const { edit, store } = useSheetActions();
-  // the whole order as one word: this draws again when something comes, goes or moves, not when a number changes
-  const order = useSheetState((state) =>
-    state.formula.stages
-      .map((stage) => [stage.id, ...stage.lines.map((line) => line.id)].join(' '))
-      .join('|'),
-  );
-  const stageIds = useMemo(() => order.split('|').map((stage) => stage.split(' ')[0] ?? ''), [order]);
-  const dndId = useId();
+/** A line just added waits for its weight: the caret is put there. */
+function useCaretInNewLine(order: string) {
   const focusNext = useRef<string | null>(null);
   const frame = useRef<HTMLDivElement>(null);
-  // a line just added waits for its weight: the caret is put there
   useEffect(() => {
     if (!focusNext.current) return;
     const cell = frame.current?.querySelector<HTMLInputElement>(
@@ -74,6 +64,40 @@ export const IngredientSheet = memo(function IngredientSheet() {
       cell.focus();
     }
   }, [order]);
+  const focusOn = useCallback((lineId: string) => {
+    focusNext.current = lineId;
+  }, []);
+  return { frame, focusOn };
+}
+
+/** What is read out while a line is carried. */
+function useCarryWords() {
+  const { store } = useSheetActions();
+  return useMemo(
+    () => ({
+      announcements: carryWords((id) => {
+        const { stages } = store.state.formula;
+        const line = stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
+        if (line) return store.book.get(line.ingredientId)?.name ?? line.ingredientId;
+        return stages.find((stage) => stage.id === id)?.name ?? 'that part';
+      }),
+    }),
+    [store],
+  );
+}
+
+/** The left side of the sheet: what goes in, part by part. */
+export const IngredientSheet = memo(function IngredientSheet() {
+  const { edit, store } = useSheetActions();
+  // the whole order as one word: this draws again when something comes, goes or moves, not when a number changes
+  const order = useSheetState((state) =>
+    state.formula.stages
+      .map((stage) => [stage.id, ...stage.lines.map((line) => line.id)].join(' '))
+      .join('|'),
+  );
+  const stageIds = useMemo(() => order.split('|').map((stage) => stage.split(' ')[0] ?? ''), [order]);
+  const dndId = useId();
+  const { frame, focusOn } = useCaretInNewLine(order);
 
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -92,10 +116,10 @@ export const IngredientSheet = memo(function IngredientSheet() {
         massG: firstMassG(ingredient, store.state.totals),
         note: '',
       };
-      focusNext.current = line.id;
+      focusOn(line.id);
       edit({ type: 'addLine', stageId, line });
     },
-    [edit, store],
+    [edit, focusOn, store],
   );
   const onMove = useCallback(
     (lineId: string, by: -1 | 1) => {
@@ -105,17 +129,7 @@ export const IngredientSheet = memo(function IngredientSheet() {
     [edit, store],
   );
 
-  const accessibility = useMemo(
-    () => ({
-      announcements: carryWords((id) => {
-        const { stages } = store.state.formula;
-        const line = stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
-        if (line) return store.book.get(line.ingredientId)?.name ?? line.ingredientId;
-        return stages.find((stage) => stage.id === id)?.name ?? 'that part';
-      }),
-    }),
-    [store],
-  );
+  const accessibility = useCarryWords();
 
   return (
     <div ref={frame}>
@@ -136,27 +150,34 @@ export const IngredientSheet = memo(function IngredientSheet() {
           />
         ))}
       </DndContext>
-      <div className="mt-4 flex flex-wrap items-center justify-between gap-2 border-t-2 border-ink pt-2">
-        <Button
-          look="quiet"
-          className="text-soft"
-          onClick={() =>
-            edit({
-              type: 'addStage',
-              stage: { id: newLocalId(), kind: 'late', name: 'Another part', lines: [] },
-            })
-          }
-        >
-          <Plus size={16} aria-hidden /> Another part
-        </Button>
-        <CupChoice />
-        <span className="pr-2 text-sm text-soft">
-          All of it <Total />
-        </span>
-      </div>
+      <SheetFoot />
     </div>
   );
 });
+
+function SheetFoot() {
+  const { edit } = useSheetActions();
+  return (
+    <div className="mt-4 flex flex-wrap items-center justify-between gap-2 border-t-2 border-ink pt-2">
+      <Button
+        look="quiet"
+        className="text-soft"
+        onClick={() =>
+          edit({
+            type: 'addStage',
+            stage: { id: newLocalId(), kind: 'late', name: 'Another part', lines: [] },
+          })
+        }
+      >
+        <Plus size={16} aria-hidden /> Another part
+      </Button>
+      <CupChoice />
+      <span className="pr-2 text-sm text-soft">
+        All of it <Total />
+      </span>
+    </div>
+  );
+}
 
 /** Whose cups and eggs a cell means: it only matters to who types them, so it stands quietly at the foot of the sheet. */
 function CupChoice() {

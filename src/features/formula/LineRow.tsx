@@ -35,19 +35,12 @@ interface RowProps {
   onMove: LineRowProps['onMove'];
 }
 
-function Row({ line, percent, onMove }: RowProps) {
-  const book = useBook();
-  const { store, edit, settle, takeBack } = useSheetActions();
+/** What a typed weight or percentage does to a line; what is wrong with it comes back in words. */
+function useLineTyping(line: Line) {
+  const { store, edit } = useSheetActions();
+  const ingredient = useBook().get(line.ingredientId);
   const units = useUnits();
   const { preferences } = usePreferences();
-  const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
-    useSortable({
-      id: line.id,
-    });
-  const ingredient = book.get(line.ingredientId);
-  const name = ingredient?.name ?? line.ingredientId;
-  const role = ingredient?.roles[0] ?? 'inclusion';
-
   const attempt = (change: FormulaEdit, key: string): string | null => {
     const problem = edit(change, `${key}:${line.id}`);
     return problem && wordProblem(problem, preferences);
@@ -81,6 +74,22 @@ function Row({ line, percent, onMove }: RowProps) {
       ? attempt({ type: 'setPercent', lineId: line.id, percent: typed.value }, 'percent')
       : wordProblem(typed.problem, preferences);
   };
+  return { attempt, typeMass, typePercent };
+}
+
+function Row({ line, percent, onMove }: RowProps) {
+  const book = useBook();
+  const { edit, settle, takeBack } = useSheetActions();
+  const units = useUnits();
+  const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
+    useSortable({
+      id: line.id,
+    });
+  const ingredient = book.get(line.ingredientId);
+  const name = ingredient?.name ?? line.ingredientId;
+  const role = ingredient?.roles[0] ?? 'inclusion';
+
+  const { attempt, typeMass, typePercent } = useLineTyping(line);
 
   return (
     <li

@@ -11,7 +11,7 @@ import {
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
 import { memo, useCallback, useEffect, useId, useMemo, useRef } from 'react';
-import { methodTime, STEP_KINDS } from '@/core/method';
+import { methodTime, STEP_KINDS, type MethodStep } from '@/core/method';
 import { formatDurationRange, formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Menu } from '@/ui/Menu';
@@ -45,7 +45,6 @@ export const MethodEditor = memo(function MethodEditor() {
     },
     [edit],
   );
-  const time = methodTime(steps);
   const accessibility = useMemo(
     () => ({
       announcements: carryWords((id) => {
@@ -61,18 +60,7 @@ export const MethodEditor = memo(function MethodEditor() {
 
   return (
     <section aria-labelledby="method-title" className="docket mt-6 rounded-b-md px-2 pt-4 pb-3 sm:px-4">
-      <header className="flex flex-wrap items-baseline justify-between gap-2 pb-2">
-        <h2 id="method-title" className="scroll-mt-20 text-xl">
-          Method
-        </h2>
-        {time.minS > 0 && (
-          <p className="text-sm text-soft">
-            <strong className="text-ink">{formatDurationRange(time.minS, time.maxS)}</strong> in all, hands{' '}
-            {formatDuration(time.handsOnS)}
-            {time.untimed > 0 && `, ${time.untimed} without a time`}
-          </p>
-        )}
-      </header>
+      <MethodHead steps={steps} />
       <DndContext
         id={dndId}
         accessibility={accessibility}
@@ -112,3 +100,21 @@ export const MethodEditor = memo(function MethodEditor() {
     </section>
   );
 });
+
+function MethodHead({ steps }: { steps: readonly MethodStep[] }) {
+  const time = methodTime(steps);
+  return (
+    <header className="flex flex-wrap items-baseline justify-between gap-2 pb-2">
+      <h2 id="method-title" className="scroll-mt-20 text-xl">
+        Method
+      </h2>
+      {time.minS > 0 && (
+        <p className="text-sm text-soft">
+          <strong className="text-ink">{formatDurationRange(time.minS, time.maxS)}</strong> in all, hands{' '}
+          {formatDuration(time.handsOnS)}
+          {time.untimed > 0 && `, ${time.untimed} without a time`}
+        </p>
+      )}
+    </header>
+  );
+}

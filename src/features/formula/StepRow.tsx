@@ -2,9 +2,9 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Hand, X } from 'lucide-react';
-import { memo } from 'react';
+import { memo, type ComponentProps } from 'react';
 import { STEP_KINDS, type MethodStep } from '@/core/method';
-import { ok, type Problem } from '@/core/result';
+import { ok } from '@/core/result';
 import { formatDurationRange, parseDurationRangeS } from '@/core/units';
 import { IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
@@ -17,6 +17,16 @@ import { useSheetActions } from '../sheet/SheetContext';
 
 const KINDS = STEP_KINDS.map((kind) => ({ value: kind, label: STEP_WORD[kind] }));
 
+/** Puts parts of a step; what is wrong with them comes back in words. */
+function useStepChange(step: MethodStep) {
+  const { edit } = useSheetActions();
+  const { preferences } = usePreferences();
+  return (part: Partial<MethodStep>, field: string): string | null => {
+    const problem = edit({ type: 'setStep', step: { ...step, ...part } }, `${field}:${step.id}`);
+    return problem && wordProblem(problem, preferences);
+  };
+}
+
 interface StepRowProps {
   step: MethodStep;
   number: number;
@@ -25,26 +35,13 @@ interface StepRowProps {
 
 /** One step of the method: what, how long or until what, how warm, and whether it takes the baker's hands. */
 export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowProps) {
-  const { edit, settle, takeBack } = useSheetActions();
-  const units = useUnits();
-  const { preferences } = usePreferences();
+  const { edit } = useSheetActions();
   const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
     useSortable({
       id: step.id,
     });
   const name = step.title || STEP_WORD[step.kind];
-  const words = (problem: Problem | null) => problem && wordProblem(problem, preferences);
-  const change = (part: Partial<MethodStep>, field: string) =>
-    words(edit({ type: 'setStep', step: { ...step, ...part } }, `${field}:${step.id}`));
-
-  const typeTime = (text: string) => {
-    const range = text.trim() === '' ? ok({ minS: null, maxS: null }) : parseDurationRangeS(text);
-    return range.ok ? change(range.value, 'time') : words(range.problem);
-  };
-  const typeTemp = (text: string) => {
-    const tempC = text.trim() === '' ? ok(null) : units.parseTemperature(text);
-    return tempC.ok ? change({ tempC: tempC.value }, 'temp') : words(tempC.problem);
-  };
+  const change = useStepChange(step);
 
   return (
     <li
@@ -71,84 +68,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
       >
         <GripVertical size={16} aria-hidden />
       </button>
-      <div className="grid min-w-0 grid-cols-2 gap-x-2 sm:grid-cols-[7.25rem_minmax(0,1fr)_9rem_6rem]">
-        <span className="flex items-center">
-          <span className="figure w-6 text-right text-sm text-soft">{number}</span>
-          <Choice
-            label={`Kind of step ${number}`}
-            value={step.kind}
-            options={KINDS}
-            onChange={(kind) => change({ kind, tempC: null }, 'kind')}
-            className="w-full min-w-0 font-semibold"
-          />
-        </span>
-        <Cell
-          label={`Step ${number}, what to do`}
-          value={step.title}
-          align="left"
-          inputMode="text"
-          placeholder="in your words"
-          maxLength={80}
-          className="max-sm:order-5 max-sm:col-span-2"
-          onType={(title) => change({ title }, 'title')}
-          restore={() => takeBack(`title:${step.id}`)}
-          onLeave={settle}
-        />
-        <Cell
-          label={`Step ${number}, time`}
-          testId="time"
-          value={step.minS === null ? '' : formatDurationRange(step.minS, step.maxS)}
-          inputMode="text"
-          placeholder="time"
-          onType={typeTime}
-          restore={() => takeBack(`time:${step.id}`)}
-          onLeave={settle}
-        />
-        <Cell
-          label={`Step ${number}, temperature`}
-          value={step.tempC === null ? '' : units.temperatureNumber(step.tempC)}
-          unit={units.temperatureUnit}
-          placeholder="–"
-          className="max-sm:order-4"
-          onType={typeTemp}
-          restore={() => takeBack(`temp:${step.id}`)}
-          onLeave={settle}
-        />
-        <span className="col-span-2 flex items-baseline max-sm:order-6 sm:col-start-2 sm:col-end-3">
-          <span className="pl-1.5 text-xs whitespace-nowrap text-soft">until</span>
-          <Cell
-            label={`Step ${number}, until`}
-            grows
-            value={step.until}
-            align="left"
-            inputMode="text"
-            placeholder="what to look for"
-            maxLength={240}
-            className="flex-1"
-            inputClassName="text-sm italic"
-            onType={(until) => change({ until }, 'until')}
-            restore={() => takeBack(`until:${step.id}`)}
-            onLeave={settle}
-          />
-        </span>
-        <span className="col-span-2 flex items-baseline max-sm:order-7 sm:col-start-3 sm:col-end-5">
-          <span className="pl-1.5 text-xs whitespace-nowrap text-soft">mind</span>
-          <Cell
-            label={`Step ${number}, to bear in mind`}
-            grows
-            value={step.note}
-            align="left"
-            inputMode="text"
-            placeholder="–"
-            maxLength={240}
-            className="flex-1"
-            inputClassName="text-sm"
-            onType={(note) => change({ note }, 'note')}
-            restore={() => takeBack(`note:${step.id}`)}
-            onLeave={settle}
-          />
-        </span>
-      </div>
+      <StepCells step={step} number={number} />
       <div className="flex flex-col items-end">
         <IconButton
           label={`Take step ${number} out`}
@@ -168,3 +88,109 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
     </li>
   );
 });
+
+function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
+  const { settle, takeBack } = useSheetActions();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const change = useStepChange(step);
+  const typeTime = (text: string) => {
+    const range = text.trim() === '' ? ok({ minS: null, maxS: null }) : parseDurationRangeS(text);
+    return range.ok ? change(range.value, 'time') : wordProblem(range.problem, preferences);
+  };
+  const typeTemp = (text: string) => {
+    const tempC = text.trim() === '' ? ok(null) : units.parseTemperature(text);
+    return tempC.ok ? change({ tempC: tempC.value }, 'temp') : wordProblem(tempC.problem, preferences);
+  };
+  return (
+    <div className="grid min-w-0 grid-cols-2 gap-x-2 sm:grid-cols-[7.25rem_minmax(0,1fr)_9rem_6rem]">
+      <span className="flex items-center">
+        <span className="figure w-6 text-right text-sm text-soft">{number}</span>
+        <Choice
+          label={`Kind of step ${number}`}
+          value={step.kind}
+          options={KINDS}
+          onChange={(kind) => change({ kind, tempC: null }, 'kind')}
+          className="w-full min-w-0 font-semibold"
+        />
+      </span>
+      <Cell
+        label={`Step ${number}, what to do`}
+        value={step.title}
+        align="left"
+        inputMode="text"
+        placeholder="in your words"
+        maxLength={80}
+        className="max-sm:order-5 max-sm:col-span-2"
+        onType={(title) => change({ title }, 'title')}
+        restore={() => takeBack(`title:${step.id}`)}
+        onLeave={settle}
+      />
+      <Cell
+        label={`Step ${number}, time`}
+        testId="time"
+        value={step.minS === null ? '' : formatDurationRange(step.minS, step.maxS)}
+        inputMode="text"
+        placeholder="time"
+        onType={typeTime}
+        restore={() => takeBack(`time:${step.id}`)}
+        onLeave={settle}
+      />
+      <Cell
+        label={`Step ${number}, temperature`}
+        value={step.tempC === null ? '' : units.temperatureNumber(step.tempC)}
+        unit={units.temperatureUnit}
+        placeholder="–"
+        className="max-sm:order-4"
+        onType={typeTemp}
+        restore={() => takeBack(`temp:${step.id}`)}
+        onLeave={settle}
+      />
+      <StepWords
+        word="until"
+        className="max-sm:order-6 sm:col-start-2 sm:col-end-3"
+        cell={{
+          label: `Step ${number}, until`,
+          value: step.until,
+          placeholder: 'what to look for',
+          inputClassName: 'text-sm italic',
+          onType: (until) => change({ until }, 'until'),
+          restore: () => takeBack(`until:${step.id}`),
+          onLeave: settle,
+        }}
+      />
+      <StepWords
+        word="note"
+        className="max-sm:order-7 sm:col-start-3 sm:col-end-5"
+        cell={{
+          label: `Step ${number}, note`,
+          value: step.note,
+          placeholder: '–',
+          inputClassName: 'text-sm',
+          onType: (note) => change({ note }, 'note'),
+          restore: () => takeBack(`note:${step.id}`),
+          onLeave: settle,
+        }}
+      />
+    </div>
+  );
+}
+
+interface StepWordsProps {
+  word: string;
+  className: string;
+  cell: Pick<
+    ComponentProps<typeof Cell>,
+    'label' | 'value' | 'placeholder' | 'inputClassName' | 'onType' | 'restore' | 'onLeave'
+  >;
+}
+
+/** What is said of a step in words, as long as it takes. */
+function StepWords({ word, className, cell }: StepWordsProps) {
+  return (
+    <span className={cx('col-span-2 flex items-baseline', className)}>
+      <span className="pl-1.5 text-xs whitespace-nowrap text-soft">{word}</span>
+      <Cell {...cell} grows align="left" inputMode="text" maxLength={240} className="flex-1" />
+    </span>
+  );
+}

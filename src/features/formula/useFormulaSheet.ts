@@ -82,6 +82,57 @@ function makeSaver(loaded: LoadedFormula, book: () => IngredientBook, place: Dra
   );
 }
 
+/** What a crash left behind comes back, unless the server has it already; tells whether something did. */
+function useDraftBack(store: SheetStore, saver: Saver<Formula>, place: DraftPlace): boolean {
+  const [broughtBack, setBroughtBack] = useState(false);
+  useEffect(() => {
+    let gone = false;
+    // this page sends it itself from now on
+    const letGo = place.queue.hold(place.lane);
+    void findDraft(place, readSheetDraft).then((draft) => {
+      if (gone || !draft) return;
+      // the server had taken it and only its answer was lost
+      if (same(draft.value, store.state.formula)) return rememberDraft(place, null);
+      // typed upon another revision than the one shown: the save will meet the conflict and say so
+      if (draft.seen !== saver.revision)
+        saver.adopt(store.state.formula, { revision: draft.seen, savedAtMs: 0 });
+      store.put(record(store.state.history, draft.value, null));
+      // under the id it was written down with: it may be on its way, or there, already
+      saver.change(draft.value, draft.requestId);
+      setBroughtBack(true);
+    });
+    return () => {
+      gone = true;
+      letGo();
+    };
+  }, [place, saver, store]);
+  return broughtBack;
+}
+
+/** A sheet shown again out of the browser's memory, or looked at again after another tab worked on it, catches up. */
+function useCatchUp(formulaId: string, saver: Saver<Formula>, adopt: (head: LoadedFormula) => void): void {
+  useEffect(() => {
+    const catchUp = async (): Promise<void> => {
+      if (!saver.settled) return;
+      const head = await ask<LoadedFormula>(`/api/formulas/${formulaId}`);
+      if (head.kind === 'ok' && saver.settled && head.value.revision > saver.revision) adopt(head.value);
+    };
+    const leave = () => void saver.flush(true);
+    const again = () => void saver.flush();
+    const look = () => void catchUp();
+    look();
+    window.addEventListener('focus', look);
+    window.addEventListener('online', again);
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('focus', look);
+      window.removeEventListener('online', again);
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [adopt, formulaId, saver]);
+}
+
 /** One formula on the table: its present state, undo, and the saver that keeps every settled state as a revision. */
 export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   const book = useBook();
@@ -90,7 +141,6 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   const [saver] = useState(() => makeSaver(loaded, () => store.book, place));
   // an ingredient was added or a bag opened: the same sheet, computed anew
   useEffect(() => store.useBook(book), [book, store]);
-  const [broughtBack, setBroughtBack] = useState(false);
   const save = useSyncExternalStore(
     saver.subscribe,
     () => saver.state,
@@ -118,50 +168,8 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
     if (head.kind === 'ok') adopt(head.value);
   }, [adopt, loaded.id]);
 
-  // What a crash left behind comes back, unless the server has it already.
-  useEffect(() => {
-    let gone = false;
-    // this page sends it itself from now on
-    const letGo = place.queue.hold(place.lane);
-    void findDraft(place, readSheetDraft).then((draft) => {
-      if (gone || !draft) return;
-      // the server had taken it and only its answer was lost
-      if (same(draft.value, store.state.formula)) return rememberDraft(place, null);
-      // typed upon another revision than the one shown: the save will meet the conflict and say so
-      if (draft.seen !== saver.revision)
-        saver.adopt(store.state.formula, { revision: draft.seen, savedAtMs: 0 });
-      store.put(record(store.state.history, draft.value, null));
-      // under the id it was written down with: it may be on its way, or there, already
-      saver.change(draft.value, draft.requestId);
-      setBroughtBack(true);
-    });
-    return () => {
-      gone = true;
-      letGo();
-    };
-  }, [place, saver, store]);
-
-  // A sheet shown again out of the browser's memory, or looked at again after another tab worked on it, catches up.
-  useEffect(() => {
-    const catchUp = async (): Promise<void> => {
-      if (!saver.settled) return;
-      const head = await ask<LoadedFormula>(`/api/formulas/${loaded.id}`);
-      if (head.kind === 'ok' && saver.settled && head.value.revision > saver.revision) adopt(head.value);
-    };
-    const leave = () => void saver.flush(true);
-    const again = () => void saver.flush();
-    const look = () => void catchUp();
-    look();
-    window.addEventListener('focus', look);
-    window.addEventListener('online', again);
-    window.addEventListener('pagehide', leave);
-    return () => {
-      window.removeEventListener('focus', look);
-      window.removeEventListener('online', again);
-      window.removeEventListener('pagehide', leave);
-      leave();
-    };
-  }, [adopt, loaded.id, saver]);
+  const broughtBack = useDraftBack(store, saver, place);
+  useCatchUp(loaded.id, saver, adopt);
 
   const edit = useCallback<Edit>(
     (change, key) => {

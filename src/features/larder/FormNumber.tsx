@@ -14,7 +14,7 @@ interface FormNumberProps<V extends FieldValues, N extends Path<V>> extends Show
 /** {@link NumberField} as a field of a form. */
 export function FormNumber<V extends FieldValues, N extends Path<V> = Path<V>>({
   name,
-  from = (value) => value as number | null,
+  from = (value: number | null) => value,
   to = (figure) => figure as PathValue<V, N>,
   ...shown
 }: FormNumberProps<V, N>) {

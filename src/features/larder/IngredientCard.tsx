@@ -1,7 +1,7 @@
 'use client';
 import { Columns2, PencilLine, TriangleAlert } from 'lucide-react';
 import type { AbsorptionLearnt } from '@/core/consistency';
-import { lookAlikesOf, type Ingredient } from '@/core/ingredients';
+import { lookAlikesOf, type Ingredient, type StoredEntry } from '@/core/ingredients';
 import { formatDecimal } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useStoredEntries, useNameOf } from '../book/BookProvider';
@@ -32,27 +32,10 @@ export function IngredientCard({
   onLook,
   onEdit,
 }: IngredientCardProps) {
-  const { preferences } = usePreferences();
   const nameOf = useNameOf();
   const { stored } = useStoredEntries();
   const own = stored.find(({ id }) => id === ingredient.id);
   const { save, trouble } = useSaveEntry();
-  const figures = figuresOf(ingredient, preferences.temperatureUnit);
-  const others = beside
-    ? new Map(figuresOf(beside, preferences.temperatureUnit).map((each) => [each.word, each]))
-    : null;
-  const words = [
-    ...figures.map(({ word }) => word),
-    ...[...(others?.keys() ?? [])].filter((word) => !figures.some((each) => each.word === word)),
-  ];
-  const bar = (share: number | null | undefined) =>
-    share == null ? null : (
-      <span
-        aria-hidden
-        className="mt-0.5 block h-1 rounded-full bg-ink/70"
-        style={{ width: `${Math.max(1, 100 * share)}%` }}
-      />
-    );
   return (
     <article aria-label={ingredient.name} className="docket min-w-0 rounded-b-md px-4 pt-4 pb-5 sm:px-6">
       <div className="flex flex-wrap items-start justify-between gap-3">
@@ -66,30 +49,13 @@ export function IngredientCard({
             <p className="text-sm text-soft">also called {ingredient.alsoCalled.join(', ')}</p>
           )}
         </div>
-        <div className="flex flex-wrap gap-1.5">
-          <Button onClick={() => onEdit(ingredient)}>
-            <PencilLine size={15} aria-hidden />{' '}
-            {own && own.entry.kind !== 'bag' ? 'Change it' : 'The bag I hold'}
-          </Button>
-          {own && (
-            <Button onClick={() => void save({ entry: own.entry, seen: own.version, away: !own.away })}>
-              {own.entry.kind === 'bag'
-                ? own.away
-                  ? 'Use my bag again'
-                  : 'Back to the library’s figures'
-                : own.away
-                  ? 'Bring back'
-                  : 'Put away'}
-            </Button>
-          )}
-          <IngredientPicker
-            label={`Lay beside ${ingredient.name}`}
-            onPick={({ id }) => onBeside(id)}
-            className={buttonClass('plain')}
-          >
-            <Columns2 size={15} aria-hidden /> Compare
-          </IngredientPicker>
-        </div>
+        <CardButtons
+          ingredient={ingredient}
+          own={own}
+          onEdit={onEdit}
+          onBeside={onBeside}
+          onPutAway={(entry) => void save({ entry: entry.entry, seen: entry.version, away: !entry.away })}
+        />
       </div>
       {trouble && (
         <p role="alert" className="mt-2 text-sm text-alarm">
@@ -132,51 +98,110 @@ export function IngredientCard({
           ))}
         </p>
       )}
-      <table className="mt-4 w-full table-fixed text-sm">
-        {beside && (
-          <thead>
-            <tr className="align-bottom">
-              <td />
-              <th scope="col" className="py-1 text-left">
-                {ingredient.name}
-              </th>
-              <th scope="col" className="py-1 text-left">
-                {beside.name}{' '}
-                <Button look="quiet" className="px-1 text-xs text-soft" onClick={() => onBeside(null)}>
-                  take away
-                </Button>
-              </th>
-            </tr>
-          </thead>
-        )}
-        <tbody>
-          {words.map((word) => {
-            const figure = figures.find((each) => each.word === word);
-            const other = others?.get(word);
-            return (
-              <tr key={word} className="border-t border-rule">
-                <th scope="row" className="py-1 pr-3 text-left font-normal text-soft">
-                  {word}
-                </th>
-                <td className="py-1 pr-4 font-semibold tabular-nums">
-                  {figure?.text ?? '–'}
-                  {bar(figure?.share)}
-                </td>
-                {beside && (
-                  <td className="py-1 font-semibold tabular-nums">
-                    {other?.text ?? '–'}
-                    {bar(other?.share)}
-                  </td>
-                )}
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <FigureTable ingredient={ingredient} beside={beside} onApart={() => onBeside(null)} />
       <p className="mt-3 text-xs text-soft">
         ± holds four bags of five. {ingredient.source}
         {beside && beside.source !== ingredient.source && ` ${beside.name}: ${beside.source}`}
       </p>
     </article>
+  );
+}
+
+interface CardButtonsProps extends Pick<IngredientCardProps, 'ingredient' | 'onEdit'> {
+  own: StoredEntry | undefined;
+  onBeside: (id: string) => void;
+  onPutAway: (entry: StoredEntry) => void;
+}
+
+const awayWord = ({ entry, away }: StoredEntry): string => {
+  if (entry.kind === 'bag') return away ? 'Use my bag again' : 'Back to the library’s figures';
+  return away ? 'Bring back' : 'Put away';
+};
+
+function CardButtons({ ingredient, own, onEdit, onBeside, onPutAway }: CardButtonsProps) {
+  return (
+    <div className="flex flex-wrap gap-1.5">
+      <Button onClick={() => onEdit(ingredient)}>
+        <PencilLine size={15} aria-hidden />{' '}
+        {own && own.entry.kind !== 'bag' ? 'Change it' : 'The bag I hold'}
+      </Button>
+      {own && <Button onClick={() => onPutAway(own)}>{awayWord(own)}</Button>}
+      <IngredientPicker
+        label={`Lay beside ${ingredient.name}`}
+        onPick={({ id }) => onBeside(id)}
+        className={buttonClass('plain')}
+      >
+        <Columns2 size={15} aria-hidden /> Compare
+      </IngredientPicker>
+    </div>
+  );
+}
+
+interface FigureTableProps {
+  ingredient: Ingredient;
+  beside: Ingredient | null;
+  onApart: () => void;
+}
+
+function FigureTable({ ingredient, beside, onApart }: FigureTableProps) {
+  const { preferences } = usePreferences();
+  const figures = figuresOf(ingredient, preferences.temperatureUnit);
+  const others = beside
+    ? new Map(figuresOf(beside, preferences.temperatureUnit).map((each) => [each.word, each]))
+    : null;
+  const words = [
+    ...figures.map(({ word }) => word),
+    ...[...(others?.keys() ?? [])].filter((word) => !figures.some((each) => each.word === word)),
+  ];
+  const bar = (share: number | null | undefined) =>
+    share == null ? null : (
+      <span
+        aria-hidden
+        className="mt-0.5 block h-1 rounded-full bg-ink/70"
+        style={{ width: `${Math.max(1, 100 * share)}%` }}
+      />
+    );
+  return (
+    <table className="mt-4 w-full table-fixed text-sm">
+      {beside && (
+        <thead>
+          <tr className="align-bottom">
+            <td />
+            <th scope="col" className="py-1 text-left">
+              {ingredient.name}
+            </th>
+            <th scope="col" className="py-1 text-left">
+              {beside.name}{' '}
+              <Button look="quiet" className="px-1 text-xs text-soft" onClick={onApart}>
+                take away
+              </Button>
+            </th>
+          </tr>
+        </thead>
+      )}
+      <tbody>
+        {words.map((word) => {
+          const figure = figures.find((each) => each.word === word);
+          const other = others?.get(word);
+          return (
+            <tr key={word} className="border-t border-rule">
+              <th scope="row" className="py-1 pr-3 text-left font-normal text-soft">
+                {word}
+              </th>
+              <td className="py-1 pr-4 font-semibold tabular-nums">
+                {figure?.text ?? '–'}
+                {bar(figure?.share)}
+              </td>
+              {beside && (
+                <td className="py-1 font-semibold tabular-nums">
+                  {other?.text ?? '–'}
+                  {bar(other?.share)}
+                </td>
+              )}
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }

@@ -32,8 +32,8 @@ type Writing =
   | { readonly kind: 'label' }
   | { readonly kind: 'bag'; readonly id: string };
 
-/** The larder: everything the product knows of ingredients, searched by any of their names, two of them side by side. */
-export function LarderPage() {
+/** What is looked for in the larder, in the address, and what is found. */
+function useLarder() {
   const book = useBook();
   const { stored, away } = useStoredEntries();
   const [query, setQuery] = useQueryStates(
@@ -45,10 +45,6 @@ export function LarderPage() {
     },
     { history: 'replace', shallow: true },
   );
-  const awake = useAwake();
-  const absorption = useAbsorption();
-  const card = useRef<HTMLDivElement>(null);
-  const [writing, setWriting] = useState<Writing | null>(null);
   const mine = useMemo(() => new Set(stored.map(({ id }) => id)), [stored]);
   const found = useMemo(
     () =>
@@ -62,6 +58,18 @@ export function LarderPage() {
     [away, book, mine, query.find, query.of],
   );
   const look = (query.look && book.get(query.look)) || found[0] || null;
+  return { query, setQuery, found, look, mine, away };
+}
+
+/** The larder: everything the product knows of ingredients, searched by any of their names, two of them side by side. */
+export function LarderPage() {
+  const book = useBook();
+  const { stored } = useStoredEntries();
+  const shelf = useLarder();
+  const { query, setQuery, look } = shelf;
+  const absorption = useAbsorption();
+  const card = useRef<HTMLDivElement>(null);
+  const [writing, setWriting] = useState<Writing | null>(null);
   const beside = query.beside && query.beside !== look?.id ? (book.get(query.beside) ?? null) : null;
 
   const edit = (ingredient: Ingredient) => {
@@ -78,92 +86,18 @@ export function LarderPage() {
     <>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">Larder</h1>
-        <Menu
-          trigger={
-            <Button look="strong" className="min-h-10 px-4">
-              <Plus size={18} aria-hidden /> Add your own
-            </Button>
-          }
-          choices={[
-            {
-              key: 'blend',
-              words: 'A blend or starter from things here',
-              onSelect: () => setWriting({ kind: 'blend', id: null }),
-            },
-            {
-              key: 'label',
-              words: 'A bought blend, from its label',
-              onSelect: () => setWriting({ kind: 'label' }),
-            },
-            {
-              key: 'own',
-              words: 'An ingredient, figure by figure',
-              onSelect: () => setWriting({ kind: 'own', id: null }),
-            },
-          ]}
-        />
+        <AddOwn onWrite={setWriting} />
       </div>
       <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">
-        <section aria-label="Ingredients" className="docket min-w-0 rounded-b-md">
-          <div className="flex items-center gap-2 border-b border-rule px-3 pt-2">
-            <Search size={16} aria-hidden className="text-soft" />
-            <input
-              type="search"
-              aria-label="Find an ingredient"
-              readOnly={!awake}
-              value={query.find}
-              placeholder="rice, linseed, cornflour …"
-              onChange={(event) => void setQuery({ find: event.currentTarget.value })}
-              className="min-h-11 w-full bg-transparent outline-none focus-visible:outline-none"
-            />
-          </div>
-          <Choice
-            label="Which of them"
-            value={query.of}
-            options={[
-              { value: 'all', label: 'All of them' },
-              { value: 'mine', label: `Mine (${stored.length})` },
-              ...FAMILIES.map((family) => ({ value: family, label: FAMILY_WORD[family] })),
-            ]}
-            onChange={(of) => void setQuery({ of })}
-            className="mx-1 my-1 w-[calc(100%-0.5rem)] text-sm text-soft"
-          />
-          <ul className="max-h-[60dvh] overflow-y-auto border-t border-rule p-1 lg:max-h-[calc(100dvh-16rem)]">
-            {found.map((ingredient) => (
-              <li key={ingredient.id}>
-                <button
-                  type="button"
-                  aria-current={ingredient.id === look?.id}
-                  onClick={() => {
-                    void setQuery({ look: ingredient.id });
-                    // on a phone the card stands below the list
-                    if (card.current && card.current.getBoundingClientRect().top > window.innerHeight / 2)
-                      card.current.scrollIntoView({ block: 'start' });
-                  }}
-                  className={cx(
-                    'flex min-h-9 w-full items-center gap-2 rounded px-2 text-left text-sm hover:bg-well',
-                    ingredient.id === look?.id && 'bg-well font-semibold',
-                  )}
-                >
-                  <RoleMark role={ingredient.roles[0]} />
-                  <span className="min-w-0 flex-1">{ingredient.name}</span>
-                  <span className="text-xs text-soft">
-                    {away.has(ingredient.id)
-                      ? 'put away'
-                      : mine.has(ingredient.id)
-                        ? 'mine'
-                        : ROLE_WORD[ingredient.roles[0]]}
-                  </span>
-                </button>
-              </li>
-            ))}
-            {found.length === 0 && (
-              <li className="p-3 text-sm text-soft">
-                Nothing by that name. Try another word for it, or add your own.
-              </li>
-            )}
-          </ul>
-        </section>
+        <LarderList
+          shelf={shelf}
+          onLook={(id) => {
+            void setQuery({ look: id });
+            // on a phone the card stands below the list
+            if (card.current && card.current.getBoundingClientRect().top > window.innerHeight / 2)
+              card.current.scrollIntoView({ block: 'start' });
+          }}
+        />
         <div ref={card} className="min-w-0 scroll-mt-16">
           {look && (
             <IngredientCard
@@ -177,10 +111,119 @@ export function LarderPage() {
           )}
         </div>
       </div>
-      {writing?.kind === 'own' && <EntryDialog id={writing.id} bag={false} onClose={close} />}
-      {writing?.kind === 'bag' && <EntryDialog id={writing.id} bag onClose={close} />}
-      {writing?.kind === 'blend' && <BlendDialog id={writing.id} onClose={close} />}
-      {writing?.kind === 'label' && <LabelDialog onClose={close} />}
+      {writing && <WritingDialog writing={writing} onClose={close} />}
     </>
   );
+}
+
+function AddOwn({ onWrite }: { onWrite: (writing: Writing) => void }) {
+  return (
+    <Menu
+      trigger={
+        <Button look="strong" className="min-h-10 px-4">
+          <Plus size={18} aria-hidden /> Add your own
+        </Button>
+      }
+      choices={[
+        {
+          key: 'blend',
+          words: 'A blend or starter from things here',
+          onSelect: () => onWrite({ kind: 'blend', id: null }),
+        },
+        {
+          key: 'label',
+          words: 'A bought blend, from its label',
+          onSelect: () => onWrite({ kind: 'label' }),
+        },
+        {
+          key: 'own',
+          words: 'An ingredient, figure by figure',
+          onSelect: () => onWrite({ kind: 'own', id: null }),
+        },
+      ]}
+    />
+  );
+}
+
+interface LarderListProps {
+  shelf: ReturnType<typeof useLarder>;
+  onLook: (id: string) => void;
+}
+
+function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLook }: LarderListProps) {
+  const awake = useAwake();
+  return (
+    <section aria-label="Ingredients" className="docket min-w-0 rounded-b-md">
+      <div className="flex items-center gap-2 border-b border-rule px-3 pt-2">
+        <Search size={16} aria-hidden className="text-soft" />
+        <input
+          type="search"
+          aria-label="Find an ingredient"
+          readOnly={!awake}
+          value={query.find}
+          placeholder="rice, linseed, cornflour …"
+          onChange={(event) => void setQuery({ find: event.currentTarget.value })}
+          className="min-h-11 w-full bg-transparent outline-none focus-visible:outline-none"
+        />
+      </div>
+      <Choice
+        label="Which of them"
+        value={query.of}
+        options={[
+          { value: 'all', label: 'All of them' },
+          { value: 'mine', label: `Mine (${mine.size})` },
+          ...FAMILIES.map((family) => ({ value: family, label: FAMILY_WORD[family] })),
+        ]}
+        onChange={(of) => void setQuery({ of })}
+        className="mx-1 my-1 w-[calc(100%-0.5rem)] text-sm text-soft"
+      />
+      <ul className="max-h-[60dvh] overflow-y-auto border-t border-rule p-1 lg:max-h-[calc(100dvh-16rem)]">
+        {found.map((ingredient) => (
+          <li key={ingredient.id}>
+            <button
+              type="button"
+              aria-current={ingredient.id === look?.id}
+              onClick={() => onLook(ingredient.id)}
+              className={cx(
+                'flex min-h-9 w-full items-center gap-2 rounded px-2 text-left text-sm hover:bg-well',
+                ingredient.id === look?.id && 'bg-well font-semibold',
+              )}
+            >
+              <RoleMark role={ingredient.roles[0]} />
+              <span className="min-w-0 flex-1">{ingredient.name}</span>
+              <span className="text-xs text-soft">
+                {away.has(ingredient.id)
+                  ? 'put away'
+                  : mine.has(ingredient.id)
+                    ? 'mine'
+                    : ROLE_WORD[ingredient.roles[0]]}
+              </span>
+            </button>
+          </li>
+        ))}
+        {found.length === 0 && (
+          <li className="p-3 text-sm text-soft">
+            Nothing by that name. Try another word for it, or add your own.
+          </li>
+        )}
+      </ul>
+    </section>
+  );
+}
+
+interface WritingDialogProps {
+  writing: Writing;
+  onClose: (savedId?: string) => void;
+}
+
+function WritingDialog({ writing, onClose }: WritingDialogProps) {
+  switch (writing.kind) {
+    case 'own':
+    case 'bag':
+      return <EntryDialog id={writing.id} bag={writing.kind === 'bag'} onClose={onClose} />;
+    case 'blend':
+      return <BlendDialog id={writing.id} onClose={onClose} />;
+    case 'label':
+      return <LabelDialog onClose={onClose} />;
+  }
 }

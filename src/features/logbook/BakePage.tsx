@@ -32,57 +32,18 @@ const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => 
 export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {
   const bench = useBench(bake, { nowMs, epoch });
   const { state, tap, outbox } = bench;
-  const time = useKitchenTime();
-  const reopen = useTwice();
   const { preferences } = usePreferences();
   const [dialog, setDialog] = useState<'correct' | 'note' | null>(null);
-  const book = useBook();
-  const planned = useMemo(() => formulaTotals(bake.sheet, book), [bake.sheet, book]);
-  const actual = useMemo(() => actualTotals(bake.sheet, state, book), [bake.sheet, book, state]);
   const { outcome } = state;
 
   return (
     <>
-      <div className="mb-4 flex flex-wrap items-end gap-3">
-        <div className="min-w-64 flex-1">
-          <Link
-            href="/logbook"
-            className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
-          >
-            <ArrowLeft size={15} aria-hidden /> the logbook
-          </Link>
-          <h1 className="text-2xl sm:text-3xl">{bake.sheet.name}</h1>
-          <p className="text-soft">
-            {time.dayAndYear(bake.startedAtMs)}, {time.clock(bake.startedAtMs)}
-            {state.endedAtMs !== null &&
-              ` – ${time.clock(state.endedAtMs)} (${formatDuration(60 * Math.round((state.endedAtMs - bake.startedAtMs) / 60_000))})`}
-            , from{' '}
-            <Link href={`/formulas/${bake.formulaId}`} className="text-link underline">
-              revision {bake.revision} of the formula
-            </Link>
-          </p>
-        </div>
-        {state.endedAtMs !== null && (
-          <Button
-            look="quiet"
-            className="no-print min-h-10"
-            onClick={() => {
-              if (reopen.press()) tap({ type: 'reopened' });
-            }}
-          >
-            {reopen.asked ? 'Yes, open it again' : 'It is not over yet'}
-          </Button>
-        )}
-        <Button className="no-print min-h-10" onClick={() => setDialog('note')}>
-          Add a note
-        </Button>
-        <Link
-          href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
-          className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
-        >
-          Bake it again
-        </Link>
-      </div>
+      <BakeHead
+        bake={bake}
+        endedAtMs={state.endedAtMs}
+        onReopen={() => tap({ type: 'reopened' })}
+        onNote={() => setDialog('note')}
+      />
       {outbox.refused && (
         <p role="alert" className="mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
           {wordProblem(outbox.refused, preferences)}
@@ -107,27 +68,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           )}
           <TimeLog bake={bake} state={state} />
         </div>
-        <section aria-labelledby="planned-title" className="docket rounded-b-md px-4 pt-4 pb-4">
-          <h2 id="planned-title" className="text-xl">
-            Planned and weighed
-          </h2>
-          <PlannedActual bake={bake} state={state} />
-          <dl className="mt-4 grid grid-cols-3 border-t-2 border-ink pt-3 text-sm">
-            {(
-              [
-                ['Hydration, all water', planned.hydrationAll, actual.hydrationAll, 1],
-                ['Salt', planned.saltPercent, actual.saltPercent, 2],
-                ['Binders', planned.binderPercent, actual.binderPercent, 2],
-              ] as const
-            ).map(([word, from, to, places]) => (
-              <div key={word}>
-                <dt className="text-soft">{word}</dt>
-                <dd className="figure mt-1 text-2xl">{wordPercent(to, places)}</dd>
-                <dd className="text-soft">planned {wordPercent(from, places)}</dd>
-              </div>
-            ))}
-          </dl>
-        </section>
+        <PlannedAndWeighed bake={bake} state={state} />
       </div>
       {dialog === 'note' && (
         <NoteDialog open onOpenChange={(now) => setDialog(now ? 'note' : null)} tap={tap} />
@@ -136,6 +77,90 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
         <CorrectionDialog bake={bake} outcome={outcome} tap={tap} onClose={() => setDialog(null)} />
       )}
     </>
+  );
+}
+
+interface BakeHeadProps {
+  bake: BakeRecord;
+  endedAtMs: number | null;
+  onReopen: () => void;
+  onNote: () => void;
+}
+
+function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
+  const time = useKitchenTime();
+  const reopen = useTwice();
+  return (
+    <div className="mb-4 flex flex-wrap items-end gap-3">
+      <div className="min-w-64 flex-1">
+        <Link
+          href="/logbook"
+          className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
+        >
+          <ArrowLeft size={15} aria-hidden /> the logbook
+        </Link>
+        <h1 className="text-2xl sm:text-3xl">{bake.sheet.name}</h1>
+        <p className="text-soft">
+          {time.dayAndYear(bake.startedAtMs)}, {time.clock(bake.startedAtMs)}
+          {endedAtMs !== null &&
+            ` – ${time.clock(endedAtMs)} (${formatDuration(60 * Math.round((endedAtMs - bake.startedAtMs) / 60_000))})`}
+          , from{' '}
+          <Link href={`/formulas/${bake.formulaId}`} className="text-link underline">
+            revision {bake.revision} of the formula
+          </Link>
+        </p>
+      </div>
+      {endedAtMs !== null && (
+        <Button
+          look="quiet"
+          className="no-print min-h-10"
+          onClick={() => {
+            if (reopen.press()) onReopen();
+          }}
+        >
+          {reopen.asked ? 'Yes, open it again' : 'It is not over yet'}
+        </Button>
+      )}
+      <Button className="no-print min-h-10" onClick={onNote}>
+        Add a note
+      </Button>
+      <Link
+        href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
+        className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
+      >
+        Bake it again
+      </Link>
+    </div>
+  );
+}
+
+/** What was to go in beside what went in, line by line, and what follows from either. */
+function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState }) {
+  const book = useBook();
+  const planned = useMemo(() => formulaTotals(bake.sheet, book), [bake.sheet, book]);
+  const actual = useMemo(() => actualTotals(bake.sheet, state, book), [bake.sheet, book, state]);
+  return (
+    <section aria-labelledby="planned-title" className="docket rounded-b-md px-4 pt-4 pb-4">
+      <h2 id="planned-title" className="text-xl">
+        Planned and weighed
+      </h2>
+      <PlannedActual bake={bake} state={state} />
+      <dl className="mt-4 grid grid-cols-3 border-t-2 border-ink pt-3 text-sm">
+        {(
+          [
+            ['Hydration, all water', planned.hydrationAll, actual.hydrationAll, 1],
+            ['Salt', planned.saltPercent, actual.saltPercent, 2],
+            ['Binders', planned.binderPercent, actual.binderPercent, 2],
+          ] as const
+        ).map(([word, from, to, places]) => (
+          <div key={word}>
+            <dt className="text-soft">{word}</dt>
+            <dd className="figure mt-1 text-2xl">{wordPercent(to, places)}</dd>
+            <dd className="text-soft">planned {wordPercent(from, places)}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
   );
 }
 

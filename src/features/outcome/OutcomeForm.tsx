@@ -1,38 +1,15 @@
 'use client';
-import { useEffect, useId, useRef, useState } from 'react';
-import { Controller, useForm, type FieldErrors, type Resolver } from 'react-hook-form';
+import { useId } from 'react';
+import { Controller, useForm, type Control, type FieldErrors, type Resolver } from 'react-hook-form';
 import { emptyOutcome, SCORE_NAMES, type Outcome } from '@/core/bake';
-import {
-  massNumber,
-  parseMassG,
-  parseTemperatureC,
-  temperatureNumber,
-  type MassUnit,
-  type TemperatureUnit,
-} from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
 import { useTwice } from '@/ui/useTwice';
-import type { Preferences } from '../preferences/preferences';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { browserQueue } from '../queue/browserQueue';
 import { wordProblem } from '../wording/problems';
 import { AGAIN_WORD } from '../wording/words';
 import { readOutcome, type NumberName, type OutcomeText } from './readOutcome';
-
-type Units = ReturnType<typeof useUnits>;
-function textOf(outcome: Outcome, units: Units): OutcomeText {
-  const mass = (massG: number | null) => (massG === null ? '' : units.massNumber(massG));
-  return {
-    pieces: outcome.pieces === null ? '' : String(outcome.pieces),
-    massBeforeG: mass(outcome.massBeforeG),
-    massAfterG: mass(outcome.massAfterG),
-    coreTempC: outcome.coreTempC === null ? '' : units.temperatureNumber(outcome.coreTempC),
-    scores: outcome.scores,
-    again: outcome.again,
-    words: outcome.words,
-  };
-}
+import { textOf, useOutcomeDraft } from './useOutcomeDraft';
 
 interface OutcomeFormProps {
   start?: Outcome;
@@ -43,32 +20,6 @@ interface OutcomeFormProps {
   /** What is done here cannot be done by a knuckle that slips: it takes a second press, a moment later. */
   twice?: string;
   onOutcome: (outcome: Outcome) => void;
-}
-
-/** A half-written log as it waits in the browser: the text as typed, and the units it was typed in. */
-interface OutcomeDraft {
-  readonly text: Partial<OutcomeText>;
-  readonly massUnit?: MassUnit;
-  readonly temperatureUnit?: TemperatureUnit;
-}
-
-/** The text in the reader's present units: 450 typed as grams is not 450 ounces after a switch. What is no number stays as it is. */
-function inUnits({ text, massUnit, temperatureUnit }: OutcomeDraft, now: Preferences): Partial<OutcomeText> {
-  const mass = (typed = '') => {
-    const read = massUnit && massUnit !== now.massUnit ? parseMassG(typed, massUnit) : null;
-    return read?.ok ? massNumber(read.value, now.massUnit) : typed;
-  };
-  const degrees = (typed = '') => {
-    const changed = temperatureUnit && temperatureUnit !== now.temperatureUnit;
-    const read = changed ? parseTemperatureC(typed, temperatureUnit) : null;
-    return read?.ok ? temperatureNumber(read.value, now.temperatureUnit, 1) : typed;
-  };
-  return {
-    ...text,
-    massBeforeG: mass(text.massBeforeG),
-    massAfterG: mass(text.massAfterG),
-    coreTempC: degrees(text.coreTempC),
-  };
 }
 
 /** What came out: a few numbers, a few marks, words. Nothing is required but honesty. */
@@ -95,43 +46,9 @@ export function OutcomeForm({
     return { values: {}, errors };
   };
   const form = useForm<OutcomeText>({ resolver, defaultValues: textOf(start, units), mode: 'onBlur' });
-  const { control, register, handleSubmit, watch, reset, formState } = form;
+  const { control, register, handleSubmit, formState } = form;
 
-  const [queue] = useState(browserQueue);
-  useEffect(() => {
-    if (!draftKey) return;
-    let gone = false;
-    void queue.open().then(() => {
-      const draft = queue.lane(draftKey).at(-1)?.body as OutcomeDraft | undefined;
-      // what was typed before the storage answered is newer
-      if (gone || !draft?.text || form.formState.isDirty) return;
-      reset({ ...textOf(start, units), ...inUnits(draft, preferences) }, { keepDefaultValues: true });
-    });
-    return () => {
-      gone = true;
-    };
-    // once, when the form appears
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [draftKey]);
-  const { massUnit, temperatureUnit } = preferences;
-  useEffect(() => {
-    if (!draftKey) return;
-    // eslint-disable-next-line react-hooks/incompatible-library
-    const watching = watch((text) => {
-      const body = { text, massUnit, temperatureUnit };
-      void queue.put({ id: draftKey, lane: draftKey, what: 'A half-written log', body });
-    });
-    return () => watching.unsubscribe();
-  }, [draftKey, massUnit, queue, temperatureUnit, watch]);
-  // a switch of units while it is being written: the numbers go with it
-  const written = useRef({ massUnit, temperatureUnit });
-  useEffect(() => {
-    const before = written.current;
-    if (before.massUnit === massUnit && before.temperatureUnit === temperatureUnit) return;
-    written.current = { massUnit, temperatureUnit };
-    const text = form.getValues();
-    reset({ ...text, ...inUnits({ text, ...before }, preferences) }, { keepDefaultValues: true });
-  }, [form, massUnit, preferences, reset, temperatureUnit]);
+  const dropDraft = useOutcomeDraft(form, start, draftKey);
 
   const confirm = useTwice();
   const submit = handleSubmit((text) => {
@@ -139,7 +56,7 @@ export function OutcomeForm({
     if (!outcome) return;
     if (twice && !confirm.press()) return;
     onOutcome(outcome);
-    if (draftKey) void queue.remove([draftKey]);
+    dropDraft();
   });
   const fault = (field: keyof OutcomeText) => formState.errors[field]?.message;
 
@@ -154,54 +71,7 @@ export function OutcomeForm({
         {field('massAfterG', 'Weight after', units.massUnit, 'out of the oven')}
         {field('coreTempC', 'Core', units.temperatureUnit, 'in the middle')}
       </div>
-      <fieldset className="mt-6">
-        <legend className="text-lg font-semibold">How was it? 1 poor, 5 as good as it gets</legend>
-        <div className="mt-2 grid gap-3 sm:grid-cols-2">
-          {SCORE_NAMES.map((name) => (
-            <Controller
-              key={name}
-              control={control}
-              name={`scores.${name}`}
-              render={({ field: score }) => (
-                <div className="flex items-center gap-3">
-                  <span className="w-20 text-lg capitalize">{name}</span>
-                  <Segmented
-                    label={name}
-                    size="bench"
-                    clearable
-                    className="flex-1"
-                    value={score.value === null ? '' : String(score.value)}
-                    onChange={(value) => score.onChange(value === '' ? null : Number(value))}
-                    options={['1', '2', '3', '4', '5'].map((value) => ({
-                      value,
-                      label: value,
-                      name: `${name} ${value}`,
-                    }))}
-                  />
-                </div>
-              )}
-            />
-          ))}
-        </div>
-      </fieldset>
-      <Controller
-        control={control}
-        name="again"
-        render={({ field: again }) => (
-          <div className="mt-5 flex flex-wrap items-center gap-3">
-            <span className="text-lg font-semibold">Bake it again?</span>
-            <Segmented
-              label="Would I bake it again"
-              size="bench"
-              clearable
-              value={again.value ?? ''}
-              onChange={(value) => again.onChange(value === '' ? null : value)}
-              options={Object.entries(AGAIN_WORD).map(([value, label]) => ({ value, label }))}
-              className="max-sm:w-full max-sm:flex-col"
-            />
-          </div>
-        )}
-      />
+      <Judgement control={control} />
       <label className="mt-5 block">
         <span className="text-lg font-semibold">In words</span>
         <textarea
@@ -266,5 +136,61 @@ function NumberField({ word, unit, hint, reason, inputProps }: NumberFieldProps)
         {reason ?? hint}
       </span>
     </div>
+  );
+}
+
+/** Marks from one to five, and whether it is worth another time. */
+function Judgement({ control }: { control: Control<OutcomeText> }) {
+  return (
+    <>
+      <fieldset className="mt-6">
+        <legend className="text-lg font-semibold">How was it? 1 poor, 5 as good as it gets</legend>
+        <div className="mt-2 grid gap-3 sm:grid-cols-2">
+          {SCORE_NAMES.map((name) => (
+            <Controller
+              key={name}
+              control={control}
+              name={`scores.${name}`}
+              render={({ field: score }) => (
+                <div className="flex items-center gap-3">
+                  <span className="w-20 text-lg capitalize">{name}</span>
+                  <Segmented
+                    label={name}
+                    size="bench"
+                    clearable
+                    className="flex-1"
+                    value={score.value === null ? '' : String(score.value)}
+                    onChange={(value) => score.onChange(value === '' ? null : Number(value))}
+                    options={['1', '2', '3', '4', '5'].map((value) => ({
+                      value,
+                      label: value,
+                      name: `${name} ${value}`,
+                    }))}
+                  />
+                </div>
+              )}
+            />
+          ))}
+        </div>
+      </fieldset>
+      <Controller
+        control={control}
+        name="again"
+        render={({ field: again }) => (
+          <div className="mt-5 flex flex-wrap items-center gap-3">
+            <span className="text-lg font-semibold">Bake it again?</span>
+            <Segmented
+              label="Would I bake it again"
+              size="bench"
+              clearable
+              value={again.value ?? ''}
+              onChange={(value) => again.onChange(value === '' ? null : value)}
+              options={Object.entries(AGAIN_WORD).map(([value, label]) => ({ value, label }))}
+              className="max-sm:w-full max-sm:flex-col"
+            />
+          </div>
+        )}
+      />
+    </>
   );
 }

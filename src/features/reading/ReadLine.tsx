@@ -30,27 +30,27 @@ interface ReadLineProps {
   onAnswer: (answer: Answer) => void;
 }
 
+/** What goes on the sheet of a line as it is answered so far. */
+function takenFrom(item: IngredientLine, answer: Answer) {
+  const refused = item.asks.includes('disagree') || item.asks.includes('several');
+  return {
+    refused,
+    ingredientId: answer.ingredientId ?? item.ingredientId,
+    massG: answer.massG ?? (refused ? null : (item.weighed?.massG ?? null)),
+  };
+}
+
 /** One line of ingredients: what was taken from it, and its question where there is one. */
 export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineProps) {
-  const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();
-  const readMass = useQuantity();
-  const { preferences } = usePreferences();
-  const ingredientId = answer.ingredientId ?? item.ingredientId;
-  const refused = item.asks.includes('disagree') || item.asks.includes('several');
-  const massG = answer.massG ?? (refused ? null : (item.weighed?.massG ?? null));
+  const taken = takenFrom(item, answer);
+  const { ingredientId, massG } = taken;
   const range =
     answer.massG === undefined && item.weighed && item.weighed.highG - item.weighed.lowG > 0.5
       ? item.weighed
       : null;
   const asked = item.asks.length > 0 || open;
-
-  const take = (id: string) => {
-    // its cups and eggs can be weighed now that it is known what they are of
-    const weighed = readLineAs(item.text, id, book, preferences.measure);
-    onAnswer({ ...answer, ingredientId: id, ...(weighed && !refused ? { massG: weighed.massG } : {}) });
-  };
 
   if (answer.leaveOut) {
     return (
@@ -97,66 +97,83 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
           {formatDecimal(percentOff.is, 1)} %.
         </p>
       )}
-      {asked && (
-        <div className="mt-1 flex flex-wrap items-center gap-1.5 pl-6">
-          {open && (
-            <span className="w-full text-sm text-alarm">
-              {item.asks.map((each) => QUESTION[each]).join(' ')}
-            </span>
-          )}
-          {item.candidates.map((id) => (
-            <Button
-              key={id}
-              look={answer.ingredientId === id ? 'strong' : 'plain'}
-              aria-pressed={answer.ingredientId === id}
-              onClick={() => take(id)}
-            >
-              {nameOf(id)}
-            </Button>
-          ))}
-          {!item.ingredientId && (
-            <IngredientPicker
-              label={`What is ${item.text}?`}
-              onPick={(ingredient) => take(ingredient.id)}
-              className={buttonClass('plain')}
-            >
-              {item.candidates.length > 0 ? 'another …' : 'find it …'}
-            </IngredientPicker>
-          )}
-          {item.asks.includes('disagree') &&
-            item.readings.map(({ written, weighed }) => (
-              <Button
-                key={written}
-                look={answer.massG === weighed.massG ? 'strong' : 'plain'}
-                aria-pressed={answer.massG === weighed.massG}
-                onClick={() => onAnswer({ ...answer, massG: weighed.massG })}
-              >
-                {weighed.by === 'mass' ? written : `${written} = ${units.mass(weighed.massG)}`}
-              </Button>
-            ))}
-          {(item.asks.includes('howMuch') ||
-            item.asks.includes('several') ||
-            (ingredientId && (massG === null || open))) && (
-            <Cell
-              label={`Weight of ${item.text}`}
-              className="w-28 border-b border-edge"
-              unit={units.massUnit}
-              value={answer.massG === undefined ? '' : units.massNumber(answer.massG)}
-              placeholder="weight"
-              onType={(text) => {
-                const typed = readMass(text, ingredientId ? (book.get(ingredientId) ?? null) : null);
-                if (!typed.ok) return wordProblem(typed.problem, preferences);
-                if (typed.value < 0.01)
-                  return wordProblem({ code: 'tooSmall', path: 'massG', params: { min: 0.01 } }, preferences);
-                onAnswer({ ...answer, massG: typed.value });
-                return null;
-              }}
-              restore={() => onAnswer(answer)}
-              later={quantitiesComing}
-            />
-          )}
-        </div>
-      )}
+      {asked && <LineQuestion item={item} answer={answer} open={open} taken={taken} onAnswer={onAnswer} />}
     </li>
+  );
+}
+
+interface LineQuestionProps extends Pick<ReadLineProps, 'item' | 'answer' | 'open' | 'onAnswer'> {
+  taken: ReturnType<typeof takenFrom>;
+}
+
+function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps) {
+  const book = useBook();
+  const nameOf = useNameOf();
+  const units = useUnits();
+  const readMass = useQuantity();
+  const { preferences } = usePreferences();
+  const { ingredientId, massG, refused } = taken;
+  const take = (id: string) => {
+    // its cups and eggs can be weighed now that it is known what they are of
+    const weighed = readLineAs(item.text, id, book, preferences.measure);
+    onAnswer({ ...answer, ingredientId: id, ...(weighed && !refused ? { massG: weighed.massG } : {}) });
+  };
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-1.5 pl-6">
+      {open && (
+        <span className="w-full text-sm text-alarm">{item.asks.map((each) => QUESTION[each]).join(' ')}</span>
+      )}
+      {item.candidates.map((id) => (
+        <Button
+          key={id}
+          look={answer.ingredientId === id ? 'strong' : 'plain'}
+          aria-pressed={answer.ingredientId === id}
+          onClick={() => take(id)}
+        >
+          {nameOf(id)}
+        </Button>
+      ))}
+      {!item.ingredientId && (
+        <IngredientPicker
+          label={`What is ${item.text}?`}
+          onPick={(ingredient) => take(ingredient.id)}
+          className={buttonClass('plain')}
+        >
+          {item.candidates.length > 0 ? 'another …' : 'find it …'}
+        </IngredientPicker>
+      )}
+      {item.asks.includes('disagree') &&
+        item.readings.map(({ written, weighed }) => (
+          <Button
+            key={written}
+            look={answer.massG === weighed.massG ? 'strong' : 'plain'}
+            aria-pressed={answer.massG === weighed.massG}
+            onClick={() => onAnswer({ ...answer, massG: weighed.massG })}
+          >
+            {weighed.by === 'mass' ? written : `${written} = ${units.mass(weighed.massG)}`}
+          </Button>
+        ))}
+      {(item.asks.includes('howMuch') ||
+        item.asks.includes('several') ||
+        (ingredientId && (massG === null || open))) && (
+        <Cell
+          label={`Weight of ${item.text}`}
+          className="w-28 border-b border-edge"
+          unit={units.massUnit}
+          value={answer.massG === undefined ? '' : units.massNumber(answer.massG)}
+          placeholder="weight"
+          onType={(text) => {
+            const typed = readMass(text, ingredientId ? (book.get(ingredientId) ?? null) : null);
+            if (!typed.ok) return wordProblem(typed.problem, preferences);
+            if (typed.value < 0.01)
+              return wordProblem({ code: 'tooSmall', path: 'massG', params: { min: 0.01 } }, preferences);
+            onAnswer({ ...answer, massG: typed.value });
+            return null;
+          }}
+          restore={() => onAnswer(answer)}
+          later={quantitiesComing}
+        />
+      )}
+    </div>
   );
 }

@@ -158,7 +158,6 @@ function Understood({
   const [answers, setAnswers] = useState<ReadonlyMap<number, Answer>>(new Map());
   const sheet = useMemo(() => sheetOfRecipe(reading, answers, book, counter('s')), [answers, book, reading]);
   const problem = useMemo(() => checkFormula(sheet.formula, book)[0], [book, sheet.formula]);
-  const others = reading.lines.filter(({ role }) => role === 'note' || role === 'yield');
   const count = reading.parts.reduce((sum, part) => sum + part.items.length, 0);
   return (
     <>
@@ -222,6 +221,17 @@ function Understood({
           </ul>
         </section>
       ))}
+      <RestOfReading reading={reading} left={left} />
+    </>
+  );
+}
+
+/** Slips, the method, and what has no place of its own on a sheet. */
+function RestOfReading({ reading, left }: { reading: RecipeReading; left: readonly string[] }) {
+  const units = useUnits();
+  const others = reading.lines.filter(({ role }) => role === 'note' || role === 'yield');
+  return (
+    <>
       {reading.contradictions.length > 0 && (
         <section className="mt-4 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
           {reading.contradictions.map(({ written, firstC, secondC, number }) => (

@@ -85,28 +85,7 @@ export function Shell({ children }: { children: ReactNode }) {
         <Link href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-2 lg:mr-6">
           Honest<span className="ml-1 bg-ink px-1.5 text-sheet">Crumb</span>
         </Link>
-        <nav
-          aria-label="Stations"
-          className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper sm:static sm:border-0 sm:bg-transparent"
-        >
-          {STATIONS.map(({ href, word, Icon }) => {
-            const here = href === '/' ? path === '/' : path.startsWith(href);
-            return (
-              <Link
-                key={href}
-                href={href}
-                aria-current={here ? 'page' : undefined}
-                className={cx(
-                  'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-1 sm:min-h-10 sm:px-2 lg:px-3 sm:flex-row sm:gap-2 sm:text-sm',
-                  here && 'text-ink underline decoration-[3px] underline-offset-8',
-                )}
-              >
-                <Icon size={18} aria-hidden strokeWidth={here ? 2.4 : 1.8} className="sm:max-lg:hidden" />
-                {word}
-              </Link>
-            );
-          })}
-        </nav>
+        <Stations path={path} />
         <div className="ml-auto flex items-center gap-1">
           <Tray />
           <UnitSwitches />
@@ -131,5 +110,32 @@ export function Shell({ children }: { children: ReactNode }) {
       <TimerBell />
       {help && <ShortcutSheet open={help} onOpenChange={setHelp} />}
     </>
+  );
+}
+
+function Stations({ path }: { path: string }) {
+  return (
+    <nav
+      aria-label="Stations"
+      className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper sm:static sm:border-0 sm:bg-transparent"
+    >
+      {STATIONS.map(({ href, word, Icon }) => {
+        const here = href === '/' ? path === '/' : path.startsWith(href);
+        return (
+          <Link
+            key={href}
+            href={href}
+            aria-current={here ? 'page' : undefined}
+            className={cx(
+              'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-1 sm:min-h-10 sm:px-2 lg:px-3 sm:flex-row sm:gap-2 sm:text-sm',
+              here && 'text-ink underline decoration-[3px] underline-offset-8',
+            )}
+          >
+            <Icon size={18} aria-hidden strokeWidth={here ? 2.4 : 1.8} className="sm:max-lg:hidden" />
+            {word}
+          </Link>
+        );
+      })}
+    </nav>
   );
 }

@@ -3,7 +3,8 @@ import userEvent from '@testing-library/user-event';
 import type { Formula } from '@/core/formula';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { show } from '../testKitchen';
-import { StoryPage, type Story } from './StoryPage';
+import type { Story } from './story';
+import { StoryPage } from './StoryPage';
 
 const push = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push, refresh: jest.fn() }) }));

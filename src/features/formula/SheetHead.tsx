@@ -1,0 +1,106 @@
+'use client';
+import {
+  Archive,
+  ArchiveRestore,
+  Copy,
+  EllipsisVertical,
+  FileOutput,
+  History,
+  Redo2,
+  Scale,
+  Undo2,
+  type LucideIcon,
+} from 'lucide-react';
+import { STYLES } from '@/core/formula';
+import { Button, IconButton } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
+import { Choice } from '@/ui/Choice';
+import { Menu } from '@/ui/Menu';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { useSheetState } from '../sheet/SheetContext';
+import { wordProblem } from '../wording/problems';
+import { STYLE_WORD } from '../wording/words';
+import { SaveStatus } from './SaveStatus';
+import type { FormulaSheet } from './useFormulaSheet';
+
+const STYLE_OPTIONS = STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] }));
+
+interface SheetHeadProps {
+  sheet: FormulaSheet;
+  archived: boolean;
+  /** What a formula as a whole can be asked for. */
+  does: Readonly<Record<'story' | 'batch' | 'write' | 'copy' | 'archive', () => void>>;
+}
+
+const choice = (key: string, Icon: LucideIcon, word: string, onSelect: () => void) => ({
+  key,
+  words: (
+    <>
+      <Icon size={16} aria-hidden /> {word}
+    </>
+  ),
+  onSelect,
+});
+
+/** Name, style and state of a formula, and what can be done with all of it. */
+export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
+  const { preferences } = usePreferences();
+  const { edit, settle, takeBack, undo, redo } = sheet;
+  const name = useSheetState((state) => state.formula.name);
+  const style = useSheetState((state) => state.formula.style);
+  const canUndo = useSheetState((state) => state.history.past.length > 0);
+  const canRedo = useSheetState((state) => state.history.future.length > 0);
+  return (
+    <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
+      <h1 className="sr-only">{name}</h1>
+      <Cell
+        label="Name of the formula"
+        value={name}
+        align="left"
+        inputMode="text"
+        className="-ml-1.5 min-w-64 flex-1"
+        inputClassName="font-head text-2xl font-bold tracking-tight sm:text-3xl"
+        onType={(typed) => {
+          const problem = edit({ type: 'rename', name: typed }, 'name');
+          return problem && wordProblem(problem, preferences);
+        }}
+        restore={() => takeBack('name')}
+        onLeave={settle}
+      />
+      <Choice
+        label="Style"
+        value={style}
+        options={STYLE_OPTIONS}
+        onChange={(next) => edit({ type: 'setStyle', style: next })}
+        className="w-auto text-sm text-soft"
+      />
+      <SaveStatus save={sheet.save} />
+      <div className="flex items-center gap-0.5">
+        <IconButton label="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo}>
+          <Undo2 size={18} aria-hidden />
+        </IconButton>
+        <IconButton label="Redo (Ctrl Shift Z)" disabled={!canRedo} onClick={redo}>
+          <Redo2 size={18} aria-hidden />
+        </IconButton>
+        <Menu
+          trigger={
+            <IconButton label="More">
+              <EllipsisVertical size={18} aria-hidden />
+            </IconButton>
+          }
+          choices={[
+            choice('story', History, 'Its story', does.story),
+            choice('write', FileOutput, 'Write it out', does.write),
+            choice('copy', Copy, 'Duplicate', does.copy),
+            archived
+              ? choice('archive', ArchiveRestore, 'Bring back from the archive', does.archive)
+              : choice('archive', Archive, 'Put in the archive', does.archive),
+          ]}
+        />
+      </div>
+      <Button look="now" className="min-h-11 px-5 text-base" onClick={does.batch}>
+        <Scale size={18} aria-hidden /> Make a batch
+      </Button>
+    </div>
+  );
+}

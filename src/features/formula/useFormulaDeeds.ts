@@ -1,0 +1,37 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { newUuid } from '@/ui/newUuid';
+import { ask } from '../asking/ask';
+import type { FormulaSheet, LoadedFormula } from './useFormulaSheet';
+
+/** What is done with a formula as a whole, and what went wrong with the last of it. */
+export function useFormulaDeeds(loaded: LoadedFormula, sheet: FormulaSheet) {
+  const router = useRouter();
+  const [archived, setArchived] = useState(loaded.archivedAtMs !== null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const copy = async (body: object) => {
+    const answer = await ask<{ id: string }>('/api/formulas', { requestId: newUuid(), ...body });
+    if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
+    else setTrouble('The copy could not be made. Nothing is lost; try again.');
+  };
+  const putAway = async (away: boolean) => {
+    const answer = await ask(`/api/formulas/${loaded.id}/archive`, { archived: away });
+    if (answer.kind === 'ok') setArchived(away);
+    else setTrouble('That did not reach the server. Try again.');
+  };
+  const toStory = async () => {
+    // what is on the sheet belongs into its story; what can't be saved is shown beside the name, and the story goes without it
+    await sheet.saved();
+    router.push(`/formulas/${loaded.id}/story`);
+  };
+  const toBatch = async () => {
+    // the batch is planned from what is saved, so what is on the sheet has to be saved first
+    if (await sheet.saved()) router.push(`/formulas/${loaded.id}/batch`);
+    else
+      setTrouble(
+        'The sheet is not saved yet, so there is nothing to make a batch of. See what stands beside its name.',
+      );
+  };
+  return { archived, trouble, copy, putAway, toStory, toBatch };
+}

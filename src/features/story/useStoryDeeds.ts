@@ -1,0 +1,58 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { newUuid } from '@/ui/newUuid';
+import { ask } from '../asking/ask';
+import type { Revision, Story } from './story';
+
+interface Told {
+  readonly formulaId: string;
+  readonly name: string;
+  readonly head: number;
+}
+
+/** What can be done with a state of a formula, and what went wrong with the last of it. */
+export function useStoryDeeds({ formulaId, name, head }: Told) {
+  const router = useRouter();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [wishes] = useState(() => new Map<string, string>());
+  // one wish, one deed, however often it is pressed
+  const wish = (what: string): string => {
+    const known = wishes.get(what) ?? newUuid();
+    wishes.set(what, known);
+    return known;
+  };
+  const olderThan = async (oldest: number): Promise<readonly Revision[]> => {
+    const answer = await ask<Story>(`/api/formulas/${formulaId}/story?before=${oldest}`);
+    if (answer.kind === 'ok') return answer.value.revisions;
+    setTrouble('The server did not answer. Try again.');
+    return [];
+  };
+  const branchFrom = async (number: number) => {
+    const answer = await ask<{ id: string }>('/api/formulas', {
+      requestId: wish(`branch ${number}`),
+      copyOf: formulaId,
+      revision: number,
+      name: `${name.slice(0, 60)}, from ${number}`,
+    });
+    if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
+    else setTrouble('The branch could not be made. Nothing is lost; try again.');
+  };
+  const restore = async ({ number, formula }: Revision) => {
+    const answer = await ask(`/api/formulas/${formulaId}/revisions`, {
+      requestId: wish(`restore ${number}`),
+      seen: head,
+      formula,
+    });
+    if (answer.kind === 'ok') {
+      router.push(`/formulas/${formulaId}`);
+      router.refresh();
+    } else
+      setTrouble(
+        answer.kind === 'stale'
+          ? 'Somebody saved a newer state in between. Reload this page to see it.'
+          : 'It could not be brought back. Nothing is lost; try again.',
+      );
+  };
+  return { trouble, olderThan, branchFrom, restore };
+}
