@@ -10,7 +10,7 @@ export const project = async (config) => {
     ...config,
   })();
   // next/jest leaves packages alone; these are published as modules only
-  return { ...made, transformIgnorePatterns: ['/node_modules/(?!(?:nuqs|p-queue|p-timeout|eventemitter3|d3-array|internmap)/)'] };
+  return { ...made, transformIgnorePatterns: ['/node_modules/(?!(?:nuqs|p-queue|p-timeout|eventemitter3|d3-array|internmap|date-fns|@date-fns)/)'] };
 };
 
 const config = async () => ({

@@ -17,7 +17,7 @@ import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
 import { benchCore, benchDrag } from './benchRun';
 import { freshDatabase } from './freshDatabase';
-import { serveBuilt } from './run';
+import { serveBuilt } from './processes';
 
 const ROUNDS = 5;
 const ROUND_S = 3;

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { riseCurve, type Stay } from '@/core/fermentation';
 import type { Formula } from '@/core/formula';
-import { bakeRun, finish, newPhase } from '@/core/heat';
+import { simulateBake, finish, newPhase } from '@/core/heat';
 import { tinLoaf } from '@/core/heat/testBakes';
 import { libraryBook } from '@/core/ingredients';
 import { formulaAnswers } from '@/core/notices';
@@ -33,7 +33,7 @@ export function benchCore(formula: Formula, timed: Timed): void {
     `  24 h rise with its interval (aim under 20)                            ${timed(40, () => riseCurve({ leavening, doughC: 26, stays: [day] }))}`,
   );
   console.log(
-    `  60 min bake + 3 h cooling, 2-D loaf, shipped grid (aim under 150)      ${timed(12, () => bakeRun(LOAF))}`,
+    `  60 min bake + 3 h cooling, 2-D loaf, shipped grid (aim under 150)      ${timed(12, () => simulateBake(LOAF))}`,
   );
   console.log(
     `  a whole what-if with all draws, loaf baked and cooled (aim under 1000) ${timed(5, () => finish(forecastRun(run.value, consistency)))}`,

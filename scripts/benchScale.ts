@@ -8,7 +8,7 @@ import { connect } from 'node:net';
 import type pg from 'pg';
 import { openPool, PATIENT } from '@/db/pool';
 import { freshDatabase, testCluster } from './freshDatabase';
-import { serveBuilt, type Served } from './run';
+import { serveBuilt, type Served } from './processes';
 import { growKitchen, type Size } from './scale/bigKitchen';
 
 const SMALL: Size = { bakes: 100, formulas: 30 };

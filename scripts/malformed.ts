@@ -5,7 +5,7 @@
 import { connect } from 'node:net';
 import { seededRandom } from '@/core/numeric/seededRandom';
 import { freshDatabase } from './freshDatabase';
-import { serveBuilt } from './run';
+import { serveBuilt } from './processes';
 
 const count = Number(process.argv[2] ?? 20_000);
 const random = seededRandom(Number(process.argv[3] ?? 1));

@@ -3,7 +3,7 @@ import { chromium, type Browser } from '@playwright/test';
 import path from 'node:path';
 import type { BakeAction } from '@/core/bake';
 import { freshDatabase } from './freshDatabase';
-import { serveBuilt } from './run';
+import { serveBuilt } from './processes';
 
 interface Shot {
   readonly name: string;

@@ -6,7 +6,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { freshDatabase } from './freshDatabase';
-import { run, serveBuilt } from './run';
+import { run, serveBuilt } from './processes';
 
 interface Count {
   readonly name: string;
@@ -88,6 +88,7 @@ if (!onlyBrowser) {
   );
   counts.push(await single('types', types));
   counts.push(await lint);
+  counts.push(await single('unused code and packages', run(bin('knip'), ['--no-config-hints'])));
 } else {
   counts.push(await single('build', run('./crumb', ['build'])));
 }

@@ -121,44 +121,6 @@ test('the core knows no clock, no chance, no screen and no machine', () => {
   expect(found).toEqual([]);
 });
 
-test('nothing is exported that nobody uses', () => {
-  const frameworkNames = new Set([
-    'default',
-    'metadata',
-    'viewport',
-    'generateMetadata',
-    'GET',
-    'POST',
-    'config',
-    'onRequestError',
-  ]);
-  const elsewhere = ['scripts', 'tests'].flatMap((folder) =>
-    readdirSync(folder, { recursive: true, encoding: 'utf8' })
-      .filter((file) => file.endsWith('.ts'))
-      .map((file) => ({ file: `../${folder}/${file}`, text: readFileSync(path.join(folder, file), 'utf8') })),
-  );
-  // a name that is only handed on by an index is not used by it
-  const everything = [...files, ...elsewhere].map(({ file, text }) => ({
-    file,
-    text: file.endsWith('index.ts') ? text.replace(/^export \{[^}]*\} from [^;]*;$/gm, '') : text,
-  }));
-  const unused = sources
-    .filter(({ file }) => !file.endsWith('index.ts'))
-    .flatMap(({ file, text }) =>
-      [...text.matchAll(/^export (?:async )?(?:const|function|class|interface|type|abstract class) (\w+)/gm)]
-        .map(([, name = '']) => name)
-        .filter((name) => !frameworkNames.has(name))
-        .filter(
-          (name) =>
-            !everything.some((other) => other.file !== file && new RegExp(`\\b${name}\\b`).test(other.text)),
-        )
-        // a type that spells out an exported function's own signature is part of its page
-        .filter((name) => (text.match(new RegExp(`\\b${name}\\b`, 'g'))?.length ?? 0) < 2)
-        .map((name) => `${file}: ${name}`),
-    );
-  expect(unused).toEqual([]);
-});
-
 test('no file is a drawer, and none has grown past reading', () => {
   expect(
     files.filter(({ file }) => /utils?\.|helpers?\.|misc\./i.test(file)).map(({ file }) => file),

@@ -5,7 +5,7 @@ import pg from 'pg';
 import { livePostmaster, SUPERUSER } from '@/host/cluster';
 import { databaseFailure } from '@/db/errors';
 import { keyOf, openHome, removeHome, type Home } from '@/host/home';
-import { freePort } from '../run';
+import { freePort } from '../processes';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 

@@ -52,7 +52,7 @@ export function pathOf(url: string): string | null {
 }
 
 /** By whole segments: `/api/x` is the interface, `/apix` is a page that does not exist. */
-export function kindOf(path: string): Kind {
+function kindOf(path: string): Kind {
   if (path === '/api' || path.startsWith('/api/')) return 'api';
   return path.startsWith('/_next/static/') || path === '/icon.svg' ? 'asset' : 'page';
 }

@@ -16,7 +16,7 @@ import path from 'node:path';
 import { HostFailure } from './hostFailure';
 
 /** Whom the database server runs as: itself refuses root, so started as root it is Debian's own user for it. */
-export interface ServerUser {
+interface ServerUser {
   readonly uid: number;
   readonly gid: number;
 }

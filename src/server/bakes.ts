@@ -123,7 +123,7 @@ export async function startBake(
   }
 }
 
-export interface TapResult {
+interface TapResult {
   readonly eventId: string;
   readonly problem: Problem | null;
 }

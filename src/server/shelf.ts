@@ -10,7 +10,7 @@ import type { Context } from './context';
 export type { ShelfPlace };
 
 /** The figures a dough is known by. */
-export interface DoughFigures {
+interface DoughFigures {
   readonly style: Style;
   readonly hydrationAll: number | null;
   readonly binders: readonly { readonly name: string; readonly percent: number | null }[];
@@ -19,7 +19,7 @@ export interface DoughFigures {
 }
 
 /** A formula on the shelf. */
-export interface FormulaCard extends DoughFigures {
+interface FormulaCard extends DoughFigures {
   readonly id: string;
   readonly name: string;
   readonly bakes: number;

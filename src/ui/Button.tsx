@@ -6,11 +6,11 @@ export type ButtonLook = 'plain' | 'strong' | 'now' | 'quiet' | 'alarm';
 export type ButtonSize = 'table' | 'bench' | 'wall';
 
 const LOOK: Record<ButtonLook, string> = {
-  plain: 'border-edge bg-sheet hover:bg-well',
-  strong: 'border-ink bg-ink text-sheet hover:opacity-90',
+  plain: 'border-edge bg-surface hover:bg-well',
+  strong: 'border-ink bg-ink text-surface hover:opacity-90',
   now: 'border-now bg-now text-now-ink hover:brightness-95',
   quiet: 'border-transparent bg-transparent hover:bg-well',
-  alarm: 'border-alarm bg-sheet text-alarm hover:bg-alarm-wash',
+  alarm: 'border-alarm bg-surface text-alarm hover:bg-alarm-wash',
 };
 
 const SIZE: Record<ButtonSize, string> = {

@@ -162,9 +162,9 @@ export function Cell({
     <span className={cx('relative block', className)}>
       <span
         className={cx(
-          'flex items-baseline rounded border bg-transparent focus-within:border-link focus-within:bg-sheet',
+          'flex items-baseline rounded border bg-transparent focus-within:border-link focus-within:bg-surface',
           reason ? 'border-alarm bg-alarm-wash' : 'border-transparent hover:border-edge',
-          size === 'bench' ? 'border-edge bg-sheet px-3' : 'px-1.5',
+          size === 'bench' ? 'border-edge bg-surface px-3' : 'px-1.5',
         )}
       >
         {grows ? <textarea rows={1} {...shared} /> : <input type="text" inputMode={inputMode} {...shared} />}

@@ -35,7 +35,7 @@ export function Choice<V extends string>({
       {...rest}
     >
       {options.map((option) => (
-        <option key={option.value} value={option.value} className="bg-sheet text-ink">
+        <option key={option.value} value={option.value} className="bg-surface text-ink">
           {option.label}
         </option>
       ))}

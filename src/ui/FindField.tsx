@@ -57,7 +57,7 @@ export function FindField({ label, value, onFind, className }: FindFieldProps) {
         autoComplete="off"
         value={text}
         onChange={(event) => setText(event.currentTarget.value)}
-        className="min-h-10 w-full rounded-md border border-edge bg-sheet pr-2 pl-9"
+        className="min-h-10 w-full rounded-md border border-edge bg-surface pr-2 pl-9"
       />
     </form>
   );

@@ -21,7 +21,7 @@ export function OpenMenu({ trigger, choices, columns }: OpenMenuProps) {
           sideOffset={6}
           collisionPadding={8}
           className={cx(
-            'z-50 max-h-(--radix-dropdown-menu-content-available-height) min-w-52 overflow-y-auto rounded-md border border-edge bg-sheet p-1 text-sm shadow-lg',
+            'z-50 max-h-(--radix-dropdown-menu-content-available-height) min-w-52 overflow-y-auto rounded-md border border-edge bg-surface p-1 text-sm shadow-lg',
             columns && 'grid grid-cols-2',
           )}
         >

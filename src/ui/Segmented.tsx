@@ -34,7 +34,7 @@ export function Segmented<V extends string>({
         if (option) onChange(option.value);
         else if (clearable) onChange('' as V);
       }}
-      className={cx('inline-flex rounded-md border border-edge bg-sheet p-0.5', className)}
+      className={cx('inline-flex rounded-md border border-edge bg-surface p-0.5', className)}
     >
       {options.map((option) => (
         <ToggleGroup.Item
@@ -42,7 +42,7 @@ export function Segmented<V extends string>({
           value={option.value}
           aria-label={option.name}
           className={cx(
-            'flex flex-1 items-center justify-center rounded px-3 font-semibold whitespace-nowrap text-soft data-[state=on]:bg-ink data-[state=on]:text-sheet',
+            'flex flex-1 items-center justify-center rounded px-3 font-semibold whitespace-nowrap text-soft data-[state=on]:bg-ink data-[state=on]:text-surface',
             size === 'bench' ? 'min-h-12 text-lg' : 'min-h-8 text-sm',
           )}
         >

@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { answers, freePort } from '../../scripts/run';
+import { answers, freePort } from '../../scripts/processes';
 import { copyOf, expect, test, watch } from './kitchen';
 
 const HOME = path.join(tmpdir(), `crumb-kill-${process.pid}`);

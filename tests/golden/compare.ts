@@ -23,7 +23,7 @@ export function flatten(value: unknown, path = '', into: Record<string, Figures[
 }
 
 /** A figure may be off by this share of itself before it counts as another. */
-export const TOLERANCE = 0.005;
+const TOLERANCE = 0.005;
 /** Nothing is weighed, timed or measured finer than this, in whatever unit. */
 const FINEST = 1e-4;
 

@@ -4,7 +4,7 @@ import { never } from '../result';
 import type { BakeAction, BakeEvent } from './bakeEvent';
 import type { Outcome } from './outcome';
 
-export interface Weighing {
+interface Weighing {
   readonly massG: number;
   readonly atMs: number;
   /** Earlier values of the same line, oldest first: a correction keeps both. */
@@ -17,12 +17,12 @@ export interface Timer {
   readonly stoppedAtMs: number | null;
 }
 
-export interface StepProgress {
+interface StepProgress {
   readonly doneAtMs: number | null;
   readonly timer: Timer | null;
 }
 
-export interface Addition {
+interface Addition {
   readonly ingredientId: string;
   readonly massG: number;
   readonly note: string;
@@ -66,7 +66,7 @@ export interface BakeState {
   readonly lastSeq: number;
 }
 
-export const startedBake = (startedAtMs: number): BakeState => ({
+const startedBake = (startedAtMs: number): BakeState => ({
   startedAtMs,
   weighed: new Map(),
   additions: [],

@@ -9,16 +9,14 @@ export {
   timerLeftS,
   type BakeState,
   type Feeling,
-  type NextThing,
   type RiseMark,
-  type StepProgress,
   type Timer,
 } from './bakeState';
 export { decide } from './decide';
 export { actualStages, actualTotals } from './actualSheet';
 export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
-export { emptyOutcome, lossPercent, OUTCOME_LIMITS, SCORE_NAMES, type Outcome } from './outcome';
+export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';
 export { bakeCard, CARD_DERIVATION, type BakeCard } from './bakeCard';

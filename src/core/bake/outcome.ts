@@ -1,6 +1,5 @@
 import type { Outcome } from './outcomeSchema';
 
-export { OUTCOME_LIMITS } from './outcomeLimits';
 export type { Outcome };
 
 export const SCORE_NAMES = ['crumb', 'crust', 'chew', 'flavour'] as const;

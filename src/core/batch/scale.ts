@@ -10,7 +10,7 @@ export const ordinaryScales: ScaleRanges = [
 ];
 
 /** The step of the scale that a mass is weighed on, g. Beyond the last range the coarsest step holds. */
-export function scaleStepG(scales: ScaleRanges, massG: number): number {
+function scaleStepG(scales: ScaleRanges, massG: number): number {
   const range = scales.find(({ upToG }) => massG <= upToG) ?? scales.at(-1);
   if (!range) throw new Error('A kitchen has at least one scale');
   return range.stepG;

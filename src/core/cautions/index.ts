@@ -1,1 +1,1 @@
-export { allergenStatement, cautionsOf, type AllergenStatement, type Caution } from './cautions';
+export { allergenStatement, cautionsOf, type Caution } from './cautions';

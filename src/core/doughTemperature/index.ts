@@ -6,6 +6,5 @@ export {
   waterTemperatureFor,
   YEAST_C,
   type MixingDay,
-  type WaterTemperature,
   type WaterWarning,
 } from './waterTemperature';

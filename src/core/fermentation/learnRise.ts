@@ -3,7 +3,7 @@ import { FERMENTATION } from './parameters';
 import { volumesAt, type Learnt, type RiseQuestion } from './riseCurve';
 
 /** How far a dough had risen, once: its volume at `atS` over that at `sinceS`, both in seconds from the end of mixing. */
-export interface RisePoint {
+interface RisePoint {
   readonly atS: number;
   readonly sinceS: number;
   readonly grown: number;

@@ -118,7 +118,7 @@ interface Run {
 }
 
 /** One history through. `wanted` may be a share of its own holding when nobody has said how far. */
-function runOnce(
+function simulateRise(
   question: RiseQuestion,
   given: Drawn,
   atS: readonly number[],
@@ -200,10 +200,10 @@ export function volumesAt(
 ): readonly number[] {
   const learnt: Learnt = { vigour: { value: vigour, cv: 0 }, holding: { value: holding, cv: 0 } };
   const asked = { ...question, learnt };
-  return [...runOnce(asked, drawn([], asked), atS, RISE_LIMITS.wanted.max, 60).volume];
+  return [...simulateRise(asked, drawn([], asked), atS, RISE_LIMITS.wanted.max, 60).volume];
 }
 
-export const RISE_LIMITS = { wanted: { min: 1, max: 6 }, totalS: { min: 0, max: 864_000 } } as const;
+const RISE_LIMITS = { wanted: { min: 1, max: 6 }, totalS: { min: 0, max: 864_000 } } as const;
 
 /**
  * How a dough rises through a history of places: the curve with its 80 % band, the top, the time to a wanted rise and when it is
@@ -236,18 +236,18 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
   const dtS = totalS <= 86_400 ? 60 : 120;
   const points = Math.max(2, Math.min(POINTS, Math.ceil(totalS / 30) + 1));
   const atS = Array.from({ length: points }, (_, index) => (totalS * index) / (points - 1));
-  const centre = runOnce(question, drawn(NO_DRAW, question), atS, wanted, dtS);
+  const centre = simulateRise(question, drawn(NO_DRAW, question), atS, wanted, dtS);
   const draws = (question.central ? [NO_DRAW] : NORMAL).map((z) => drawn(z, question));
-  const runs = draws.map((draw) => runOnce(question, draw, atS, wantedOf(draw), dtS));
+  const simulations = draws.map((draw) => simulateRise(question, draw, atS, wantedOf(draw), dtS));
   const low: number[] = [];
   const high: number[] = [];
   for (let point = 0; point < points; point += 1) {
     const value = centre.volume[point] ?? 1;
-    const middle = middleOf(runs.map((run) => run.volume[point] ?? 1));
+    const middle = middleOf(simulations.map((run) => run.volume[point] ?? 1));
     low.push(Math.min(value, middle.low));
     high.push(Math.max(value, middle.high));
   }
-  const reached = runs.every((run) => run.wantedAtS !== null);
+  const reached = simulations.every((run) => run.wantedAtS !== null);
   const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : FERMENTATION.mostHeldCv;
   return ok({
     atS,
@@ -257,11 +257,11 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
     doughC: [...centre.doughC],
     top: rangeOf(
       centre.top,
-      runs.map((run) => run.top),
+      simulations.map((run) => run.top),
     ),
     topAtS: rangeOf(
       centre.topAtS,
-      runs.map((run) => run.topAtS),
+      simulations.map((run) => run.topAtS),
     ),
     canHold: {
       value: canHold,
@@ -272,17 +272,17 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
     wantedRise: rangeOf(wanted, draws.map(wantedOf)),
     wantedAtS: maybeRangeOf(
       centre.wantedAtS,
-      runs.map((run) => run.wantedAtS),
+      simulations.map((run) => run.wantedAtS),
     ),
     pastAtS: maybeRangeOf(
       centre.pastAtS,
-      runs.map((run) => run.pastAtS),
+      simulations.map((run) => run.pastAtS),
     ),
     end: centre.end,
     dominant: dominant(
       PARAMETERS,
       NORMAL,
-      runs.map((run) => (reached ? Math.log(Math.max(60, run.wantedAtS ?? 60)) : run.top)),
+      simulations.map((run) => (reached ? Math.log(Math.max(60, run.wantedAtS ?? 60)) : run.top)),
     ),
   });
 }

@@ -9,7 +9,7 @@ import type { Stay, Standing } from './thermalLag';
 export const SCHOOLS = ['straight', 'bulkProof', 'cold', 'wild', 'restForTaste'] as const;
 export type School = (typeof SCHOOLS)[number];
 
-export interface SchoolKitchen {
+interface SchoolKitchen {
   readonly roomC: number;
   /** A warm box, or a switched-off oven with its lamp on. */
   readonly warmC: number;
@@ -17,7 +17,7 @@ export interface SchoolKitchen {
 }
 
 /** A step of the method a school makes, with the rise it waits for. */
-export interface SchoolStep {
+interface SchoolStep {
   readonly kind: StepKind;
   readonly minS: number | null;
   readonly maxS: number | null;

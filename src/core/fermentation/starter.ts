@@ -14,7 +14,7 @@ export interface Feed {
   /** All of it, g: a big jar keeps its warmth longer. */
   readonly totalG: number;
 }
-export const FEED_LIMITS = {
+const FEED_LIMITS = {
   part: { min: 0.01, max: 100 },
   tempC: { min: 4, max: 40 },
   totalG: { min: 10, max: 20_000 },

@@ -16,7 +16,7 @@ import { readJson } from './readJson';
  * in their field instead of in words.
  */
 export const FORMULA_FORMAT = 'honest-crumb.formula';
-export const FORMULA_VERSION = 2;
+const FORMULA_VERSION = 2;
 
 const formulaFileV2Schema = z.strictObject({
   format: z.literal(FORMULA_FORMAT),
@@ -25,7 +25,7 @@ const formulaFileV2Schema = z.strictObject({
   /** Own ingredients, blends and bags the formula uses, directly or inside one another. */
   ingredients: z.array(kitchenEntrySchema).max(500),
 });
-export type FormulaFile = z.infer<typeof formulaFileV2Schema>;
+type FormulaFile = z.infer<typeof formulaFileV2Schema>;
 
 /** One migration per old version, each to the next. Every old version has a fixture that is read for ever. */
 const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
@@ -80,10 +80,7 @@ export function readFormulaFile(text: string, library: IngredientBook): Result<R
 }
 
 /** The entries of a kitchen that a formula needs, parts of blends before the blends that hold them. */
-export function entriesFor(
-  formula: Pick<Formula, 'stages'>,
-  entries: readonly KitchenEntry[],
-): KitchenEntry[] {
+function entriesFor(formula: Pick<Formula, 'stages'>, entries: readonly KitchenEntry[]): KitchenEntry[] {
   const byId = new Map(entries.map((entry) => [entry.id, entry]));
   const found = new Map<string, KitchenEntry>();
   const visit = (id: string, inside: readonly string[]): void => {

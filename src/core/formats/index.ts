@@ -1,5 +1,5 @@
-export { KITCHEN_FORMAT, KITCHEN_VERSION, readKitchenFile, type KitchenFile } from './kitchenFile';
-export { FORMULA_FORMAT, readFormulaFile, writeFormulaFile } from './formulaFile';
+export { KITCHEN_FORMAT, readKitchenFile, type KitchenFile } from './kitchenFile';
+export { readFormulaFile, writeFormulaFile } from './formulaFile';
 export { readFormulaCsv, writeFormulaCsv } from './formulaCsv';
 export { writeFormulaMarkdown } from './formulaMarkdown';
 export { readRecipeJsonLd, writeRecipeJsonLd } from './recipeJsonLd';

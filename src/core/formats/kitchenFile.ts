@@ -23,7 +23,7 @@ import { ok, refuse, type Result } from '../result';
  * their field instead of in words.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 4;
+const KITCHEN_VERSION = 4;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });

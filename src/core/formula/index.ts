@@ -2,23 +2,21 @@ export {
   allLines,
   emptyFormula,
   FORMULA_LIMITS,
-  isDoughStage,
   massByIngredient,
   STAGE_KINDS,
   STYLES,
   type Formula,
   type Line,
-  type Stage,
   type StageKind,
   type Style,
 } from './formula';
-export { formulaTotals, type FormulaTotals, type WaterSource } from './totals';
+export { formulaTotals, type FormulaTotals } from './totals';
 export { takeApart } from './takeApart';
 export { checkFormula } from './checkFormula';
 export { applyEdit, type FormulaEdit } from './edit';
 export { record, redo, settle, startHistory, takeBack, undo, type History } from './history';
 export { compareFormulas, type Difference } from './compare';
 export { firstMassG } from './firstMass';
-export { formulaSchema, localIdSchema } from './formulaSchema';
+export { formulaSchema } from './formulaSchema';
 export { NUTRIENTS, type Nutrition } from './nutrition';
 export { YEAST_KINDS, type YeastDose } from './yeast';

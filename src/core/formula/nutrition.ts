@@ -5,7 +5,7 @@ import { allLines, type Formula } from './formula';
 import { insideFormula } from './insideFormula';
 
 export const NUTRIENTS = ['protein', 'fat', 'starch', 'sugars', 'fibre', 'salt'] as const;
-export type Nutrient = (typeof NUTRIENTS)[number];
+type Nutrient = (typeof NUTRIENTS)[number];
 
 /** What is in the dough, toppings included in `whole` but not in the dough's own figures. */
 export interface Nutrition {

@@ -5,7 +5,7 @@ import { isDoughStage, type Formula, type StageKind } from './formula';
 import { takeApart, type Part } from './takeApart';
 
 /** Where some of the dough's water comes from. */
-export interface WaterSource {
+interface WaterSource {
   readonly lineId: string;
   readonly ingredientId: string;
   readonly waterG: number;
@@ -13,7 +13,7 @@ export interface WaterSource {
   readonly poured: boolean;
 }
 
-export interface BinderDose {
+interface BinderDose {
   readonly ingredientId: string;
   readonly massG: number;
   readonly percent: number | null;

@@ -14,7 +14,7 @@ const FRESH_PER_G: Readonly<Record<string, Estimate>> = {
   'instant-yeast': { value: 3, sd: 0.25 },
 };
 export const YEAST_KINDS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'] as const;
-export type YeastKind = (typeof YEAST_KINDS)[number];
+type YeastKind = (typeof YEAST_KINDS)[number];
 
 export interface YeastDose {
   /** All the yeast on the sheet as fresh yeast, g and percent of the base. */

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { SHAPES } from '../method/heating';
-import { bakeForecast, bakeRun, finish, newPhase, ORDINARY_OVENS, type BakeQuestion, type BakeRun } from '.';
+import {
+  bakeForecast,
+  simulateBake,
+  finish,
+  newPhase,
+  ORDINARY_OVENS,
+  type BakeQuestion,
+  type BakeSimulation,
+} from '.';
 import { PIECE_LIMITS } from './piece';
 import type { Phase } from './programme';
 import { enterPhase, newSurroundings, stepSurroundings } from './surroundings';
@@ -50,7 +58,7 @@ const anyBake: fc.Arbitrary<BakeQuestion> = fc
   );
 
 /** What holds of every bake whatever: figures, books that balance, no more water lost than there was, nothing hotter than its heat. */
-function sound(question: BakeQuestion, run: BakeRun): void {
+function sound(question: BakeQuestion, run: BakeSimulation): void {
   const { atS, coreC, meanC, topC, baseC, lost, set, brownTop, brownBase, crustMm } = run;
   const figures = [atS, coreC, meanC, topC, baseC, lost, set, brownTop, brownBase, [crustMm]].flat();
   expect(figures.filter((figure) => !Number.isFinite(figure))).toEqual([]);
@@ -73,7 +81,7 @@ test('a flat of three millimetres, light, on a griddle: dries to a crisp and sta
         tin: null,
         phases: [newPhase('griddle', 1800, 220, { on: 'griddle' }), newPhase('rack', 3600, 0)],
       });
-      const made = bakeRun(question, undefined, kind);
+      const made = simulateBake(question, undefined, kind);
       if (!made.ok) throw new Error(made.problem.path);
       sound(question, made.value);
       expect(made.value.lost.at(-1)).toBeGreaterThan(0.5);
@@ -88,7 +96,7 @@ test('a small ring charred in a very hot oven: its crust gives no more water tha
     phases: [newPhase('oven', 2723, 490.7)],
   });
   for (const kind of ['shipped', 'coarse'] as const) {
-    const made = bakeRun(question, undefined, kind);
+    const made = simulateBake(question, undefined, kind);
     if (!made.ok) throw new Error(made.problem.path);
     sound(question, made.value);
   }
@@ -96,7 +104,7 @@ test('a small ring charred in a very hot oven: its crust gives no more water tha
 
 test('a ball has no other side to be turned to, and a plate does the same to either side of a flat', () => {
   const griddled = (shape: 'ball' | 'flatbread', turned: boolean) => {
-    const made = bakeRun(
+    const made = simulateBake(
       tinLoaf({
         piece: { shape, massG: 60, lightness: 1.5, lengthCm: null, widthCm: null },
         tin: null,
@@ -162,7 +170,7 @@ test('any piece through any programme: figures, balanced books, no more lost tha
   let baked = 0;
   fc.assert(
     fc.property(anyBake, (question) => {
-      const made = bakeRun(question, undefined, 'coarse', 60);
+      const made = simulateBake(question, undefined, 'coarse', 60);
       if (!made.ok) return expect(made.problem.path).toMatch(/massG|thicknessM|lengthCm|widthCm|phases/);
       baked += 1;
       sound(question, made.value);

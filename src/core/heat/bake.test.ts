@@ -1,6 +1,6 @@
 import {
   bakeForecast,
-  bakeRun,
+  simulateBake,
   finish,
   fitOffset,
   fitTrace,
@@ -9,12 +9,12 @@ import {
   ORDINARY_OVENS,
   preheat,
   type BakeQuestion,
-  type BakeRun,
+  type BakeSimulation,
 } from '.';
 import { rolls, tinLoaf } from './testBakes';
 
-const run = (question: BakeQuestion): BakeRun => {
-  const made = bakeRun(question, undefined, 'coarse');
+const run = (question: BakeQuestion): BakeSimulation => {
+  const made = simulateBake(question, undefined, 'coarse');
   if (!made.ok) throw new Error(JSON.stringify(made.problem));
   return made.value;
 };
@@ -169,7 +169,7 @@ test('a lid keeps the crust pale, steel bakes the base faster than a cold tray, 
 test('the interval is there, is honest in width, and names what makes it', () => {
   const made = finish(bakeForecast(tinLoaf()));
   if (!made.ok) throw new Error('no forecast');
-  const { set, cut, lost, coreLow, coreHigh, run: shown } = made.value;
+  const { set, cut, lost, coreLow, coreHigh, simulation: shown } = made.value;
   expect(set.low! / set.value!).toBeLessThan(0.95);
   expect(set.low! / set.value!).toBeGreaterThan(0.6);
   expect(cut.value).toBeGreaterThan(made.value.endS + 5400);
@@ -186,7 +186,7 @@ test('the interval is there, is honest in width, and names what makes it', () =>
 
 test('nonsense is refused with field, value’s range', () => {
   const field = (question: BakeQuestion) => {
-    const made = bakeRun(question);
+    const made = simulateBake(question);
     return made.ok ? null : [made.problem.code, made.problem.path];
   };
   const loaf = tinLoaf();

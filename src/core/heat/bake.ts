@@ -47,7 +47,7 @@ export const CENTRAL_DRAW: HeatDraw = {
 }; // prettier-ignore
 
 /** A bake as it comes out, sampled. °C, seconds from loading. */
-export interface BakeRun {
+export interface BakeSimulation {
   readonly atS: readonly number[];
   readonly coreC: readonly number[];
   readonly meanC: readonly number[];
@@ -73,7 +73,7 @@ export interface BakeRun {
 }
 
 /** Where a crumb may be called set: as far gelatinised, and as hot in the middle (or so near boiling on a mountain). */
-export const SET = { gelatinised: 0.98, coreC: 96, belowBoilingC: 2.5, holdsShare: 0.5, cutC: 32 } as const;
+const SET = { gelatinised: 0.98, coreC: 96, belowBoilingC: 2.5, holdsShare: 0.5, cutC: 32 } as const;
 
 export function checkBake(question: BakeQuestion): Result<null> {
   const checks = [
@@ -106,14 +106,14 @@ function crustMm(state: BodyState): number {
  *
  * @returns the checks of {@link checkBake}
  */
-export function bakeRun(
+export function simulateBake(
   question: BakeQuestion,
   draw: HeatDraw = CENTRAL_DRAW,
   kind: GridKind = 'shipped',
   points = 160,
   /** Ends early once it may be cut, or once it is set: what comes after tells a draw nothing. */
   until: 'end' | 'cut' | 'set' = 'end',
-): Result<BakeRun> {
+): Result<BakeSimulation> {
   const checked = checkBake(question);
   if (!checked.ok) return checked;
   const { matter, oven, roomC } = question;

@@ -1,7 +1,7 @@
 import { curvedFit, linearFit, type Row } from '../numeric/leastSquares';
 import { ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
-import { bakeRun, checkBake, CENTRAL_DRAW, type BakeQuestion } from './bake';
+import { simulateBake, checkBake, CENTRAL_DRAW, type BakeQuestion } from './bake';
 import type { Oven } from './oven';
 import { PHASE_LIMITS } from './programme';
 
@@ -75,7 +75,7 @@ export interface TracePoint {
   readonly atS: number;
   readonly coreC: number;
 }
-export const TRACE_LIMITS = {
+const TRACE_LIMITS = {
   points: { min: 4, max: 5000 },
   atS: { min: 0, max: 86_400 },
   coreC: { min: -20, max: 130 },
@@ -144,7 +144,7 @@ export function fitTrace(question: BakeQuestion, trace: readonly TracePoint[]): 
       offsetC: offsetC! - oven.offsetC,
       transfer: Math.exp(lnTransfer!) / oven.transfer,
     };
-    const run = bakeRun(question, draw, 'coarse', 240);
+    const run = simulateBake(question, draw, 'coarse', 240);
     if (!run.ok) return inside.map(() => Number.NaN);
     return coreAt(inside, run.value.atS, run.value.coreC).map((coreC, index) => coreC - inside[index]!.coreC);
   };

@@ -2,7 +2,7 @@ import { normalDraws } from '../numeric/draws';
 import { quantileOf } from '../numeric/quantile';
 import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '../numeric/range';
 import { ok, type Result } from '../result';
-import { bakeRun, CENTRAL_DRAW, type BakeQuestion, type BakeRun, type HeatDraw } from './bake';
+import { simulateBake, CENTRAL_DRAW, type BakeQuestion, type BakeSimulation, type HeatDraw } from './bake';
 import { HEAT } from './parameters';
 import { PHASE_LIMITS } from './programme';
 
@@ -18,12 +18,12 @@ const PARAMETERS = [
   'rack',
 ] as const;
 export type HeatParameter = (typeof PARAMETERS)[number];
-/** Ten runs on the coarse grid: the edges of an interval stand to about a sixth of its width. */
+/** Ten simulations on the coarse grid: the edges of an interval stand to about a sixth of its width. */
 const DRAWS = 10;
 const NORMAL = normalDraws(DRAWS, PARAMETERS.length, 77_003);
 
 export interface BakeForecast {
-  readonly run: BakeRun;
+  readonly simulation: BakeSimulation;
   /** Core temperature's 80 % band at the run's times. */
   readonly coreLow: readonly number[];
   readonly coreHigh: readonly number[];
@@ -74,8 +74,8 @@ export function heatingEndS(question: Pick<BakeQuestion, 'phases'>): number {
   return endS;
 }
 
-const at = (run: BakeRun, series: readonly number[], tS: number): number => {
-  const { atS } = run;
+const at = (of: BakeSimulation, series: readonly number[], tS: number): number => {
+  const { atS } = of;
   let high = 1;
   while (high < atS.length - 1 && atS[high]! < tS) high += 1;
   const from = atS[high - 1]!;
@@ -113,78 +113,80 @@ export function finish<T>(steps: Generator<Progress, T, void>): T {
 }
 
 /**
- * A bake with its ranges: one run on the shipped grid for the middle, ten of the drawn parameters on a coarse one for the spread
- * around it (their ratio to the coarse central run, so that the coarse grid's own error drops out).
+ * A bake with its ranges: one simulation on the shipped grid for the middle, ten of the drawn parameters on a coarse one for the spread
+ * around it (their ratio to the coarse central one, so that the coarse grid's own error drops out).
  *
- * Pauses after each run, so that whoever drives it can show how far it is, or leave it.
- * @returns the checks of {@link bakeRun}
+ * Pauses after each simulation, so that whoever drives it can show how far it is, or leave it.
+ * @returns the checks of {@link simulateBake}
  */
 export function* bakeForecast(question: BakeQuestion): Generator<Progress, Result<BakeForecast>, void> {
-  const shown = bakeRun(question);
+  const shown = simulateBake(question);
   if (!shown.ok) return shown;
   yield { done: 1, of: DRAWS + 2 };
   // ends as the draws do, so that it is compared with them for as long as they last
-  const plain = bakeRun(question, CENTRAL_DRAW, 'coarse', 160, 'cut');
+  const plain = simulateBake(question, CENTRAL_DRAW, 'coarse', 160, 'cut');
   if (!plain.ok) return plain;
   const draws = NORMAL.map((z) => drawOf(z, question));
-  const runs: BakeRun[] = [];
+  const simulations: BakeSimulation[] = [];
   for (const draw of draws) {
-    yield { done: 2 + runs.length, of: DRAWS + 2 };
-    const drawn = bakeRun(question, draw, 'coarse', 160, 'cut');
+    yield { done: 2 + simulations.length, of: DRAWS + 2 };
+    const drawn = simulateBake(question, draw, 'coarse', 160, 'cut');
     if (!drawn.ok) return drawn;
-    runs.push(drawn.value);
+    simulations.push(drawn.value);
   }
   const longer = bakedOn(question);
   /** When it is set, had it been left in; a programme too short says nothing of that by itself. */
-  const setAt = (each: BakeRun, draw: HeatDraw): number | null => {
+  const setAt = (each: BakeSimulation, draw: HeatDraw): number | null => {
     if (each.setAtS !== null) return each.setAtS;
-    const on = bakeRun(longer, draw, 'coarse', 30, 'set');
+    const on = simulateBake(longer, draw, 'coarse', 30, 'set');
     return on.ok ? on.value.setAtS : null;
   };
-  const setTimes = new Map<BakeRun, number | null>();
-  for (const [index, each] of runs.entries()) {
+  const setTimes = new Map<BakeSimulation, number | null>();
+  for (const [index, each] of simulations.entries()) {
     if (each.setAtS === null) yield { done: DRAWS + 1, of: DRAWS + 2 };
     setTimes.set(each, setAt(each, draws[index] ?? CENTRAL_DRAW));
   }
-  const run = shown.value;
-  setTimes.set(run, setAt(run, CENTRAL_DRAW));
+  const simulation = shown.value;
+  setTimes.set(simulation, setAt(simulation, CENTRAL_DRAW));
   setTimes.set(plain.value, setAt(plain.value, CENTRAL_DRAW));
   const endS = heatingEndS(question);
-  const end = (series: keyof Pick<BakeRun, 'coreC' | 'lost' | 'brownTop' | 'brownBase'>, each: BakeRun) =>
-    at(each, each[series], endS - 1);
-  const scaled = (of: (each: BakeRun) => number, value = of(run)): Range => {
+  const end = (
+    series: keyof Pick<BakeSimulation, 'coreC' | 'lost' | 'brownTop' | 'brownBase'>,
+    each: BakeSimulation,
+  ) => at(each, each[series], endS - 1);
+  const scaled = (of: (each: BakeSimulation) => number, value = of(simulation)): Range => {
     const middle = Math.max(1e-6, of(plain.value));
     return rangeOf(
       value,
-      runs.map((each) => (value * of(each)) / middle),
+      simulations.map((each) => (value * of(each)) / middle),
     );
   };
-  const cooled = (each: BakeRun): number =>
+  const cooled = (each: BakeSimulation): number =>
     at(each, each.lost, each.cutAtS ?? each.atS[each.atS.length - 1] ?? 0);
   // the rim of a topped disc browns as one that was never covered
-  const rim = question.phases.some(({ topped }) => topped) ? bakeRun(uncovered(question)) : shown;
+  const rim = question.phases.some(({ topped }) => topped) ? simulateBake(uncovered(question)) : shown;
   const shifted = (tS: number, share: number): number =>
     quantileOf(
-      runs.map((each) => at(each, each.coreC, tS) - at(plain.value, plain.value.coreC, tS)),
+      simulations.map((each) => at(each, each.coreC, tS) - at(plain.value, plain.value.coreC, tS)),
       share,
     );
-  const timed = (of: (each: BakeRun) => number | null): MaybeRange => {
-    const value = of(run);
+  const timed = (of: (each: BakeSimulation) => number | null): MaybeRange => {
+    const value = of(simulation);
     const middle = of(plain.value);
     const scale = value !== null && middle !== null ? value / middle : 1;
     return maybeRangeOf(
       value,
-      runs.map((each) => {
+      simulations.map((each) => {
         const drawn = of(each);
         return drawn === null ? null : drawn * scale;
       }),
     );
   };
-  const core = end('coreC', run);
+  const core = end('coreC', simulation);
   return ok({
-    run,
-    coreLow: run.atS.map((tS, index) => run.coreC[index]! + Math.min(0, shifted(tS, 0.1))),
-    coreHigh: run.atS.map((tS, index) => run.coreC[index]! + Math.max(0, shifted(tS, 0.9))),
+    simulation,
+    coreLow: simulation.atS.map((tS, index) => simulation.coreC[index]! + Math.min(0, shifted(tS, 0.1))),
+    coreHigh: simulation.atS.map((tS, index) => simulation.coreC[index]! + Math.max(0, shifted(tS, 0.9))),
     set: timed((each) => setTimes.get(each) ?? null),
     cut: timed((each) => each.cutAtS),
     holds: timed((each) => each.holdsAtS),
@@ -196,13 +198,14 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     },
     lost: scaled((each) => end('lost', each)),
     lostCooled: scaled(cooled),
-    brownTop: scaled((each) => end('brownTop', each), end('brownTop', rim.ok ? rim.value : run)),
+    brownTop: scaled((each) => end('brownTop', each), end('brownTop', rim.ok ? rim.value : simulation)),
     brownBase: scaled((each) => end('brownBase', each)),
-    setChance: runs.filter((each) => each.setAtS !== null && each.setAtS <= endS).length / runs.length,
+    setChance:
+      simulations.filter((each) => each.setAtS !== null && each.setAtS <= endS).length / simulations.length,
     dominant: dominant(
       PARAMETERS,
       NORMAL,
-      runs.map((each) => Math.log(setTimes.get(each) ?? 3 * endS)),
+      simulations.map((each) => Math.log(setTimes.get(each) ?? 3 * endS)),
     ),
   });
 }

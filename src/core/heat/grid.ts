@@ -25,7 +25,7 @@ export interface Grid {
 /** Sides of a piece. */
 export const SIDES = ['top', 'side', 'base'] as const;
 export type Side = (typeof SIDES)[number];
-export const sideIndex = (side: Side): number => SIDES.indexOf(side);
+const sideIndex = (side: Side): number => SIDES.indexOf(side);
 
 /**
  * Widths of cells across a thickness, finest at the given ends: the crust is a few mm, the crumb is smooth. Each cell is `grow` times

@@ -28,8 +28,8 @@ export const PIECE_LIMITS: Readonly<
   ring: { massG: { min: 15, max: 400 } },
   ball: { massG: { min: 3, max: 200 } },
 };
-export const LENGTH_CM = { min: 2, max: 120 } as const;
-export const LIGHTNESS = { min: 1, max: 6 } as const;
+const LENGTH_CM = { min: 2, max: 120 } as const;
+const LIGHTNESS = { min: 1, max: 6 } as const;
 /** Thinner than this it is a crisp, m; thicker than that no home oven bakes it through. */
 const THICK_M = { min: 0.0008, max: 0.2 };
 
@@ -44,7 +44,7 @@ export interface Body {
 }
 
 /** The finest cell at the crust and how fast they may grow inwards: shipped for what is shown, coarse for the draws. */
-export const GRIDS = {
+const GRIDS = {
   shipped: { finestM: 0.0016, grow: 1.45 },
   coarse: { finestM: 0.0032, grow: 1.5 },
 } as const;

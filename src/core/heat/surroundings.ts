@@ -57,7 +57,7 @@ const heatedBy = (film: number, airC: number, emissivity: number, wallsC: number
 const isBaking = (phase: Phase): boolean => phase.kind === 'oven' || phase.kind === 'coast';
 
 /** What the air of this phase does to a bare surface: film by kind of place. */
-export function filmOf(
+function filmOf(
   phase: Phase,
   { oven, transfer, rack }: Pick<Surroundings, 'oven' | 'transfer' | 'rack'>,
 ): number {

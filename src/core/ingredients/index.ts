@@ -2,7 +2,6 @@ export {
   energyKjPer100g,
   isFlourBase,
   type Allergen,
-  type Composition,
   type Estimate,
   type Family,
   type GlutenRisk,

@@ -19,7 +19,7 @@ export interface Label {
 }
 
 /** More than a label lists, and more than the draws could tell apart. */
-export const LABEL_INGREDIENTS = 20;
+const LABEL_INGREDIENTS = 20;
 
 /**
  * The ingredients a label lists, in its order.

@@ -1,4 +1,4 @@
 export { KIT_LIMITS, ORDINARY_KIT, type Kit, type KitOven } from './kit';
 export { readProbeTrace } from './probeTrace';
 export { heatOven, ovenFor, runKitchenOf } from './runKitchen';
-export { kitchenDetailsSchema, type KitchenDetails } from './kitchenDetails';
+export { type KitchenDetails } from './kitchenDetails';

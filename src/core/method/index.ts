@@ -7,5 +7,5 @@ export {
   type MethodStep,
   type StepKind,
 } from './step';
-export { methodTime, type MethodTime } from './methodTime';
+export { methodTime } from './methodTime';
 export { methodStepSchema } from './stepSchema';

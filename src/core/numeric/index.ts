@@ -1,2 +1,2 @@
 export { Z80 } from './normal';
-export type { MaybeRange, Range } from './range';
+export type { Range } from './range';

@@ -1,1 +1,1 @@
-export { ORDINARY_DAY, predict, type Prediction } from './predict';
+export { ORDINARY_DAY, predict } from './predict';

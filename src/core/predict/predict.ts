@@ -18,8 +18,8 @@ import { ORDINARY_OVENS } from '../heat/oven';
 import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
 import { predictRun, type RunPrediction } from './predictRun';
 
-export const PREDICTION_FORMAT = 'honest-crumb.prediction';
-export const PREDICTION_VERSION = 2;
+const PREDICTION_FORMAT = 'honest-crumb.prediction';
+const PREDICTION_VERSION = 2;
 
 /** The day, and what it is baked in. */
 export interface PredictionDay extends MixingDay {

@@ -7,7 +7,7 @@ export interface Amount {
 }
 
 export interface Token {
-  readonly kind: 'amount' | 'word' | 'mark';
+  readonly kind: 'amount' | 'word' | 'sign';
   readonly text: string;
   readonly amount: Amount | null;
   /** Where it stands in the text. */
@@ -70,7 +70,7 @@ function amountAt(text: string): { amount: Amount; length: number } | null {
 
 const single = (value: number): Amount => ({ low: value, high: value });
 
-/** Takes a line apart into numbers, words and marks. Never throws; every letter but blanks ends in a token. */
+/** Takes a line apart into numbers, words and signs. Never throws; every letter but blanks ends in a token. */
 export function tokensOf(text: string): Token[] {
   const tokens: Token[] = [];
   let at = 0;
@@ -103,14 +103,14 @@ export function tokensOf(text: string): Token[] {
     }
     const word = /^[\p{L}\p{M}][\p{L}\p{M}'’]*(?:-[\p{L}\p{M}]+)*\.?|^%/u.exec(rest)?.[0];
     if (word) push('word', /^\p{L}+\.$/u.test(word) && !unitOf(word) ? word.length - 1 : word.length);
-    else push('mark', [...rest][0]?.length ?? 1);
+    else push('sign', [...rest][0]?.length ?? 1);
   }
   return tokens.flatMap((token, index) => {
     const lower = token.text.toLowerCase();
     // "a pinch", "half a cup", "one egg": a word is a number only where a number can stand
     if (token.kind !== 'word' || !(lower in WORDS)) return [token];
     const next = tokens[index + 1];
-    if (!next || next.kind === 'mark') return [token];
+    if (!next || next.kind === 'sign') return [token];
     return [{ ...token, kind: 'amount' as const, amount: single(WORDS[lower] ?? 1) }];
   });
 }

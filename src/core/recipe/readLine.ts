@@ -21,7 +21,7 @@ export type Asking =
   | 'several';
 
 /** One amount on the line, in the words it was written, and what it weighs. */
-export interface Reading {
+interface Reading {
   readonly written: string;
   readonly weighed: Weighed;
 }
@@ -42,7 +42,7 @@ export interface IngredientLine {
 
 const BULLET = /^\s*(?:[-–—*•·◦▪☐☑✓]|\[[ x]?\]|\|)\s*/i;
 
-/** Marks between amounts of the same thing: brackets, slashes, "or", and what tables draw. */
+/** Signs between amounts of the same thing: brackets, slashes, "or", and what tables draw. */
 const BETWEEN = /^[()[\]/|,;:=–—\-~.]$/;
 
 interface Found {
@@ -128,7 +128,7 @@ function wordsOf(tokens: readonly Token[], amounts: readonly { readonly phrase: 
     if (taken.has(at)) return;
     if (token.text === '(' || token.text === '[') depth += 1;
     else if (token.text === ')' || token.text === ']') depth = Math.max(0, depth - 1);
-    else if (token.kind === 'mark' && /[,;]/.test(token.text)) pastComma ||= name.length > 0;
+    else if (token.kind === 'sign' && /[,;]/.test(token.text)) pastComma ||= name.length > 0;
     else if (!BETWEEN.test(token.text)) (depth > 0 || pastComma ? note : name).push(token.text);
   });
   return { name, note };

@@ -10,10 +10,10 @@ import { matchIngredient } from './match';
 import { readIngredientLine, type IngredientLine } from './readLine';
 import { heatContradictions, readSteps, type HeatContradiction } from './readStep';
 
-export const RECIPE_LIMITS = { letters: 40_000, lines: 600, lineLength: 3000 } as const;
+const RECIPE_LIMITS = { letters: 40_000, lines: 600, lineLength: 3000 } as const;
 
 /** What each line of the text was taken for; every line that is not blank has its place. */
-export type LineRole = 'title' | 'heading' | 'yield' | 'ingredient' | 'step' | 'note';
+type LineRole = 'title' | 'heading' | 'yield' | 'ingredient' | 'step' | 'note';
 
 export interface SourceLine {
   /** Counted from 1, as in the text. */

@@ -20,7 +20,7 @@ export const createFormulaSchema = z.union([
     name: formulaSchema.shape.name.optional(),
   }),
 ]);
-export type CreateFormula = z.infer<typeof createFormulaSchema>;
+type CreateFormula = z.infer<typeof createFormulaSchema>;
 
 /** A formula file as its text: the server reads it, so that what is refused is refused in one place. */
 export const importFormulaSchema = z.strictObject({ requestId, file: z.string().max(480_000) });
@@ -58,9 +58,9 @@ export const startBakeSchema = z.strictObject({
   revision: z.number().int().min(1).max(1_000_000_000),
   batch: batchRequestSchema,
 });
-export type StartBake = z.infer<typeof startBakeSchema>;
+type StartBake = z.infer<typeof startBakeSchema>;
 
-export const tapSchema = z.strictObject({
+const tapSchema = z.strictObject({
   eventId: z.uuid(),
   /** How long the tap waited to be sent: also over a holiday; beyond some years a clock is wrong. */
   agoMs: z.number().min(0).max(157_680_000_000),

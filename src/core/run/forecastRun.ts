@@ -1,7 +1,7 @@
 import type { Consistency } from '../consistency/consistency';
 import { bakedVolume } from '../fermentation/spring';
 import { riseCurve, type RiseCurve } from '../fermentation/riseCurve';
-import { checkBake, type BakeQuestion, type BakeRun } from '../heat/bake';
+import { checkBake, type BakeQuestion, type BakeSimulation } from '../heat/bake';
 import { bakeForecast, type BakeForecast, type Progress } from '../heat/forecast';
 import { preheat, type Preheat } from '../heat/preheat';
 import { newPhase } from '../heat/programme';
@@ -70,7 +70,7 @@ export const bodyToDraw = (
   question: BakeQuestion,
   rise: RiseCurve,
   consistency: RunFeel,
-  { body, crustMm }: Pick<BakeRun, 'body' | 'crustMm'>,
+  { body, crustMm }: Pick<BakeSimulation, 'body' | 'crustMm'>,
 ): Omit<SliceSources, 'brownTop' | 'brownBase' | 'setChance'> => ({
   shape: question.piece.shape,
   widthM: body.acrossM,
@@ -117,7 +117,7 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
     bakeProblem: null,
     preheat: heated?.ok ? heated.value : null,
     slice: sliceOf({
-      ...bodyToDraw(question, rise.value, feel, bake.value.run),
+      ...bodyToDraw(question, rise.value, feel, bake.value.simulation),
       brownTop: bake.value.brownTop.value,
       brownBase: bake.value.brownBase.value,
       setChance: bake.value.setChance,

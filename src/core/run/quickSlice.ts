@@ -1,6 +1,6 @@
 import { riseCurve, type RiseQuestion } from '../fermentation/riseCurve';
 import type { Formula } from '../formula/formula';
-import { bakeRun, CENTRAL_DRAW } from '../heat/bake';
+import { simulateBake, CENTRAL_DRAW } from '../heat/bake';
 import { heatingEndS, uncovered } from '../heat/forecast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { formulaAnswers } from '../notices/formulaAnswers';
@@ -41,7 +41,7 @@ const MOST_HEAT_S = 4 * 3600;
 /**
  * The slice alone, from the central rise and one bake on the coarse grid: for a list's small marks, some 20 ms a formula. Differs from
  * the full forecast's slice by the grid's few percent; a crumb counts as set or not, nothing between.
- * @returns null where nothing is baked, where it is in the heat for more than four hours, or a limit of {@link riseCurve} or {@link bakeRun} is passed
+ * @returns null where nothing is baked, where it is in the heat for more than four hours, or a limit of {@link riseCurve} or {@link simulateBake} is passed
  */
 export function quickSlice({ rise: riseQuestion, bake, feel }: SliceQuestion): SliceFigures | null {
   const rise = riseCurve(riseQuestion);
@@ -50,7 +50,7 @@ export function quickSlice({ rise: riseQuestion, bake, feel }: SliceQuestion): S
   if (!question) return null;
   if (heatingEndS(question) > MOST_HEAT_S) return null;
   const last = question.phases.findLastIndex((phase) => phase.kind !== 'rack');
-  const baked = bakeRun(
+  const baked = simulateBake(
     // the drawing shows the rim of what is topped
     uncovered({ ...question, phases: question.phases.slice(0, last + 1) }),
     CENTRAL_DRAW,

@@ -40,7 +40,7 @@ export const ORDINARY_KITCHEN: RunKitchen = {
   fryer: ORDINARY_OVENS.fryer,
 };
 
-export type Stretch = 'before' | 'rise' | 'heat' | 'cool' | 'beside';
+type Stretch = 'before' | 'rise' | 'heat' | 'cool' | 'beside';
 
 /** A step with its place on the one clock; 0 is when the first begins. */
 export interface TimedStep {
@@ -61,7 +61,7 @@ export interface Run {
   readonly bake: RunBake | null;
   readonly endS: number;
 }
-export interface RunBake {
+interface RunBake {
   readonly fromS: number;
   readonly matter: CrumbMatter;
   readonly shape: Shape;

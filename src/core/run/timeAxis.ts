@@ -1,5 +1,5 @@
 /** A stretch of the day that is drawn shorter than it is, with a mark: nobody needs to see all of a night in the fridge. */
-export interface AxisPart {
+interface AxisPart {
   readonly fromS: number;
   readonly toS: number;
   /** Shares of the axis, 0 ... 1. */

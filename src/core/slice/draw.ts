@@ -2,7 +2,7 @@ import { normalAbove } from '../numeric/draws';
 import { seededRandom } from '../numeric/seededRandom';
 import type { SliceFigures } from './slice';
 
-export interface Pore {
+interface Pore {
   readonly x: number;
   readonly y: number;
   /** Half axes, mm, and how far it leans, degrees. */

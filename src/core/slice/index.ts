@@ -1,2 +1,2 @@
-export { drawSlice, type Pore, type SliceDrawing } from './draw';
-export { crustRgb, sliceOf, standsOverWidth, type SliceFigures } from './slice';
+export { drawSlice } from './draw';
+export { crustRgb, type SliceFigures } from './slice';

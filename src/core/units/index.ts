@@ -7,5 +7,4 @@ export {
   formatDurationRange,
   parseDurationRangeS,
   parseDurationS,
-  type DurationRange,
 } from './duration';

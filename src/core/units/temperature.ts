@@ -4,7 +4,7 @@ import { formatDecimal, parseDecimal } from './decimal';
 export type TemperatureUnit = 'C' | 'F';
 
 export const fahrenheitToCelsius = (tempF: number): number => ((tempF - 32) * 5) / 9;
-export const celsiusToFahrenheit = (tempC: number): number => (tempC * 9) / 5 + 32;
+const celsiusToFahrenheit = (tempC: number): number => (tempC * 9) / 5 + 32;
 
 /** Reads "230", "230 C", "230°C", "445 F"; a bare number is in the reader's unit. @returns °C */
 export function parseTemperatureC(text: string, bareUnit: TemperatureUnit): Result<number> {

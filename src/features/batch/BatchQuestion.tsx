@@ -175,7 +175,7 @@ function ByWhatIsThere(props: BatchQuestionProps) {
           value={query.line}
           options={lines.map((line) => ({ value: line.id, label: nameOf(line.ingredientId) }))}
           onChange={(line) => onChange({ line })}
-          className="min-h-12 w-full border-edge bg-sheet px-2 text-lg"
+          className="min-h-12 w-full border-edge bg-surface px-2 text-lg"
         />
       </Ask>
       <AskCell

@@ -3,7 +3,7 @@ import { parseAsFloat, parseAsString, parseAsStringLiteral, useQueryStates } fro
 import type { BatchRequest } from '@/core/batch';
 import { allLines, type Formula } from '@/core/formula';
 
-export const MODES = ['pieces', 'factor', 'fixed'] as const;
+const MODES = ['pieces', 'factor', 'fixed'] as const;
 
 /** The question a batch answers, saved in the address: a link to it is a link to that very batch. */
 export function useBatchQuery(formula: Formula) {

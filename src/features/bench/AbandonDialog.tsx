@@ -32,7 +32,7 @@ export function AbandonDialog({ open, onOpenChange, tap }: AbandonDialogProps) {
         value={why}
         onChange={(event) => setWhy(event.currentTarget.value)}
         placeholder="What went wrong"
-        className="w-full rounded-lg border border-edge bg-sheet p-3 text-xl"
+        className="w-full rounded-lg border border-edge bg-surface p-3 text-xl"
       />
       {reason && (
         <p role="alert" className="text-alarm">

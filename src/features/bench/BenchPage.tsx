@@ -16,7 +16,7 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
 import { STEP_WORD } from '../wording/words';
-import { loadFelt } from './FeelMark';
+import { loadFelt } from './FeelButton';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { useBench, type Bench } from './useBench';
@@ -116,7 +116,7 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
         <button
           type="button"
           onClick={() => void setView('weigh')}
-          className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg border border-edge bg-sheet px-4 text-left text-lg"
+          className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg border border-edge bg-surface px-4 text-left text-lg"
         >
           <strong className="whitespace-nowrap">Not in yet:</strong>
           <span className="truncate">{[...open.now, ...open.later].map((line) => line.name).join(', ')}</span>
@@ -177,7 +177,7 @@ function RunningTimers({ bake, bench, nowMs, except, onGo }: RunningTimersProps)
               onClick={() => onGo(step.id)}
               className={cx(
                 'flex min-h-14 w-full items-center justify-between gap-4 rounded-xl px-4 text-left text-lg',
-                left < 0 ? 'bg-alarm text-sheet' : 'bg-now text-now-ink',
+                left < 0 ? 'bg-alarm text-surface' : 'bg-now text-now-ink',
               )}
             >
               <span>
@@ -291,7 +291,7 @@ function BenchTabs({ bake, bench: { state }, view, onView }: BenchTabsProps) {
     <div
       role="tablist"
       aria-label="Parts of the bake"
-      className="mb-4 grid grid-cols-3 gap-1 rounded-xl border border-edge bg-sheet p-1"
+      className="mb-4 grid grid-cols-3 gap-1 rounded-xl border border-edge bg-surface p-1"
     >
       {tabs.map((tab) => (
         <button
@@ -302,7 +302,7 @@ function BenchTabs({ bake, bench: { state }, view, onView }: BenchTabsProps) {
           onClick={() => onView(tab.value)}
           className={cx(
             'min-h-12 rounded-lg text-lg font-semibold',
-            view === tab.value ? 'bg-ink text-sheet' : 'text-soft',
+            view === tab.value ? 'bg-ink text-surface' : 'text-soft',
           )}
         >
           {tab.word} <span className="font-normal opacity-80">{tab.count}</span>

@@ -50,7 +50,7 @@ export function NoteDialog({ open, onOpenChange, tap }: NoteDialogProps) {
             setReason(null);
           }}
           placeholder="Stiffer than last week. Smells of apples. Oven at 172 by the thermometer."
-          className="w-full rounded-lg border border-edge bg-sheet p-3 text-xl"
+          className="w-full rounded-lg border border-edge bg-surface p-3 text-xl"
         />
         {reason && (
           <p role="alert" className="text-alarm">

@@ -9,7 +9,7 @@ import { cx } from '@/ui/cx';
 import { useSteady } from '@/ui/useSteady';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { STEP_WORD } from '../wording/words';
-import { FeelMark } from './FeelMark';
+import { FeelButton } from './FeelButton';
 import { RiseMarks } from './RiseMarks';
 import type { Bench } from './useBench';
 import { useNow } from '../clock/useNow';
@@ -100,7 +100,7 @@ function StepLine({ step, number, bench, nowMs, current, onChoose }: StepLinePro
         <span
           className={cx(
             'flex size-7 shrink-0 items-center justify-center rounded-full border-2 text-sm font-semibold',
-            done ? 'border-ink bg-ink text-sheet' : 'border-edge',
+            done ? 'border-ink bg-ink text-surface' : 'border-edge',
           )}
         >
           {done ? <Check size={18} strokeWidth={3} aria-label="done" /> : number}
@@ -273,7 +273,7 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
       )}
       {!done && (
         <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
-          <FeelMark step={step} bench={bench} />
+          <FeelButton step={step} bench={bench} />
           <RiseMarks step={step} bench={bench} />
         </div>
       )}

@@ -125,7 +125,7 @@ function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
           aria-hidden
           className={cx(
             'flex size-7 shrink-0 items-center justify-center rounded-full border-2',
-            weighed ? 'border-ink bg-ink text-sheet' : 'border-edge',
+            weighed ? 'border-ink bg-ink text-surface' : 'border-edge',
           )}
         >
           {weighed && <Check size={18} strokeWidth={3} />}

@@ -8,7 +8,7 @@ import { refusalOf, tapsBody, type WaitingTap as WaitingBody } from '../queue/ro
 import { wordTap } from '../wording/taps';
 
 /** A tap waiting for the server, with the moment it was made by this device's clock. */
-export interface WaitingTap {
+interface WaitingTap {
   readonly eventId: string;
   readonly madeAtMs: number;
   readonly action: BakeAction;

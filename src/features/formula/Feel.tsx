@@ -67,7 +67,7 @@ export function Feel({ consistency }: { consistency: Consistency }) {
           style={{ left: `${placeOf(rested.s)}%` }}
         />
         <span
-          className="absolute top-0.5 size-3 -translate-x-1/2 rounded-full border-2 border-ink bg-sheet"
+          className="absolute top-0.5 size-3 -translate-x-1/2 rounded-full border-2 border-ink bg-surface"
           style={{ left: `${placeOf(now.s)}%` }}
         />
       </div>
@@ -81,7 +81,7 @@ export function Feel({ consistency }: { consistency: Consistency }) {
       <p className="mt-2 text-sm">
         <span
           aria-hidden
-          className="mr-1.5 inline-block size-2.5 rounded-full border-2 border-ink bg-sheet"
+          className="mr-1.5 inline-block size-2.5 rounded-full border-2 border-ink bg-surface"
         />
         At the end of mixing: <strong data-testid="band-now">{BAND_WORD[now.band].name.toLowerCase()}</strong>
       </p>

@@ -11,7 +11,7 @@ import { Answers } from './Answers';
 import { AnswerStrip } from './AnswerStrip';
 import { loadDoughTemperature } from './DoughTemperature';
 import { loadIngredientSearch } from './IngredientPicker';
-import { IngredientSheet } from './IngredientSheet';
+import { SheetLines } from './SheetLines';
 import { SheetHead } from './SheetHead';
 import { loadToolDialog } from './tools/Tools';
 import { useFormulaDeeds } from './useFormulaDeeds';
@@ -67,7 +67,7 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
         <AnswerStrip />
         <div className="min-w-0">
           <section aria-label="What goes in" className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
-            <IngredientSheet />
+            <SheetLines />
           </section>
           <MethodEditor />
           <RunSection formulaId={loaded.id} />
@@ -107,7 +107,7 @@ function SheetNotes({ loaded, sheet, trouble, onCopy }: SheetNotesProps) {
         />
       )}
       {sheet.broughtBack && sheet.save.kind !== 'conflict' && (
-        <p role="status" className="mb-3 rounded border border-edge bg-sheet px-3 py-2 text-sm">
+        <p role="status" className="mb-3 rounded border border-edge bg-surface px-3 py-2 text-sm">
           What had not been saved when this page was last closed is back on the sheet. Undo takes it away
           again.
         </p>
@@ -142,7 +142,7 @@ function About() {
         placeholder="What it is for, who asked for it, what to watch."
         onChange={(event) => edit({ type: 'setAbout', about: event.currentTarget.value }, 'about')}
         onBlur={settle}
-        className="mt-1 w-full rounded-md border border-rule bg-sheet p-3"
+        className="mt-1 w-full rounded-md border border-rule bg-surface p-3"
       />
     </section>
   );

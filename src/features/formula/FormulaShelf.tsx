@@ -21,7 +21,7 @@ const SlicePicture = dynamic(() => import('../run/SlicePicture').then((module) =
 const NewFormula = dynamic(() => import('./NewFormula').then((module) => module.NewFormula), { ssr: false });
 
 /** One formula on the shelf, with the figures a dough is known by. Made by the server. */
-export interface ShelfCard {
+interface ShelfCard {
   readonly id: string;
   readonly name: string;
   readonly style: Style;
@@ -33,7 +33,7 @@ export interface ShelfCard {
 }
 
 /** What of the shelf is asked for, as it stands in the address. */
-export interface ShelfQuery {
+interface ShelfQuery {
   readonly find: string;
   readonly style: Style | null;
   readonly archive: boolean;
@@ -49,10 +49,10 @@ interface FormulaShelfProps {
   further: boolean;
 }
 
-/** So few pores that a mark stays a mark. */
+/** So few pores that a small picture stays clear. */
 const MARK_PORES = 70;
 
-function Card({ card, mark }: { card: ShelfCard; mark: SliceFigures | null }) {
+function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) {
   const time = useKitchenTime();
   const flours = card.flours.map(({ name }) => name.toLowerCase().replace(/ (flour|starch)$/, ''));
   return (
@@ -62,9 +62,9 @@ function Card({ card, mark }: { card: ShelfCard; mark: SliceFigures | null }) {
         <span className="flex items-start justify-between gap-3">
           <h2 className="mt-0.5 text-lg leading-snug">{card.name}</h2>
           <span aria-hidden className="h-12 w-20 shrink-0">
-            {mark && (
+            {slice && (
               <SlicePicture
-                slice={mark}
+                slice={slice}
                 mostPores={MARK_PORES}
                 label={`The slice to expect of ${card.name}`}
                 className="h-full w-full"
@@ -169,7 +169,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
               value={style ?? ''}
               onChange={(value) => go({ style: value })}
               options={STYLE_OPTIONS}
-              className="min-h-10 border-edge bg-sheet px-2"
+              className="min-h-10 border-edge bg-surface px-2"
             />
           </>
         )}
@@ -196,7 +196,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
       ) : (
         <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3" aria-busy={searching}>
           {cards.map((card) => (
-            <Card key={card.id} card={card} mark={slices[card.id] ?? null} />
+            <Card key={card.id} card={card} slice={slices[card.id] ?? null} />
           ))}
         </ul>
       )}

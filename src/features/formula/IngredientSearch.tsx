@@ -11,7 +11,7 @@ import {
 } from '@/core/ingredients';
 import { useBook, useStoredEntries } from '../book/BookProvider';
 import { ROLE_WORD } from '../wording/words';
-import { RoleMark } from './RoleMark';
+import { RoleDot } from './RoleDot';
 
 interface IngredientSearchProps {
   beside: RefObject<HTMLButtonElement | null>;
@@ -53,7 +53,7 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
             event.preventDefault();
             if (!picked.current) beside.current?.focus();
           }}
-          className="z-50 w-[min(24rem,calc(100vw-1rem))] rounded-md border border-edge bg-sheet shadow-lg"
+          className="z-50 w-[min(24rem,calc(100vw-1rem))] rounded-md border border-edge bg-surface shadow-lg"
         >
           <Command label={label} shouldFilter={false} loop>
             <Command.Input
@@ -78,7 +78,7 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
                   }}
                   className="flex min-h-9 cursor-pointer items-center gap-2 rounded px-2 text-sm data-[selected=true]:bg-well"
                 >
-                  <RoleMark role={ingredient.roles[0]} />
+                  <RoleDot role={ingredient.roles[0]} />
                   <span className="min-w-0 font-medium">
                     {ingredient.name}
                     {ingredient.madeOf && isFlourBase(ingredient) && (

@@ -13,7 +13,7 @@ import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { IngredientPicker } from './IngredientPicker';
 import { quantitiesComing, readQuantity } from '../quantities/readQuantity';
-import { roleColor } from './RoleMark';
+import { roleColor } from './RoleDot';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { ROLE_WORD } from '../wording/words';
 

@@ -55,7 +55,7 @@ export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange
             setName(event.currentTarget.value);
             setReason(null);
           }}
-          className="mt-1 w-full rounded-md border border-edge bg-sheet px-3 py-2 text-lg"
+          className="mt-1 w-full rounded-md border border-edge bg-surface px-3 py-2 text-lg"
         />
         {reason && (
           <p id="new-name-why" role="alert" className="mt-1 text-sm text-alarm">

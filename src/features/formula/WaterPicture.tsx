@@ -6,7 +6,7 @@ import { formatDuration } from '@/core/units';
 import { Segmented } from '@/ui/Segmented';
 import { useBook } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
-import { roleColor } from './RoleMark';
+import { roleColor } from './RoleDot';
 
 interface Part {
   readonly key: string;
@@ -42,7 +42,7 @@ function Trough({ word, parts, wholeG }: { word: string; parts: readonly Part[];
           <span
             key={key}
             style={{ width: `${(100 * waterG) / wholeG}%`, background: color }}
-            className="border-r border-sheet last:border-0"
+            className="border-r border-surface last:border-0"
           />
         ))}
       </div>
@@ -114,7 +114,7 @@ export function WaterPicture({ totals, balance }: { totals: FormulaTotals; balan
                 balance.thirsts.map(({ ingredientId }, index) => part(ingredientId, state.heldG[index] ?? 0)),
                 allG,
               ),
-              { key: 'free', name: 'free', color: 'var(--sheet)', waterG: state.freeG },
+              { key: 'free', name: 'free', color: 'var(--surface)', waterG: state.freeG },
             ]}
           />
           <p className="mt-1 text-sm" data-testid="free-water">

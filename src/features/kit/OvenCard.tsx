@@ -1,5 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { KIT_LIMITS, type KitOven } from '@/core/kit';
 import { IconButton } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
@@ -8,6 +9,10 @@ import { useUnits } from '../preferences/PreferencesProvider';
 import { NameCell } from './KitRow';
 import { OvenOffset } from './OvenOffset';
 import { OvenReadings } from './OvenReadings';
+
+const OffsetChart = dynamic(() => import('./OffsetChart').then((module) => module.OffsetChart), {
+  ssr: false,
+});
 
 const KINDS = [
   { value: 'static', label: 'top and bottom heat' },
@@ -74,6 +79,7 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
           onChange={(heatUpMin) => onChange({ ...oven, heatUpMin })}
         />
         <OvenOffset oven={oven} roomC={roomC} onForget={() => onChange({ ...oven, fitted: null })} />
+        {oven.readings.length > 0 && !oven.fitted && <OffsetChart oven={oven} roomC={roomC} />}
         <OvenReadings
           readings={oven.readings}
           onChange={(readings) => onChange({ ...oven, readings: [...readings] })}

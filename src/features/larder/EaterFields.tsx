@@ -18,7 +18,7 @@ export function EaterFields({ fixed }: { fixed: readonly Allergen[] }) {
         value={gluten.value}
         options={GLUTEN_RISKS.map((value) => ({ value, label: GLUTEN_WORD[value] }))}
         onChange={gluten.onChange}
-        className="mt-1 border-edge bg-sheet"
+        className="mt-1 border-edge bg-surface"
       />
       <div className="mt-1 flex flex-wrap gap-x-4">
         {ALLERGENS.map((allergen) => (

@@ -20,14 +20,14 @@ export function EntryNames() {
           value={family.value}
           options={FAMILIES.map((value) => ({ value, label: FAMILY_WORD[value] }))}
           onChange={family.onChange}
-          className="border-edge bg-sheet"
+          className="border-edge bg-surface"
         />
         <Choice
           label="What it is in the dough"
           value={roles.value[0]}
           options={ROLES.map((value) => ({ value, label: ROLE_WORD[value] }))}
           onChange={(role) => roles.onChange([role])}
-          className="border-edge bg-sheet"
+          className="border-edge bg-surface"
         />
       </div>
     </>

@@ -6,7 +6,7 @@ import { formatDecimal } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useStoredEntries, useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
-import { RoleMark } from '../formula/RoleMark';
+import { RoleDot } from '../formula/RoleDot';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
 import { FeltFigure } from './FeltFigure';
@@ -41,7 +41,7 @@ export function IngredientCard({
       <div className="flex flex-wrap items-start justify-between gap-3">
         <div>
           <p className="flex items-center gap-2 text-sm text-soft">
-            <RoleMark role={ingredient.roles[0]} />
+            <RoleDot role={ingredient.roles[0]} />
             {FAMILY_WORD[ingredient.family]} · {ingredient.roles.map((role) => ROLE_WORD[role]).join(', ')}
           </p>
           <h2 className="text-2xl">{ingredient.name}</h2>

@@ -10,7 +10,7 @@ import { cx } from '@/ui/cx';
 import { Menu } from '@/ui/Menu';
 import { useAwake } from '@/ui/useAwake';
 import { useBook, useStoredEntries } from '../book/BookProvider';
-import { RoleMark } from '../formula/RoleMark';
+import { RoleDot } from '../formula/RoleDot';
 import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
 import { useAbsorption } from './FeltFigure';
 import { IngredientCard } from './IngredientCard';
@@ -189,7 +189,7 @@ function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLoo
                 ingredient.id === look?.id && 'bg-well font-semibold',
               )}
             >
-              <RoleMark role={ingredient.roles[0]} />
+              <RoleDot role={ingredient.roles[0]} />
               <span className="min-w-0 flex-1">{ingredient.name}</span>
               <span className="text-xs text-soft">
                 {away.has(ingredient.id)

@@ -23,7 +23,7 @@ export function TextField<V extends FieldValues>({ name, word, hint, maxLength =
         {...field}
         maxLength={maxLength}
         autoComplete="off"
-        className="mt-0.5 min-h-10 w-full rounded border border-edge bg-sheet px-3"
+        className="mt-0.5 min-h-10 w-full rounded border border-edge bg-surface px-3"
       />
     </div>
   );

@@ -4,7 +4,7 @@ import { formatDecimal } from '@/core/units';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { AGAIN_WORD } from '../wording/words';
-import { ScoreMarks } from './ScoreMarks';
+import { Scores } from './Scores';
 
 /** A line of the logbook, as the server lists it. */
 export interface LogbookLine extends Card {
@@ -40,7 +40,7 @@ export function BakeCard({ line }: { line: LogbookLine }) {
           <span className="mt-0.5 block text-xs text-soft">Again? {AGAIN_WORD[line.again]}</span>
         )}
       </span>
-      {line.scores && <ScoreMarks scores={line.scores} />}
+      {line.scores && <Scores scores={line.scores} />}
     </Link>
   );
 }

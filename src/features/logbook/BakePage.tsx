@@ -15,7 +15,7 @@ import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
 import { AGAIN_WORD, wordPercent } from '../wording/words';
 import { PlannedActual } from './PlannedActual';
-import { ScoreMarks } from './ScoreMarks';
+import { Scores } from './Scores';
 import { TimeLog } from './TimeLog';
 
 const CorrectionDialog = dynamic(
@@ -24,6 +24,7 @@ const CorrectionDialog = dynamic(
     ssr: false,
   },
 );
+const RiseChart = dynamic(() => import('./RiseChart').then((module) => module.RiseChart), { ssr: false });
 const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => module.NoteDialog), {
   ssr: false,
 });
@@ -50,7 +51,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
         </p>
       )}
       {state.endedAtMs === null && (
-        <p className="mb-4 rounded border border-edge bg-sheet px-3 py-2">
+        <p className="mb-4 rounded border border-edge bg-surface px-3 py-2">
           This bake is still under way.{' '}
           <Link href={`/bench/${bake.id}`} className="text-link underline">
             To the bench
@@ -66,6 +67,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
               <p className="mt-1">{state.abandoned.reason || 'No reason was noted.'}</p>
             </section>
           )}
+          <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} />
         </div>
         <PlannedAndWeighed bake={bake} state={state} />
@@ -201,7 +203,7 @@ function OutcomeView({
         ))}
       </dl>
       <div className="mt-4">
-        <ScoreMarks scores={outcome.scores} large />
+        <Scores scores={outcome.scores} large />
       </div>
       {outcome.again && (
         <p className="mt-4">

@@ -1,5 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
@@ -10,8 +11,10 @@ import { FindField } from '@/ui/FindField';
 import { AGAIN_WORD } from '../wording/words';
 import { BakeCard, type LogbookLine } from './BakeCard';
 
+const ScoreChart = dynamic(() => import('./ScoreChart').then((module) => module.ScoreChart), { ssr: false });
+
 /** What of the logbook is asked for, as it stands in the address. */
-export interface LogbookQuery {
+interface LogbookQuery {
   readonly find: string;
   readonly again: LogbookLine['again'] | 'givenUp';
   /** Only of this formula. */
@@ -60,7 +63,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
           value={again ?? ''}
           onChange={(value) => go({ again: value })}
           options={AGAIN_OPTIONS}
-          className="min-h-10 border-edge bg-sheet px-2"
+          className="min-h-10 border-edge bg-surface px-2"
         />
       </div>
       {formula && (
@@ -72,6 +75,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
           </Link>
         </p>
       )}
+      {formula && <ScoreChart lines={lines} />}
       {lines.length === 0 ? (
         <p className="docket p-6 text-soft">
           {asked || further

@@ -22,7 +22,7 @@ interface OutcomeFormProps {
   onOutcome: (outcome: Outcome) => void;
 }
 
-/** What came out: a few numbers, a few marks, words. Nothing is required but honesty. */
+/** What came out: a few numbers, a few scores, words. Nothing is required but honesty. */
 export function OutcomeForm({
   start = emptyOutcome,
   planned,
@@ -80,7 +80,7 @@ export function OutcomeForm({
           maxLength={2000}
           aria-invalid={!!fault('words')}
           placeholder="The cut, the smell, the next day. What you would change."
-          className="mt-1 w-full rounded-lg border border-edge bg-sheet p-3 text-lg"
+          className="mt-1 w-full rounded-lg border border-edge bg-surface p-3 text-lg"
         />
         {fault('words') && (
           <span role="alert" className="text-alarm">
@@ -115,7 +115,7 @@ function NumberField({ word, unit, hint, reason, inputProps }: NumberFieldProps)
       <label htmlFor={id} className="text-lg font-semibold">
         {word}
       </label>
-      <span className="mt-1 flex items-baseline rounded-lg border border-edge bg-sheet px-3 focus-within:border-link">
+      <span className="mt-1 flex items-baseline rounded-lg border border-edge bg-surface px-3 focus-within:border-link">
         <input
           id={id}
           {...inputProps}
@@ -139,7 +139,7 @@ function NumberField({ word, unit, hint, reason, inputProps }: NumberFieldProps)
   );
 }
 
-/** Marks from one to five, and whether it is worth another time. */
+/** Scores from one to five, and whether it is worth another time. */
 function Judgement({ control }: { control: Control<OutcomeText> }) {
   return (
     <>

@@ -86,7 +86,7 @@ export function useOutcomeDraft(
   const { massUnit, temperatureUnit } = preferences;
   useEffect(() => {
     if (!draftKey) return;
-     
+
     const watching = watch((text) => {
       const body = { text, massUnit, temperatureUnit };
       void queue.put({ id: draftKey, lane: draftKey, what: 'A half-written log', body });

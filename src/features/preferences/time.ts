@@ -1,4 +1,7 @@
 'use client';
+import { TZDate } from '@date-fns/tz';
+import { format } from 'date-fns';
+import { useMemo } from 'react';
 import { usePreferences } from './PreferencesProvider';
 
 export interface KitchenTime {
@@ -9,24 +12,14 @@ export interface KitchenTime {
 }
 
 function kitchenTime(timeZone: string): KitchenTime {
-  const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone });
-  const day = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone,
-  });
-  const year = new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone });
+  const write = (pattern: string) => (ms: number) => format(new TZDate(ms, timeZone), pattern);
   return {
-    clock: (ms) => clock.format(ms),
-    day: (ms) => day.format(ms),
-    dayAndYear: (ms) => `${day.format(ms)} ${year.format(ms)}`,
-    dayAndClock: (ms) => `${day.format(ms)}, ${clock.format(ms)}`,
+    clock: write('HH:mm'),
+    day: write('EEE d MMM'),
+    dayAndYear: write('EEE d MMM yyyy'),
+    dayAndClock: write('EEE d MMM, HH:mm'),
   };
 }
-
-/** Making a format costs more than a hundred uses of it: one for each zone, whoever asks. */
-const byZone = new Map<string, KitchenTime>();
 
 /**
  * Times of day and dates in the kitchen's own zone, so that server and browser write the same and a bake reads the same
@@ -34,9 +27,5 @@ const byZone = new Map<string, KitchenTime>();
  */
 export function useKitchenTime(): KitchenTime {
   const { timeZone } = usePreferences();
-  const known = byZone.get(timeZone);
-  if (known) return known;
-  const made = kitchenTime(timeZone);
-  byZone.set(timeZone, made);
-  return made;
+  return useMemo(() => kitchenTime(timeZone), [timeZone]);
 }

@@ -30,7 +30,7 @@ export function ProbeFit(question: ProbeQuestion) {
         maxLength={MOST_BYTES}
         placeholder={EXAMPLE}
         onChange={(event) => probe.setText(event.currentTarget.value)}
-        className="mt-1 w-full rounded border border-edge bg-sheet p-2 font-mono text-sm"
+        className="mt-1 w-full rounded border border-edge bg-surface p-2 font-mono text-sm"
       />
       <div className="mt-1 flex flex-wrap items-center gap-2">
         <label className="inline-flex min-h-9 items-center gap-2 text-sm">

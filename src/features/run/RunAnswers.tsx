@@ -101,7 +101,7 @@ export function RunAnswers({
               testId="run-set"
               word="Crumb set"
               figure={honestRange(bake.set.low, bake.set.high)}
-              say={`from loading, at ${units.temperature(Math.min(96, bake.run.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bakesS)}`}
+              say={`from loading, at ${units.temperature(Math.min(96, bake.simulation.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bakesS)}`}
             />
             <Answer
               testId="run-cut"
@@ -135,7 +135,7 @@ export function RunAnswers({
           )}
           {topped ? 'Rim' : 'Top'} {colours(bake.brownTop)}, base {colours(bake.brownBase)}. It loses{' '}
           {shares(bake.lost)} % of its weight in the heat, {shares(bake.lostCooled)} % by the time it is cut;
-          the crust is about {formatDecimal(Math.max(0.5, bake.run.crustMm), 0)} mm.
+          the crust is about {formatDecimal(Math.max(0.5, bake.simulation.crustMm), 0)} mm.
           {lidded && bake.holds.low !== null && (
             <>
               {' '}

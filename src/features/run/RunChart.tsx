@@ -101,13 +101,13 @@ export function RunChart({
     bake ? (forecast?.bakedVolume ?? 1) : 1,
   );
   const volumeY = (v: number) => VOLUME.top + VOLUME.height * (1 - (v - 1) / (mostVolume - 1));
-  const hottest = Math.max(120, ...(bake?.run.ovenC ?? []), ...(ghost?.bake?.run.ovenC ?? []));
+  const hottest = Math.max(120, ...(bake?.simulation.ovenC ?? []), ...(ghost?.bake?.simulation.ovenC ?? []));
   const tempY = (t: number) => TEMP.top + TEMP.height * (1 - Math.max(0, t) / hottest);
   const riseEndS = run.bake?.fromS ?? run.endS;
   const riseSeries = rise && { atS: rise.atS, fromS: run.riseFromS };
-  const bakeSeries = bake && run.bake && { atS: bake.run.atS, fromS: run.bake.fromS };
+  const bakeSeries = bake && run.bake && { atS: bake.simulation.atS, fromS: run.bake.fromS };
   const ghostRise = ghost && ghostRun && { atS: ghost.rise.atS, fromS: ghostRun.riseFromS };
-  const ghostBake = ghost?.bake && ghostRun?.bake && { atS: ghost.bake.run.atS, fromS: ghostRun.bake.fromS };
+  const ghostBake = ghost?.bake && ghostRun?.bake && { atS: ghost.bake.simulation.atS, fromS: ghostRun.bake.fromS };
   const text = (
     at: number,
     y: number,
@@ -199,7 +199,7 @@ export function RunChart({
             )}
             {forecast.bake && run.bake && (
               <path
-                d={`M${x(riseEndS)} ${volumeY(rise.end.volume)}L${x(riseEndS + (forecast.bake.run.holdsAtS ?? 900))} ${volumeY(forecast.bakedVolume)}`}
+                d={`M${x(riseEndS)} ${volumeY(rise.end.volume)}L${x(riseEndS + (forecast.bake.simulation.holdsAtS ?? 900))} ${volumeY(forecast.bakedVolume)}`}
                 fill="none"
                 stroke="var(--is-fat)"
                 strokeWidth={2.5}
@@ -237,7 +237,7 @@ export function RunChart({
         {bake && bakeSeries && (
           <>
             <path
-              d={line(x, tempY, bakeSeries, bake.run.ovenC, (run.bake?.fromS ?? 0) + bake.endS)}
+              d={line(x, tempY, bakeSeries, bake.simulation.ovenC, (run.bake?.fromS ?? 0) + bake.endS)}
               fill="none"
               stroke="var(--is-fat)"
               strokeWidth={2}
@@ -248,7 +248,7 @@ export function RunChart({
               opacity={0.16}
             />
             <path
-              d={line(x, tempY, bakeSeries, bake.run.coreC, run.endS)}
+              d={line(x, tempY, bakeSeries, bake.simulation.coreC, run.endS)}
               fill="none"
               stroke="var(--ink)"
               strokeWidth={2.5}
@@ -263,7 +263,7 @@ export function RunChart({
         )}
         {ghostBake && ghost?.bake && (
           <path
-            d={line(x, tempY, ghostBake, ghost.bake.run.coreC, run.endS)}
+            d={line(x, tempY, ghostBake, ghost.bake.simulation.coreC, run.endS)}
             fill="none"
             stroke="var(--ink)"
             strokeWidth={1.5}

@@ -73,20 +73,20 @@ export function StepBlock({
     onStretch(Math.max(60, Math.round(durationS / step_) * step_ + by * step_));
     onSettle();
   };
-  const fill = `color-mix(in oklab, ${STRETCH_FILL[step.stretch]} ${step.timed ? 38 : 20}%, var(--sheet))`;
+  const fill = `color-mix(in oklab, ${STRETCH_FILL[step.stretch]} ${step.timed ? 38 : 20}%, var(--surface))`;
   const hint = `${title}, ${formatDuration(durationS)}${step.timed ? '' : ' (a usual time: none is given)'}`;
   const style = { left: fromX, top, width: wide, height };
   // too narrow to be hit: it is chosen from the list below
   if (wide < 26 && !dragged) {
     return (
-      <li className="absolute border-l-2 border-sheet" style={{ ...style, background: fill }} title={hint}>
+      <li className="absolute border-l-2 border-surface" style={{ ...style, background: fill }} title={hint}>
         <span className="sr-only">{hint}</span>
       </li>
     );
   }
   const held = !beside && (wide >= 64 || dragged);
   return (
-    <li className="absolute flex border-l-2 border-sheet" style={{ ...style, background: fill }}>
+    <li className="absolute flex border-l-2 border-surface" style={{ ...style, background: fill }}>
       <button
         type="button"
         onClick={onChoose}

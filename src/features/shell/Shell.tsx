@@ -22,7 +22,7 @@ import { Tray } from '../queue/Tray';
 import { TimerBell } from '../timers/TimerBell';
 import { UnitSwitches } from './UnitSwitches';
 
-const ShortcutSheet = dynamic(() => import('./ShortcutSheet').then((module) => module.ShortcutSheet), {
+const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog), {
   ssr: false,
 });
 
@@ -72,7 +72,7 @@ export function Shell({ children }: { children: ReactNode }) {
     <>
       <a
         href="#main"
-        className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-sheet focus:p-3"
+        className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-surface focus:p-3"
       >
         Skip to the sheet
       </a>
@@ -83,7 +83,7 @@ export function Shell({ children }: { children: ReactNode }) {
         )}
       >
         <Link href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-2 lg:mr-6">
-          Honest<span className="ml-1 bg-ink px-1.5 text-sheet">Crumb</span>
+          Honest<span className="ml-1 bg-ink px-1.5 text-surface">Crumb</span>
         </Link>
         <Stations path={path} />
         <div className="ml-auto flex items-center gap-1">
@@ -108,7 +108,7 @@ export function Shell({ children }: { children: ReactNode }) {
         {children}
       </main>
       <TimerBell />
-      {help && <ShortcutSheet open={help} onOpenChange={setHelp} />}
+      {help && <ShortcutDialog open={help} onOpenChange={setHelp} />}
     </>
   );
 }

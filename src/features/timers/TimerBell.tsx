@@ -69,7 +69,7 @@ export function TimerBell() {
       {shown.map((timer) => (
         <li
           key={keyOf(timer)}
-          className="flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-sheet px-4 py-3 shadow-lg"
+          className="flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-surface px-4 py-3 shadow-lg"
         >
           <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
           <span className="min-w-48 flex-1">

@@ -23,7 +23,7 @@ export function Asked<V extends string>({
         value={value}
         options={options}
         onChange={onChange}
-        className="min-h-10 w-full border-edge bg-sheet px-2"
+        className="min-h-10 w-full border-edge bg-surface px-2"
       />
     </div>
   );

@@ -3,7 +3,7 @@ import type { Role } from '@/core/ingredients';
 /** The hue of what a thing is in the dough. Never the only sign: its word stands near, or is read out. */
 export const roleColor = (role: Role): string => `var(--is-${role})`;
 
-export function RoleMark({ role }: { role: Role }) {
+export function RoleDot({ role }: { role: Role }) {
   return (
     <span
       aria-hidden

@@ -33,7 +33,7 @@ const GROUPS = [
   },
 ] as const;
 
-export function ShortcutSheet({
+export function ShortcutDialog({
   open,
   onOpenChange,
 }: {

@@ -87,7 +87,7 @@ function useCarryWords() {
 }
 
 /** The left side of the sheet: what goes in, part by part. */
-export const IngredientSheet = memo(function IngredientSheet() {
+export const SheetLines = memo(function SheetLines() {
   const { edit, store } = useSheetActions();
   // the whole order as one word: this draws again when something comes, goes or moves, not when a number changes
   const order = useSheetState((state) =>

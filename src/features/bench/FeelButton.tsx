@@ -14,7 +14,7 @@ const FeltDialog = dynamic(loadFelt, { ssr: false });
 const FELT: ReadonlySet<MethodStep['kind']> = new Set(['mix', 'fold', 'rest', 'bulk', 'divide', 'shape']);
 
 /** What the hand said of the dough in this step, and a chance to say it. */
-export function FeelMark({ step, bench }: { step: MethodStep; bench: Bench }) {
+export function FeelButton({ step, bench }: { step: MethodStep; bench: Bench }) {
   const [open, setOpen] = useState(false);
   if (!FELT.has(step.kind)) return null;
   const felt = bench.state.feelings.find(({ stepId }) => stepId === step.id)?.band ?? null;
