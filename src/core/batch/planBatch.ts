@@ -53,7 +53,7 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
  * the count stays what was asked. Asked otherwise there is at least one piece, and each is lighter by what the bowl keeps.
  *
  * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
- *   `tooSmall` at `factor` when a line leaves 0.01 g ... 1 t
+ *   `tooSmall` at `factor` when a line leaves 0.001 g ... 1 t
  */
 export function planBatch(
   formula: Formula,
