@@ -33,7 +33,8 @@ export function parseQuantity(
   if (plain.ok && context.bareUnitG !== null) return weigh(bare(plain.value), null, context);
   if (/^[-−+]/.test(trimmed)) return refuse('notANumber', 'massG');
   const tokens = tokensOf(trimmed);
-  const start = /^(?:about|ca\.?|approx\.?|circa|~)$/i.test(tokens[0]?.text ?? '') ? 1 : 0;
+  const roughly = /^(?:about|ca|approx|circa|~)$/i.test(tokens[0]?.text ?? '') ? 1 : 0;
+  const start = roughly === 1 && tokens[1]?.text === '.' ? 2 : roughly;
   const phrase = phraseAt(tokens, start);
   if (!phrase) return refuse(/^[\d.,]+$/.test(trimmed) ? 'notANumber' : 'noReading', 'massG');
   const own = new Set(

@@ -44,7 +44,16 @@ function amountFrom(tokens: readonly Token[], at: number): { amount: Amount; nex
   }
   if (word(tokens[next]) === 'of' && /couple|dozen|half|quarter/i.test(tokens[next - 1]?.text ?? ''))
     next += 1;
-  if (/^(?:half|quarter)$/i.test(first.text) && word(tokens[next]) === 'a') next += 1;
+  // "half of a cup"
+  if (/^(?:half|quarter)$/i.test(first.text) && /^an?$/i.test(tokens[next]?.text ?? '')) next += 1;
+  // "two and a half cups"
+  const more = word(tokens[next]) === 'and' && /^an?$/i.test(tokens[next + 1]?.text ?? '');
+  const part =
+    more && /^(?:half|quarter)$/i.test(tokens[next + 2]?.text ?? '') ? tokens[next + 2]?.amount : null;
+  if (part) {
+    amount = { low: amount.low + part.low, high: amount.high + part.high };
+    next += 3;
+  }
   return { amount, next };
 }
 

@@ -39,16 +39,21 @@ type Sized = Readonly<Record<Size, Weight>>;
 interface Counted {
   /** The word that counts it; null: the thing itself is counted ("2 eggs", "1 banana"). */
   readonly unit: 'packet' | 'stick' | 'cube' | 'tin' | 'leaf' | null;
+  /** By size where it is sold by size, and which one is meant where nobody says. */
   readonly weights: (system: MeasureSystem) => Weight | Sized;
+  readonly usual?: Size;
 }
 
-const same = (w: Weight) => () => w;
+const same =
+  <W extends Weight | Sized>(w: W) =>
+  () =>
+    w;
 const eggs = (share: number) => (system: MeasureSystem) => scaled(system === 'us' ? US_EGGS : EU_EGGS, share);
 
 const COUNTED: Readonly<Record<string, readonly Counted[]>> = {
-  'egg-whole': [{ unit: null, weights: eggs(1) }],
-  'egg-white': [{ unit: null, weights: eggs(0.66) }],
-  'egg-yolk': [{ unit: null, weights: eggs(0.34) }],
+  'egg-whole': [{ unit: null, weights: eggs(1), usual: 'large' }],
+  'egg-white': [{ unit: null, weights: eggs(0.66), usual: 'large' }],
+  'egg-yolk': [{ unit: null, weights: eggs(0.34), usual: 'large' }],
   'quail-egg': [{ unit: null, weights: same(weight(9.5, 8, 11)) }],
   'instant-yeast': [{ unit: 'packet', weights: same(weight(7, 7, 8)) }],
   'active-dry-yeast': [{ unit: 'packet', weights: same(weight(7, 7, 8)) }],
@@ -67,12 +72,13 @@ const COUNTED: Readonly<Record<string, readonly Counted[]>> = {
   banana: [
     {
       unit: null,
+      usual: 'medium',
       weights: same({
         small: weight(95, 80, 105),
         medium: weight(115, 100, 130),
         large: weight(135, 120, 155),
         'extra large': weight(155, 140, 180),
-      } as unknown as Weight),
+      }),
     },
   ],
   'mashed-potato': [{ unit: null, weights: same(weight(170, 110, 230)) }],
@@ -92,8 +98,8 @@ export function pieceWeight(
   if (!counted) return null;
   const found = counted.weights(system);
   if ('g' in found) return found;
-  const usual: Size = ingredientId.startsWith('egg') ? 'large' : 'medium';
   if (size) return found[size];
+  const usual = counted.usual ?? 'medium';
   // nobody said which size: from the class below to the class above
   const { g } = found[usual];
   return weight(g, found.medium.lowG, Math.max(found[usual].highG, found.large.highG));
