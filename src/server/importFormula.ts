@@ -1,6 +1,6 @@
 import { readFormulaFile } from '@/core/formats';
 import { allLines, checkFormula, type Formula } from '@/core/formula';
-import { kitchenBook, libraryBook, type StoredEntry } from '@/core/ingredients';
+import { kitchenBook, libraryBook, type StoredEntry, isOwnId } from '@/core/ingredients';
 import type { KitchenEntry } from '@/core/ingredients/kitchenEntrySchema';
 import { findByRequest, findRevision, insertRevision, type SavedRevision } from '@/db/queries/formulas';
 import { insertEntry, lockEntries } from '@/db/queries/ingredients';
@@ -17,7 +17,7 @@ const plainIds = (formula: Formula): Formula => ({
     ...stage,
     lines: stage.lines.map((line) => ({
       ...line,
-      ingredientId: line.ingredientId.startsWith('own-') ? 'own' : line.ingredientId,
+      ingredientId: isOwnId(line.ingredientId) ? 'own' : line.ingredientId,
     })),
   })),
 });

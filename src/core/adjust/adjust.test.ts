@@ -196,3 +196,19 @@ test('too wet: a powder that drinks nothing is no remedy, also where there is no
       problem: { code: 'notSolvable' },
     });
 });
+
+test('what comes of a plant: by what it is, an own ingredient by its name', () => {
+  const under = (avoided: Parameters<typeof fallsUnder>[0]) =>
+    [...libraryBook.values()].filter((each) => fallsUnder(avoided, each)).map(({ id }) => id);
+  expect(under('potato')).toEqual(['potato-flour', 'potato-starch', 'mashed-potato']);
+  expect(under('psyllium')).toEqual(['psyllium-husk', 'psyllium-powder']);
+  expect(under('oats')).toHaveLength(4);
+  // vinegar is called after rice by some, and is none
+  expect(under('rice')).toHaveLength(9);
+  expect(under('rice')).not.toContain('white-vinegar');
+  expect(under('maize')).toEqual(expect.arrayContaining(['polenta', 'glucose-syrup']));
+  const own = (name: string) => ({ ...libraryBook.get('millet-flour')!, id: 'own-x', name, alsoCalled: [] });
+  expect(fallsUnder('rice', own('My rice mix'))).toBe(true);
+  expect(fallsUnder('potato', own('Sweet potato flour'))).toBe(false);
+  expect(fallsUnder('potato', own('Price flour'))).toBe(false);
+});

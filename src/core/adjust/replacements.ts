@@ -1,4 +1,5 @@
 import type { Ingredient } from '../ingredients/ingredient';
+import { comesOf, SOURCE_PLANTS, type SourcePlant } from '../ingredients/sourcePlants';
 
 /** What somebody wants to do without. */
 export const AVOIDED = [
@@ -6,37 +7,13 @@ export const AVOIDED = [
 ] as const; // prettier-ignore
 export type Avoided = (typeof AVOIDED)[number];
 
-const namesOf = ({ name, alsoCalled }: Ingredient): string => [name, ...alsoCalled].join(' · ');
+const isPlant = (avoided: Avoided): avoided is Avoided & SourcePlant =>
+  (SOURCE_PLANTS as readonly string[]).includes(avoided);
 
-/** By what it is called, in the library by its id as well; a baker's own id says nothing. */
-const named = (ingredient: Ingredient, word: RegExp): boolean =>
-  word.test(namesOf(ingredient)) ||
-  (!ingredient.id.startsWith('own-') && word.test(ingredient.id.replaceAll('-', ' ')));
-
-/** Avoided by some though no allergen by law, so that an own ingredient may be without the mark and say so by its name only. */
-const OWN_NAMES: Partial<Record<Avoided, RegExp>> = {
-  maize: /\bmaize\b|\bcorn(?:flour|meal|starch)?\b|\bpolenta\b/i,
-};
-
-/** Does an ingredient fall under it? By allergen where there is one, by name otherwise. */
-export function fallsUnder(avoided: Avoided, ingredient: Ingredient): boolean {
-  switch (avoided) {
-    case 'oats':
-      return named(ingredient, /\boats?\b/i);
-    case 'potato':
-      return named(ingredient, /(?<!sweet[ -])\bpotato(?:es)?\b/i);
-    case 'rice':
-      return named(ingredient, /\brice\b/i);
-    case 'psyllium':
-      return named(ingredient, /\bpsyllium\b|\bispaghula\b/i);
-    case 'xanthan':
-      return named(ingredient, /\bxanthan\b/i);
-    default:
-      return (
-        ingredient.allergens.includes(avoided) || (OWN_NAMES[avoided]?.test(namesOf(ingredient)) ?? false)
-      );
-  }
-}
+/** Does an ingredient fall under it? By what it comes of, or by the allergen where there is one. */
+export const fallsUnder = (avoided: Avoided, ingredient: Ingredient): boolean =>
+  (isPlant(avoided) && comesOf(avoided, ingredient)) ||
+  (ingredient.allergens as readonly string[]).includes(avoided);
 
 /**
  * What stands in for an ingredient, g per g, in the order tried; the first that is not avoided itself is taken. `water` in a

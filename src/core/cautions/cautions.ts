@@ -1,3 +1,5 @@
+import { isOwnId } from '../ingredients/ownId';
+import { comesOf } from '../ingredients/sourcePlants';
 import { allLines, type Formula } from '../formula/formula';
 import { insideFormula } from '../formula/insideFormula';
 import { GLUTEN_GRAINS } from '../ingredients/glutenGrains';
@@ -122,15 +124,12 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
   // an ingredient of the baker's own that carries such a name and says it is free of gluten
   say(
     ids(
-      ({ id, name, gluten }) =>
-        id.startsWith('own-') && gluten !== 'processedWheatStarch' && GLUTEN_NAMES.test(name),
+      ({ id, name, gluten }) => isOwnId(id) && gluten !== 'processedWheatStarch' && GLUTEN_NAMES.test(name),
     ),
     (ingredientIds) => ({ code: 'glutenInName', ingredientIds }),
   );
-  const oats = ids(
-    // by its name: an oat is an oat whatever was stated of its gluten
-    ({ id, name }) => /\boats?\b/i.test(`${name} ${id}`),
-  );
+  // an oat is an oat whatever was stated of its gluten
+  const oats = ids((ingredient) => comesOf('oats', ingredient));
   say(oats, (ingredientIds) => ({ code: 'oats', ingredientIds }));
   say(
     ids(({ id, gluten }) => gluten === 'onlyIfCertified' && !oats.includes(id)),

@@ -1,3 +1,4 @@
+import { isOwnId } from '../ingredients/ownId';
 import { allLines, type Formula } from '../formula/formula';
 
 /** What a format that is not our own cannot carry; said when it is written, not found out when it is read. */
@@ -29,7 +30,7 @@ export function lossesOf(formula: Formula, loses: readonly Loss[]): Loss[] {
           (step) => step.until !== '' || step.tempC !== null || step.minS !== null || step.handsOn,
         );
       case 'ownIngredients':
-        return allLines(formula).some((line) => line.ingredientId.startsWith('own-'));
+        return allLines(formula).some((line) => isOwnId(line.ingredientId));
       case 'measured':
         return allLines(formula).some((line) => line.measured);
       case 'about':

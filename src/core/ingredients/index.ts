@@ -17,3 +17,4 @@ export { bookWith } from './bookWith';
 export { kitchenBook, sparingBook, type StoredEntry } from './kitchenBook';
 export { estimateFromLabel, type Label, type LabelEstimate } from './label';
 export type { BagEntry, BlendEntry, KitchenEntry, OwnEntry } from './kitchenEntrySchema';
+export { isOwnId } from './ownId';

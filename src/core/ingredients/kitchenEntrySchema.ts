@@ -1,10 +1,11 @@
 import * as z from 'zod';
+import { OWN_ID } from './ownId';
 import { plainText } from '../plainTextSchema';
 import { ALLERGENS, ENTRY_LIMITS, FAMILIES, GLUTEN_RISKS, PARTS, ROLES } from './entryLimits';
 
 const number = ({ min, max }: { min: number; max: number }) => z.number().min(min).max(max);
 const ingredientId = z.string().regex(/^[a-z0-9-]{1,60}$/);
-const ownId = z.string().regex(/^own-[a-z0-9-]{1,56}$/);
+const ownId = z.string().regex(OWN_ID);
 const estimate = (limits: { min: number; max: number }) =>
   z.strictObject({ value: number(limits), sd: z.number().min(0).max(limits.max) });
 

@@ -9,7 +9,7 @@ import type { FormulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { Z80 } from '../numeric/normal';
 import { never, ok, refuse, type Result } from '../result';
-import { within } from '../units/decimal';
+import { within, type Bounds } from '../units/decimal';
 
 /** What the dough goes into or is made into. Lengths in cm, inside. */
 export type Vessel =
@@ -36,6 +36,12 @@ export const VESSEL_LIMITS = {
   thickMm: { min: 0.5, max: 80 },
   waterMl: { min: 20, max: 60_000 },
 } as const;
+
+/** Every measure is a length but these. */
+const LIMITS_OF: Readonly<Record<string, Bounds>> = {
+  thickMm: VESSEL_LIMITS.thickMm,
+  waterMl: VESSEL_LIMITS.waterMl,
+};
 
 /** Air beaten and folded into a dough by mixing, share of its volume. */
 const MIXED_IN_AIR = { value: 0.1, sd: 0.04 } as const;
@@ -162,12 +168,7 @@ const INSIDE_TIN = 0.94;
 export function fillVessel(vessel: Vessel, body: DoughBody): Result<VesselFill> {
   for (const [field, value] of Object.entries(vessel)) {
     if (typeof value !== 'number') continue;
-    const limits = field.endsWith('Mm')
-      ? VESSEL_LIMITS.thickMm
-      : field.endsWith('Ml')
-        ? VESSEL_LIMITS.waterMl
-        : VESSEL_LIMITS.lengthCm;
-    const checked = within(value, limits, field);
+    const checked = within(value, LIMITS_OF[field] ?? VESSEL_LIMITS.lengthCm, field);
     if (!checked.ok) return checked;
   }
   if (vessel.kind === 'tin' && (vessel.baseLengthCm ?? 0) > vessel.topLengthCm)

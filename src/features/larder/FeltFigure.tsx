@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { AbsorptionLearnt } from '@/core/consistency';
-import type { BagEntry, Estimate, Ingredient, StoredEntry } from '@/core/ingredients';
+import { isOwnId, type BagEntry, type Estimate, type Ingredient, type StoredEntry } from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -45,7 +45,7 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
     bag?.learntFrom !== undefined && Math.abs((absorption?.gPerG.value ?? 0) - after.value) < 0.005;
   const news = spread(after) !== spread(before);
   // a bag or an ingredient that was measured speaks for itself
-  const may = !ingredient.id.startsWith('own-') && (!bag || bag.learntFrom !== undefined);
+  const may = !isOwnId(ingredient.id) && (!bag || bag.learntFrom !== undefined);
   const entry: BagEntry = {
     kind: 'bag',
     id: ingredient.id,

@@ -17,8 +17,8 @@ interface Wish {
 /** Where in an entry a refusal belongs, in words. */
 const placeOf = (path: string): string => {
   if (/per100g/.test(path)) return 'What is in 100 g: ';
-  if (/name$/.test(path)) return 'Name: ';
-  if (/bag$/.test(path)) return 'Which bag: ';
+  if (path.split('.').at(-1) === 'name') return 'Name: ';
+  if (path.split('.').at(-1) === 'bag') return 'Which bag: ';
   const part = /parts\.(\d+)/.exec(path)?.[1];
   return part === undefined ? '' : `Part ${Number(part) + 1}: `;
 };

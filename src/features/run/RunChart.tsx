@@ -107,7 +107,8 @@ export function RunChart({
   const riseSeries = rise && { atS: rise.atS, fromS: run.riseFromS };
   const bakeSeries = bake && run.bake && { atS: bake.simulation.atS, fromS: run.bake.fromS };
   const ghostRise = ghost && ghostRun && { atS: ghost.rise.atS, fromS: ghostRun.riseFromS };
-  const ghostBake = ghost?.bake && ghostRun?.bake && { atS: ghost.bake.simulation.atS, fromS: ghostRun.bake.fromS };
+  const ghostBake = ghost?.bake &&
+    ghostRun?.bake && { atS: ghost.bake.simulation.atS, fromS: ghostRun.bake.fromS };
   const text = (
     at: number,
     y: number,

@@ -1,17 +1,27 @@
 import { never, type Problem, type ProblemCode } from '@/core/result';
 import { formatDuration, formatMass, formatTemperature } from '@/core/units';
+import { FIELD_UNITS } from './fieldUnits';
 import type { Preferences } from '../preferences/preferences';
 
 type Units = Pick<Preferences, 'massUnit' | 'temperatureUnit'>;
 
-/** A limit in the unit of the field it belongs to, told by the last part of the problem's path. */
+/** The field a problem is about: the last part of its path. */
+const fieldOf = (path: string): string => path.split('.').at(-1) ?? '';
+
+/** A limit in the unit of the field it belongs to. */
 function amount(path: string, value: number, units: Units): string {
-  const field = path.split('.').at(-1) ?? '';
-  if (/Percent$|^percent$/.test(field)) return `${value} %`;
-  if (/G$/.test(field)) return formatMass(value, units.massUnit);
-  if (/C$/.test(field)) return formatTemperature(value, units.temperatureUnit);
-  if (/S$/.test(field)) return formatDuration(value);
-  return String(value);
+  switch (FIELD_UNITS[fieldOf(path)]) {
+    case 'percent':
+      return `${value} %`;
+    case 'mass':
+      return formatMass(value, units.massUnit);
+    case 'temperature':
+      return formatTemperature(value, units.temperatureUnit);
+    case 'duration':
+      return formatDuration(value);
+    default:
+      return String(value);
+  }
 }
 
 const text = (problem: Problem, key: string): string => String(problem.params?.[key] ?? '');
@@ -30,7 +40,7 @@ export function wordProblem(problem: Problem, units: Units): string {
     case 'unknownUnit':
       return `I don’t know the unit “${text(problem, 'unit')}”.`;
     case 'tooSmall':
-      return /massG$/.test(problem.path) && Number(problem.params?.min) < 1
+      return fieldOf(problem.path) === 'massG' && Number(problem.params?.min) < 1
         ? `At least ${limit('min')}. To leave it out, take the line away.`
         : `At least ${limit('min')}.`;
     case 'tooLarge':

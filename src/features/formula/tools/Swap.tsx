@@ -17,7 +17,9 @@ export function Swap({ onDone }: { onDone: () => void }) {
   const [fromId, setFromId] = useState(
     () => onSheet.find((id) => book.get(id)?.roles[0] === 'binder') ?? onSheet[0] ?? '',
   );
-  const [toId, setToId] = useState(fromId.startsWith('psyllium') ? 'xanthan' : 'psyllium-husk');
+  const [toId, setToId] = useState(
+    ['psyllium-husk', 'psyllium-powder'].includes(fromId) ? 'xanthan' : 'psyllium-husk',
+  );
   const from = book.get(fromId);
   // a flour for any flour or starch, anything else for its like
   const alike = [...book.values()]
