@@ -20,7 +20,7 @@ function importsOf({ file, text }: { file: string; text: string }): string[] {
 }
 
 const MAY: Record<string, string[]> = {
-  core: ['core', 'npm:zod', 'npm:papaparse', 'npm:d3-array', 'npm:ml-matrix'],
+  core: ['core', 'npm:zod', 'npm:papaparse', 'npm:d3-array', 'npm:ml-matrix', 'npm:jsonc-parser'],
   ui: ['ui', 'npm:'],
   workers: ['workers', 'core', 'npm:'],
   features: ['features', 'ui', 'workers', 'core', 'npm:'],

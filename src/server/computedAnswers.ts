@@ -59,6 +59,12 @@ export async function computedAnswers<T>(
         answers.set(about, found.answer as T);
         return;
       }
+      // somebody may have computed and stored it while the database was asked
+      const meanwhile = remembered.get(key(each));
+      if (meanwhile) {
+        answers.set(about, meanwhile.answer as T);
+        return;
+      }
       const answer = await underWay.get(key(each), gone, async (nobody) => {
         const computed = await compute(nobody);
         remembered.set(key(each), { answer: computed });

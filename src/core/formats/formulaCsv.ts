@@ -5,7 +5,7 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import { isPlain } from '../plainText';
 import { matchIngredient } from '../recipe/match';
 import type { IngredientLine } from '../recipe/readLine';
-import type { RecipePart, RecipeReading, SourceLine } from '../recipe/readRecipe';
+import type { RecipeReading, SourceLine } from '../recipe/readRecipe';
 import { ok, refuse, type Result } from '../result';
 import { parseDecimal, within } from '../units/decimal';
 import { FILE_LIMITS } from './readJson';
@@ -78,7 +78,9 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
   const bare = text.replace(/^\uFEFF/, '');
   if (bare.trim() === '') return refuse('required', 'file');
   if (bare.split('\n').length > FILE_LIMITS.rows) return refuse('tooMany', 'file', { max: FILE_LIMITS.rows });
-  const parsed = papa.parse(bare, { skipEmptyLines: 'greedy' });
+  // what parts the cells is seen in rows that hold some; blank rows are counted, so that a row's number is the one a spreadsheet shows
+  const { delimiter } = papa.parse(bare, { skipEmptyLines: 'greedy', preview: 20 }).meta;
+  const parsed = papa.parse(bare, { delimiter });
   const broken = parsed.errors.find(({ code }) => code === 'MissingQuotes' || code === 'InvalidQuotes');
   if (broken) return refuse('notText', `row.${(broken.row ?? 0) + 1}`);
   const [head = [], ...rows] = parsed.data;
@@ -93,8 +95,8 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
     const number = index + 2;
     const cell: Partial<Record<(typeof COLUMNS)[number], string>> = {};
     if (row.length > MOST_COLUMNS) return refuse('tooMany', `row.${number}`, { max: MOST_COLUMNS });
-    for (const [at, column] of columns.entries()) {
-      const whole = row[at] ?? '';
+    for (const [at, whole] of row.entries()) {
+      const column = columns[at] ?? null;
       if (whole.length > 400) return refuse('tooLong', `row.${number}.${column ?? at + 1}`, { max: 400 });
       const raw = whole.trim();
       if (RUNS.test(whole) && !/^[+-]?[\d.,]+$/.test(raw))
@@ -102,8 +104,9 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
       if (!isPlain(raw, false)) return refuse('control', `row.${number}.${column ?? at + 1}`);
       if (column) cell[column] = fromText(raw);
     }
-    if (Object.values(cell).every((value) => value === '')) continue;
-    const grams = parseDecimal((cell.grams ?? '').replace(/\s*g$/i, ''));
+    if (row.every((whole) => whole.trim() === '')) continue;
+    const gramsText = (cell.grams ?? '').replace(/\s*g$/i, '');
+    const grams = parseDecimal(gramsText);
     if (!grams.ok) return refuse(grams.problem.code, `row.${number}.grams`);
     const inRange = within(grams.value, FORMULA_LIMITS.lineMassG, `row.${number}.grams`);
     if (!inRange.ok) return inRange;
@@ -120,7 +123,7 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
     const match = known
       ? ({ kind: 'sure', ingredientId: known } as const)
       : matchIngredient(name || (cell.id ?? ''), book);
-    const written = `${cell.grams ?? ''} g`;
+    const written = `${gramsText} g`;
     part.items.push({
       number,
       text: `${written} ${name || (cell.id ?? '')}`,
@@ -137,6 +140,5 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
     lines.push({ number, text: row.join(', '), role: 'ingredient' });
   }
   if (lines.length === 0) return refuse('required', 'file');
-  const kept: RecipePart[] = parts;
-  return ok({ title: null, lines, parts: kept, steps: [], yieldText: null, notes: [], contradictions: [] });
+  return ok({ title: null, lines, parts, steps: [], yieldText: null, notes: [], contradictions: [] });
 }

@@ -1,3 +1,4 @@
+import { parse, type ParseError } from 'jsonc-parser';
 import { ok, refuse, type Result } from '../result';
 
 export const FILE_LIMITS = { letters: 2_000_000, depth: 40, rows: 5000 } as const;
@@ -26,9 +27,10 @@ function placeOf(text: string, at: number): { line: number; column: number } {
 }
 
 /** Where a text stops being JSON: the first place that no value can go on from. */
-function brokenAt(text: string, message: string): { line: number; column: number } {
-  const position = /position (\d+)/.exec(message)?.[1];
-  return placeOf(text, position === undefined ? text.length : Number(position));
+function brokenAt(text: string): { line: number; column: number } {
+  const errors: ParseError[] = [];
+  parse(text, errors, { disallowComments: true });
+  return placeOf(text, errors[0]?.offset ?? text.length);
 }
 
 /**
@@ -42,7 +44,7 @@ export function readJson(text: string): Result<unknown> {
   if (depthOf(bare) > FILE_LIMITS.depth) return refuse('tooDeep', 'file', { max: FILE_LIMITS.depth });
   try {
     return ok(JSON.parse(bare) as unknown);
-  } catch (error) {
-    return refuse('notText', 'file', brokenAt(bare, error instanceof Error ? error.message : ''));
+  } catch {
+    return refuse('notText', 'file', brokenAt(bare));
   }
 }

@@ -131,7 +131,9 @@ export function readRecipeJsonLd(
   const recipe = recipeIn(json.value);
   if (!recipe) return refuse('wrongFormat', '@type');
   const listed = recipe.recipeIngredient ?? recipe.ingredients;
-  const ingredients = (Array.isArray(listed) ? listed : [listed]).map(words).filter(Boolean);
+  const ingredients = (Array.isArray(listed) ? listed : [listed])
+    .map((each) => words(each).replace(/\s*\n\s*/g, ' '))
+    .filter(Boolean);
   if (ingredients.length === 0) return refuse('required', 'recipeIngredient');
   const bad = ingredients.findIndex((line) => !isPlain(line, false));
   if (bad >= 0) return refuse('control', `recipeIngredient.${bad}`);
@@ -142,7 +144,7 @@ export function readRecipeJsonLd(
     words(recipe.name) || 'Recipe without a name',
     '',
     'Ingredients',
-    ...ingredients.map((line) => `- ${line.replace(/\n/g, ' ')}`),
+    ...ingredients.map((line) => `- ${line}`),
     ...(steps.length > 0 ? ['', 'Method', ...steps] : []),
     ...(words(recipe.description) ? ['', 'Notes', words(recipe.description)] : []),
   ].join('\n');
