@@ -231,7 +231,7 @@ test('CSV is read to the gram, part by part, with a question where a name is not
     ['2 g nonsense', ['unknown']],
   ]);
   expect(parts[3]!.items[0]!.note).toBe('=x');
-  const which = csv('ingredient,grams\nrice flour,5');
+  const which = csv('ingredient,grams\npsyllium,5');
   expect(which.ok && which.value.parts[0]!.items[0]).toMatchObject({ ingredientId: null, asks: ['which'] });
   expect(which.ok && which.value.parts[0]!.items[0]!.candidates.length).toBeGreaterThan(1);
   expect(csv(`ingredient,grams${',x'.repeat(58)}\nwater,5${',x'.repeat(58)}`).ok).toBe(true);
