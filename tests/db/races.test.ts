@@ -3,6 +3,9 @@ import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { kitchenBook, type BlendEntry } from '@/core/ingredients';
 import { ORDINARY_KIT } from '@/core/kit';
+import { insertEvents } from '@/db/queries/bakes';
+import { insertEntry } from '@/db/queries/ingredients';
+import { insertKit } from '@/db/queries/kits';
 import { loadBake } from '@/server/bakeRecords';
 import { recordTaps, startBake } from '@/server/bakes';
 import { computedAnswer } from '@/server/computedAnswers';
@@ -175,4 +178,32 @@ test('an answer that many ask for at once is computed once, and stored once', as
     Array.from({ length: AT_ONCE }, () => 7),
   );
   expect([computed, await rows('computed_answer')]).toEqual([1, 1]);
+});
+
+test('where no lock stood before it, each key would still let one through', async () => {
+  const bakeId = await bake();
+  const { pool, kitchen } = here;
+  const savedAt = new Date(here.now().getTime());
+  const passed = async (deed: (index: number) => Promise<unknown>) =>
+    (await Promise.allSettled([deed(0), deed(1)])).map(({ status }) => status).sort();
+  const one = ['fulfilled', 'rejected'];
+  const event = (seq: number, eventId: string) => ({
+    eventId,
+    seq,
+    at: savedAt,
+    action: { type: 'noted', text: 'x' } as const,
+  });
+  const again = randomUUID();
+  expect(await passed((n) => insertEvents(pool, kitchen.id, bakeId, [event(1 + n, again)]))).toEqual(one);
+  expect(await passed(() => insertEvents(pool, kitchen.id, bakeId, [event(9, randomUUID())]))).toEqual(one);
+  const entry = (n: number, version: number, requestId: string) =>
+    insertEntry(pool, {
+      kitchenId: kitchen.id, version, requestId, entry: blend(`own-${n}`, 'white-rice-flour'), away: false, savedAt,
+    }); // prettier-ignore
+  expect(await passed((n) => entry(n, 1, again))).toEqual(one);
+  expect(await passed(() => entry(7, 1, randomUUID()))).toEqual(one);
+  const kit = (version: number, requestId: string) =>
+    insertKit(pool, { kitchenId: kitchen.id, version, requestId, kit: ORDINARY_KIT, savedAt });
+  expect(await passed((n) => kit(1 + n, again))).toEqual(one);
+  expect(await passed(() => kit(5, randomUUID()))).toEqual(one);
 });
