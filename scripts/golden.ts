@@ -2,6 +2,8 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { collectFigures } from '../tests/golden/collect';
 import { differences, flatten, wordDifference, type Figures } from '../tests/golden/compare';
+import { TABLES } from '../tests/golden/tables';
+import { writeDocTable } from './docTable';
 
 const FILE = 'tests/golden/figures.json';
 const stored = await readFile(FILE, 'utf8').then(
@@ -17,6 +19,7 @@ if (process.argv[2] === 'renew') {
     ([path, figure]) => `  ${JSON.stringify(path)}: ${JSON.stringify(figure)}`,
   );
   await writeFile(FILE, `{\n${lines.join(',\n')}\n}\n`);
-  console.log(`${FILE} is written anew.`);
+  for (const [name, table] of Object.entries(TABLES)) await writeDocTable('docs/models.md', name, table(now));
+  console.log(`${FILE} and the tables of docs/models.md are written anew.`);
 }
 process.exit(found.length > 0 && process.argv[2] !== 'renew' ? 1 : 0);
