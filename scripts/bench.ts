@@ -16,9 +16,11 @@ import { readRecipe } from '@/core/recipe';
 import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
 import { benchCore, benchDrag } from './benchRun';
+import { Findings } from './findings';
 import { freshDatabase } from './freshDatabase';
 import { serveBuilt } from './processes';
 
+const found = new Findings(['what', 'found', 'aim']);
 const ROUNDS = 5;
 const ROUND_S = 3;
 
@@ -73,16 +75,12 @@ async function throughput(home: string, databaseUrl: string): Promise<void> {
   await bare.stop();
   const ratio = (to: 'empty' | 'bare') =>
     median(rates.ours.map((rate, index) => rate / (rates[to][index] ?? NaN)));
-  console.log(
-    `formula data (JSON), ${ROUNDS} rounds of ${ROUND_S} s, 16 connections, median of the rounds' ratios`,
+  found.add(
+    'formula data against an empty Next handler with the same SQL',
+    ratio('empty').toFixed(2),
+    '≥ 0.80',
   );
-  console.log(
-    `  against an empty Next handler, same SQL:  ${ratio('empty').toFixed(2)}   (aim at least 0.80)`,
-  );
-  console.log(`  against bare node:http + pg, same SQL:    ${ratio('bare').toFixed(2)}   (for information)`);
-  console.log(
-    `  requests per second: ours ${median(rates.ours).toFixed(0)}, empty ${median(rates.empty).toFixed(0)}, bare ${median(rates.bare).toFixed(0)}`,
-  );
+  found.add('… against bare node:http and pg', ratio('bare').toFixed(2), '–');
 }
 
 interface Keys {
@@ -190,16 +188,16 @@ try {
     await page.request.post('/api/formulas', { data: { requestId: crypto.randomUUID(), formula: big } })
   ).json()) as { id: string };
 
-  console.log('keystroke in Chromium, p50 / p95 ms: figures settled (aim p95 under 50); next frame done');
-  const show = (name: string, { settledMs, frameMs }: Keys) =>
-    console.log(
-      `  ${name.padEnd(22)} ${median(settledMs).toFixed(1)} / ${quantileOf(settledMs, 0.95).toFixed(1)}; ` +
-        `${median(frameMs).toFixed(1)} / ${quantileOf(frameMs, 0.95).toFixed(1)}   (${frameMs.length} keys)`,
-    );
+  const show = (name: string, { settledMs, frameMs }: Keys) => {
+    const both = (ms: readonly number[]) =>
+      `${median(ms).toFixed(0)} / ${quantileOf(ms, 0.95).toFixed(0)} ms`;
+    found.add(`key to settled figures, p50 / p95: ${name}`, both(settledMs), 'p95 < 50 ms');
+    found.add(`key to the end of the next frame, p50 / p95: ${name}`, both(frameMs), '–');
+  };
   const bare = await browser.newPage();
   show('an empty page', await bareKeystrokes(bare));
   await bare.close();
-  show('demo loaf, 14 lines', await keystrokes(page, `${href}`));
+  show('the demo loaf', await keystrokes(page, `${href}`));
   show('forty ingredients', await keystrokes(page, `/formulas/${made.id}`));
 
   const timed = (runs: number, work: () => unknown): string => {
@@ -211,7 +209,8 @@ try {
       work();
       ms.push(performance.now() - from);
     }
-    return `${quantileOf(ms, 0.5).toFixed(3)} / ${quantileOf(ms, 0.95).toFixed(3)}`;
+    const places = quantileOf(ms, 0.5) < 10 ? 2 : 0;
+    return `${quantileOf(ms, 0.5).toFixed(places)} / ${quantileOf(ms, 0.95).toFixed(places)} ms`;
   };
   let next = 0;
   // another formula each time, as another key makes one: nothing an earlier answer left behind helps
@@ -223,24 +222,30 @@ try {
     })),
   });
   const pasted = writeFormulaMarkdown(big, libraryBook, (kind) => kind).text;
-  console.log('core, p50 / p95 ms');
-  console.log(
-    `  a sheet of forty ingredients, everything it answers (aim p95 under 4)  ${timed(500, () => formulaAnswers(typed(big), libraryBook))}`,
+  found.add(
+    'all that a sheet of forty ingredients answers, another sheet each time, p50 / p95',
+    timed(500, () => formulaAnswers(typed(big), libraryBook)),
+    'p95 < 4 ms',
   );
-  console.log(
-    `  of that the totals alone                                              ${timed(500, () => formulaTotals(typed(big), libraryBook))}`,
+  found.add(
+    'of that the totals alone',
+    timed(500, () => formulaTotals(typed(big), libraryBook)),
+    '–',
   );
-  console.log(
-    `  leaving out the maize, water solved anew                              ${timed(200, () => leaveOut(typed(big), 'maize', libraryBook, () => `n${next++}`))}`,
+  found.add(
+    'leaving out the maize, water solved anew',
+    timed(200, () => leaveOut(typed(big), 'maize', libraryBook, () => `n${next++}`)),
+    '–',
   );
-  console.log(
-    `  the same sheet read from a pasted text                                ${timed(50, () => readRecipe(pasted, libraryBook, 'metric', () => `n${next++}`))}`,
+  found.add(
+    'the same sheet read from a pasted text',
+    timed(50, () => readRecipe(pasted, libraryBook, 'metric', () => `n${next++}`)),
+    '–',
   );
 
-  benchCore(head.formula, timed);
-  await benchDrag(page, `${href}`);
+  benchCore(head.formula, timed, found);
+  await benchDrag(page, `${href}`, found);
 
-  console.log('first-load JavaScript, KB gzip (aim under 200)');
   const logged =
     /\/logbook\/[0-9a-f-]{36}/.exec(await (await page.request.get('/logbook')).text())?.[0] ?? '/logbook';
   const batch = { mode: 'factor', factor: 1, pieceMassG: 100, bowlLossPercent: 0 };
@@ -263,8 +268,13 @@ try {
     logged,
   ]) {
     const kb = await firstLoadKb(page, server.url + path);
-    console.log(`  ${path.replace(/[0-9a-f-]{36}/, '…').padEnd(22)} ${kb.toFixed(0)}`);
+    found.add(
+      `first-load JavaScript, gzip: ${path.replace(/[0-9a-f-]{36}/, '…')}`,
+      `${kb.toFixed(0)} KB`,
+      '< 200 KB',
+    );
   }
+  await found.write('bench');
 } finally {
   await browser.close();
   await server.stop();

@@ -5,8 +5,10 @@ import type { Formula } from '@/core/formula';
 import { simulateBake, finish, newPhase } from '@/core/heat';
 import { tinLoaf } from '@/core/heat/testBakes';
 import { libraryBook } from '@/core/ingredients';
+import { quantileOf } from '@/core/numeric/quantile';
 import { formulaAnswers } from '@/core/notices';
 import { forecastRun, runOf } from '@/core/run';
+import type { Findings } from './findings';
 
 /** A 60 min bake of a 900 g loaf and three hours of cooling. */
 const LOAF = tinLoaf({
@@ -15,7 +17,7 @@ const LOAF = tinLoaf({
 
 type Timed = (runs: number, work: () => unknown) => string;
 
-export function benchCore(formula: Formula, timed: Timed): void {
+export function benchCore(formula: Formula, timed: Timed, found: Findings): void {
   const { totals, consistency } = formulaAnswers(formula, libraryBook);
   const run = runOf(formula, libraryBook, totals, consistency);
   if (!run.ok || !consistency) throw new Error('the loaf has no run');
@@ -28,20 +30,25 @@ export function benchCore(formula: Formula, timed: Timed): void {
     pressedOut: 0,
   };
   const { leavening } = run.value.rise;
-  console.log('time and heat, p50 / p95 ms');
-  console.log(
-    `  24 h rise with its interval (aim under 20)                            ${timed(40, () => riseCurve({ leavening, doughC: 26, stays: [day] }))}`,
+  found.add(
+    '24 h rise with its interval, p50 / p95',
+    timed(40, () => riseCurve({ leavening, doughC: 26, stays: [day] })),
+    '< 20 ms',
   );
-  console.log(
-    `  60 min bake + 3 h cooling, 2-D loaf, shipped grid (aim under 150)      ${timed(12, () => simulateBake(LOAF))}`,
+  found.add(
+    'an hour’s loaf and three hours of cooling, 2-D, p50 / p95',
+    timed(12, () => simulateBake(LOAF)),
+    '< 150 ms',
   );
-  console.log(
-    `  a whole what-if with all draws, loaf baked and cooled (aim under 1000) ${timed(5, () => finish(forecastRun(run.value, consistency)))}`,
+  found.add(
+    'a whole what-if with all draws, p50 / p95',
+    timed(5, () => finish(forecastRun(run.value, consistency))),
+    '< 1000 ms',
   );
 }
 
 /** Frames while a bake's end is dragged to and fro. */
-export async function benchDrag(page: Page, url: string): Promise<void> {
+export async function benchDrag(page: Page, url: string, found: Findings): Promise<void> {
   await page.goto(url, { waitUntil: 'networkidle' });
   await page.getByRole('heading', { name: 'The run' }).scrollIntoViewIfNeeded();
   await page.getByTestId('run-set').waitFor();
@@ -68,11 +75,9 @@ export async function benchDrag(page: Page, url: string): Promise<void> {
   const shown = await page.getByTestId('computing').textContent();
   await page.mouse.up();
   const gaps = await page.evaluate(() => (window as unknown as { gaps: number[] }).gaps.slice(5));
-  const sorted = [...gaps].sort((a, b) => a - b);
-  const at = (share: number) =>
-    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
-  console.log('dragging a step’s end, ms from frame to frame, p50 / p95 / most (60 a second is 16.7)');
-  console.log(
-    `  ${at(0.5).toFixed(1)} / ${at(0.95).toFixed(1)} / ${at(1).toFixed(1)}   (${gaps.length} frames; it says “${shown?.trim()}”)`,
+  found.add(
+    `dragging a step’s end, frame to frame, p50 / p95 (it says “${shown?.trim()}”)`,
+    `${quantileOf(gaps, 0.5).toFixed(0)} / ${quantileOf(gaps, 0.95).toFixed(0)} ms`,
+    '17 ms is 60 a second',
   );
 }

@@ -7,6 +7,7 @@ import { randomUUID } from 'node:crypto';
 import { connect } from 'node:net';
 import type pg from 'pg';
 import { openPool, PATIENT } from '@/db/pool';
+import { Findings } from './findings';
 import { freshDatabase, testCluster } from './freshDatabase';
 import { serveBuilt, type Served } from './processes';
 import { growKitchen, type Size } from './scale/bigKitchen';
@@ -123,10 +124,38 @@ const ASKED: readonly (readonly [string, Ask])[] = [
   ],
 ];
 
+/** What the same bench found before lists were made of columns: recorded once, at the start of that work. */
+const START: {
+  readonly ratio: Readonly<Record<string, string>>;
+  readonly shares: Readonly<Record<'/' | '/formulas' | '/logbook', string>>;
+  readonly waits: Readonly<Record<string, string>>;
+} = {
+  ratio: {
+    Today: '1.54',
+    shelf: '4.22',
+    logbook: '1.55',
+    'of a formula': '3.33',
+    'a sheet': '1.04',
+    bench: '1.15',
+    'shelf marks (API)': '9.99',
+    'what was learnt': '1.79',
+    'what was felt': '1.00',
+    timers: '6.30',
+    'a tap': '1.03',
+  },
+  shares: { '/': '0.20 / 0.10', '/formulas': '0.13 / 0.02', '/logbook': '0.04 / 0.02' },
+  waits: { 'the shelf': '42 s', 'the shelf marks': '1.9 s', 'the logbook': '203 s' },
+};
+const found = new Findings([
+  `median of ${ROUNDS}, one after the other`,
+  '100 bakes',
+  '10,000 bakes',
+  'ratio (aim at most 1.5)',
+  'size',
+  'at the start',
+]);
+
 async function compare(small: Place, large: Place): Promise<void> {
-  console.log(
-    `${'median of ' + ROUNDS + ', one after the other'.padEnd(24)}   100 bakes   10,000 bakes   ratio (aim at most 1.5)   KB`,
-  );
   for (const [name, ask] of ASKED) {
     const ms = { small: [] as number[], large: [] as number[] };
     let bytes = 0;
@@ -142,9 +171,15 @@ async function compare(small: Place, large: Place): Promise<void> {
       ms.large.push(await timed(large));
     }
     const [a, b] = [median(ms.small), median(ms.large)];
-    console.log(
-      `  ${name.padEnd(24)} ${a.toFixed(1).padStart(8)} ms ${b.toFixed(1).padStart(10)} ms   ${(b / a).toFixed(2).padStart(6)}   ${(bytes / 1024).toFixed(0).padStart(5)} KB   first: ${cold.map((each) => each.toFixed(0)).join(' / ')} ms`,
+    found.add(
+      name,
+      `${a.toFixed(0)} ms`,
+      `${b.toFixed(0)} ms`,
+      (b / a).toFixed(2),
+      `${(bytes / 1024).toFixed(0)} KB`,
+      START.ratio[name] ?? '–',
     );
+    console.log(`  first: ${cold.map((each) => each.toFixed(0)).join(' / ')} ms`);
   }
 }
 
@@ -158,7 +193,7 @@ async function settled(url: string): Promise<void> {
 }
 
 /** Pages a second, 16 connections, as a share of the empty page's in the same round. */
-async function throughput(name: string, url: string): Promise<void> {
+async function throughput(url: string): Promise<Map<string, number>> {
   const perSecond = async (path: string): Promise<number> => {
     await settled(url);
     const result = await autocannon({ url: url + path, connections: 16, duration: 4 });
@@ -169,14 +204,11 @@ async function throughput(name: string, url: string): Promise<void> {
   const paths = ['/', '/formulas', '/logbook'];
   const shares = new Map<string, number[]>(paths.map((path) => [path, []]));
   for (const path of ['/empty', ...paths]) await perSecond(path);
-  let empty = 0;
   for (let round = 0; round < 3; round++) {
-    empty = await perSecond('/empty');
+    const empty = await perSecond('/empty');
     for (const path of paths) shares.get(path)?.push((await perSecond(path)) / empty);
   }
-  console.log(
-    `${name}, of an empty page's ${empty.toFixed(0)} a second: ${paths.map((path) => `${path} ${median(shares.get(path) ?? []).toFixed(3)}`).join(', ')}`,
-  );
+  return new Map([...shares].map(([path, each]) => [path, median(each)]));
 }
 
 /** Clients that ask for something heavy and leave before it comes: how long does the next tiny request wait? */
@@ -205,8 +237,14 @@ async function leaveEarly(name: string, { served }: Place, path: string): Promis
     await fetch(`${served.url}/api/health`);
     waits.push(performance.now() - from);
   }
-  console.log(
-    `64 clients left ${name} early; the next tiny request waited ${Math.max(...waits).toFixed(0)} ms at the most (aim under 100)`,
+  const most = `${Math.max(...waits).toFixed(0)} ms`;
+  found.add(
+    `after 64 clients left ${name} early, the next tiny request waits`,
+    '–',
+    most,
+    '< 100 ms',
+    '–',
+    START.waits[name] ?? '–',
   );
 }
 
@@ -215,12 +253,28 @@ export async function benchScale(): Promise<void> {
   const large = await build(LARGE);
   try {
     await compare(small, large);
-    await throughput('100 bakes', small.served.url);
-    await throughput('10,000 bakes', large.served.url);
+    const few = await throughput(small.served.url);
+    const many = await throughput(large.served.url);
+    for (const [path, name] of [
+      ['/', 'Today'],
+      ['/formulas', 'shelf'],
+      ['/logbook', 'logbook'],
+    ] as const) {
+      const [a, b] = [few.get(path) ?? NaN, many.get(path) ?? NaN];
+      found.add(
+        `${name}, pages a second as a share of an empty page’s`,
+        a.toFixed(2),
+        b.toFixed(2),
+        (b / a).toFixed(2),
+        '–',
+        START.shares[path],
+      );
+    }
     // last: what they leave behind would hold up the others
     await leaveEarly('the shelf', large, '/formulas');
     await leaveEarly('the shelf marks', large, large.ids.marks);
     await leaveEarly('the logbook', large, '/logbook');
+    await found.write('scale');
   } finally {
     for (const place of [small, large]) {
       await place.served.stop();
