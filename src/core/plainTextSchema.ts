@@ -14,10 +14,10 @@ export const plainText = (maxLength: number, { lines = false } = {}) =>
  */
 export function shortened(text: string, most: number): string {
   if (text.length <= most) return text;
-  let kept = '';
+  let short = '';
   for (const { segment } of new Intl.Segmenter('en').segment(text)) {
-    if (kept.length + segment.length > most) break;
-    kept += segment;
+    if (short.length + segment.length > most) break;
+    short += segment;
   }
-  return kept;
+  return short;
 }

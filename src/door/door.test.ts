@@ -74,9 +74,9 @@ const ask = (
 const raw = (text: string): Promise<string> =>
   new Promise((resolve, reject) => {
     const socket = connect(port, '127.0.0.1', () => socket.write(text));
-    let said = '';
-    socket.on('data', (part) => (said += part.toString()));
-    socket.on('close', () => resolve(said));
+    let received = '';
+    socket.on('data', (part) => (received += part.toString()));
+    socket.on('close', () => resolve(received));
     socket.on('error', reject);
   });
 const json = { 'content-type': 'application/json' };
@@ -113,9 +113,9 @@ test('every answer carries the headers: pages, data, refusals, faults, and what 
     'CONNECT kitchen.example:443 HTTP/1.1\r\nhost: x\r\n\r\n',
     'GET / HTTP/1.1\r\nhost: x\r\nconnection: upgrade\r\nupgrade: websocket\r\n\r\n',
   ]) {
-    const said = await raw(text);
-    expect(said).toMatch(/^HTTP\/1\.1 4\d\d /);
-    expect(CARRIED.filter((name) => !said.includes(`${name}: `))).toEqual([]);
+    const received = await raw(text);
+    expect(received).toMatch(/^HTTP\/1\.1 4\d\d /);
+    expect(CARRIED.filter((name) => !received.includes(`${name}: `))).toEqual([]);
   }
 });
 
@@ -151,10 +151,10 @@ test('a body over the limit is answered while it is still being sent, and the co
     ]);
   }
   // one that says it is huge and then never sends a byte
-  const said = await raw(
+  const received = await raw(
     `POST /api/echo HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\ncontent-type: application/json\r\ncontent-length: 99999999\r\n\r\n`,
   );
-  expect(said).toMatch(/^HTTP\/1\.1 413 /);
+  expect(received).toMatch(/^HTTP\/1\.1 413 /);
 });
 
 test('a page that cannot be made says so itself, and looks again when it is the database', async () => {
@@ -228,8 +228,8 @@ test('whoever comes on an open connection while it closes is turned away in plai
   // two requests written one behind the other on one connection: the second is read while the first is still inside
   const socket = connect(port, '127.0.0.1');
   const asked = `GET /slow HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\n\r\n`;
-  let said = '';
-  socket.on('data', (part) => (said += part.toString()));
+  let received = '';
+  socket.on('data', (part) => (received += part.toString()));
   socket.on('error', () => undefined);
   socket.write(asked);
   const ended = new Promise((resolve) => socket.on('close', resolve));
@@ -237,7 +237,7 @@ test('whoever comes on an open connection while it closes is turned away in plai
   const closed = door.close(4000);
   socket.write(asked);
   await Promise.all([closed, ended]);
-  expect(said).toMatch(/^HTTP\/1\.1 200 /);
-  expect(said).not.toContain('Something broke');
-  for (const [, status] of said.matchAll(/HTTP\/1\.1 (\d+)/g)) expect(['200', '503']).toContain(status);
+  expect(received).toMatch(/^HTTP\/1\.1 200 /);
+  expect(received).not.toContain('Something broke');
+  for (const [, status] of received.matchAll(/HTTP\/1\.1 (\d+)/g)) expect(['200', '503']).toContain(status);
 });

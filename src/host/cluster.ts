@@ -243,12 +243,12 @@ export async function startCluster(home: Home): Promise<void> {
       'start',
     ]);
     if (started.code === 0) return;
-    const said = readFileSync(log, 'utf8').slice(before);
-    const word = wordLog(said, home);
+    const output = readFileSync(log, 'utf8').slice(before);
+    const word = wordLog(output, home);
     if (word) throw new HostFailure(word);
     // after a power cut or kill -9 the old server's last children may need a moment to notice and let go
     if (attempt >= ATTEMPTS)
-      throw new HostFailure(`the database did not start. Its log (${log}) ends with:\n${tail(said, 8)}`);
+      throw new HostFailure(`the database did not start. Its log (${log}) ends with:\n${tail(output, 8)}`);
     await pause(300 * attempt);
   }
 }

@@ -33,10 +33,10 @@ export async function restore(options: DatabaseOptions, args: readonly string[])
       }
     }
     const source = aside ? name : await unpack(options, surroundings, home, lease, file);
-    const kept = await exchange(home, lease, source, aside);
+    const asideName = await exchange(home, lease, source, aside);
     say(
-      kept
-        ? `Restored. The data from before are kept; ./crumb restore ${kept} brings them back.`
+      asideName
+        ? `Restored. The data from before are kept; ./crumb restore ${asideName} brings them back.`
         : 'Restored.',
     );
     return 0;
@@ -158,7 +158,7 @@ async function exchange(home: Home, lease: Lease, source: string, aside: boolean
   await inside.query('update installation set epoch = gen_random_uuid()');
   await inside.end();
   const hadKitchen = await holdsKitchen(home, lease);
-  const kept = `crumb_before_${stamp(new Date())}`;
+  const asideName = `crumb_before_${stamp(new Date())}`;
   try {
     await client.query(`alter database ${DATABASE} allow_connections false`);
     await client.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = any ($1)', [
@@ -166,7 +166,7 @@ async function exchange(home: Home, lease: Lease, source: string, aside: boolean
     ]);
     await waitForNobody(client, [DATABASE, source]);
     await client.query('begin');
-    await client.query(`alter database ${DATABASE} rename to ${kept}`);
+    await client.query(`alter database ${DATABASE} rename to ${asideName}`);
     await client.query(`alter database ${source} rename to ${DATABASE}`);
     await client.query('commit');
   } catch (error) {
@@ -177,10 +177,10 @@ async function exchange(home: Home, lease: Lease, source: string, aside: boolean
   }
   await client.query(`select pg_notify('${RESTORED}', '')`);
   if (hadKitchen) {
-    await client.query(`alter database ${kept} allow_connections true`);
-    return kept;
+    await client.query(`alter database ${asideName} allow_connections true`);
+    return asideName;
   }
-  if (!aside) await client.query(`drop database ${kept} with (force)`);
+  if (!aside) await client.query(`drop database ${asideName} with (force)`);
   return null;
 }
 

@@ -181,8 +181,8 @@ function setClock(home: Home): void {
   const file = path.join(home.folder, 'clock.json');
   let before: number | null = null;
   try {
-    const kept = JSON.parse(readFileSync(file, 'utf8')) as { boot?: unknown; aheadMs?: unknown };
-    if (kept.boot === bootId() && typeof kept.aheadMs === 'number') before = kept.aheadMs;
+    const stored = JSON.parse(readFileSync(file, 'utf8')) as { boot?: unknown; aheadMs?: unknown };
+    if (stored.boot === bootId() && typeof stored.aheadMs === 'number') before = stored.aheadMs;
   } catch {
     // never written, or not whole: the machine's clock is believed
   }

@@ -1,7 +1,7 @@
 /** An address with what is said in its query; what is empty is left out. */
 export function addressOf(path: string, query: Readonly<Record<string, string | null | undefined>>): string {
-  const said = new URLSearchParams();
-  for (const [name, value] of Object.entries(query)) if (value) said.set(name, value);
-  const text = said.toString();
+  const given = new URLSearchParams();
+  for (const [name, value] of Object.entries(query)) if (value) given.set(name, value);
+  const text = given.toString();
   return text ? `${path}?${text}` : path;
 }

@@ -231,7 +231,7 @@ test('every list is read along an index in its order, whatever the size of the k
       'bake_card_felt': { text: FELT_BAKES.text, values: [k, 60] },
       'bake_card_felt signature': { text: FELT_SIGNATURE.text, values: [k, 60] },
       'bake_under_way_newest': { text: UNDER_WAY_LIST.text, values: [k, 9] },
-      'computed_answer_pkey': { text: COMPUTED_ANSWERS.text, values: [k, ['thirst']] },
+      'computed_answer_pkey': { text: COMPUTED_ANSWERS.text, values: [k, ['absorption']] },
       'formula_pkey': { text: HEAD_REVISIONS.text, values: [k, [id]] },
     }; // prettier-ignore
     for (const [name, { text, values }] of Object.entries(lists)) {

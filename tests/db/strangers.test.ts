@@ -61,7 +61,7 @@ beforeAll(async () => {
   await recordTaps(here, running.value.id, [{ eventId: event, agoMs: 0, action: marks[0]! }]);
   for (const action of [...marks, { type: 'closed', outcome: emptyOutcome } as BakeAction])
     await recordTaps(here, over.value.id, [{ eventId: randomUUID(), agoMs: 0, action }]);
-  await computedAnswers.upsertAnswer(here.pool, here.kitchen.id, 'thirst', 'a', [1]);
+  await computedAnswers.upsertAnswer(here.pool, here.kitchen.id, 'absorption', 'a', [1]);
   ids = {
     formula: formula.value.id, copy: copy.value.id, running: running.value.id, over: over.value.id, entry: 'own-mix', event, requests,
   }; // prettier-ignore
@@ -93,7 +93,7 @@ const READS: Record<string, Ask> = {
   hasBake: (c, k) => bakes.hasBake(c, k, ids.running),
   listNewEvents: (c, k) => bakes.listNewEvents(c, k, ids.running, 0),
   findEventIds: (c, k) => bakes.findEventIds(c, k, [ids.event]),
-  findAnswers: (c, k) => computedAnswers.findAnswers(c, k, ['thirst']),
+  findAnswers: (c, k) => computedAnswers.findAnswers(c, k, ['absorption']),
   findFormulas: (c, k) => formulas.findFormulas(c, k, [ids.formula]),
   findFormulaName: (c, k) => formulas.findFormulaName(c, k, ids.formula),
   findHeadRevisions: (c, k) => formulas.findHeadRevisions(c, k, [ids.formula]),
@@ -133,7 +133,7 @@ const WRITES: Record<string, Ask> = {
   },
   insertEvents: (c, k) =>
     bakes.insertEvents(c, k, ids.running, [{ eventId: randomUUID(), seq: 99, action: { type: 'noted', text: 'x' }, at: new Date(0) }]),
-  upsertAnswer: (c, k) => computedAnswers.upsertAnswer(c, k, 'thirst', 'b', [2]),
+  upsertAnswer: (c, k) => computedAnswers.upsertAnswer(c, k, 'absorption', 'b', [2]),
   setBranch: (c, k) => formulas.setBranch(c, k, ids.formula, ids.copy, 1),
   insertRevision: (c, k) =>
     formulas.insertRevision(c, { kitchenId: k, id: ids.formula, number: 2, requestId: randomUUID(), formula: { ...plainLoaf(), name: 'Stolen' }, savedAt: new Date(0) }),

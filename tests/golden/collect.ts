@@ -86,7 +86,7 @@ export function collectFigures(): unknown {
           ),
         ]),
       ),
-      thirst: learnAbsorption(
+      absorption: learnAbsorption(
         records.flatMap(({ record, formula }) => feltObservations(record, formula, book)),
         book,
       ),

@@ -9,7 +9,7 @@ import { checkRequest } from './checkRequest';
 import { roundToScale, type ScaleRanges } from './scale';
 
 /** Share of the dough that reaches the tins once the bowl, hands and scraper have kept theirs. */
-const kept = (bowlLossPercent: number): number => 1 - bowlLossPercent / 100;
+const reaching = (bowlLossPercent: number): number => 1 - bowlLossPercent / 100;
 
 /**
  * The dough a piece needs for the weight asked of it. Weighed baked, the piece must start heavier by what the oven
@@ -34,7 +34,7 @@ const wholePieces = (doughG: number, eachG: number): number =>
 function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): Result<number> {
   switch (request.mode) {
     case 'pieces':
-      return ok((request.pieces * pieceDoughG(request)) / kept(request.bowlLossPercent) / doughG);
+      return ok((request.pieces * pieceDoughG(request)) / reaching(request.bowlLossPercent) / doughG);
     case 'factor':
       return ok(request.factor);
     case 'fixed': {
@@ -93,7 +93,7 @@ export function planBatch(
   const doughG = compensatedSum(
     stages.filter(isDoughStage).flatMap((stage) => stage.lines.map((line) => line.massG)),
   );
-  const usableDoughG = doughG * kept(request.bowlLossPercent);
+  const usableDoughG = doughG * reaching(request.bowlLossPercent);
   const eachG = pieceDoughG(request);
   const count = request.mode === 'pieces' ? request.pieces : wholePieces(doughG, eachG);
   // what the bowl keeps is shared by all pieces; asked for a number of pieces, their weight is what was asked

@@ -67,12 +67,12 @@ function binding(
 function demandAt(balance: WaterBalance, standMin: number): { valueG: number; sdG: number } {
   let valueG = 0;
   let variance = 0;
-  for (const thirst of balance.thirsts) {
-    const share = takenShare(thirst, balance, standMin);
-    const x = (thirst.headStartMin + mixedMin(balance) + standMin) / thirst.tauMin;
-    valueG += thirst.demandG * share;
-    variance += (thirst.sdG * share) ** 2;
-    variance += (thirst.demandG * Math.exp(-x) * x * CONSISTENCY.tauSd) ** 2 || 0;
+  for (const demand of balance.demands) {
+    const share = takenShare(demand, balance, standMin);
+    const x = (demand.headStartMin + mixedMin(balance) + standMin) / demand.tauMin;
+    valueG += demand.demandG * share;
+    variance += (demand.sdG * share) ** 2;
+    variance += (demand.demandG * Math.exp(-x) * x * CONSISTENCY.tauSd) ** 2 || 0;
   }
   const taken = balance.demandG > 0 ? valueG / balance.demandG : 0;
   variance += (balance.mixturesSdG * taken) ** 2;

@@ -23,7 +23,7 @@ const dough = (waterG: number, flour = 'white-rice-flour'): Formula => ({
   ],
 });
 /** A book in which one powder drinks so many times what the library says. */
-const thirstier = (id: string, factor: number): IngredientBook => {
+const absorbingMore = (id: string, factor: number): IngredientBook => {
   const known = libraryBook.get(id)!;
   const { gPerG, tauMin } = known.absorption!;
   const absorption = { gPerG: { ...gPerG, value: gPerG.value * factor }, tauMin };
@@ -49,7 +49,7 @@ const of = (id: string, ...observations: FeltObservation[]) =>
 test('ladders of water felt in a world where a flour drinks more or less come near to it', () => {
   fc.assert(
     fc.property(fc.double({ min: 0.8, max: 1.25, noNaN: true }), (factor) => {
-      const world = thirstier('white-rice-flour', factor);
+      const world = absorbingMore('white-rice-flour', factor);
       const ladder = [290, 320, 350, 380, 410, 440, 470, 500, 305, 335, 365, 395, 425, 455];
       const learnt = of('white-rice-flour', ...ladder.map((waterG) => felt(dough(waterG), world)));
       const off = (value: number) => Math.abs(Math.log(value / (learnt.before.value * factor)));

@@ -53,18 +53,18 @@ export function learnAbsorption(
   for (const { consistency, standMin, band } of observations) {
     const { balance, shift } = consistency;
     const liquidG = balance.waterG + balance.softeningG;
-    const drinkers = balance.thirsts
-      .map((thirst) => ({ thirst, figure: known(thirst.ingredientId) }))
-      .filter(({ thirst, figure }) => thirst.massG > 0 && figure.before.value > 0)
+    const absorbers = balance.demands
+      .map((demand) => ({ demand, figure: known(demand.ingredientId) }))
+      .filter(({ demand, figure }) => demand.massG > 0 && figure.before.value > 0)
       // what a scald adds to a powder's wish grows with it
-      .map(({ thirst, figure }) => ({
+      .map(({ demand, figure }) => ({
         figure,
-        g: (thirst.demandG / figure.before.value) * takenShare(thirst, balance, standMin),
+        g: (demand.demandG / figure.before.value) * takenShare(demand, balance, standMin),
       }));
-    const demandG = drinkers.reduce((sum, { figure, g }) => sum + figure.value * g, 0);
+    const demandG = absorbers.reduce((sum, { figure, g }) => sum + figure.value * g, 0);
     if (demandG <= 0 || liquidG <= 0) continue;
     // on the logarithm of the demand: S + shift = liquid / demand
-    const variance = drinkers.reduce((sum, { figure, g }) => sum + figure.variance * (g / demandG) ** 2, 0);
+    const variance = absorbers.reduce((sum, { figure, g }) => sum + figure.variance * (g / demandG) ** 2, 0);
     if (variance <= 0) continue;
     const noise = Math.hypot(CONSISTENCY.commonSd, CONSISTENCY.edgeSd, balance.mixturesSdG / demandG);
     const index = BANDS.indexOf(band);
@@ -78,7 +78,7 @@ export function learnAbsorption(
     const gain = variance / whole;
     const moved = gain * (felt.mean - middle);
     const left = Math.max(0, variance + gain * gain * (felt.variance - whole));
-    for (const { figure, g } of drinkers) {
+    for (const { figure, g } of absorbers) {
       const w = g / demandG;
       if (figure.value * w < LEAST_SHARE || figure.variance <= 0) continue;
       const covariance = figure.variance * w;

@@ -7,7 +7,7 @@ import { Z80 } from '../numeric/normal';
 import { CONSISTENCY } from './parameters';
 
 /** One powder's wish for water. */
-export interface Thirst {
+export interface WaterDemand {
   readonly ingredientId: string;
   readonly massG: number;
   /** All it will take in the end, g, with its sd. */
@@ -26,7 +26,7 @@ export interface WaterBalance {
   readonly softeningSdG: number;
   /** sd of the liquid from how it was measured: cups and eggs, g. */
   readonly measuredSdG: number;
-  readonly thirsts: readonly Thirst[];
+  readonly demands: readonly WaterDemand[];
   /** sd of the demand from bought mixtures whose shares nobody knows, g. */
   readonly mixturesSdG: number;
   /** D(∞), g. */
@@ -137,12 +137,12 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
   let sugarG = 0;
   let measuredVariance = 0;
   const mixturesG = new Map<string, number>();
-  const byKey = new Map<string, Thirst>();
+  const byKey = new Map<string, WaterDemand>();
   for (const stage of formula.stages) {
     if (!isDoughStage(stage)) continue;
     const parts = stage.lines.flatMap((line) => {
       // one bag, one error: what is weighed of it in two places errs together
-      for (const [id, sdG] of unsureThirst(book, line.ingredientId, line.massG))
+      for (const [id, sdG] of unsureDemand(book, line.ingredientId, line.massG))
         mixturesG.set(id, (mixturesG.get(id) ?? 0) + sdG);
       const doubt = doubtOf(line);
       return portionsOf(book, line.ingredientId, line.massG, stage.kind === 'main').map((portion) => ({
@@ -177,28 +177,28 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
       });
     }
   }
-  const thirsts = [...byKey.values()];
+  const demands = [...byKey.values()];
   const { oilSoftens, sugarSoftens } = CONSISTENCY;
   return {
     waterG,
     softeningG: oilG * oilSoftens.value + sugarG * sugarSoftens.value,
     softeningSdG: Math.hypot(oilG * oilSoftens.sd, sugarG * sugarSoftens.sd),
     measuredSdG: Math.sqrt(measuredVariance),
-    thirsts,
-    demandG: thirsts.reduce((sum, thirst) => sum + thirst.demandG, 0),
+    demands,
+    demandG: demands.reduce((sum, demand) => sum + demand.demandG, 0),
     mixturesSdG: Math.hypot(...mixturesG.values()),
     ...timesOf(formula.steps),
   };
 }
 
 /** sd of the water that bought mixtures drink because their shares are not known, by mixture, g; mixtures inside mixtures too. */
-function unsureThirst(book: IngredientBook, ingredientId: string, massG: number): [string, number][] {
+function unsureDemand(book: IngredientBook, ingredientId: string, massG: number): [string, number][] {
   const mixture = book.get(ingredientId);
   if (!mixture?.madeOf) return [];
   const whole = mixture.madeOf.reduce((sum, part) => sum + part.share, 0);
   if (mixture.thirstCv === undefined)
     return mixture.madeOf.flatMap((part) =>
-      unsureThirst(book, part.ingredientId, (massG * part.share) / whole),
+      unsureDemand(book, part.ingredientId, (massG * part.share) / whole),
     );
   const apart = takeApart(book, ingredientId, massG);
   const demandG = apart.ok
@@ -212,11 +212,14 @@ export const mixedMin = (balance: Pick<WaterBalance, 'mixMin'>): number =>
   (CONSISTENCY.wettingMin + balance.mixMin) * CONSISTENCY.mixingHastens;
 
 /** The share of its demand that a powder has taken, `standMin` minutes after the end of mixing; Infinity: in the end. */
-export const takenShare = (thirst: Thirst, balance: Pick<WaterBalance, 'mixMin'>, standMin: number): number =>
-  1 - Math.exp(-(thirst.headStartMin + mixedMin(balance) + standMin) / thirst.tauMin);
+export const takenShare = (
+  demand: WaterDemand,
+  balance: Pick<WaterBalance, 'mixMin'>,
+  standMin: number,
+): number => 1 - Math.exp(-(demand.headStartMin + mixedMin(balance) + standMin) / demand.tauMin);
 
 export interface WaterState {
-  /** What each powder holds, g, in the order of `thirsts`. */
+  /** What each powder holds, g, in the order of `demands`. */
   readonly heldG: readonly number[];
   /** Water nobody holds (yet). */
   readonly freeG: number;
@@ -227,8 +230,8 @@ export interface WaterState {
 /** Who holds the water, so many minutes after mixing. Where there is too little for all, each gets its share of what there is. */
 export function waterState(balance: WaterBalance, standMin: number): WaterState {
   const share = balance.demandG > 0 ? Math.min(1, balance.waterG / balance.demandG) : 0;
-  const heldG = balance.thirsts.map(
-    (thirst) => thirst.demandG * takenShare(thirst, balance, standMin) * share,
+  const heldG = balance.demands.map(
+    (demand) => demand.demandG * takenShare(demand, balance, standMin) * share,
   );
   return {
     heldG,

@@ -80,11 +80,11 @@ export function freshDough(leavening: Leavening, tempC: number, pressurePa = SEA
     tired: 0,
     volume: 1,
   };
-  const kept = leavening.coldMmol - dough.lostMmol;
-  dough.dissolvedMmol = Math.min(kept, leavening.waterG * dissolvedMmolPerG(tempC, pressurePa));
+  const left = leavening.coldMmol - dough.lostMmol;
+  dough.dissolvedMmol = Math.min(left, leavening.waterG * dissolvedMmolPerG(tempC, pressurePa));
   const most = (leavening.mostHeld * leavening.doughMl) / mlPerMmol(tempC, pressurePa);
-  dough.heldMmol = Math.min(kept - dough.dissolvedMmol, most);
-  dough.lostMmol += kept - dough.dissolvedMmol - dough.heldMmol;
+  dough.heldMmol = Math.min(left - dough.dissolvedMmol, most);
+  dough.lostMmol += left - dough.dissolvedMmol - dough.heldMmol;
   dough.volume = 1 + (dough.heldMmol * mlPerMmol(tempC, pressurePa)) / leavening.doughMl;
   return dough;
 }

@@ -1,21 +1,21 @@
 import { sizeFromWords } from './sizeFromWords';
 
-const said = (style: string, ...steps: [kind: string, title: string, note?: string][]) =>
+const written = (style: string, ...steps: [kind: string, title: string, note?: string][]) =>
   sizeFromWords({ style, steps: steps.map(([kind, title, note = '']) => ({ kind, title, note })) }).bakedAs;
 
 test('a step of shaping says how large; a remark elsewhere, or about a height, says nothing', () => {
-  expect(said('pizza', ['shape', 'Press between two oiled sheets to 27 cm'])).toMatchObject({
+  expect(written('pizza', ['shape', 'Press between two oiled sheets to 27 cm'])).toMatchObject({
     shape: 'disc',
     lengthCm: 27,
   });
-  expect(said('baguette', ['shape', '', 'Roll out to about 35 cm with oiled hands'])).toMatchObject({
+  expect(written('baguette', ['shape', '', 'Roll out to about 35 cm with oiled hands'])).toMatchObject({
     lengthCm: 35,
   });
-  expect(said('hearthLoaf', ['proof', 'Let it rise to 3 cm below the rim'])).toBeUndefined();
-  expect(said('hearthLoaf', ['shape', 'Fill it to 3 cm below the rim'])).toBeUndefined();
-  expect(said('pizza', ['bake', 'Move it to 10 cm from the flame'])).toBeUndefined();
-  expect(said('tinLoaf', ['shape', 'Spread to 20 cm'])).toBeUndefined();
-  expect(said('rolls', ['proof', 'Set them close on the tray'])).toMatchObject({
+  expect(written('hearthLoaf', ['proof', 'Let it rise to 3 cm below the rim'])).toBeUndefined();
+  expect(written('hearthLoaf', ['shape', 'Fill it to 3 cm below the rim'])).toBeUndefined();
+  expect(written('pizza', ['bake', 'Move it to 10 cm from the flame'])).toBeUndefined();
+  expect(written('tinLoaf', ['shape', 'Spread to 20 cm'])).toBeUndefined();
+  expect(written('rolls', ['proof', 'Set them close on the tray'])).toMatchObject({
     shape: 'touchingRolls',
     lengthCm: null,
   });

@@ -182,9 +182,9 @@ export function meet(
     touch(base, s.tinC[1]!, HEAT.contact.tin);
   } else if (s.plate) touch(base, s.plate.tempC[0]!, HEAT.contact[s.plate.kind]);
   if (phase.turned) {
-    const kept = { ...meetings[0]! };
+    const before = { ...meetings[0]! };
     Object.assign(meetings[0]!, base);
-    Object.assign(base, kept);
+    Object.assign(base, before);
   }
 }
 

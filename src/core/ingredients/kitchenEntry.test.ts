@@ -51,7 +51,7 @@ test.each([
     ['tooSmall', 'per100g.fat.value'],
   ],
   [
-    'an impossible thirst',
+    'an impossible absorption',
     { ...own, absorption: { gPerG: { value: 90, sd: 1 }, tauMin: 5 } },
     ['tooLarge', 'absorption.gPerG.value'],
   ],

@@ -18,7 +18,7 @@ const loaf: Formula = {
   ],
 };
 type Day = Partial<typeof ORDINARY_DAY>;
-const said = (day: Day = {}) => {
+const answer = (day: Day = {}) => {
   const { run } = predict(loaf, libraryBook, { ...ORDINARY_DAY, ...day });
   if (!run || 'problem' in run || !run.bake || 'problem' in run.bake) throw new Error(JSON.stringify(run));
   const { bake } = run;
@@ -26,7 +26,7 @@ const said = (day: Day = {}) => {
 };
 
 test('says the whole day: rise, bake, cooling, preheating and slice, each as a range', () => {
-  const { run, bake } = said();
+  const { run, bake } = answer();
   for (const { low, value, high } of [run.rise.wantedAtS, bake.setAtS, run.cool!.cutAfterS]) {
     expect(low!).toBeLessThan(value!);
     // null: later than all that was looked at
@@ -38,13 +38,13 @@ test('says the whole day: rise, bake, cooling, preheating and slice, each as a r
 });
 
 test('a colder room is slower, a fan and a hotter oven set sooner, a mountain boils lower', () => {
-  const plain = said();
-  expect(said({ roomC: 15 }).ready).toBeGreaterThan(plain.ready);
-  expect(said({ wantedC: 31 }).ready).toBeLessThan(plain.ready);
-  expect(said({ oven: 'fan' }).set).toBeLessThan(plain.set);
-  expect(said({ ovenOffsetC: 20 }).set).toBeLessThan(plain.set);
-  expect(said({ ovenOffsetC: -20 }).set).toBeGreaterThan(plain.set);
-  expect(said({ altitudeM: 2500 }).bake.boilingC).toBeLessThan(plain.bake.boilingC - 7);
+  const plain = answer();
+  expect(answer({ roomC: 15 }).ready).toBeGreaterThan(plain.ready);
+  expect(answer({ wantedC: 31 }).ready).toBeLessThan(plain.ready);
+  expect(answer({ oven: 'fan' }).set).toBeLessThan(plain.set);
+  expect(answer({ ovenOffsetC: 20 }).set).toBeLessThan(plain.set);
+  expect(answer({ ovenOffsetC: -20 }).set).toBeGreaterThan(plain.set);
+  expect(answer({ altitudeM: 2500 }).bake.boilingC).toBeLessThan(plain.bake.boilingC - 7);
 });
 
 test('what cannot be is told at its field and leaves the rest standing', () => {

@@ -140,7 +140,7 @@ export function predict(
               waterG,
               poured,
             })),
-            to: consistency.balance.thirsts.map(({ ingredientId, demandG }, index) => ({
+            to: consistency.balance.demands.map(({ ingredientId, demandG }, index) => ({
               ingredientId,
               demandG,
               nowG: now.heldG[index] ?? 0,

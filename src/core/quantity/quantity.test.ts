@@ -10,8 +10,8 @@ const read = (
   baseG: number | null = 500,
 ) => parseQuantity(text, libraryBook.get(id) ?? null, { system, bareUnitG, baseG });
 const grams = (...given: Parameters<typeof read>) => {
-  const said = read(...given);
-  return said.ok ? said.value.massG : null;
+  const answer = read(...given);
+  return answer.ok ? answer.value.massG : null;
 };
 
 describe('what bakers type, in US cups and eggs', () => {
@@ -86,8 +86,8 @@ describe('what bakers type, in US cups and eggs', () => {
     ['40C', 'water', 'unknownUnit'],
     ['9'.repeat(80), 'water', 'tooLong'],
   ] as const)('%j of %s is refused: %s', (text, id, code) => {
-    const said = read(text, id);
-    expect(said.ok ? 'read' : said.problem.code).toBe(code);
+    const answer = read(text, id);
+    expect(answer.ok ? 'read' : answer.problem.code).toBe(code);
   });
 });
 
@@ -119,9 +119,9 @@ test('the range holds the weight, and is wider for a cup than for a scale', () =
       fc.integer({ min: 1, max: 40 }),
       fc.constantFrom(...MEASURE_SYSTEMS),
       (id, unit, amount, system) => {
-        const said = read(`${amount} ${unit}`, id, system);
-        if (!said.ok) throw new Error(`${amount} ${unit} ${id}: ${said.problem.code}`);
-        const { massG, lowG, highG, by } = said.value;
+        const answer = read(`${amount} ${unit}`, id, system);
+        if (!answer.ok) throw new Error(`${amount} ${unit} ${id}: ${answer.problem.code}`);
+        const { massG, lowG, highG, by } = answer.value;
         expect(lowG).toBeLessThanOrEqual(massG * (1 + 1e-12));
         expect(highG).toBeGreaterThanOrEqual(massG * (1 - 1e-12));
         expect(by).toBe(unit === 'g' || unit === 'oz' ? 'mass' : 'volume');

@@ -78,15 +78,15 @@ test.each(formulas.map((formula) => [formula.name, formula] as const))(
     for (const step of run.value.steps.filter(({ kind }) => kind === 'preheat'))
       expect(step.endS).toBeCloseTo(run.value.bake!.fromS, 6);
 
-    const said = forecast(formula);
-    expect(said.bakeProblem).toBeNull();
-    const { set } = said.bake!;
+    const answer = forecast(formula);
+    expect(answer.bakeProblem).toBeNull();
+    const { set } = answer.bake!;
     const believed = BELIEVED[formula.style]!;
     const inside = (value: number, [from, to]: readonly [number, number]) => {
       expect(value).toBeGreaterThan(from);
       expect(value).toBeLessThan(to);
     };
-    const ready = said.rise.wantedAtS;
+    const ready = answer.rise.wantedAtS;
     inside(ready.value! / 60, believed.readyMin);
     // neither a sham minute nor a shrug; a cracker's batter rests for its taste and may never get that far
     if (formula.style !== 'crackers' || ready.high !== null) {
@@ -94,15 +94,15 @@ test.each(formulas.map((formula) => [formula.name, formula] as const))(
       expect(ready.high! / ready.low!).toBeLessThan(2.2);
     }
     inside(set.value! / 60, believed.setMin);
-    inside(said.bake!.lostCooled.value, believed.lost);
+    inside(answer.bake!.lostCooled.value, believed.lost);
     // what cools dries on; a dry cracker takes up a trace of the room's damp
-    expect(said.bake!.lostCooled.value).toBeGreaterThan(said.bake!.lost.value - 1e-3);
-    expect(believed.top.split(' ')).toContain(colourOf(said.bake!.brownTop.value));
+    expect(answer.bake!.lostCooled.value).toBeGreaterThan(answer.bake!.lost.value - 1e-3);
+    expect(believed.top.split(' ')).toContain(colourOf(answer.bake!.brownTop.value));
     expect(set.high! / set.low!).toBeGreaterThan(1.05);
     expect(set.high! / set.low!).toBeLessThan(2.2);
-    expect(said.rise.top.value).toBeGreaterThan(1.05);
-    expect(said.bakedVolume).toBeGreaterThan(1.1);
-    expect(said.bakedVolume).toBeLessThan(2.6);
+    expect(answer.rise.top.value).toBeGreaterThan(1.05);
+    expect(answer.bakedVolume).toBeGreaterThan(1.1);
+    expect(answer.bakedVolume).toBeLessThan(2.6);
   },
 );
 
@@ -114,7 +114,7 @@ test('the other way round: what is supposed moves what it should, and leaves the
     const other = supposing(what, loaf, ORDINARY_KITCHEN, libraryBook);
     return forecast(other.formula, other.kitchen);
   };
-  const ready = (said: RunForecast) => said.rise.wantedAtS.value!;
+  const ready = (answer: RunForecast) => answer.rise.wantedAtS.value!;
   // a loaf keeps the warmth it was mixed with for most of its proof: minutes, not hours
   expect(ready(under({ type: 'room', tempC: 19 }))).toBeGreaterThan(ready(plain) + 180);
   expect(ready(under({ type: 'yeast', factor: 0.5 }))).toBeGreaterThan(ready(plain) + 600);

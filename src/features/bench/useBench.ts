@@ -72,11 +72,11 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
   }, [bake.id, outbox]);
 
   const state = useMemo(() => {
-    const kept = bakeState(bake.startedAtMs, box.events);
+    const stored = bakeState(bake.startedAtMs, box.events);
     return box.waiting.reduce((so, { action, madeAtMs }) => {
       const allowed = decide(bake.sheet, so, action, book);
       return allowed.ok ? afterEvent(so, { seq: so.lastSeq + 1, atMs: madeAtMs + box.offsetMs, action }) : so;
-    }, kept);
+    }, stored);
   }, [bake, book, box]);
 
   // every page rings what is known here, network or not

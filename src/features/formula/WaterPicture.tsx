@@ -111,7 +111,7 @@ export function WaterPicture({ totals, balance }: { totals: FormulaTotals; balan
             wholeG={allG}
             parts={[
               ...gather(
-                balance.thirsts.map(({ ingredientId }, index) => part(ingredientId, state.heldG[index] ?? 0)),
+                balance.demands.map(({ ingredientId }, index) => part(ingredientId, state.heldG[index] ?? 0)),
                 allG,
               ),
               { key: 'free', name: 'free', color: 'var(--surface)', waterG: state.freeG },

@@ -52,9 +52,9 @@ const band = (
 
 /** Ticks with room for their words: behind a fold they crowd. */
 function apart(ticks: readonly number[], x: (s: number) => number): number[] {
-  const kept: number[] = [];
-  for (const tS of ticks) if (kept.length === 0 || x(tS) - x(kept[kept.length - 1]!) > 92) kept.push(tS);
-  return kept;
+  const shown: number[] = [];
+  for (const tS of ticks) if (shown.length === 0 || x(tS) - x(shown[shown.length - 1]!) > 92) shown.push(tS);
+  return shown;
 }
 
 interface RunChartProps {

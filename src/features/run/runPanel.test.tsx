@@ -114,12 +114,12 @@ test('a supposition is put beside it and taken away; the sheet is not touched', 
   const { store } = open();
   await screen.findByTestId('run-set');
   const user = userEvent.setup();
-  const kept = store.state.formula;
+  const before = store.state.formula;
   await user.click(screen.getByRole('button', { name: 'two small instead of one big' }));
   await waitFor(() => expect(screen.getByTestId('what-if')).toHaveTextContent(/set \d+ min sooner/));
   await user.click(screen.getByRole('button', { name: 'two small instead of one big' }));
   expect(screen.queryByTestId('what-if')).toBeNull();
-  expect(store.state.formula).toBe(kept);
+  expect(store.state.formula).toBe(before);
 });
 
 test('another school puts its own steps into the method, with times', async () => {
