@@ -108,7 +108,7 @@ test.each(formulas.map((formula) => [formula.name, formula] as const))(
 
 test('the other way round: what is supposed moves what it should, and leaves the sheet alone', () => {
   const loaf = named('Millet');
-  const kept = JSON.stringify(loaf);
+  const before = JSON.stringify(loaf);
   const plain = forecast(loaf);
   const under = (what: WhatIf) => {
     const other = supposing(what, loaf, ORDINARY_KITCHEN, libraryBook);
@@ -126,7 +126,7 @@ test('the other way round: what is supposed moves what it should, and leaves the
   expect(under({ type: 'tin', tin: 'shiny' }).bake!.brownBase.value).toBeLessThan(
     plain.bake!.brownBase.value,
   );
-  expect(JSON.stringify(loaf)).toBe(kept);
+  expect(JSON.stringify(loaf)).toBe(before);
 });
 
 test('thicker, and on something else', () => {
