@@ -58,7 +58,7 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   await page.getByRole('button', { name: 'Write it down' }).click();
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('Smells of apples');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Save the note' }).click();
   await page.getByRole('button', { name: 'Start 5 min' }).click();
   await expect(page.getByTestId('clock')).toHaveText(/^4:\d\d$|^5:00$/);
   await page.getByRole('button', { name: '5 min', exact: true }).click();

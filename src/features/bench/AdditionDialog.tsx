@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { BakeAction } from '@/core/bake';
 import { FORMULA_LIMITS } from '@/core/formula';
 import type { Ingredient } from '@/core/ingredients';
@@ -8,6 +8,7 @@ import { within } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
+import { Reason } from '@/ui/Reason';
 import { useBook } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
 import { quantitiesComing } from '../quantities/readQuantity';
@@ -21,6 +22,12 @@ interface AdditionDialogProps {
   tap: (action: BakeAction) => Problem | null;
 }
 
+interface Extra {
+  readonly ingredient: Ingredient | null;
+  readonly massG: number | null;
+  readonly why: string;
+}
+
 const USUAL = ['water', 'white-rice-flour', 'tapioca-starch'];
 
 /** "It was too wet, so I put some flour in": the spoonful that nobody writes down, written down. */
@@ -29,16 +36,25 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
   const units = useUnits();
   const readMass = useQuantity();
   const { preferences } = usePreferences();
-  const [ingredient, setIngredient] = useState<Ingredient | null>(null);
-  const [massG, setMassG] = useState<number | null>(null);
-  const [why, setWhy] = useState('');
-  const [reason, setReason] = useState<string | null>(null);
-  const keep = () => {
-    if (!ingredient || massG === null) return setReason('Say what went in, and how much.');
-    const problem = tap({ type: 'added', ingredientId: ingredient.id, massG, note: why.trim() });
-    if (problem) return setReason(wordProblem(problem, preferences));
+  const { control, handleSubmit, setError, setValue, formState } = useForm<Extra>({
+    defaultValues: { ingredient: null, massG: null, why: '' },
+  });
+  const { ingredient, massG } = useWatch({ control });
+  const picked = ingredient as Ingredient | null;
+  const pick = (chosen: Ingredient) => setValue('ingredient', chosen);
+  const submit = handleSubmit((extra) => {
+    if (!extra.ingredient || extra.massG === null)
+      return setError('root', { message: 'Say what went in, and how much.' });
+    const { massG: addedG, why } = extra;
+    const problem = tap({
+      type: 'added',
+      ingredientId: extra.ingredient.id,
+      massG: addedG,
+      note: why.trim(),
+    });
+    if (problem) return setError('root', { message: wordProblem(problem, preferences) });
     onOpenChange(false);
-  };
+  });
   return (
     <Dialog
       open={open}
@@ -53,9 +69,9 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
               <Button
                 key={usual.id}
                 size="bench"
-                look={ingredient?.id === usual.id ? 'strong' : 'plain'}
-                aria-pressed={ingredient?.id === usual.id}
-                onClick={() => setIngredient(usual)}
+                look={picked?.id === usual.id ? 'strong' : 'plain'}
+                aria-pressed={picked?.id === usual.id}
+                onClick={() => pick(usual)}
               >
                 {usual.name}
               </Button>
@@ -63,10 +79,10 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
         )}
         <IngredientPicker
           label="Another ingredient"
-          onPick={setIngredient}
-          className={buttonClass(ingredient && !USUAL.includes(ingredient.id) ? 'strong' : 'plain', 'bench')}
+          onPick={pick}
+          className={buttonClass(picked && !USUAL.includes(picked.id) ? 'strong' : 'plain', 'bench')}
         >
-          {ingredient && !USUAL.includes(ingredient.id) ? ingredient.name : 'Another …'}
+          {picked && !USUAL.includes(picked.id) ? picked.name : 'Another …'}
         </IngredientPicker>
       </div>
       <p className="mt-4 font-semibold">How much</p>
@@ -75,35 +91,37 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
         label="Weight of what went in"
         testId="extra-mass"
         unit={units.massUnit}
-        value={massG === null ? '' : units.massNumber(massG)}
+        value={massG == null ? '' : units.massNumber(massG)}
         onType={(text) => {
-          const typed = readMass(text, ingredient);
+          const typed = readMass(text, picked);
           const value = typed.ok ? within(typed.value, FORMULA_LIMITS.lineMassG, 'massG') : typed;
-          setMassG(value.ok ? value.value : null);
+          setValue('massG', value.ok ? value.value : null);
           return value.ok ? null : wordProblem(value.problem, preferences);
         }}
         later={quantitiesComing}
       />
       <p className="mt-4 font-semibold">Why</p>
-      <Cell
-        size="bench"
-        label="Why it went in"
-        align="left"
-        inputMode="text"
-        maxLength={160}
-        value={why}
-        placeholder="too wet by feel"
-        onType={(text) => {
-          setWhy(text);
-          return null;
-        }}
+      <Controller
+        control={control}
+        name="why"
+        render={({ field }) => (
+          <Cell
+            size="bench"
+            label="Why it went in"
+            align="left"
+            inputMode="text"
+            maxLength={160}
+            value={field.value}
+            placeholder="too wet by feel"
+            onType={(text) => {
+              field.onChange(text);
+              return null;
+            }}
+          />
+        )}
       />
-      {reason && (
-        <p role="alert" className="mt-2 text-alarm">
-          {reason}
-        </p>
-      )}
-      <Button look="strong" size="bench" className="mt-4 w-full" onClick={keep}>
+      <Reason>{formState.errors.root?.message}</Reason>
+      <Button look="strong" size="bench" className="mt-4 w-full" onClick={() => void submit()}>
         Write it down
       </Button>
     </Dialog>

@@ -1,9 +1,10 @@
 'use client';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import type { BakeAction } from '@/core/bake';
 import type { Problem } from '@/core/result';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { Reason } from '@/ui/Reason';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
@@ -16,15 +17,14 @@ interface NoteDialogProps {
 /** Anything worth remembering, at its time. */
 export function NoteDialog({ open, onOpenChange, tap }: NoteDialogProps) {
   const { preferences } = usePreferences();
-  const [text, setText] = useState('');
-  const [reason, setReason] = useState<string | null>(null);
-  const keep = () => {
-    if (text.trim() === '') return setReason('Write a word or two.');
+  const { register, handleSubmit, setError, reset, formState } = useForm({ defaultValues: { text: '' } });
+  const { errors } = formState;
+  const submit = handleSubmit(({ text }) => {
     const problem = tap({ type: 'noted', text: text.trim() });
-    if (problem) return setReason(wordProblem(problem, preferences));
-    setText('');
+    if (problem) return setError('text', { message: wordProblem(problem, preferences) });
+    reset();
     onOpenChange(false);
-  };
+  });
   return (
     <Dialog
       open={open}
@@ -32,33 +32,20 @@ export function NoteDialog({ open, onOpenChange, tap }: NoteDialogProps) {
       title="Note this"
       hint="It is saved with the time it is now."
     >
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          keep();
-        }}
-      >
+      <form onSubmit={(event) => void submit(event)} noValidate>
         <textarea
+          {...register('text', { validate: (text) => text.trim() !== '' || 'Write a word or two.' })}
           autoFocus
           aria-label="Note"
-          aria-invalid={reason !== null}
+          aria-invalid={!!errors.text}
           rows={4}
           maxLength={1000}
-          value={text}
-          onChange={(event) => {
-            setText(event.currentTarget.value);
-            setReason(null);
-          }}
           placeholder="Stiffer than last week. Smells of apples. Oven at 172 by the thermometer."
           className="w-full rounded-lg border border-edge bg-surface p-3 text-xl"
         />
-        {reason && (
-          <p role="alert" className="text-alarm">
-            {reason}
-          </p>
-        )}
+        <Reason>{errors.text?.message}</Reason>
         <Button type="submit" look="strong" size="bench" className="mt-3 w-full">
-          Keep the note
+          Save the note
         </Button>
       </form>
     </Dialog>

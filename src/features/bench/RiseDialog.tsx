@@ -1,11 +1,12 @@
 'use client';
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { RISE_MARK_PERCENT, type BakeAction } from '@/core/bake';
 import type { Problem } from '@/core/result';
 import { parseDecimal, within } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
+import { Reason } from '@/ui/Reason';
 import { Segmented } from '@/ui/Segmented';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
@@ -19,32 +20,39 @@ interface RiseDialogProps {
   tap: (action: BakeAction) => Problem | null;
 }
 
+interface Rise {
+  readonly of: 'jar' | 'dough';
+  readonly grown: number | null;
+}
+
 const USUAL_PERCENT = [10, 25, 50, 75, 100, 150];
 
 /** How far it has risen by now: what the next forecast of this dough learns from. */
 export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
   const { preferences } = usePreferences();
-  const [of, setOf] = useState(usual);
-  const [grown, setGrown] = useState<number | null>(null);
-  const [reason, setReason] = useState<string | null>(null);
-  const keep = (grownPercent: number | null) => {
-    if (grownPercent === null) return setReason('Say how far it has risen.');
+  const { control, handleSubmit, setError, setValue, clearErrors, formState } = useForm<Rise>({
+    defaultValues: { of: usual, grown: null },
+  });
+  const { of = usual, grown = null } = useWatch({ control });
+  const mark = (grownPercent: number | null) => {
+    if (grownPercent === null) return setError('root', { message: 'Say how far it has risen.' });
     const problem = tap({ type: 'rise', stepId, of, grownPercent });
-    if (problem) return setReason(wordProblem(problem, preferences));
+    if (problem) return setError('root', { message: wordProblem(problem, preferences) });
     onClose();
   };
+  const submit = handleSubmit((rise) => mark(rise.grown));
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
       title="How far has it risen?"
-      hint="Kept with the time it is now. The next run of this formula learns from it."
+      hint="Saved with the time it is now. The next run of this formula learns from it."
     >
       <Segmented
         label="What was marked"
         size="bench"
         value={of}
-        onChange={setOf}
+        onChange={(next) => setValue('of', next)}
         options={[
           { value: 'jar', label: 'jar, since mixing' },
           { value: 'dough', label: 'dough, this step' },
@@ -58,18 +66,12 @@ export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
       </p>
       <div className="mt-3 grid grid-cols-3 gap-2">
         {USUAL_PERCENT.map((percent) => (
-          <Button key={percent} size="bench" className="px-1 whitespace-nowrap" onClick={() => keep(percent)}>
+          <Button key={percent} size="bench" className="px-1 whitespace-nowrap" onClick={() => mark(percent)}>
             {grownWord(percent)}
           </Button>
         ))}
       </div>
-      <form
-        className="mt-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          keep(grown);
-        }}
-      >
+      <form className="mt-4" onSubmit={(event) => void submit(event)} noValidate>
         <p className="font-semibold">Another figure</p>
         <Cell
           size="bench"
@@ -79,18 +81,14 @@ export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
           onType={(text) => {
             const typed = parseDecimal(text);
             const value = typed.ok ? within(typed.value, RISE_MARK_PERCENT, 'grownPercent') : typed;
-            setGrown(value.ok ? value.value : null);
-            setReason(null);
+            setValue('grown', value.ok ? value.value : null);
+            clearErrors();
             return value.ok ? null : wordProblem(value.problem, preferences);
           }}
         />
-        {reason && (
-          <p role="alert" className="mt-2 text-alarm">
-            {reason}
-          </p>
-        )}
+        <Reason>{formState.errors.root?.message}</Reason>
         <Button type="submit" look="strong" size="bench" className="mt-3 w-full">
-          Keep the mark
+          Save the mark
         </Button>
       </form>
     </Dialog>

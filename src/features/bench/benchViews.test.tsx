@@ -133,10 +133,10 @@ describe('steps', () => {
     const dialog = await screen.findByRole('dialog', { name: 'How far has it risen?' });
     // what was marked last is marked again
     expect(within(dialog).getByRole('radio', { name: /^dough/ })).toBeChecked();
-    await userEvent.click(within(dialog).getByRole('button', { name: 'Keep the mark' }));
+    await userEvent.click(within(dialog).getByRole('button', { name: 'Save the mark' }));
     expect(within(dialog).getByRole('alert')).toHaveTextContent('Say how far');
     await userEvent.type(within(dialog).getByRole('textbox', { name: /Risen by/ }), '900');
-    await userEvent.click(within(dialog).getByRole('button', { name: 'Keep the mark' }));
+    await userEvent.click(within(dialog).getByRole('button', { name: 'Save the mark' }));
     expect(taps).toEqual([]);
     await userEvent.click(within(dialog).getByRole('radio', { name: /^jar/ }));
     await userEvent.click(within(dialog).getByRole('button', { name: '+50 %' }));

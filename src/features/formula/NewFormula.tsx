@@ -1,33 +1,32 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { emptyFormula } from '@/core/formula';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { Reason } from '@/ui/Reason';
 import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 
 /** Asks for a name and opens the sheet. */
 export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   const router = useRouter();
-  const [name, setName] = useState('');
-  const [reason, setReason] = useState<string | null>(null);
+  const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { name: '' } });
+  const { errors, isSubmitting } = formState;
   // made once per dialog: pressing twice, or again after a dead network, still makes one formula
   const [requestId] = useState(newUuid);
-  const [busy, setBusy] = useState(false);
-  const make = async () => {
-    if (name.trim() === '') return setReason('Give it a name.');
-    setBusy(true);
+  const submit = handleSubmit(async ({ name }) => {
     const formula = emptyFormula(name.trim(), 'dough');
     const answer = await ask<{ id: string }>('/api/formulas', { requestId, formula });
     if (answer.kind === 'ok') return router.push(`/formulas/${answer.value.id}`);
-    setBusy(false);
-    setReason(
-      answer.kind === 'invalid'
-        ? 'This name can’t be saved. Use up to 80 ordinary letters.'
-        : 'The server did not answer. Try again.',
-    );
-  };
+    setError('name', {
+      message:
+        answer.kind === 'invalid'
+          ? 'This name can’t be saved. Use up to 80 ordinary letters.'
+          : 'The server did not answer. Try again.',
+    });
+  });
   return (
     <Dialog
       open={open}
@@ -35,34 +34,21 @@ export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange
       title="A new formula"
       hint="Only a name for now; the sheet takes the rest."
     >
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void make();
-        }}
-      >
+      <form onSubmit={(event) => void submit(event)} noValidate>
         <label htmlFor="new-name" className="text-sm font-semibold">
           Name
         </label>
         <input
+          {...register('name', { validate: (name) => name.trim() !== '' || 'Give it a name.' })}
           id="new-name"
-          value={name}
           maxLength={80}
           autoComplete="off"
-          aria-invalid={reason !== null}
-          aria-describedby={reason ? 'new-name-why' : undefined}
-          onChange={(event) => {
-            setName(event.currentTarget.value);
-            setReason(null);
-          }}
+          aria-invalid={!!errors.name}
+          aria-describedby={errors.name ? 'new-name-why' : undefined}
           className="mt-1 w-full rounded-md border border-edge bg-surface px-3 py-2 text-lg"
         />
-        {reason && (
-          <p id="new-name-why" role="alert" className="mt-1 text-sm text-alarm">
-            {reason}
-          </p>
-        )}
-        <Button type="submit" look="strong" disabled={busy} className="mt-4 min-h-11 px-5">
+        <Reason id="new-name-why">{errors.name?.message}</Reason>
+        <Button type="submit" look="strong" disabled={isSubmitting} className="mt-4 min-h-11 px-5">
           Open the sheet
         </Button>
       </form>
