@@ -42,8 +42,15 @@ export async function loadFormulaJson(context: Context, id: string): Promise<str
 /** Revisions of a story that are read at once. */
 export const STORY_PAGE = 60;
 
-export const loadRevisions = async ({ pool, kitchen }: Context, id: string): Promise<FormulaRevision[]> =>
-  (await listRevisions(pool, kitchen.id, id, 200)).rows;
+/** Revisions that are handed out at once. */
+const REVISIONS_PAGE = 200;
+
+/** The newest revisions below `before`, newest first. */
+export const loadRevisions = async (
+  { pool, kitchen }: Context,
+  id: string,
+  before: number | null = null,
+): Promise<FormulaRevision[]> => (await listRevisions(pool, kitchen.id, id, REVISIONS_PAGE, before)).rows;
 
 /**
  * Makes a formula with its first revision. Sent twice with the same request id it is made once, and the second sender is
@@ -142,7 +149,14 @@ export async function loadStory({ pool, kitchen }: Context, id: string, before: 
     listRevisions(pool, kitchen.id, id, STORY_PAGE, before),
     listBranches(pool, kitchen.id, id),
   ]);
-  return { branch, revisions, branches, setAside };
+  const inAll = branches[0]?.inAll ?? 0;
+  return {
+    branch,
+    revisions,
+    branches: branches.map(({ inAll: _inAll, ...each }) => each),
+    moreBranches: inAll - branches.length,
+    setAside,
+  };
 }
 
 /** Puts a formula away or brings it back; doing it twice is the same as once. */

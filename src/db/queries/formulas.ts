@@ -175,16 +175,16 @@ export const findBranch = (db: Queryable, kitchenId: string, id: string) =>
     [kitchenId, id],
   );
 
-/** Formulas that branched off from this one; `revision` is the one they left it at. */
+/** The newest formulas that branched off from this one, and how many there are in all; `revision` is the one they left it at. */
 export const listBranches = (db: Queryable, kitchenId: string, id: string) =>
   many(
     db,
     {
-      text: `select f.id, r.formula ->> 'name' as name, f.branched_revision as revision
+      text: `select f.id, r.formula ->> 'name' as name, f.branched_revision as revision, count(*) over ()::int as "inAll"
              from formula f join formula_revision r on r.kitchen_id = f.kitchen_id
                and r.formula_id = f.id and r.number = f.head
              where f.kitchen_id = $1 and f.branched_from = $2 order by f.created_at desc limit 100`,
-      row: branchRow,
+      row: branchRow.extend({ inAll: z.number().int() }),
     },
     [kitchenId, id],
   );

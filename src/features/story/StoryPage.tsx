@@ -105,6 +105,12 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
           );
         })}
       </ol>
+      {story.moreBranches > 0 && (
+        <p className="mb-3 text-sm text-soft">
+          {story.moreBranches} older {story.moreBranches === 1 ? 'branch is' : 'branches are'} not listed
+          here: find them on the shelf.
+        </p>
+      )}
       {oldest > 1 && revisions.length >= page && <Button onClick={() => void more()}>Older ones</Button>}
     </>
   );

@@ -25,6 +25,7 @@ const story: Story = {
   branch: { id: 'elder', name: 'Elder loaf', revision: 4 },
   revisions: [revision(5, 420), revision(4, 400), revision(3, 390)],
   branches: [{ id: 'younger', name: 'Younger loaf', revision: 4 }],
+  moreBranches: 3,
 };
 
 function server(answers: Record<string, { status: number; body: unknown }>) {
@@ -54,6 +55,7 @@ test('each revision by what it changed, where it came from, what came of it', ()
   );
   expect(screen.getByRole('link', { name: 'Elder loaf' })).toHaveAttribute('href', '/formulas/elder/story');
   expect(entry(3)).toHaveTextContent('What came before is further down.');
+  expect(screen.getByText(/3 older branches are not listed here/)).toBeInTheDocument();
 });
 
 test('any two are compared, oldest first whichever was ticked first; a third takes the place of the first', async () => {

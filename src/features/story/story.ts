@@ -15,4 +15,6 @@ export interface Story {
   /** Newest first. */
   readonly revisions: readonly Revision[];
   readonly branches: readonly Branch[];
+  /** Older branches than those. */
+  readonly moreBranches: number;
 }

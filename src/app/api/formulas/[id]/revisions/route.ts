@@ -2,16 +2,17 @@ import { saveFormulaSchema } from '@/core/requests';
 import { currentContext } from '@/server/currentContext';
 import { knownId } from '@/server/knownId';
 import { loadRevisions, saveFormula } from '@/server/formulas';
+import { beforeOf } from '../../../before';
 import { answer, notFound, reading, writing } from '../../../edge';
 
 interface Params {
   params: Promise<{ id: string }>;
 }
 
-export const GET = (_request: Request, { params }: Params): Promise<Response> =>
+export const GET = (request: Request, { params }: Params): Promise<Response> =>
   reading(async () => {
     const id = knownId((await params).id);
-    const revisions = id ? await loadRevisions(await currentContext(), id) : [];
+    const revisions = id ? await loadRevisions(await currentContext(), id, beforeOf(request)) : [];
     return revisions.length > 0 ? Response.json(revisions) : null;
   });
 
