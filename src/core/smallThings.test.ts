@@ -1,10 +1,18 @@
 import fc from 'fast-check';
 import * as z from 'zod';
+import { consistencyOf } from './consistency';
+import { waterTemperatureFor } from './doughTemperature';
+import { boilingPointC } from './doughTemperature/boilingPoint';
+import { formulaTotals } from './formula';
+import { plainLoaf } from './formula/testFormulas';
+import { fitOffset } from './heat';
+import { libraryBook } from './ingredients';
 import { methodTime, newStep, STEP_KINDS, stepTempRangeC } from './method';
 import { methodStepSchema } from './method/stepSchema';
 import { compensatedSum } from './numeric/compensatedSum';
 import { plainText } from './plainTextSchema';
 import { readAs } from './readAs';
+import { fillVessel } from './vessel';
 
 test('a compensated sum does not care for the order, and keeps what a plain loop loses', () => {
   expect(compensatedSum([1e16, 1, -1e16])).toBe(1);
@@ -76,4 +84,39 @@ test('a schema’s complaint becomes a problem of ours, with its path and limit'
   expect(refusal({ list: ['x'] })).toMatchObject({ path: 'list.0' });
   expect(refusal({ kind: 'c' })).toEqual({ code: 'notAllowed', path: 'kind' });
   expect(refusal({ extra: 1 })).toEqual({ code: 'notAllowed', path: '' });
+});
+
+test('the worked figures of the docstrings', () => {
+  const loaf = plainLoaf();
+  const totals = formulaTotals(loaf, libraryBook);
+  expect(totals.hydrationAll).toBeCloseTo(87.6, 1);
+  const feel = consistencyOf(loaf, libraryBook, totals)!;
+  expect([Math.round(feel.balance.demandG), feel.now.band, feel.rested.band]).toEqual([
+    535,
+    'thickBatter',
+    'stiff',
+  ]);
+  const day = {
+    roomC: 20, fridgeC: 5, wantedC: 26, bowlG: 800, mixing: 'hand' as const, frictionCPerMin: null, mixMin: 6, altitudeM: 0, tapC: 12,
+  }; // prettier-ignore
+  const water = waterTemperatureFor(loaf, libraryBook, day);
+  expect(water.ok && [water.value.waterC, water.value.lowC, water.value.highC].map(Math.round)).toEqual([
+    29, 26, 32,
+  ]);
+  const tin = {
+    kind: 'tin',
+    topLengthCm: 24,
+    topWidthCm: 12,
+    baseLengthCm: 22,
+    baseWidthCm: 10,
+    heightCm: 8,
+  } as const;
+  const filled = fillVessel(tin, { densityGPerMl: 1.1, rise: { value: 2, low: 1.7, high: 2.3 } });
+  expect(filled.ok && [filled.value.volumeMl, filled.value.massG, filled.value.lowG, filled.value.highG].map(Math.round)).toEqual([2027, 1186, 1031, 1395]); // prettier-ignore
+  const off = fitOffset([{ dialC: 200, trueC: 190 }]);
+  expect(off.ok && [off.value.at200C, off.value.sdAt200C]).toEqual([
+    expect.closeTo(-8.35, 2),
+    expect.closeTo(3.66, 2),
+  ]);
+  expect(boilingPointC(1500)).toBeCloseTo(95, 0);
 });

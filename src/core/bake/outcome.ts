@@ -14,7 +14,11 @@ export const emptyOutcome: Outcome = {
   words: '',
 };
 
-/** Weight lost from tin to rack, % of the weight before; null unless both were weighed. */
+/**
+ * Weight lost from tin to rack, % of the weight before; null unless both were weighed.
+ *
+ * 980 g in and 858 g out is 12.4 %.
+ */
 export function lossPercent({
   massBeforeG,
   massAfterG,

@@ -52,6 +52,8 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
  * Whole pieces only: the remainder is stated, never spread in silence. Asked for pieces, rounding may leave the dough a gram or two off;
  * the count stays what was asked. Asked otherwise there is at least one piece, and each is lighter by what the bowl keeps.
  *
+ * Eight rolls of 85 g out of a formula of 980 g: times 0.694, the water 277.6 g and 278 g on a scale of whole grams.
+ *
  * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
  *   `tooSmall` at `factor` when a line leaves 0.001 g ... 1 t
  */

@@ -19,6 +19,8 @@ function scaleStepG(scales: ScaleRanges, massG: number): number {
 /**
  * A mass as that scale can show it: the nearest step, never zero (what is in the formula must be in the bowl, so
  * less than half a step is rounded up to a whole one, and the sheet says what that did).
+ *
+ * On a pocket scale 3.26 g is 3.3 g, on one of whole grams 0.3 g is 1 g.
  */
 export function roundToScale(scales: ScaleRanges, massG: number): { massG: number; stepG: number } {
   const stepG = scaleStepG(scales, massG);

@@ -118,6 +118,8 @@ function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {
  * Saturation S = (water + softening liquid) / D, against bands with soft edges; what the binders carry shifts the edges. The
  * interval is the central 80 % from the spread of every absorption, of the time constants and of what a day has in common.
  *
+ * The loaf of {@link formulaTotals} would take up 535 g in the end: a thick batter from the bowl is stiff once it has rested.
+ *
  * @returns null where there is no flour, starch or seed meal
  */
 export function consistencyOf(

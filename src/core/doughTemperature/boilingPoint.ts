@@ -8,6 +8,8 @@ export function airPressurePa(altitudeM: number): number {
 
 /**
  * Boiling point of water at an altitude, from the Antoine equation (constants of Dortmund Data Bank for 1-100 °C).
+ *
+ * 100 °C at the sea, 95 °C at 1,500 m.
  * @returns °C: 100.0 at sea level, 94.0 at 1,800 m, within 0.2 °C from -430 to 5,500 m
  */
 export function boilingPointC(altitudeM: number): number {

@@ -189,6 +189,8 @@ function yeastWarning(pouredC: number): WaterWarning[] {
  * specific heats from composition. Below the coldest tap water part of it is given as ice (333.6 J/g), at most half; a drink cannot be
  * given as ice and stays as cold as a fridge has it.
  *
+ * 500 g of flours, 400 g of water and an egg in a kitchen of 20 °C, the egg from the fridge, mixed by hand in a bowl of 800 g: for a dough of 26 °C water of 29 °C (26-32).
+ *
  * @returns `required` at `water` when the formula pours nothing; limits of {@link DOUGH_TEMPERATURE_LIMITS} by field
  */
 export function waterTemperatureFor(

@@ -11,6 +11,8 @@ export interface Part {
  * Takes a mixture (a starter, later a jar blend) apart into the simple ingredients it is made of, to any depth.
  * Mass is conserved: the shares of a mixture are normalised by their sum, so rounding in a share loses nothing.
  *
+ * 200 g of a 1 : 1 starter is 100 g of flour and 100 g of water.
+ *
  * @returns the parts in the order met; an ingredient that is no mixture is its own only part. Refuses
  *   `unknownIngredient`, and `cycle` when a mixture contains itself.
  */

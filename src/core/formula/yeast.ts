@@ -27,7 +27,11 @@ export interface YeastDose {
   readonly kinds: readonly YeastKind[];
 }
 
-/** The dose of baker's yeast in the three kinds it is sold in; null where there is none. Wild starters are not yeast of a dose. */
+/**
+ * The dose of baker's yeast in the three kinds it is sold in; null where there is none. Wild starters are not yeast of a dose.
+ *
+ * 7 g of instant yeast is 21 g fresh (19-23) or 8.75 g active dry; on 500 g of flours that is 4.2 % fresh.
+ */
 export function yeastDose(
   formula: Pick<Formula, 'stages'>,
   book: IngredientBook,

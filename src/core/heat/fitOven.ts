@@ -35,6 +35,8 @@ export const READING_LIMITS = {
 /**
  * An oven's offset from thermometer readings: Bayesian straight line (conjugate normal prior), so that one reading moves it and
  * ten make it sure.
+ *
+ * One look at 190 °C with the dial at 200: 8.4 °C too cool, give or take 3.7 (one sd).
  * @returns limits by `readings.0.dialC`; `tooLarge` at `readings.0.trueC` for a reading more than 80 °C off
  */
 export function fitOffset(readings: readonly DialReading[]): Result<OffsetFit> {

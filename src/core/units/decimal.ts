@@ -6,6 +6,8 @@ const DECIMAL = /^[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/;
  * Reads one plain decimal number as people type it: "12", "12.5", "12,5", ".5", "−3" (a true minus sign too).
  * Exponents, hexadecimal, thousands separators and words are refused rather than guessed at: "1,200" is read
  * as 1.2 in half of Europe and as twelve hundred elsewhere, so three digits after a comma are refused.
+ *
+ * "12.5" and "12,5" are numbers; "1,200" is none, as nobody can tell which.
  */
 export function parseDecimal(text: string): Result<number> {
   const trimmed = text.trim().replace(/\u2212/g, '-');

@@ -25,6 +25,8 @@ const SECONDS: Readonly<Record<string, number>> = {
 /**
  * Reads a length of time: "45" (minutes), "45 min", "90 s", "1 h 15", "1h15m", "12 hours", "1.5 h", "2:30"
  * (hours:minutes). A number after a named unit without one of its own is in the next smaller unit.
+ *
+ * "1 h 15" and "75 min" are 4,500 s.
  * @returns whole seconds
  */
 export function parseDurationS(text: string): Result<number> {

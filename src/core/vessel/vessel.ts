@@ -163,6 +163,8 @@ const INSIDE_TIN = 0.94;
  * Dough for one vessel: a tin is filled so far that the risen loaf just crowns it, a disc is cut from dough of the wanted
  * thickness before it rises.
  *
+ * A tin of 24 × 12 at the rim, 22 × 10 at the bottom and 8 cm high holds 2,027 ml; a dough that doubles fills 53 % of it with 1,186 g (1,031-1,395).
+ *
  * @returns limits of {@link VESSEL_LIMITS} by field; `rangeReversed` for a base wider than the top
  */
 export function fillVessel(vessel: Vessel, body: DoughBody): Result<VesselFill> {
