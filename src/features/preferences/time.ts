@@ -1,7 +1,6 @@
 'use client';
 import { TZDate } from '@date-fns/tz';
 import { format } from 'date-fns';
-import { useMemo } from 'react';
 import { usePreferences } from './PreferencesProvider';
 
 export interface KitchenTime {
@@ -11,8 +10,24 @@ export interface KitchenTime {
   readonly dayAndClock: (ms: number) => string;
 }
 
+/** Written times that are remembered at most, by zone and pattern. */
+const MOST = 2000;
+
+/** A list shows the same days to everybody who asks, and a date in a zone costs some thirty microseconds to write. */
+function remembering(write: (ms: number) => string): (ms: number) => string {
+  const written = new Map<number, string>();
+  return (ms) => {
+    const known = written.get(ms);
+    if (known !== undefined) return known;
+    if (written.size >= MOST) written.clear();
+    const text = write(ms);
+    written.set(ms, text);
+    return text;
+  };
+}
+
 function kitchenTime(timeZone: string): KitchenTime {
-  const write = (pattern: string) => (ms: number) => format(new TZDate(ms, timeZone), pattern);
+  const write = (pattern: string) => remembering((ms) => format(new TZDate(ms, timeZone), pattern));
   return {
     clock: write('HH:mm'),
     day: write('EEE d MMM'),
@@ -21,11 +36,18 @@ function kitchenTime(timeZone: string): KitchenTime {
   };
 }
 
+/** One for each zone, whoever asks. */
+const byZone = new Map<string, KitchenTime>();
+
 /**
  * Times of day and dates in the kitchen's own zone, so that server and browser write the same and a bake reads the same
  * from another country.
  */
 export function useKitchenTime(): KitchenTime {
   const { timeZone } = usePreferences();
-  return useMemo(() => kitchenTime(timeZone), [timeZone]);
+  const known = byZone.get(timeZone);
+  if (known) return known;
+  const made = kitchenTime(timeZone);
+  byZone.set(timeZone, made);
+  return made;
 }
