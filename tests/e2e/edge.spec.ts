@@ -132,9 +132,9 @@ test('two tabs on one ingredient: the second is told, and the first’s stays', 
       .getByRole('textbox', { name: 'Which bag' })
       .fill(tab === page ? 'the first bag' : 'the second bag');
   }
-  const keep = (tab: typeof page) => tab.getByRole('dialog').getByRole('button', { name: /keep/i }).click();
-  await keep(page);
+  const save = (tab: typeof page) => tab.getByRole('dialog').getByRole('button', { name: 'Save it' }).click();
+  await save(page);
   await expect(page.getByRole('dialog')).toBeHidden();
-  await keep(other);
+  await save(other);
   await expect(other.getByRole('alert')).toContainText('Somebody changed this ingredient in between');
 });

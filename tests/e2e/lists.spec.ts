@@ -49,3 +49,23 @@ test('the logbook is searched by its words and by how bakes came out', async ({ 
   await expect(page.getByRole('searchbox')).toHaveValue('old yeast');
   await expect(line).toBeVisible();
 });
+
+test('charts: a formula’s scores over time, a bake’s rise, an oven’s readings', async ({ page }) => {
+  await page.goto('/formulas');
+  const href = await page.getByRole('link', { name: /Millet and linseed/ }).getAttribute('href');
+  await page.goto(`/logbook?formula=${href?.split('/').at(-1)}`);
+  const scores = page.getByTestId('score-chart');
+  await expect(scores.locator('.recharts-line')).toHaveCount(4);
+  await expect(scores).toContainText('Scores of these 5 bakes');
+  await page.goto('/logbook?find=Sorghum');
+  await page
+    .getByRole('link', { name: /Sorghum and teff baton/ })
+    .first()
+    .click();
+  await expect(page.getByTestId('rise-chart').locator('.recharts-line-dot')).toHaveCount(3);
+  await page.goto('/kit');
+  const offsets = page.getByTestId('offset-chart').first();
+  await expect(offsets.locator('.recharts-scatter-symbol')).toHaveCount(4);
+  // how far it is off is there in figures too
+  await expect(page.getByText(/at 200 °C/).first()).toBeVisible();
+});
