@@ -51,8 +51,8 @@ export function ConflictBanner({ formulaId, conflict, onMineOnTop, onTheirs, onC
         <Button look="strong" onClick={onTheirs}>
           Go on with theirs
         </Button>
-        <Button onClick={onMineOnTop}>Keep mine as the newest</Button>
-        <Button onClick={onCopy}>Keep mine as a formula of its own</Button>
+        <Button onClick={onMineOnTop}>Save mine as the newest</Button>
+        <Button onClick={onCopy}>Save mine as a formula of its own</Button>
       </div>
     </div>
   );

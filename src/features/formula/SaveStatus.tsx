@@ -19,12 +19,12 @@ export function SaveStatus({ save }: { save: SaveState }) {
           icon: Check,
           text:
             save.savedAtMs > 0
-              ? `Kept ${time.clock(save.savedAtMs)} · revision ${save.revision}`
+              ? `Saved ${time.clock(save.savedAtMs)} · revision ${save.revision}`
               : `Revision ${save.revision}`,
         };
       case 'waiting':
       case 'saving':
-        return { icon: Loader, text: 'Keeping …' };
+        return { icon: Loader, text: 'Saving …' };
       case 'unreachable':
         return {
           icon: CloudOff,

@@ -165,7 +165,7 @@ describe('two hands on one sheet', () => {
 
   test('mine goes on top, theirs stays beneath', async () => {
     const { server, choose } = await meetConflict();
-    await choose('Keep mine as the newest');
+    await choose('Save mine as the newest');
     await waitFor(() => expect(server.revisions).toHaveLength(3));
     expect(server.revisions.map((formula) => [formula.name, gramsOf(formula, 'water')])).toEqual([
       ['Plain loaf', 400],
@@ -176,7 +176,7 @@ describe('two hands on one sheet', () => {
 
   test('mine becomes a formula of its own', async () => {
     const { server, choose } = await meetConflict();
-    await choose('Keep mine as a formula of its own');
+    await choose('Save mine as a formula of its own');
     await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/copy'));
     const copy = server.posts.at(-1)?.body as { formula: Formula };
     expect([copy.formula.name, gramsOf(copy.formula, 'water')]).toEqual(['Plain loaf (mine)', 440]);

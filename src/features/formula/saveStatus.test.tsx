@@ -4,10 +4,10 @@ import { SaveStatus } from './SaveStatus';
 import type { SaveState } from '../queue/saver';
 
 test.each<[SaveState, string]>([
-  [{ kind: 'saved', revision: 4, savedAtMs: Date.UTC(2026, 10, 19, 5, 7) }, 'Kept 05:07 · revision 4'],
+  [{ kind: 'saved', revision: 4, savedAtMs: Date.UTC(2026, 10, 19, 5, 7) }, 'Saved 05:07 · revision 4'],
   [{ kind: 'saved', revision: 1, savedAtMs: 0 }, 'Revision 1'],
-  [{ kind: 'waiting' }, 'Keeping …'],
-  [{ kind: 'saving' }, 'Keeping …'],
+  [{ kind: 'waiting' }, 'Saving …'],
+  [{ kind: 'saving' }, 'Saving …'],
   [{ kind: 'unreachable', full: false }, 'No answer: saved in this browser, trying again'],
   [{ kind: 'unreachable', full: true }, 'The disk is full: saved in this browser, trying again'],
   [

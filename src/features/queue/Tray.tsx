@@ -56,7 +56,7 @@ export function Tray() {
           hint={
             queue.fragile
               ? 'This browser keeps nothing when the page is closed: leave it open until all is sent.'
-              : 'Kept in this browser, also when it is closed. What waits is sent by itself.'
+              : 'Saved in this browser, also when it is closed. What waits is sent by itself.'
           }
         >
           <ul className="grid gap-3">

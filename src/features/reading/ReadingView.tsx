@@ -267,7 +267,7 @@ function RestOfReading({ reading, left }: { reading: RecipeReading; left: readon
       )}
       {(others.length > 0 || left.length > 0) && (
         <section className="mt-4 text-sm">
-          <h3 className="text-sm text-soft">Kept in “about it”</h3>
+          <h3 className="text-sm text-soft">Saved in “about it”</h3>
           {others.map((line) => (
             <p key={line.number} className="border-t border-rule py-1">
               {line.text}
