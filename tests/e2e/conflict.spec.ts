@@ -38,7 +38,7 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   await second.reload();
   await expect(cell(second, 'Olive oil, weight')).toHaveValue('25');
   await expect(banner).toContainText('Olive oil: 12 g → 25 g');
-  await banner.getByRole('button', { name: 'Keep mine as the newest' }).click();
+  await banner.getByRole('button', { name: 'Save mine as the newest' }).click();
   await expect(saved(second)).toContainText('revision 3');
   expect(await grams('olive-oil')).toBe(25);
   const revisions = (await (await page.request.get(`/api/formulas/${id}/revisions`)).json()) as {
