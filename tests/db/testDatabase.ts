@@ -6,7 +6,8 @@ import { insertKitchen } from '@/db/queries/kitchens';
 import { SERVING } from '@/host/roles';
 import { contextIn, type Context } from '@/server/context';
 
-export const TEMPLATE = 'crumb_template';
+/** A worker of ./crumb mutate has one of its own. */
+export const TEMPLATE = `crumb_template${process.env.STRYKER_MUTATOR_WORKER ?? ''}`;
 
 type Role = 'DATABASE' | 'OWNER' | 'SERVING';
 
