@@ -1,8 +1,16 @@
 import { loafSheet } from '../batch/testBatch';
-import { actualStages, bakeCard, bakeState, emptyOutcome, onScaleBeforeG, type BakeAction } from '.';
+import {
+  actualStages,
+  bakeCard,
+  bakeState,
+  emptyOutcome,
+  onScaleBeforeG,
+  outcomeSchema,
+  type BakeAction,
+} from '.';
 import { runningCard } from './runningCard';
 import { runningTimers } from './runningTimers';
-import { stillToWeigh } from './bakeState';
+import { nextThing, stillToWeigh } from './bakeState';
 
 const sheet = loafSheet();
 const bake = { id: 'b', sheet };
@@ -121,10 +129,10 @@ test('a rise taken back is the last of its own step', () => {
 });
 
 test('the timers under way, the next to end first; none once it is over', () => {
-  const running = [timer('proof', 3600), timer('mix', 300)];
+  const running = [timer('mix', 7200), timer('proof', 300)];
   expect(runningTimers(bake, after(...running))).toEqual([
-    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'mix', stepKind: 'mix', stepTitle: '', until: 'even', endsAtMs: 420_000 },
-    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'proof', stepKind: 'proof', stepTitle: '', until: '', endsAtMs: 3_660_000 },
+    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'proof', stepKind: 'proof', stepTitle: '', until: '', endsAtMs: 420_000 },
+    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'mix', stepKind: 'mix', stepTitle: '', until: 'even', endsAtMs: 7_260_000 },
   ]); // prettier-ignore
   expect(runningTimers(bake, after(...running, { type: 'timerStopped', stepId: 'mix' }))).toHaveLength(1);
   expect(runningTimers(bake, after(...running, { type: 'abandoned', reason: '' }))).toEqual([]);
@@ -144,6 +152,7 @@ test('what a bake under way needs next: to be weighed, a step, what goes on top,
   expect(next(...intoTheBowl, done('mix'), done('proof'))).toEqual({ kind: 'topping' });
   expect(next(...intoTheBowl, done('mix'), done('proof'), weigh('poppy-seed', 10))).toEqual({ kind: 'log' });
   expect(next({ type: 'abandoned', reason: '' })).toEqual({ kind: 'log' });
+  expect(nextThing(sheet, after(...intoTheBowl, done('mix')))).toEqual({ kind: 'step', stepId: 'proof', done: 1, of: 2 }); // prettier-ignore
   const card = runningCard(bake, after(timer('proof', 60)));
   expect([card.name, card.timers.length]).toEqual(['Plain loaf', 1]);
 });
@@ -182,4 +191,11 @@ test('what was added stands in a part of its own, line by line', () => {
   });
   expect(stages[0]!.lines.find(({ id }) => id === 'water')?.massG).toBe(390);
   expect(stages[0]!.lines.find(({ id }) => id === 'salt')?.massG).toBe(10);
+});
+
+test('an outcome may weigh as much after as before, never more; what was not weighed is not compared', () => {
+  const fits = (massBeforeG: number | null, massAfterG: number | null) =>
+    outcomeSchema.safeParse({ ...emptyOutcome, massBeforeG, massAfterG }).success;
+  expect([fits(900, 900), fits(900, 899), fits(900, 901)]).toEqual([true, true, false]);
+  expect([fits(null, 900), fits(900, null), fits(null, null)]).toEqual([true, true, true]);
 });

@@ -2,6 +2,7 @@ import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import { eightRolls } from './testBatch';
 import { ordinaryScales, planBatch, roundToScale, type BatchRequest } from '.';
+import { FACTOR_LIMITS } from './factorLimits';
 import { scaleRangesSchema } from './scaleSchema';
 
 const byFactor: BatchRequest = { mode: 'factor', factor: 1, pieceMassG: 490, bowlLossPercent: 0 };
@@ -24,6 +25,11 @@ test.each<[string, object, unknown]>([
   ['a line that is not there', { ...byWater, lineId: 'none' }, ['unknownLine', 'lineId']],
 ])('%s is refused at its field', (_, request, expected) => {
   expect(problem(request)?.slice(0, 2)).toEqual(expected);
+});
+
+test('a factor out of all reason is refused by its own limits, whatever the lines weigh', () => {
+  expect(problem({ ...byFactor, factor: 0 })).toEqual(['tooSmall', 'factor', { min: FACTOR_LIMITS.min }]);
+  expect(problem({ ...byFactor, factor: FACTOR_LIMITS.max + 1 })).toEqual(['tooLarge', 'factor', { max: FACTOR_LIMITS.max }]); // prettier-ignore
 });
 
 test('what only another way of asking needs is not asked for', () => {
