@@ -3,7 +3,7 @@ import { ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
 import { simulateBake, checkBake, CENTRAL_DRAW, type BakeQuestion } from './bake';
 import type { Oven } from './oven';
-import { PHASE_LIMITS } from './programme';
+import { PHASE_LIMITS, READING_LIMITS } from './heatLimits';
 
 /** One look at a thermometer in the oven, once it has stood at that setting for a while. */
 export interface DialReading {
@@ -25,13 +25,6 @@ export interface OffsetFit {
 const PRIOR = { sdAt200C: 9, sdPer100C: 6 } as const;
 /** A thermometer on a rack: its own error, and the oven's swing about its mean, °C. */
 const READING_SD_C = 4;
-export const READING_LIMITS = {
-  dialC: PHASE_LIMITS.setC.oven,
-  trueC: { min: 20, max: 600 },
-  mostOffC: 80,
-  count: 60,
-} as const;
-
 /**
  * An oven's offset from thermometer readings: Bayesian straight line (conjugate normal prior), so that one reading moves it and
  * ten make it sure.

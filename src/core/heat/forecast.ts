@@ -4,7 +4,7 @@ import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '..
 import { ok, type Result } from '../result';
 import { simulateBake, CENTRAL_DRAW, type BakeQuestion, type BakeSimulation, type HeatDraw } from './bake';
 import { HEAT } from './parameters';
-import { PHASE_LIMITS } from './programme';
+import { PHASE_LIMITS } from './heatLimits';
 
 const PARAMETERS = [
   'transfer',

@@ -3,7 +3,7 @@ import { within } from '../units/decimal';
 import { HEAT, PLATES, STEFAN_BOLTZMANN, type Plate } from './parameters';
 import { newPlate, stepPlate } from './plate';
 import { heatUpS, thermostatW, type Oven } from './oven';
-import { PHASE_LIMITS } from './programme';
+import { PHASE_LIMITS } from './heatLimits';
 
 export interface Preheat {
   /** The oven's air and walls, and the stone, steel or pot: ready within 15 °C of the dial, s; null: never within three hours. */

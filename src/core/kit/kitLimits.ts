@@ -1,4 +1,4 @@
-import { PHASE_LIMITS } from '../heat/programme';
+import { PHASE_LIMITS } from '../heat/heatLimits';
 
 /** Sizes of what stands in a kitchen; wide enough for a small bakery. */
 export const KIT_LIMITS = {

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { scaleRangesSchema } from '../batch/scaleSchema';
-import { READING_LIMITS } from '../heat/fitOven';
+import { READING_LIMITS } from '../heat/heatLimits';
 import { PLATE_KINDS, TIN_KINDS } from '../method/heating';
 import { plainText } from '../plainTextSchema';
 import { KIT_LIMITS } from './kitLimits';

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { kitSchema } from '../kit/kitSchema';
 import { bakeActionSchema } from '../bake/bakeEvent';
+import { LAST_SEQ } from '../bake/lastSeq';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { formulaSchema } from '../formula/formulaSchema';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
@@ -67,9 +68,6 @@ const tapSchema = z.strictObject({
   action: bakeActionSchema,
 });
 export type Tap = z.infer<typeof tapSchema>;
-
-/** The largest event number there can be. */
-export const LAST_SEQ = 2_147_483_647;
 
 export const tapsSchema = z.strictObject({
   taps: z.array(tapSchema).min(1).max(100),

@@ -1,5 +1,6 @@
 import type { BakeAction } from '@/core/bake';
-import { LAST_SEQ, type Tap } from '@/core/requests';
+import { LAST_SEQ } from '@/core/bake/lastSeq';
+import type { Tap } from '@/core/requests';
 import type { Answer } from '../asking/ask';
 import type { Refused, Waiting } from './queue';
 
