@@ -22,7 +22,7 @@ export interface SourceLine {
   readonly role: LineRole;
 }
 
-export interface RecipePart {
+interface RecipePart {
   readonly name: string;
   readonly kind: StageKind;
   readonly items: readonly (IngredientLine & { readonly number: number })[];
