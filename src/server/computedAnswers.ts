@@ -50,6 +50,7 @@ export async function computedAnswers<T>(
   const stored = new Map(
     (await findAnswers(pool, kitchen.id, unknown.map(({ about }) => about))).map((row) => [row.about, row]),
   ); // prettier-ignore
+  if (gone?.aborted) return answers;
   await Promise.all(
     unknown.map(async (each) => {
       const { about, signature, compute } = each;

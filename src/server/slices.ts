@@ -26,12 +26,14 @@ export async function formulaSlices(
 ): Promise<Slices> {
   const { pool, kitchen } = context;
   const [heads, around] = await Promise.all([findHeadRevisions(pool, kitchen.id, ids), loadAround(context)]);
+  if (gone?.aborted) return {};
   const learnt = await learntOf(
     context,
     heads.map(({ id }) => id),
     around,
     gone,
   );
+  if (gone?.aborted) return {};
   // read together, and only if one of them has to be computed
   let reading: ReturnType<typeof readAll> | null = null;
   const readAll = async () =>
