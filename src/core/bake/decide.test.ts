@@ -16,13 +16,13 @@ const reopened: BakeAction = { type: 'reopened' };
 const changed = (deltaS: number): BakeAction => ({ type: 'timerChanged', stepId: 'proof', deltaS });
 /** The same of a step or line there is not. */
 const nowhere = (action: BakeAction): BakeAction =>
-  ({ ...action, ...('stepId' in action ? { stepId: 'none' } : { lineId: 'none' }) }) as BakeAction;
+  ({ ...action, ...('stepId' in action ? { stepId: 'none' } : { lineId: 'none' }) });
 
 const say = (code: string, path = '', params?: object) => ({ code, path, ...(params && { params }) });
 
 test.each<[string, BakeAction[], BakeAction, object | null]>([
   ['a line is weighed', [], weighed, null],
-  ['with another weight it is a correction', [weighed], { ...weighed, massG: 9 } as BakeAction, null],
+  ['with another weight it is a correction', [weighed], { ...weighed, massG: 9 }, null],
   ['the same weight twice', [weighed], weighed, say('alreadyDone', 'lineId')],
   ['a line that is not on the sheet', [], nowhere(weighed), say('unknownLine', 'lineId')],
   ['unweighed what was weighed', [weighed], { type: 'unweighed', lineId: 'salt' }, null],
@@ -64,8 +64,8 @@ test.each<[string, BakeAction[], BakeAction, object | null]>([
   ],
   ['a feel', [], felt, null],
   ['the same feel twice', [felt], felt, say('alreadyDone', 'stepId')],
-  ['the same feel in another step', [felt], { ...felt, stepId: 'proof' } as BakeAction, null],
-  ['another feel in the same step', [felt], { ...felt, band: 'stiff' } as BakeAction, null],
+  ['the same feel in another step', [felt], { ...felt, stepId: 'proof' }, null],
+  ['another feel in the same step', [felt], { ...felt, band: 'stiff' }, null],
   ['a feel of no step', [], nowhere(felt), say('unknownStep', 'stepId')],
   ['a note', [], { type: 'noted', text: 'cold' }, null],
   ['a note after the end', [closed], { type: 'noted', text: 'cold' }, null],

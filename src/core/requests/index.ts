@@ -21,7 +21,6 @@ export const createFormulaSchema = z.union([
     name: formulaSchema.shape.name.optional(),
   }),
 ]);
-type CreateFormula = z.infer<typeof createFormulaSchema>;
 
 /** A formula file as its text: the server reads it, so that what is refused is refused in one place. */
 export const importFormulaSchema = z.strictObject({ requestId, file: z.string().max(480_000) });
@@ -59,7 +58,6 @@ export const startBakeSchema = z.strictObject({
   revision: z.number().int().min(1).max(1_000_000_000),
   batch: batchRequestSchema,
 });
-type StartBake = z.infer<typeof startBakeSchema>;
 
 const tapSchema = z.strictObject({
   eventId: z.uuid(),

@@ -32,7 +32,6 @@ const USUAL = ['water', 'white-rice-flour', 'tapioca-starch'];
 
 /** "It was too wet, so I put some flour in": the spoonful that nobody writes down, written down. */
 export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps) {
-  const book = useBook();
   const units = useUnits();
   const readMass = useQuantity();
   const { preferences } = usePreferences();
@@ -62,29 +61,7 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
       title="Something extra went in"
       hint="It counts in this bake’s hydration and stays in its log."
     >
-      <div className="flex flex-wrap gap-2">
-        {USUAL.map((id) => book.get(id)).map(
-          (usual) =>
-            usual && (
-              <Button
-                key={usual.id}
-                size="bench"
-                look={picked?.id === usual.id ? 'strong' : 'plain'}
-                aria-pressed={picked?.id === usual.id}
-                onClick={() => pick(usual)}
-              >
-                {usual.name}
-              </Button>
-            ),
-        )}
-        <IngredientPicker
-          label="Another ingredient"
-          onPick={pick}
-          className={buttonClass(picked && !USUAL.includes(picked.id) ? 'strong' : 'plain', 'bench')}
-        >
-          {picked && !USUAL.includes(picked.id) ? picked.name : 'Another …'}
-        </IngredientPicker>
-      </div>
+      <WhatWentIn picked={picked} onPick={pick} />
       <p className="mt-4 font-semibold">How much</p>
       <Cell
         size="bench"
@@ -125,5 +102,39 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
         Write it down
       </Button>
     </Dialog>
+  );
+}
+
+interface WhatWentInProps {
+  picked: Ingredient | null;
+  onPick: (ingredient: Ingredient) => void;
+}
+
+function WhatWentIn({ picked, onPick }: WhatWentInProps) {
+  const book = useBook();
+  return (
+    <div className="flex flex-wrap gap-2">
+      {USUAL.map((id) => book.get(id)).map(
+        (usual) =>
+          usual && (
+            <Button
+              key={usual.id}
+              size="bench"
+              look={picked?.id === usual.id ? 'strong' : 'plain'}
+              aria-pressed={picked?.id === usual.id}
+              onClick={() => onPick(usual)}
+            >
+              {usual.name}
+            </Button>
+          ),
+      )}
+      <IngredientPicker
+        label="Another ingredient"
+        onPick={onPick}
+        className={buttonClass(picked && !USUAL.includes(picked.id) ? 'strong' : 'plain', 'bench')}
+      >
+        {picked && !USUAL.includes(picked.id) ? picked.name : 'Another …'}
+      </IngredientPicker>
+    </div>
   );
 }

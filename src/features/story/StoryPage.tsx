@@ -20,7 +20,6 @@ interface StoryPageProps {
 
 /** How a formula came to be what it is: each state by what it changed, any two beside one another, any of them to go on from. */
 export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps) {
-  const time = useKitchenTime();
   const [revisions, setRevisions] = useState(story.revisions);
   const [picked, setPicked] = useState<readonly number[]>([]);
   const { trouble, olderThan, branchFrom, restore } = useStoryDeeds({ formulaId, name, head });
@@ -68,24 +67,7 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
           {trouble}
         </p>
       )}
-      <section
-        aria-label="Two compared"
-        aria-live="polite"
-        className={cx(
-          'docket sticky top-16 z-10 mb-4 max-w-4xl rounded-b-md px-4 py-3',
-          !(newer && older) && 'hidden',
-        )}
-      >
-        {newer && older && (
-          <>
-            <p className="mb-1 text-sm text-soft">
-              From revision {older.number} ({time.dayAndClock(older.savedAtMs)}) to {newer.number} (
-              {time.dayAndClock(newer.savedAtMs)})
-            </p>
-            <Turns from={older.formula} to={newer.formula} />
-          </>
-        )}
-      </section>
+      <Compared newer={newer} older={older} />
       <ol className="max-w-4xl">
         {revisions.map((revision, index) => {
           const before = revisions[index + 1];
@@ -175,5 +157,30 @@ function RevisionItem({
         </p>
       ))}
     </li>
+  );
+}
+
+/** From the older of two states to the newer; it is there to be read out even before two are ticked. */
+function Compared({ newer, older }: { newer: Revision | undefined; older: Revision | undefined }) {
+  const time = useKitchenTime();
+  return (
+    <section
+      aria-label="Two compared"
+      aria-live="polite"
+      className={cx(
+        'docket sticky top-16 z-10 mb-4 max-w-4xl rounded-b-md px-4 py-3',
+        !(newer && older) && 'hidden',
+      )}
+    >
+      {newer && older && (
+        <>
+          <p className="mb-1 text-sm text-soft">
+            From revision {older.number} ({time.dayAndClock(older.savedAtMs)}) to {newer.number} (
+            {time.dayAndClock(newer.savedAtMs)})
+          </p>
+          <Turns from={older.formula} to={newer.formula} />
+        </>
+      )}
+    </section>
   );
 }
