@@ -15,7 +15,7 @@ interface Answering {
 }
 
 /**
- * Stands between whatever answers and the wire: every answer gets the headers, whoever wrote it; nothing is saved by a cache unless it
+ * Stands between whatever answers and the wire: every answer gets the headers, whoever wrote it; nothing is kept by a cache unless it
  * is a file that never changes; and a page that could not be made becomes the page that says so.
  */
 export function standBefore(response: ServerResponse, answering: Answering): void {

@@ -28,10 +28,10 @@ interface CellProps {
   restore?: () => void;
   /**
    * What still has to arrive before a text can be refused for good; null when nothing does. A text that can't be used is then
-   * saved without complaint and asked about again once it is there.
+   * held without complaint and asked about again once it is there.
    */
   later?: () => Promise<unknown> | null;
-  /** The cell was left; the next typing is a new deed. */
+  /** The cell was left; the next typing is a new edit. */
   onLeave?: () => void;
   unit?: string;
   inputMode?: HTMLAttributes<HTMLInputElement>['inputMode'];

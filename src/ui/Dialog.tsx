@@ -24,18 +24,18 @@ function opener(): HTMLElement | null {
 }
 
 /** A sheet laid over the page. Closed by any way, it gives the focus back to what opened it. */
-export function Dialog({ open, onOpenChange, ...laid }: DialogProps) {
+export function Dialog({ open, onOpenChange, ...sheet }: DialogProps) {
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-[#000]/55" />
-        <Laid {...laid} />
+        <DialogSheet {...sheet} />
       </Radix.Portal>
     </Radix.Root>
   );
 }
 
-function Laid({ title, hint, children, wide }: Omit<DialogProps, 'open' | 'onOpenChange'>) {
+function DialogSheet({ title, hint, children, wide }: Omit<DialogProps, 'open' | 'onOpenChange'>) {
   // asked while it is being drawn: a field inside may take the focus as soon as it is there
   const [openedBy] = useState(opener);
   return (

@@ -18,7 +18,7 @@ interface Change {
   readonly toG: number;
 }
 
-/** What changed between two sheets, and what the dough was and becomes; `noFlour` where there is none to compute on. */
+/** What changed between two sheets, and what the dough was and becomes; `noFlour` where there is none to compute percentages of. */
 export function proposalOf(
   from: Formula,
   to: Formula,

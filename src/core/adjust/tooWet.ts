@@ -10,7 +10,7 @@ export interface TooWet {
   readonly ingredientId: string;
   /** How much of it to work in, g. */
   readonly addG: number;
-  /** Between which amounts it most likely lies (80 %): bags of a powder drink differently. */
+  /** Between which amounts it most likely lies (80 %): bags of a powder absorb differently. */
   readonly lowG: number;
   readonly highG: number;
   readonly saltPercent: { readonly from: number | null; readonly to: number | null };

@@ -14,7 +14,7 @@ export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
 
 /**
  * Everything that can happen to a bake. The same shape is the command a screen sends and the event that is saved: what
- * was done is what is remembered. Kept ones are never changed; a correction is one more event.
+ * was done is what is remembered. Saved ones are never changed; a correction is one more event.
  */
 export const bakeActionSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('weighed'), lineId: localIdSchema, massG }),

@@ -42,7 +42,7 @@ export const batchSheetSchema = z.strictObject({
   steps: z.array(methodStepSchema),
   doughG: positive,
   totalG: positive,
-  /** Dough that can be divided once the bowl has saved its share. */
+  /** Dough that can be divided once the bowl has kept its share. */
   usableDoughG: z.number().nonnegative(),
   pieces: z.strictObject({
     count: z.number().int().nonnegative(),

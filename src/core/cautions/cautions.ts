@@ -42,8 +42,8 @@ export interface AllergenStatement {
 const NOT_LEGAL: ReadonlySet<Allergen> = new Set(['maize', 'psylliumDust']);
 const RISKS: readonly GlutenRisk[] = ['processedWheatStarch', 'onlyIfCertified', 'crossContactCommon'];
 
-/** Every ingredient and every mixture in a formula, toppings too: a blend's own labelled count beside its parts'. */
-function labelledOf(formula: Pick<Formula, 'stages'>, book: IngredientBook): Ingredient[] {
+/** Every ingredient and every mixture in a formula, toppings too: a blend counts as itself and as its parts. */
+function everythingIn(formula: Pick<Formula, 'stages'>, book: IngredientBook): Ingredient[] {
   const wholes = allLines(formula).flatMap((line) => book.get(line.ingredientId) ?? []);
   const parts = insideFormula(formula, book).map(({ ingredient }) => ingredient);
   return [...new Set([...wholes, ...parts])];
@@ -51,13 +51,13 @@ function labelledOf(formula: Pick<Formula, 'stages'>, book: IngredientBook): Ing
 
 /** The statement for the baker to check against the local rule. */
 export function allergenStatement(formula: Pick<Formula, 'stages'>, book: IngredientBook): AllergenStatement {
-  const labelled = labelledOf(formula, book);
+  const ingredients = everythingIn(formula, book);
   const madeWith = new Map<string, number>();
   for (const { ingredient, massG } of insideFormula(formula, book)) {
     madeWith.set(ingredient.id, (madeWith.get(ingredient.id) ?? 0) + massG);
   }
   const byAllergen = new Map<Allergen, string[]>();
-  for (const { id, allergens } of labelled) {
+  for (const { id, allergens } of ingredients) {
     for (const allergen of allergens) byAllergen.set(allergen, [...(byAllergen.get(allergen) ?? []), id]);
   }
   const all = [...byAllergen].map(([allergen, ingredientIds]) => ({ allergen, ingredientIds }));
@@ -66,7 +66,7 @@ export function allergenStatement(formula: Pick<Formula, 'stages'>, book: Ingred
     avoided: all.filter(({ allergen }) => NOT_LEGAL.has(allergen)),
     gluten: RISKS.map((risk) => ({
       risk,
-      ingredientIds: labelled.filter(({ gluten }) => gluten === risk).map(({ id }) => id),
+      ingredientIds: ingredients.filter(({ gluten }) => gluten === risk).map(({ id }) => id),
     })).filter(({ ingredientIds }) => ingredientIds.length > 0),
     madeWith: [...madeWith]
       .map(([ingredientId, massG]) => ({ ingredientId, massG }))
@@ -111,9 +111,9 @@ const GLUTEN_NAMES = new RegExp(`\\b(?:${GLUTEN_GRAINS.join('|')})\\b`, 'i');
 
 /** Cautions that follow from what is on the sheet and what the method does with it, gravest first. */
 export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number): Caution[] {
-  const labelled = labelledOf(formula, book);
+  const ingredients = everythingIn(formula, book);
   const cautions: Caution[] = [];
-  const ids = (pick: (ingredient: Ingredient) => boolean) => labelled.filter(pick).map(({ id }) => id);
+  const ids = (pick: (ingredient: Ingredient) => boolean) => ingredients.filter(pick).map(({ id }) => id);
   const say = (ingredientIds: string[], caution: (ids: string[]) => Caution) => {
     if (ingredientIds.length > 0) cautions.push(caution(ingredientIds));
   };
@@ -181,7 +181,7 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
   );
   const hottest = (kind: MethodStep['kind']): number =>
     Math.max(-Infinity, ...formula.steps.flatMap((step) => (step.kind === kind ? (step.tempC ?? []) : [])));
-  for (const { id, smokePointC, roles } of labelled) {
+  for (const { id, smokePointC, roles } of ingredients) {
     if (smokePointC === null || !roles.includes('fat')) continue;
     const tempC = bare.has(id) ? Math.max(hottest('fry'), hottest('griddle')) : -Infinity;
     if (tempC > smokePointC - SMOKE_MARGIN_C) {

@@ -79,7 +79,7 @@ function demandAt(balance: WaterBalance, standMin: number): { valueG: number; sd
   return { valueG, sdG: Math.sqrt(variance + (CONSISTENCY.commonSd * valueG) ** 2) };
 }
 
-/** A factor of seven either way: who is less sure than that of what his powders drink knows nothing of the dough. */
+/** A factor of seven either way: who is less sure than that of what the powders absorb knows nothing of the dough. */
 const MOST_CV = 1.5;
 
 function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {

@@ -191,7 +191,7 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
   };
 }
 
-/** sd of the water that bought mixtures drink because their shares are not known, by mixture, g; mixtures inside mixtures too. */
+/** sd of the water that bought mixtures absorb because their shares are not known, by mixture, g; mixtures inside mixtures too. */
 function unsureDemand(book: IngredientBook, ingredientId: string, massG: number): [string, number][] {
   const mixture = book.get(ingredientId);
   if (!mixture?.madeOf) return [];

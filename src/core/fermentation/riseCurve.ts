@@ -24,7 +24,7 @@ export interface RiseQuestion {
   readonly learnt?: Learnt;
   /** Rise asked for, volume over that from the bowl; null: {@link READY_SHARE} of what it can. */
   readonly wanted?: number | null;
-  /** So long it is computed on in its last place, for answers that lie beyond the method; `end` stays the method's. */
+  /** Up to then it goes on standing in its last place, for answers that lie beyond the method; `end` stays the method's. */
   readonly beyondS?: number;
   /** Only the middle, without its band: for searches. */
   readonly central?: boolean;

@@ -72,7 +72,7 @@ const ownEntrySchema = z.strictObject({
   smokePointC: number(ENTRY_LIMITS.smokePointC).nullable(),
 });
 
-/** A mixture of other ingredients: a jar blend, a starter, a gel saved ready. Its figures follow from its parts. */
+/** A mixture of other ingredients: a jar blend, a starter, a gel kept ready. Its figures follow from its parts. */
 const blendEntrySchema = z.strictObject({
   kind: z.literal('blend'),
   id: ownId,

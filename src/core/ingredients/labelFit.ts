@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../result';
-import { PARTS } from './entryLimits';
+import type { PARTS } from './entryLimits';
 import type { Ingredient } from './ingredient';
 import { isFlourBase } from './ingredient';
 import type { IngredientBook } from './ingredientBook';
@@ -59,21 +59,14 @@ function panelOf(
 ): Record<keyof Label['panel'], number> {
   const together = (figure: (part: Ingredient) => number) =>
     parts.reduce((sum, part, i) => sum + (shares[i] ?? 0) * figure(part), 0);
-  const [starch, sugars, protein, fat, fibre] = (
-    ['starch', 'sugars', 'protein', 'fat', 'fibre'] as const
-  ).map((name: (typeof PARTS)[number]) => together((part) => part.per100g[name].value)) as [
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
+  const per100g = (name: (typeof PARTS)[number]) => together((part) => part.per100g[name].value);
+  const sugars = per100g('sugars');
   return {
-    fat,
-    carbohydrate: starch + sugars,
+    fat: per100g('fat'),
+    carbohydrate: per100g('starch') + sugars,
     sugars,
-    fibre,
-    protein,
+    fibre: per100g('fibre'),
+    protein: per100g('protein'),
     salt: together((part) => part.saltPer100g),
   };
 }

@@ -10,7 +10,7 @@ export const LOOK_ALIKES: readonly LookAlike[] = [
   {
     ids: ['potato-starch', 'potato-flour'],
     difference:
-      'Potato flour is the whole cooked potato and drinks about six times as much water as potato starch.',
+      'Potato flour is the whole cooked potato and absorbs about six times as much water as potato starch.',
   },
   {
     ids: ['cassava-flour', 'tapioca-starch'],
@@ -65,7 +65,7 @@ export const LOOK_ALIKES: readonly LookAlike[] = [
   },
   {
     ids: ['maize-starch', 'pregelatinised-starch'],
-    difference: 'Pregelatinised starch swells cold and drinks about nine times as much.',
+    difference: 'Pregelatinised starch swells cold and absorbs about nine times as much.',
   },
   {
     ids: ['maize-starch', 'wheat-starch-gluten-free'],

@@ -35,7 +35,6 @@ export function twoBinders({ percentOf, linesOf }: SheetFacts): Notice[] {
 interface Dose {
   readonly ingredient: Ingredient;
   readonly percent: number;
-  readonly usual: { readonly from: number; readonly to: number };
   readonly most: number;
 }
 
@@ -69,7 +68,7 @@ export function doses(facts: SheetFacts): Notice[] {
     const about = { lineIds: linesOf(ingredientId), ingredientId, percent, from, to };
     const bindsOrLifts = ingredient.roles.some((role) => role === 'binder' || role === 'leaven');
     if (percent > ingredient.mostShare * SLACK.most)
-      return overMost({ ingredient, percent, usual: { from, to }, most: ingredient.mostShare }, facts);
+      return overMost({ ingredient, percent, most: ingredient.mostShare }, facts);
     if (percent > to * SLACK.over && (bindsOrLifts || first === 'salt') && !told.has(ingredientId))
       return [{ code: 'overUsual', rank: RANK.overUsual, ...about }];
     const alone = totals.binders.length <= 1;

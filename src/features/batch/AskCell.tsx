@@ -1,5 +1,6 @@
 'use client';
 import type { ReactNode } from 'react';
+import { FORMULA_LIMITS } from '@/core/formula';
 import { refuse, type Result } from '@/core/result';
 import { formatDecimal, parseDecimal, within, type Bounds } from '@/core/units';
 import { Cell } from '@/ui/Cell';
@@ -10,7 +11,7 @@ export const readWhole = (text: string): Result<number> => {
   const typed = parseDecimal(text);
   return typed.ok && !Number.isInteger(typed.value) ? refuse('notWhole') : typed;
 };
-export const readPercent = (text: string): Result<number> => parseDecimal(text.replace(/\s*%\s*$/, ''));
+const readPercent = (text: string): Result<number> => parseDecimal(text.replace(/\s*%\s*$/, ''));
 export const readTimes = (text: string): Result<number> => parseDecimal(text.replace(/^\s*[×x]\s*/i, ''));
 
 /** A question of the batch with its place for an answer. */
@@ -68,4 +69,9 @@ export function AskCell({
       />
     </Ask>
   );
+}
+
+/** A loss in percent, asked for like any other figure. */
+export function AskLoss(props: Pick<AskCellProps, 'word' | 'label' | 'path' | 'value' | 'onChange'>) {
+  return <AskCell {...props} unit="%" bounds={FORMULA_LIMITS.lossPercent} read={readPercent} />;
 }

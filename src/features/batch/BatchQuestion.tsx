@@ -12,7 +12,7 @@ import { useBook, useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
-import { Ask, AskCell, readPercent, readTimes, readWhole } from './AskCell';
+import { Ask, AskCell, AskLoss, readTimes, readWhole } from './AskCell';
 import type { BatchQuery } from './useBatchQuery';
 
 const VesselDialog = dynamic(() => import('./VesselDialog').then((module) => module.VesselDialog), {
@@ -49,14 +49,11 @@ export function BatchQuestion(props: BatchQuestionProps) {
       {query.mode === 'pieces' && <ByPieces {...props} />}
       {query.mode === 'factor' && <ByFactor {...props} />}
       {query.mode === 'fixed' && <ByWhatIsThere {...props} />}
-      <AskCell
+      <AskLoss
         word="Left in bowl and on hands"
         label="Bowl loss"
-        unit="%"
         path="bowlLossPercent"
         value={query.bowlLoss}
-        bounds={FORMULA_LIMITS.lossPercent}
-        read={readPercent}
         onChange={(bowlLoss) => onChange({ bowlLoss })}
       />
     </section>
@@ -109,14 +106,11 @@ function ByPieces(props: BatchQuestionProps) {
         ]}
         className="mt-2 flex w-full"
       />
-      <AskCell
+      <AskLoss
         word="Lost in the oven"
         label="Bake loss"
-        unit="%"
         path="bakeLossPercent"
         value={query.bakeLoss}
-        bounds={FORMULA_LIMITS.lossPercent}
-        read={readPercent}
         onChange={(bakeLoss) => onChange({ bakeLoss })}
       />
       {query.weighed === 'dough' && (

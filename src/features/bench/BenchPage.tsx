@@ -182,7 +182,9 @@ function RunningTimers({ bake, bench, nowMs, except, onGo }: RunningTimersProps)
             >
               <span>
                 {STEP_WORD[step.kind]}{' '}
-                <span className="text-sm">till {time.clock(timer.startedAtMs + timer.durationS * 1000)}</span>
+                <span className="text-sm">
+                  until {time.clock(timer.startedAtMs + timer.durationS * 1000)}
+                </span>
               </span>
               <span className="figure text-3xl">
                 {left < 0 ? '+' : ''}

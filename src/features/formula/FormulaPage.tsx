@@ -14,7 +14,7 @@ import { loadIngredientSearch } from './IngredientPicker';
 import { SheetLines } from './SheetLines';
 import { SheetHead } from './SheetHead';
 import { loadToolDialog } from './tools/Tools';
-import { useFormulaDeeds } from './useFormulaDeeds';
+import { useFormulaActions } from './useFormulaActions';
 import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 import { useUndoKeys } from './useUndoKeys';
 
@@ -45,21 +45,21 @@ export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
 
 function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaSheet }) {
   useUndoKeys(sheet);
-  const deeds = useFormulaDeeds(loaded, sheet);
-  const { archived } = deeds;
+  const actions = useFormulaActions(loaded, sheet);
+  const { archived } = actions;
   const [writing, setWriting] = useState(false);
   return (
     <>
-      <SheetNotes loaded={loaded} sheet={sheet} trouble={deeds.trouble} onCopy={deeds.copy} />
+      <SheetNotes loaded={loaded} sheet={sheet} trouble={actions.trouble} onCopy={actions.copy} />
       <SheetHead
         sheet={sheet}
         archived={archived}
         does={{
-          story: () => void deeds.toStory(),
-          batch: () => void deeds.toBatch(),
+          story: () => void actions.toStory(),
+          batch: () => void actions.toBatch(),
           write: () => setWriting(true),
-          copy: () => void deeds.copy({ copyOf: loaded.id }),
-          archive: () => void deeds.putAway(!archived),
+          copy: () => void actions.copy({ copyOf: loaded.id }),
+          archive: () => void actions.archive(!archived),
         }}
       />
       {archived && <p className="mb-3 text-sm text-soft">This formula is in the archive.</p>}

@@ -1,22 +1,13 @@
 'use client';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { memo, useCallback, useEffect, useId, useMemo, useRef } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef } from 'react';
 import { methodTime, STEP_KINDS, type MethodStep } from '@/core/method';
 import { formatDurationRange, formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Menu } from '@/ui/Menu';
 import { STEP_WORD } from '../wording/words';
-import { carryWords } from './carryWords';
+import { CarryArea } from './CarryArea';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StepRow } from './StepRow';
 
@@ -24,19 +15,13 @@ import { StepRow } from './StepRow';
 export const MethodEditor = memo(function MethodEditor() {
   const { edit } = useSheetActions();
   const steps = useSheetState((state) => state.formula.steps);
-  const dndId = useId();
   const latest = useRef(steps);
   useEffect(() => {
     latest.current = steps;
   });
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const toIndex = over ? steps.findIndex((step) => step.id === over.id) : -1;
-    if (toIndex >= 0 && active.id !== over?.id)
-      edit({ type: 'moveStep', stepId: String(active.id), toIndex });
+  const onDrop = (stepId: string, overId: string) => {
+    const toIndex = steps.findIndex((step) => step.id === overId);
+    if (toIndex >= 0) edit({ type: 'moveStep', stepId, toIndex });
   };
   const onMove = useCallback(
     (stepId: string, by: -1 | 1) => {
@@ -45,29 +30,18 @@ export const MethodEditor = memo(function MethodEditor() {
     },
     [edit],
   );
-  const accessibility = useMemo(
-    () => ({
-      announcements: carryWords((id) => {
-        const index = steps.findIndex((step) => step.id === id);
-        const step = steps[index];
-        return step ? `step ${index + 1}, ${step.title || STEP_WORD[step.kind]}` : 'that place';
-      }),
-    }),
-    [steps],
-  );
+  const nameOf = useCallback((id: string) => {
+    const index = latest.current.findIndex((step) => step.id === id);
+    const step = latest.current[index];
+    return step ? `step ${index + 1}, ${step.title || STEP_WORD[step.kind]}` : 'that place';
+  }, []);
   const order = steps.map((step) => step.id).join(' ');
   const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
 
   return (
     <section aria-labelledby="method-title" className="docket mt-6 rounded-b-md px-2 pt-4 pb-3 sm:px-4">
       <MethodHead steps={steps} />
-      <DndContext
-        id={dndId}
-        accessibility={accessibility}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={onDragEnd}
-      >
+      <CarryArea nameOf={nameOf} onDrop={onDrop}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol>
             {steps.map((step, index) => (
@@ -75,7 +49,7 @@ export const MethodEditor = memo(function MethodEditor() {
             ))}
           </ol>
         </SortableContext>
-      </DndContext>
+      </CarryArea>
       {steps.length === 0 && (
         <p className="border-t border-rule py-4 text-sm text-soft">
           No steps yet. Put down what you do in order: bloom, mix, let it rest, proof, bake, cool. Each with a

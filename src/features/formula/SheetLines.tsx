@@ -1,23 +1,13 @@
 'use client';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { memo, useCallback, useEffect, useId, useMemo, useRef } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef } from 'react';
 import { firstMassG, type Formula } from '@/core/formula';
 import type { Ingredient } from '@/core/ingredients';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { MEASURE_WORD } from '../wording/words';
-import { carryWords } from './carryWords';
+import { CarryArea } from './CarryArea';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StageBlock } from './StageBlock';
 
@@ -70,22 +60,6 @@ function useCaretInNewLine(order: string) {
   return { frame, focusOn };
 }
 
-/** What is read out while a line is carried. */
-function useCarryWords() {
-  const { store } = useSheetActions();
-  return useMemo(
-    () => ({
-      announcements: carryWords((id) => {
-        const { stages } = store.state.formula;
-        const line = stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
-        if (line) return store.book.get(line.ingredientId)?.name ?? line.ingredientId;
-        return stages.find((stage) => stage.id === id)?.name ?? 'that part';
-      }),
-    }),
-    [store],
-  );
-}
-
 /** The left side of the sheet: what goes in, part by part. */
 export const SheetLines = memo(function SheetLines() {
   const { edit, store } = useSheetActions();
@@ -96,17 +70,20 @@ export const SheetLines = memo(function SheetLines() {
       .join('|'),
   );
   const stageIds = useMemo(() => order.split('|').map((stage) => stage.split(' ')[0] ?? ''), [order]);
-  const dndId = useId();
   const { frame, focusOn } = useCaretInNewLine(order);
 
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  const nameOf = useCallback(
+    (id: string) => {
+      const { stages } = store.state.formula;
+      const line = stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
+      if (line) return store.book.get(line.ingredientId)?.name ?? line.ingredientId;
+      return stages.find((stage) => stage.id === id)?.name ?? 'that part';
+    },
+    [store],
   );
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const to = over && placeOf(store.state.formula, String(over.id));
-    if (!to || active.id === over.id) return;
-    edit({ type: 'moveLine', lineId: String(active.id), toStageId: to.stageId, toIndex: to.index });
+  const onDrop = (lineId: string, overId: string) => {
+    const to = placeOf(store.state.formula, overId);
+    if (to) edit({ type: 'moveLine', lineId, toStageId: to.stageId, toIndex: to.index });
   };
   const onAdd = useCallback(
     (stageId: string, ingredient: Ingredient) => {
@@ -129,17 +106,9 @@ export const SheetLines = memo(function SheetLines() {
     [edit, store],
   );
 
-  const accessibility = useCarryWords();
-
   return (
     <div ref={frame}>
-      <DndContext
-        id={dndId}
-        accessibility={accessibility}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={onDragEnd}
-      >
+      <CarryArea nameOf={nameOf} onDrop={onDrop}>
         {stageIds.map((stageId) => (
           <StageBlock
             key={stageId}
@@ -149,7 +118,7 @@ export const SheetLines = memo(function SheetLines() {
             onMove={onMove}
           />
         ))}
-      </DndContext>
+      </CarryArea>
       <SheetFoot />
     </div>
   );

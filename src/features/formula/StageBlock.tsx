@@ -35,7 +35,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
   const units = useUnits();
   const { preferences } = usePreferences();
   const { setNodeRef } = useDroppable({ id: stageId });
-  // saved the same while the order is: rows hear of a new list by drawing themselves again
+  // the same array while the order is the same: rows hear of a new list by drawing themselves again
   const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
   return (
     <section aria-label={name || STAGE_WORD[kind]} className="mt-5 first:mt-0">

@@ -3,10 +3,10 @@ import { useEffect } from 'react';
 import type { FormulaSheet } from './useFormulaSheet';
 
 /** Undo must not fight with the text in a cell: the cell is left first, and found again afterwards. */
-function leavingTheCell(deed: () => void): void {
+function leavingTheCell(action: () => void): void {
   const cell = document.activeElement instanceof HTMLElement ? document.activeElement : null;
   cell?.blur();
-  deed();
+  action();
   requestAnimationFrame(() => cell?.isConnected && cell.focus());
 }
 

@@ -7,7 +7,7 @@ import { cx } from '@/ui/cx';
 import { useKitchenTime } from '../preferences/time';
 import type { Branch, Revision, Story } from './story';
 import { Turns } from './Turns';
-import { useStoryDeeds } from './useStoryDeeds';
+import { useStoryActions } from './useStoryActions';
 
 interface StoryPageProps {
   formulaId: string;
@@ -22,7 +22,7 @@ interface StoryPageProps {
 export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps) {
   const [revisions, setRevisions] = useState(story.revisions);
   const [picked, setPicked] = useState<readonly number[]>([]);
-  const { trouble, olderThan, branchFrom, restore } = useStoryDeeds({ formulaId, name, head });
+  const { trouble, olderThan, branchFrom, restore } = useStoryActions({ formulaId, name, head });
   const oldest = revisions.at(-1)?.number ?? 1;
   const [newer, older] = [...picked]
     .sort((a, b) => b - a)

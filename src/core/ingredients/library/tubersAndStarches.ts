@@ -15,7 +15,7 @@ export const tubersAndNuts = describe('tuberOrNut', GRAIN, [
   { id: 'potato-flour', name: 'Potato flour', also: ['whole potato flour', 'dried potato powder', 'instant potato'],
     roles: ['flour'], parts: [7, 7.5, 0.5, 72, 3.5, 6.3, 3.4], density: [0.65, 0.8], drinks: [3, 0.5, 12],
     gelC: [58, 65], share: [1, 4, 10],
-    note: 'The whole cooked potato, dried: drinks about six times as much as potato starch.' },
+    note: 'The whole cooked potato, dried: absorbs about six times as much as potato starch.' },
   { id: 'sweet-potato-flour', name: 'Sweet potato flour', roles: ['flour'], parts: [8, 4, 0.9, 61, 13, 10, 3.1],
     density: [0.5, 0.62], drinks: [1.4, 0.25, 15], gelC: [62, 72], share: [2, 10, 20] },
   { id: 'tiger-nut-flour', name: 'Tiger nut flour', also: ['chufa flour'], roles: ['flour'],

@@ -12,14 +12,14 @@ interface Told {
 }
 
 /** What can be done with a state of a formula, and what went wrong with the last of it. */
-export function useStoryDeeds({ formulaId, name, head }: Told) {
+export function useStoryActions({ formulaId, name, head }: Told) {
   const router = useRouter();
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [wishes] = useState(() => new Map<string, string>());
-  // one wish, one deed, however often it is pressed
-  const wish = (what: string): string => {
-    const known = wishes.get(what) ?? newUuid();
-    wishes.set(what, known);
+  const [requestIds] = useState(() => new Map<string, string>());
+  // one request, however often it is pressed
+  const requestIdFor = (what: string): string => {
+    const known = requestIds.get(what) ?? newUuid();
+    requestIds.set(what, known);
     return known;
   };
   const olderThan = async (oldest: number): Promise<readonly Revision[]> => {
@@ -30,7 +30,7 @@ export function useStoryDeeds({ formulaId, name, head }: Told) {
   };
   const branchFrom = async (number: number) => {
     const answer = await ask<{ id: string }>('/api/formulas', {
-      requestId: wish(`branch ${number}`),
+      requestId: requestIdFor(`branch ${number}`),
       copyOf: formulaId,
       revision: number,
       name: `${name.slice(0, 60)}, from ${number}`,
@@ -40,7 +40,7 @@ export function useStoryDeeds({ formulaId, name, head }: Told) {
   };
   const restore = async ({ number, formula }: Revision) => {
     const answer = await ask(`/api/formulas/${formulaId}/revisions`, {
-      requestId: wish(`restore ${number}`),
+      requestId: requestIdFor(`restore ${number}`),
       seen: head,
       formula,
     });

@@ -6,7 +6,7 @@ import { ask } from '../asking/ask';
 import type { FormulaSheet, LoadedFormula } from './useFormulaSheet';
 
 /** What is done with a formula as a whole, and what went wrong with the last of it. */
-export function useFormulaDeeds(loaded: LoadedFormula, sheet: FormulaSheet) {
+export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
   const router = useRouter();
   const [archived, setArchived] = useState(loaded.archivedAtMs !== null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -15,7 +15,7 @@ export function useFormulaDeeds(loaded: LoadedFormula, sheet: FormulaSheet) {
     if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
     else setTrouble('The copy could not be made. Nothing is lost; try again.');
   };
-  const putAway = async (away: boolean) => {
+  const archive = async (away: boolean) => {
     const answer = await ask(`/api/formulas/${loaded.id}/archive`, { archived: away });
     if (answer.kind === 'ok') setArchived(away);
     else setTrouble('That did not reach the server. Try again.');
@@ -33,5 +33,5 @@ export function useFormulaDeeds(loaded: LoadedFormula, sheet: FormulaSheet) {
         'The sheet is not saved yet, so there is nothing to make a batch of. See what stands beside its name.',
       );
   };
-  return { archived, trouble, copy, putAway, toStory, toBatch };
+  return { archived, trouble, copy, archive, toStory, toBatch };
 }
