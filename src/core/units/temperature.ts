@@ -4,6 +4,9 @@ import { formatDecimal, parseDecimal } from './decimal';
 export type TemperatureUnit = 'C' | 'F';
 
 export const fahrenheitToCelsius = (tempF: number): number => ((tempF - 32) * 5) / 9;
+/** How many degrees of a unit a difference of 1 °C is; a difference has no zero to be shifted by. */
+export const degreesPerC = (unit: TemperatureUnit): number => (unit === 'F' ? 9 / 5 : 1);
+
 const celsiusToFahrenheit = (tempC: number): number => (tempC * 9) / 5 + 32;
 
 /** Reads "230", "230 C", "230°C", "445 F"; a bare number is in the reader's unit. @returns °C */

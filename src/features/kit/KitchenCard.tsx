@@ -1,5 +1,7 @@
 'use client';
 import { KIT_LIMITS } from '@/core/kit';
+import { ok } from '@/core/result';
+import { formatDecimal, parseDecimal } from '@/core/units';
 import { NumberField } from '../quantities/NumberField';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { KitCard, type KitProps } from './KitCard';
@@ -53,11 +55,16 @@ export function KitchenCard({ kit, change }: KitProps) {
       </Row>
       <NumberField
         word="Mixing warms the dough by, a minute"
-        unit="°C"
+        unit={units.temperatureUnit}
         name="frictionCPerMin"
         optional
         value={kit.mixer.frictionCPerMin}
         bounds={KIT_LIMITS.frictionCPerMin}
+        read={(text) => {
+          const typed = parseDecimal(text);
+          return typed.ok ? ok(typed.value / units.degreesPerC) : typed;
+        }}
+        show={(value) => formatDecimal(value * units.degreesPerC, 2)}
         onChange={(value) => change({ mixer: { ...kit.mixer, frictionCPerMin: value } })}
       />
     </KitCard>

@@ -25,21 +25,19 @@ const signed = (degrees: number) => {
 /** How far the dial is off at each setting: the readings, what is made of them, and the range that holds four of five. */
 export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
   const units = useUnits();
-  /** A difference of °C in the reader's unit. */
-  const scale = units.temperatureUnit === '°F' ? 1.8 : 1;
   const dial = (dialC: number) => Number(units.temperatureNumber(dialC));
   const line = DIALS_C.map((dialC) => {
     const { offsetC, offsetSdC } = heatOven(oven, roomC, dialC);
     const half = Z80 * offsetSdC;
     return {
       dial: dial(dialC),
-      off: scale * offsetC,
-      range: [scale * (offsetC - half), scale * (offsetC + half)],
+      off: units.degreesPerC * offsetC,
+      range: [units.degreesPerC * (offsetC - half), units.degreesPerC * (offsetC + half)],
     };
   });
   const readings = oven.readings.map(({ dialC, trueC }) => ({
     dial: dial(dialC),
-    reading: scale * (trueC - dialC),
+    reading: units.degreesPerC * (trueC - dialC),
   }));
   return (
     <figure className="mt-2" data-testid="offset-chart">

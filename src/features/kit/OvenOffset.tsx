@@ -19,12 +19,10 @@ export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
   const units = useUnits();
   const known = oven.readings.length > 0 || oven.fitted !== null;
   const at = (dial: number) => heatOven(oven, roomC, dial);
-  /** A difference of °C in the reader's unit. */
-  const scale = units.temperatureUnit === '°F' ? 1.8 : 1;
-  const give = (dial: number) => formatDecimal(Z80 * at(dial).offsetSdC * scale, 0);
+  const give = (dial: number) => formatDecimal(Z80 * at(dial).offsetSdC * units.degreesPerC, 0);
   const off = (dial: number) => {
     const { offsetC } = at(dial);
-    return `${offsetC < 0 ? '−' : '+'}${formatDecimal(Math.abs(offsetC * scale), 0)}° (± ${give(dial)})`;
+    return `${offsetC < 0 ? '−' : '+'}${formatDecimal(Math.abs(offsetC * units.degreesPerC), 0)}° (± ${give(dial)})`;
   };
   return (
     <>
@@ -48,7 +46,7 @@ export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
             From {oven.fitted.traces} probe {oven.fitted.traces === 1 ? 'trace' : 'traces'}: it heats{' '}
             {formatDecimal(100 * oven.fitted.transfer, 0)} % (±{' '}
             {formatDecimal(100 * Z80 * oven.fitted.transfer * oven.fitted.transferCv, 0)}) of an ordinary one;
-            the fit misses by {formatDecimal(oven.fitted.missC * scale, 1)}°.
+            the fit misses by {formatDecimal(oven.fitted.missC * units.degreesPerC, 1)}°.
           </span>
           <Button look="quiet" onClick={onForget}>
             Forget it

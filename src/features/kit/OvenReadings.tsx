@@ -16,34 +16,32 @@ interface OvenReadingsProps {
 export function OvenReadings({ readings, onChange }: OvenReadingsProps) {
   const units = useUnits();
   return (
-    <>
-      <details className="mt-1">
-        <summary className="min-h-6 cursor-pointer text-sm font-semibold">
-          Thermometer readings ({readings.length})
-        </summary>
-        <ul className="mt-1 flex flex-wrap gap-1.5">
-          {readings.map((reading, index) => (
-            <li
-              key={`${reading.dialC} ${reading.trueC} ${index}`}
-              className="flex items-center rounded border border-rule pl-2 text-sm"
+    <details className="mt-1">
+      <summary className="min-h-6 cursor-pointer text-sm font-semibold">
+        Thermometer readings ({readings.length})
+      </summary>
+      <ul className="mt-1 flex flex-wrap gap-1.5">
+        {readings.map((reading, index) => (
+          <li
+            key={`${reading.dialC} ${reading.trueC} ${index}`}
+            className="flex items-center rounded border border-rule pl-2 text-sm"
+          >
+            {units.temperatureNumber(reading.dialC)} → {units.temperature(reading.trueC)}
+            <IconButton
+              label={`Forget the reading at ${units.temperature(reading.dialC)}`}
+              onClick={() => onChange(readings.filter((_, at) => at !== index))}
             >
-              {units.temperatureNumber(reading.dialC)} → {units.temperature(reading.trueC)}
-              <IconButton
-                label={`Forget the reading at ${units.temperature(reading.dialC)}`}
-                onClick={() => onChange(readings.filter((_, at) => at !== index))}
-              >
-                <X size={13} aria-hidden />
-              </IconButton>
-            </li>
-          ))}
-        </ul>
-        <NewReading readings={readings} onChange={onChange} />
-        <p className="mt-1 text-xs text-soft">
-          An oven thermometer on the middle shelf, a quarter of an hour after the lamp went out. Three or four
-          settings make it sure. Thermometer readings count until a probe trace is fitted.
-        </p>
-      </details>
-    </>
+              <X size={13} aria-hidden />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      <NewReading readings={readings} onChange={onChange} />
+      <p className="mt-1 text-xs text-soft">
+        An oven thermometer on the middle shelf, a quarter of an hour after the lamp went out. Three or four
+        settings make it sure. Thermometer readings count until a probe trace is fitted.
+      </p>
+    </details>
   );
 }
 
@@ -54,8 +52,6 @@ function NewReading({ readings, onChange }: OvenReadingsProps) {
   const [trueC, setTrueC] = useState<number | null>(null);
   const reading = dialC !== null && trueC !== null ? { dialC, trueC } : null;
   const apart = reading !== null && Math.abs(reading.dialC - reading.trueC) > READING_LIMITS.mostOffC;
-  /** A difference of °C in the reader's unit. */
-  const scale = units.temperatureUnit === '°F' ? 1.8 : 1;
   const shared = {
     unit: units.temperatureUnit,
     optional: true,
@@ -88,8 +84,8 @@ function NewReading({ readings, onChange }: OvenReadingsProps) {
       />
       {apart && (
         <p role="alert" className="text-sm text-alarm">
-          More than {formatDecimal(READING_LIMITS.mostOffC * scale, 0)}° apart: no oven is that far off. Check
-          both.
+          More than {formatDecimal(READING_LIMITS.mostOffC * units.degreesPerC, 0)}° apart: no oven is that
+          far off. Check both.
         </p>
       )}
       <Button

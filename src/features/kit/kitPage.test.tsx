@@ -45,6 +45,21 @@ test('what is typed is saved by itself, once for a burst of keys, and the next o
   expect(sent[1]).toMatchObject({ seen: 1, kit: { roomC: 24, tins: [{ name: 'A loaf tin' }] } });
 });
 
+test('warming by the mixer is a difference: told and typed in the reader’s degrees, saved as °C', async () => {
+  const user = userEvent.setup();
+  answers = [stored(1)];
+  const kit = { ...ORDINARY_KIT, mixer: { ...ORDINARY_KIT.mixer, frictionCPerMin: 0.5 } };
+  show(<KitPage stored={{ version: 0, kit }} />, { temperatureUnit: 'F' });
+  const warming = screen.getByRole('textbox', { name: 'Mixing warms the dough by, a minute' });
+  expect(warming).toHaveValue('0.9');
+  await user.clear(warming);
+  await user.type(warming, '9');
+  expect(screen.getByRole('alert')).toHaveTextContent('5.4°');
+  await user.clear(warming);
+  await user.type(warming, '1.8');
+  await waitFor(() => expect(sent.at(-1)?.kit.mixer.frictionCPerMin).toBe(1));
+});
+
 test('a fridge at 60 °C is refused at its field, and what stood there is saved', async () => {
   const user = userEvent.setup();
   answers = [stored(1)];

@@ -127,7 +127,7 @@ function CardButtons({ ingredient, own, onEdit, onBeside, onPutAway }: CardButto
       </Button>
       {own && <Button onClick={() => onPutAway(own)}>{awayWord(own)}</Button>}
       <IngredientPicker
-        label={`Lay beside ${ingredient.name}`}
+        label={`Compare ${ingredient.name} with another`}
         onPick={({ id }) => onBeside(id)}
         className={buttonClass('plain')}
       >
@@ -173,7 +173,7 @@ function FigureTable({ ingredient, beside, onApart }: FigureTableProps) {
             <th scope="col" className="py-1 text-left">
               {beside.name}{' '}
               <Button look="quiet" className="px-1 text-xs text-soft" onClick={onApart}>
-                take away
+                remove
               </Button>
             </th>
           </tr>

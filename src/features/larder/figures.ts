@@ -7,7 +7,7 @@ import {
   type Ingredient,
 } from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
-import { formatDecimal, type TemperatureUnit, formatTemperature } from '@/core/units';
+import { degreesPerC, formatDecimal, formatTemperature, type TemperatureUnit } from '@/core/units';
 import { GLUTEN_WORD, ALLERGEN_WORD } from '../wording/cautions';
 
 export const PART_WORD: Record<(typeof PARTS)[number], string> = {
@@ -35,7 +35,7 @@ const spread = (value: number, sd: number, places = 1): string =>
 
 /** Two ends and how far each may be off; a difference has no zero to be shifted by. */
 const warmth = (fromC: number, toC: number, sdC: number, unit: TemperatureUnit): string =>
-  `${fromC === toC ? '' : `${formatTemperature(fromC, unit)} – `}${formatTemperature(toC, unit)} ± ${formatDecimal(Z80 * sdC * (unit === 'F' ? 1.8 : 1), 0)}`;
+  `${fromC === toC ? '' : `${formatTemperature(fromC, unit)} – `}${formatTemperature(toC, unit)} ± ${formatDecimal(Z80 * sdC * degreesPerC(unit), 0)}`;
 
 /** Every figure of an ingredient in the words of the larder, the ones a dough feels first on top. */
 export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure[] {

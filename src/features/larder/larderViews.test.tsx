@@ -185,7 +185,7 @@ test('two ingredients stand figure beside figure; look-alikes warn and lead to o
   ).toEqual(['0.46 ± 0.06', '3 ± 0.64']);
   await userEvent.click(screen.getByRole('button', { name: 'potato flour' }));
   expect(onBeside).toHaveBeenCalledWith('potato-flour');
-  await userEvent.click(screen.getByRole('button', { name: 'take away' }));
+  await userEvent.click(screen.getByRole('button', { name: 'remove' }));
   expect(onBeside).toHaveBeenCalledWith(null);
 });
 

@@ -1,6 +1,7 @@
 'use client';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import {
+  degreesPerC,
   formatDurationRange,
   formatMass,
   formatTemperature,
@@ -63,6 +64,8 @@ export function useUnits() {
       temperature: (tempC: number) => formatTemperature(tempC, temperatureUnit),
       temperatureNumber: (tempC: number) =>
         temperatureNumber(tempC, temperatureUnit, temperatureUnit === 'F' ? 0 : 1),
+      /** Degrees of the reader's unit in a difference of 1 °C. */
+      degreesPerC: degreesPerC(temperatureUnit),
       parseTemperature: (text: string) => parseTemperatureC(text, temperatureUnit),
     }),
     [massUnit, temperatureUnit],

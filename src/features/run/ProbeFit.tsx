@@ -66,18 +66,18 @@ export function ProbeFit(question: ProbeQuestion) {
 }
 
 function Fitted({ fitted, busy, onUse }: { fitted: TraceFit; busy: boolean; onUse: () => void }) {
-  const scale = useUnits().temperatureUnit === '°F' ? 1.8 : 1;
+  const { degreesPerC } = useUnits();
   const { oven, points, missC } = fitted;
   return (
     <div className="mt-2" data-testid="fitted">
       <p className="text-sm">
         The oven is{' '}
-        <strong className="figure text-lg">{formatDecimal(Math.abs(oven.offsetC * scale), 0)}°</strong>{' '}
+        <strong className="figure text-lg">{formatDecimal(Math.abs(oven.offsetC * degreesPerC), 0)}°</strong>{' '}
         {oven.offsetC < 0 ? 'cooler' : 'hotter'} than its dial (±{' '}
-        {formatDecimal(Z80 * oven.offsetSdC * scale, 0)}) and heats{' '}
+        {formatDecimal(Z80 * oven.offsetSdC * degreesPerC, 0)}) and heats{' '}
         <strong className="figure text-lg">{formatDecimal(100 * oven.transfer, 0)} %</strong> of an ordinary
         one (± {formatDecimal(100 * Z80 * oven.transfer * oven.transferCv, 0)}). The fitted bake misses the{' '}
-        {points} readings by {formatDecimal(missC * scale, 1)}°.
+        {points} readings by {formatDecimal(missC * degreesPerC, 1)}°.
       </p>
       <Button className="mt-1" look="strong" disabled={busy} onClick={onUse}>
         Use this from now on

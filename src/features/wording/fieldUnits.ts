@@ -1,6 +1,6 @@
 /** What the limits of a field are counted in, by the field's name; a field that is not here is a plain number. */
 export const FIELD_UNITS: Readonly<
-  Record<string, 'percent' | 'mass' | 'temperature' | 'duration' | undefined>
+  Record<string, 'percent' | 'mass' | 'temperature' | 'warming' | 'duration' | undefined>
 > = {
   massG: 'mass',
   pieceMassG: 'mass',
@@ -26,6 +26,7 @@ export const FIELD_UNITS: Readonly<
   coreTempC: 'temperature',
   dialC: 'temperature',
   trueC: 'temperature',
+  frictionCPerMin: 'warming',
   smokePointC: 'temperature',
   gelatinisationC: 'temperature',
   minS: 'duration',

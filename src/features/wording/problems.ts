@@ -1,5 +1,5 @@
 import { never, type Problem, type ProblemCode } from '@/core/result';
-import { formatDuration, formatMass, formatTemperature } from '@/core/units';
+import { degreesPerC, formatDecimal, formatDuration, formatMass, formatTemperature } from '@/core/units';
 import { FIELD_UNITS } from './fieldUnits';
 import type { Preferences } from '../preferences/preferences';
 
@@ -17,6 +17,8 @@ function amount(path: string, value: number, units: Units): string {
       return formatMass(value, units.massUnit);
     case 'temperature':
       return formatTemperature(value, units.temperatureUnit);
+    case 'warming':
+      return `${formatDecimal(value * degreesPerC(units.temperatureUnit), 1)}°`;
     case 'duration':
       return formatDuration(value);
     default:
