@@ -19,8 +19,9 @@ beforeEach(async () => {
     handle: async (request, response) => {
       const { pathname } = new URL(request.url ?? '/', 'http://x');
       if (pathname === '/broken') response.statusCode = 500;
-      if (pathname === '/never') {
+      if (pathname.endsWith('/never')) {
         never += 1;
+        if (pathname === '/api/never') await new Promise((resolve) => response.once('close', resolve));
         return;
       }
       if (pathname === '/throws') throw new Error('told to');
@@ -196,6 +197,24 @@ test('who never comes to an end is shown out after the grace', async () => {
   await door.close(200);
   expect(performance.now() - from).toBeLessThan(5000);
   expect(new Set(await Promise.all(pulling))).toEqual(new Set(['cut']));
+});
+
+test('who asks for data and leaves at once costs the application nothing, and nobody waits behind him', async () => {
+  const left = Array.from(
+    { length: 64 },
+    () =>
+      new Promise<void>((resolve) => {
+        const socket = connect(port, '127.0.0.1', () => {
+          socket.write(`GET /api/never HTTP/1.1\r\nhost: 127.0.0.1:${port}\r\n\r\n`);
+          setTimeout(() => socket.destroy(), 20);
+        });
+        socket.on('close', () => resolve());
+      }),
+  );
+  await Promise.all(left);
+  expect((await ask('/api/echo')).status).toBe(200);
+  expect(never).toBeGreaterThan(0);
+  expect(never).toBeLessThan(64);
 });
 
 test('sockets that left HTTP by CONNECT, an upgrade or nonsense are hung up on, and keep nobody from stopping', async () => {

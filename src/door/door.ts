@@ -51,7 +51,7 @@ const WORDS: Readonly<Record<RefusalKind, string>> = {
   tooBig: `More than ${MOST_BYTES} bytes are not taken.`,
   tooFast: 'Too many requests; wait a second.',
   tooSlow: 'The request came too slowly.',
-  tooBusy: 'Too many pages are being made; try again in a moment.',
+  tooBusy: 'Too much is asked for at once; try again in a moment.',
   stopping: 'The kitchen is closing; it will be back.',
 };
 
@@ -124,6 +124,8 @@ export function makeDoor(options: DoorOptions): Door {
   const limits = new Limits();
   const refusals = new RefusalLog(log);
   const pages = new Turns({ atOnce: 2, mostWaiting: 120, mostMs: 5000 });
+  // an answer that takes longer waits for the database or a thread, not for the processor: the next may begin
+  const data = new Turns({ atOnce: 4, mostWaiting: 240, mostMs: 250 });
   const inside = new Set<ServerResponse>();
   const refused = new WeakSet<ServerResponse>();
   let closing = false;
@@ -162,10 +164,11 @@ export function makeDoor(options: DoorOptions): Door {
     for (const name of Object.keys(request.headers))
       if (NOT_FROM_OUTSIDE.test(name)) delete request.headers[name];
     if (!judged.writes) {
+      if (judged.kind === 'asset') return handle(request, response);
       // the framework reads the nonce out of here and gives it to the scripts it writes
-      if (judged.kind !== 'page') return handle(request, response);
-      request.headers['content-security-policy'] = policy;
-      const turn = await pages.take(response, () => handle(request, response));
+      if (judged.kind === 'page') request.headers['content-security-policy'] = policy;
+      const turns = judged.kind === 'page' ? pages : data;
+      const turn = await turns.take(response, () => handle(request, response));
       return turn === 'full' ? refuse(request, response, 'tooBusy', judged.kind) : undefined;
     }
     const body = await readBody(request);

@@ -6,13 +6,13 @@ export interface TurnsOptions {
   readonly atOnce: number;
   /** So many may wait. */
   readonly mostWaiting: number;
-  /** Whoever reads his page slowly keeps his turn no longer than this, ms. */
+  /** Whoever waits for something else, or reads slowly, keeps his turn no longer than this, ms. */
   readonly mostMs: number;
 }
 
 /**
- * Making a page takes the processor for a while, and whatever comes meanwhile waits: so pages are made a few at a time, in the order they
- * were asked for, and not at all for those who have left.
+ * Making an answer takes the processor for a while, and whatever comes meanwhile waits: so answers are made a few at a time, in the order
+ * they were asked for, and not at all for those who have left.
  */
 export class Turns {
   readonly #queue: PQueue;

@@ -144,7 +144,17 @@ test('a timer rings on whatever page is open; a bake closed by two presses is op
   await expect(page).toHaveURL(new RegExp(`/logbook/${bake}`));
   await page.getByRole('button', { name: 'It is not over yet' }).click();
   await page.waitForTimeout(750);
+  // a slow network: the bench is not offered before the server knows, or the page would lead back here
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route(`**/api/bakes/${bake}/taps`, async (route) => {
+    await held;
+    await route.continue();
+  });
   await page.getByRole('button', { name: 'Yes, open it again' }).click();
+  await expect(page.getByText('The server is being told')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'To the bench' })).toBeHidden();
+  letGo();
   await page.getByRole('link', { name: 'To the bench' }).click();
   await expect(page.getByRole('tab', { name: /Weigh/ })).toBeVisible();
   await page.goto(`/logbook/${bake}`);

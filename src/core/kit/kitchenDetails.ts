@@ -9,6 +9,8 @@ const isTimeZone = (name: string): boolean => {
   if (good.has(name)) return true;
   try {
     new Intl.DateTimeFormat('en', { timeZone: name });
+    // letters count alike in either case, so that there are more spellings than zones
+    if (good.size >= 1000) good.clear();
     good.add(name);
     return true;
   } catch {

@@ -113,7 +113,7 @@ export interface NewBake {
   startedAt: Date;
 }
 
-/** Keeps a bake with its sheet, and counts it with its formula: in a transaction. Throws on a sheet that could not be read again: nothing is saved then. */
+/** Saves a bake with its sheet, and counts it with its formula: in a transaction. Throws on a sheet that could not be read again: nothing is saved then. */
 export async function insertBake(db: Queryable, bake: NewBake): Promise<void> {
   await db.query({
     text: `insert into bake (kitchen_id, id, formula_id, revision_number, request_id, batch, sheet, started_at,

@@ -26,7 +26,7 @@ const placeOf = (path: string): string => {
 const nameOf = (entry: KitchenEntry): string => (entry.kind === 'bag' ? entry.bag : entry.name);
 
 /**
- * Keeps an ingredient; the same wish sent again is saved once. It is written down in the browser's queue first: where the server does not
+ * Saves an ingredient; the same wish sent again is saved once. It is written down in the browser's queue first: where the server does not
  * answer it is sent by itself later. Tells whether it was saved, and why not in `trouble`.
  */
 export function useSaveEntry() {

@@ -50,14 +50,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           {wordProblem(outbox.refused, preferences)}
         </p>
       )}
-      {state.endedAtMs === null && (
-        <p className="mb-4 rounded border border-edge bg-surface px-3 py-2">
-          This bake is still under way.{' '}
-          <Link href={`/bench/${bake.id}`} className="text-link underline">
-            To the bench
-          </Link>
-        </p>
-      )}
+      {state.endedAtMs === null && <UnderWay bakeId={bake.id} sent={outbox.waiting.length === 0} />}
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <div className="grid gap-5">
           {outcome && <OutcomeView outcome={outcome} state={state} onCorrect={() => setDialog('correct')} />}
@@ -79,6 +72,22 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
         <CorrectionDialog bake={bake} outcome={outcome} tap={tap} onClose={() => setDialog(null)} />
       )}
     </>
+  );
+}
+
+/** The way back to the bench: offered once the server knows that the bake is open, or it would lead back here. */
+function UnderWay({ bakeId, sent }: { bakeId: string; sent: boolean }) {
+  return (
+    <p role="status" className="mb-4 rounded border border-edge bg-surface px-3 py-2">
+      This bake is still under way.{' '}
+      {sent ? (
+        <Link href={`/bench/${bakeId}`} className="text-link underline">
+          To the bench
+        </Link>
+      ) : (
+        'The server is being told …'
+      )}
+    </p>
   );
 }
 
