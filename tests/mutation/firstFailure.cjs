@@ -1,0 +1,9 @@
+const { TestEnvironment } = require('jest-environment-node');
+
+/** A fault is noticed by the first test that fails: the rest need not be run. */
+module.exports = class FirstFailure extends TestEnvironment {
+  handleTestEvent(event) {
+    if (event.name === 'test_fn_failure' || event.name === 'hook_failure') this.failed = true;
+    if (event.name === 'test_start' && this.failed) event.test.mode = 'skip';
+  }
+};

@@ -1,0 +1,17 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+
+/*
+ * All tests that ./crumb mutate asks, as one file: a fault is tried a thousand times, and what costs is not the tests but
+ * loading the modules anew for every file. A file's own hooks stay with its own tests.
+ */
+const root = join(__dirname, '../..');
+const folder = process.env.CRUMB_MUTATE ?? '';
+const folders = /^src\/(?:server|db)\b/.test(folder) ? [folder, 'tests/db'] : [folder];
+
+for (const from of folders)
+  for (const file of readdirSync(join(root, from), { recursive: true, encoding: 'utf8' }).sort())
+    if (file.endsWith('.test.ts'))
+      describe(`${from}/${file}:`, () => {
+        jest.requireActual(join(root, from, file));
+      });
