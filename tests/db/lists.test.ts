@@ -5,13 +5,20 @@ import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
 import { seededRandom } from '@/core/numeric/seededRandom';
-import { logbookQuery, RISE_SIGNATURES, FELT_SIGNATURE, UNDER_WAY_LIST } from '@/db/queries/bakeCards';
+import {
+  hasBakeUnderWay,
+  logbookQuery,
+  RISE_SIGNATURES,
+  FELT_SIGNATURE,
+  UNDER_WAY_LIST,
+} from '@/db/queries/bakeCards';
 import { FELT_BAKES, RISEN_BAKES } from '@/db/queries/bakes';
 import { COMPUTED_ANSWERS } from '@/db/queries/computedAnswers';
 import { HEAD_REVISIONS } from '@/db/queries/formulas';
+import { newestMoment } from '@/db/queries/kitchens';
 import { shelfQuery } from '@/db/queries/shelf';
 import { renewCards } from '@/server/bakeCards';
-import { bakeNews, logbook, recordTaps, startBake } from '@/server/bakes';
+import { bakeNews, bakesUnderWay, logbook, recordTaps, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { archiveFormula, createFormula, formulaName, saveFormula } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
@@ -108,6 +115,35 @@ test('a card follows its bake: counted once, under way or in the book, never bot
   expect((await shelf(here)).cards).toMatchObject([{ bakes: 2, lastBakedAtMs: clock.ms }]);
 });
 
+test('before the database goes it is asked whether anybody bakes; at a start, when anything was last saved', async () => {
+  const fresh = await testDatabase();
+  try {
+    expect([await hasBakeUnderWay(fresh.admin), await newestMoment(fresh.admin)]).toEqual([false, null]);
+    // the database's own clock says what is forgotten; the kitchen's says when
+    const then = { ms: Date.now() - 1000 };
+    here = await fresh.kitchen(then);
+    const formulaId = await made();
+    const bake = await started(formulaId);
+    expect([await hasBakeUnderWay(fresh.admin), await newestMoment(fresh.admin)]).toEqual([true, then.ms]);
+    then.ms += 60_000;
+    await tap(bake, { type: 'noted', text: 'damp' });
+    expect(await newestMoment(fresh.admin)).toBe(then.ms);
+    then.ms += 60_000;
+    await tap(bake, close('good'));
+    expect([await hasBakeUnderWay(fresh.admin), await newestMoment(fresh.admin)]).toEqual([false, then.ms]);
+    then.ms += 60_000;
+    await saveFormula(here, { id: formulaId, requestId: randomUUID(), seen: 1, formula: plainLoaf() });
+    expect(await newestMoment(fresh.admin)).toBe(then.ms);
+    // one left standing for weeks keeps nobody from leaving
+    await started(formulaId);
+    expect(await hasBakeUnderWay(fresh.admin)).toBe(true);
+    await fresh.admin.query(`update bake_under_way set started_at = now() - interval '15 days'`);
+    expect(await hasBakeUnderWay(fresh.admin)).toBe(false);
+  } finally {
+    await fresh.drop();
+  }
+});
+
 test('bakes begun at once are all counted', async () => {
   const formulaId = await made();
   await Promise.all(Array.from({ length: 8 }, () => started(formulaId)));
@@ -124,6 +160,9 @@ test('what is under way is listed a page at a time; the timers of all of it ring
   }
   const { bakes, next } = await underWay(here);
   expect([bakes.length, next]).toEqual([50, { startedAtMs: bakes[49]!.startedAtMs, id: bakes[49]!.id }]);
+  const rest = await bakesUnderWay(here, { after: next, most: 10 });
+  expect([rest.bakes.length, rest.next]).toEqual([10, null]);
+  expect(new Set([...bakes, ...rest.bakes].map(({ id }) => id)).size).toBe(60);
   const { timers } = await timersUnderWay(here);
   expect(timers).toHaveLength(60);
   expect(timers.map(({ endsAtMs }) => endsAtMs)).toEqual(
@@ -152,10 +191,13 @@ test('the shelf: by name, a page at a time, found by words and kind, the archive
     more = after !== null
   ) {
     const page = await ask({ after, most: 1 });
+    expect(page.cards).toHaveLength(1);
     paged.push(...page.cards.map(({ name }) => name));
     after = page.next;
   }
   expect(paged).toEqual(all);
+  const [third, full] = [await ask({ most: 3 }), await ask({ most: 4 })];
+  expect([third.next?.name, full.next]).toEqual([all[2], null]);
   expect((await ask({ words: ['rolls', 'MILL'] })).cards.map(({ name }) => name)).toEqual(['Millet rolls']);
   expect((await ask({ words: ['%'] })).cards).toEqual([]);
   expect((await ask({ style: 'rolls' })).cards.map(({ name }) => name)).toEqual(['Buckwheat flats']);

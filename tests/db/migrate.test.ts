@@ -1,4 +1,5 @@
-import { cp, mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
+import { cp, mkdir, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { migrate } from '@/db/migrate';
@@ -27,6 +28,32 @@ test('applies each migration once, even when two starters race', async () => {
     '000006_lists.sql',
   ]);
   expect(await migrate(db.admin, folder)).toEqual([]);
+  const initial = await readFile('src/db/migrations/000001_initial.sql');
+  const { rows } = await db.admin.query('select id, file, checksum from schema_migration order by id');
+  expect(rows).toHaveLength(6);
+  expect(rows[0]).toEqual({
+    id: 1,
+    file: '000001_initial.sql',
+    checksum: createHash('sha256').update(initial).digest('hex'),
+  });
+});
+
+test('only migrations are read, and one after the other by their numbers', async () => {
+  await rm(folder, { recursive: true });
+  await mkdir(folder);
+  const files = {
+    '000002_second.sql': 'create table second as select * from first',
+    '000001_first.sql': "create table first as select 'ä' as letter",
+    '000003_third.sql.orig': 'select 1 / 0',
+    '3_third.sql': 'select 1 / 0',
+    '0000003_third.sql': 'select 1 / 0',
+    '000003_.sql': 'select 1 / 0',
+    'abcdef_third.sql': 'select 1 / 0',
+    'README.md': 'no SQL',
+  };
+  for (const [file, sql] of Object.entries(files)) await writeFile(path.join(folder, file), sql);
+  expect(await migrate(db.admin, folder)).toEqual(['000001_first.sql', '000002_second.sql']);
+  expect((await db.admin.query('select letter from second')).rows).toEqual([{ letter: 'ä' }]);
 });
 
 test('a migration that fails leaves nothing behind, and the next attempt starts clean', async () => {

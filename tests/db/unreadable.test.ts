@@ -79,6 +79,19 @@ test('a bake: Today and the logbook show the others', async () => {
   const torn = { kind: 'bakePlan', id: closed, name: 'Torn', version: 1, newer: false };
   expect(await ended(here)).toEqual({ lines: [], setAside: [torn], next: null });
   await expect(loadBake(here, bad)).rejects.toBeInstanceOf(UnreadableDocument);
+  // of a newer program, with a name that has no end, and without any
+  await damage(`update bake set schema_version = 99, sheet = $2 where id = $1`, [
+    closed,
+    { name: 'x'.repeat(99) },
+  ]);
+  await db.admin.query('update bake_card set derivation = 0');
+  await renewCards(db.admin);
+  const newer = { ...torn, name: 'x'.repeat(80), version: 99, newer: true };
+  expect((await ended(here)).setAside).toEqual([newer]);
+  await damage(`update bake set sheet = '{}' where id = $1`, [closed]);
+  await db.admin.query('update bake_card set derivation = 0');
+  await renewCards(db.admin);
+  expect((await ended(here)).setAside).toEqual([{ ...newer, name: null }]);
 });
 
 test('an event: the rest of the log stands, and the next one comes after it', async () => {
