@@ -1,6 +1,16 @@
 /** ./crumb mutate FOLDER: what faults in a folder of the sources the tests notice. Kept between runs, so that it goes on where it was broken off. */
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+
 const folder = (process.env.CRUMB_MUTATE ?? '').replace(/\/$/, '');
 const name = folder.replaceAll('/', '-');
+
+/** The tests are one file to the tool: it does not see which of them changed, so that what it remembers holds for these very tests. */
+const tests = createHash('sha256');
+for (const from of folder ? [folder, 'tests/db'] : [])
+  for (const file of readdirSync(from, { recursive: true, encoding: 'utf8' }).sort())
+    if (file.endsWith('.test.ts')) tests.update(readFileSync(`${from}/${file}`));
+const of = tests.digest('hex').slice(0, 12);
 
 /** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
 const config = {
@@ -12,7 +22,7 @@ const config = {
   },
   coverageAnalysis: 'perTest',
   incremental: true,
-  incrementalFile: `.crumb/mutation/${name}.json`,
+  incrementalFile: `.crumb/mutation/${name}-${of}.json`,
   tempDirName: `.crumb/mutation/tmp-${name}`,
   reporters: ['clear-text', 'progress-append-only', 'json'],
   jsonReporter: { fileName: `.crumb/mutation/${name}.report.json` },

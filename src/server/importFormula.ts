@@ -33,11 +33,16 @@ function settle(
 ): { add: KitchenEntry[]; idOf: (id: string) => string } {
   const known = new Map(here.map(({ id, entry }) => [id, entry]));
   const renamed = new Map<string, string>();
-  for (const entry of entries) {
+  const meansOther = (entry: KitchenEntry): boolean => {
     const ours = known.get(entry.id);
-    if (ours && entry.kind !== 'bag' && !sameContent(ours, entry))
-      renamed.set(entry.id, `own-${newId().slice(0, 18)}`);
-  }
+    if (!ours || entry.kind === 'bag' || renamed.has(entry.id)) return false;
+    // the same words, of parts that mean something else here
+    const ofOthers =
+      entry.kind === 'blend' && entry.parts.some(({ ingredientId }) => renamed.has(ingredientId));
+    return ofOthers || !sameContent(ours, entry);
+  };
+  for (let other = entries.find(meansOther); other; other = entries.find(meansOther))
+    renamed.set(other.id, `own-${newId().slice(0, 18)}`);
   const idOf = (id: string) => renamed.get(id) ?? id;
   const add = entries
     .filter((entry) => !known.has(entry.id) || renamed.has(entry.id))

@@ -96,6 +96,35 @@ test('a tap that waited for the network is dated back, never before the one ahea
   expect(bake?.events.map(({ atMs }) => atMs - bake.startedAtMs)).toEqual([480_000, 480_000]);
 });
 
+test('a bake asked for again with something else in it is refused; a tap long delayed comes after all that is there', async () => {
+  const formula = await createFormula(here, { requestId: randomUUID(), formula: plainLoaf() });
+  if (!formula.ok) throw new Error('no formula');
+  const wish = { requestId: randomUUID(), formulaId: formula.value.id, revision: 1, batch: eightRolls };
+  const bake = await startBake(here, wish);
+  if (!bake.ok) throw new Error('no bake');
+  expect(await startBake(here, wish)).toEqual(bake);
+  expect(await startBake(here, { ...wish, batch: { ...eightRolls, bowlLossPercent: 3 } })).toEqual({
+    ok: false,
+    failure: { kind: 'otherContent' },
+  });
+  expect(await startBake(here, { ...wish, requestId: randomUUID(), revision: 2 })).toEqual({
+    ok: false,
+    failure: { kind: 'notFound' },
+  });
+  const noted = (text: string, agoMs = 0) =>
+    recordTaps(here, bake.value.id, [tapOf({ type: 'noted', text }, agoMs)]);
+  const from = clock.ms;
+  for (const text of ['one', 'two', 'three']) {
+    clock.ms += 60_000;
+    await noted(text);
+  }
+  clock.ms += 60_000;
+  await noted('long ago', 10 * 60_000);
+  await noted('a little ago', 10_000);
+  const log = (await loadBake(here, bake.value.id))!.events.map(({ atMs }) => atMs - from);
+  expect(log).toEqual([60_000, 120_000, 180_000, 180_000, 230_000]);
+});
+
 test('closing moves a bake from the bench to the logbook; a correction is one more event', async () => {
   const id = await started();
   await recordTaps(here, id, [tapOf({ type: 'closed', outcome: { ...emptyOutcome, pieces: 8 } })]);

@@ -60,3 +60,31 @@ test('null is an answer too; what could not be had is left out; a stranger compu
   expect((await computedAnswers<unknown>(here, [wanted('c')], gone)).size).toBe(0);
   expect(await computedAnswer(await db.kitchen(), wanted('a'))).toEqual({ times: 2 });
 });
+
+test('what cannot be stored is answered all the same; only what nobody expects is told', async () => {
+  const told = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  try {
+    for (const [code, times] of [
+      ['53100', 0],
+      ['57P01', 0],
+      ['XX000', 1],
+    ] as const) {
+      const failing = new Proxy(here.pool, {
+        get: (pool, name) =>
+          name === 'query'
+            ? (query: { text: string }) =>
+                query.text.includes('insert into computed_answer')
+                  ? Promise.reject(Object.assign(new Error('no'), { code }))
+                  : pool.query(query)
+            : (Reflect.get(pool, name) as unknown),
+      });
+      const { wanted, about } = counted();
+      expect(await computedAnswer({ ...here, pool: failing }, wanted('a'))).toEqual({ times: 1 });
+      expect(told).toHaveBeenCalledTimes(times);
+      const { rowCount } = await db.admin.query('select 1 from computed_answer where about = $1', [about]);
+      expect(rowCount).toBe(0);
+    }
+  } finally {
+    told.mockRestore();
+  }
+});

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { writeFormulaFile } from '@/core/formats';
 import type { Formula } from '@/core/formula';
 import { line, plainLoaf } from '@/core/formula/testFormulas';
-import type { BlendEntry, KitchenEntry } from '@/core/ingredients';
+import { ownFlour } from '@/core/ingredients/testIngredients';
+import type { BagEntry, BlendEntry, KitchenEntry } from '@/core/ingredients';
 import { contextIn, type Context } from '@/server/context';
 import { createFormula, duplicateFormula, loadFormula, loadStory, saveFormula } from '@/server/formulas';
 import { importFormula } from '@/server/importFormula';
@@ -129,6 +130,83 @@ test('a formula file brings its ingredients along, whole or not at all', async (
     (await here.pool.query('select 1 from formula where kitchen_id = $1', [here.kitchen.id])).rowCount,
   ];
   expect(after).toEqual(before);
+});
+
+test('what comes in with a formula: all that it needs, under new ids where ours mean something else, a bag of ours left alone', async () => {
+  const own = ownFlour('own-seed', 'Seed');
+  const nested = blend('own-top', [['own-base', 1], ['own-seed', 1]]); // prettier-ignore
+  const base = blend('own-base', [['millet-flour', 1]]);
+  const bag: BagEntry = {
+    kind: 'bag', id: 'teff-flour', bag: 'A dry one', source: '', changes: { absorption: { gPerG: { value: 1.1, sd: 0.1 }, tauMin: 12 } },
+  }; // prettier-ignore
+  const ofThese: Formula = {
+    ...plainLoaf(),
+    stages: [{ id: 's', kind: 'main', name: '', lines: [line('own-top', 500), line('teff-flour', 100), line('water', 400)] }],
+  }; // prettier-ignore
+  const file = writeFormulaFile(ofThese, [own, nested, base, bag]);
+  const requestId = randomUUID();
+  const first = await importFormula(fresh(), { requestId, file });
+  if (!first.ok) throw new Error(JSON.stringify(first));
+  const entries = async () => new Map((await loadEntries(fresh())).map(({ id, entry }) => [id, entry]));
+  expect(await entries()).toEqual(
+    new Map<string, KitchenEntry>([
+      ['own-seed', own],
+      ['own-top', nested],
+      ['own-base', base],
+      ['teff-flour', bag],
+    ]),
+  );
+  // the same file again, as another wish: nothing new but the formula
+  const second = await importFormula(fresh(), { requestId: randomUUID(), file });
+  expect([second.ok, (await entries()).size]).toEqual([true, 4]);
+  // one that means other things by the same ids: its own come in beside ours, blends follow, and our bag stands
+  const theirs = writeFormulaFile(ofThese, [
+    { ...own, name: 'Another seed' },
+    nested,
+    blend('own-base', [['teff-flour', 1]]),
+    { ...bag, bag: 'A wet one' },
+  ]);
+  const third = await importFormula(fresh(), { requestId: randomUUID(), file: theirs });
+  if (!third.ok) throw new Error(JSON.stringify(third));
+  const now = await entries();
+  const beside = [...now].filter(([id]) => !['own-seed', 'own-top', 'own-base', 'teff-flour'].includes(id));
+  for (const [id, entry] of beside) expect([id, id.length]).toEqual([entry.id, 'own-'.length + 18]);
+  const named = (name: string) => beside.find(([, entry]) => entry.kind !== 'bag' && entry.name === name)?.[1];
+  expect(beside.map(([, { kind }]) => kind).sort()).toEqual(['blend', 'blend', 'own']);
+  expect(named('Another seed')).toMatchObject({ ...own, id: expect.any(String) as string, name: 'Another seed' });
+  expect(named('own-base')).toMatchObject({ parts: [{ ingredientId: 'teff-flour', massG: 1 }] });
+  // a blend that says the same, of parts that do not
+  expect(named('own-top')).toMatchObject({
+    parts: [{ ingredientId: named('own-base')?.id }, { ingredientId: named('Another seed')?.id }],
+  });
+  const lines = (await loadFormula(here, third.value.id))!.formula.stages[0]!.lines;
+  expect(lines.map(({ ingredientId }) => ingredientId)).toEqual([named('own-top')?.id, 'teff-flour', 'water']);
+  expect([now.get('own-seed'), now.get('teff-flour')]).toEqual([own, bag]);
+  // the same wish again is the same formula; with another formula in it, it is refused
+  expect(await importFormula(fresh(), { requestId, file })).toMatchObject({ ok: true, value: { id: first.value.id, revision: 1 } });
+  for (const part of [{ name: 'Another' }, { stages: [{ ...ofThese.stages[0]!, name: 'Another' }] }, { stages: [{ ...ofThese.stages[0]!, lines: [line('own-top', 501), line('teff-flour', 100), line('water', 400)] }] }])
+    expect(
+      await importFormula(fresh(), { requestId, file: writeFormulaFile({ ...ofThese, ...part }, [own, nested, base, bag]) }),
+    ).toEqual({ ok: false, failure: { kind: 'otherContent' } });
+  const refused = async (formula: Formula, brought: readonly KitchenEntry[]) => {
+    const answer = await importFormula(fresh(), { requestId: randomUUID(), file: writeFormulaFile(formula, brought) });
+    return answer.ok || answer.failure.kind !== 'invalid' ? null : answer.failure.problems.map(({ code, path }) => [code, path]);
+  };
+  expect(await refused({ ...ofThese, stages: [{ ...ofThese.stages[0]!, lines: [] }] }, [])).toEqual([
+    ['required', 'formula.stages'],
+  ]);
+}); // prettier-ignore
+
+test('a wish sent again with something else in it is refused, whatever the difference', async () => {
+  const requestId = randomUUID();
+  await keep(jar);
+  expect(await keep({ ...jar, name: 'The jar' }, 1, requestId)).toMatchObject({ value: { version: 2 } });
+  expect(await keep({ ...jar, name: 'The jar' }, 1, requestId)).toMatchObject({ value: { version: 2 } });
+  const no = { ok: false, failure: { kind: 'otherContent' } };
+  expect(await keep({ ...jar, name: 'The jug' }, 1, requestId)).toEqual(no);
+  expect(await keep({ ...jar, name: 'The jar' }, 2, requestId)).toEqual(no);
+  expect(await keep({ ...jar, name: 'The jar' }, 1, requestId, here, true)).toEqual(no);
+  expect(await loadEntries(here)).toHaveLength(1);
 });
 
 test('a branch remembers where it left, and the story is read page by page', async () => {

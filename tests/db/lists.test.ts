@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { emptyOutcome, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
-import { plainLoaf } from '@/core/formula/testFormulas';
+import { formulaTotals } from '@/core/formula';
+import { line, plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
 import { seededRandom } from '@/core/numeric/seededRandom';
 import {
@@ -19,7 +20,7 @@ import { newestMoment } from '@/db/queries/kitchens';
 import { shelfQuery } from '@/db/queries/shelf';
 import { renewCards } from '@/server/bakeCards';
 import { bakeNews, bakesUnderWay, logbook, recordTaps, startBake } from '@/server/bakes';
-import type { Context } from '@/server/context';
+import { contextIn, type Context } from '@/server/context';
 import { archiveFormula, createFormula, formulaName, saveFormula } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
 import { loadShelf } from '@/server/shelf';
@@ -202,6 +203,74 @@ test('the shelf: by name, a page at a time, found by words and kind, the archive
   expect((await ask({ words: ['%'] })).cards).toEqual([]);
   expect((await ask({ style: 'rolls' })).cards.map(({ name }) => name)).toEqual(['Buckwheat flats']);
   expect((await ask({ archived: true })).cards.map(({ name }) => name)).toEqual(['Teff rolls']);
+});
+
+test('a card on the shelf says what a dough is known by: its flours, the most first, its binders, its water', async () => {
+  const formula = {
+    ...plainLoaf(),
+    name: 'Many flours',
+    stages: [
+      {
+        ...plainLoaf().stages[0]!,
+        lines: [
+          line('teff-flour', 20),
+          line('tapioca-starch', 150),
+          line('white-rice-flour', 200),
+          line('millet-flour', 30),
+          line('white-rice-flour', 100, 'more-rice'),
+          line('psyllium-husk', 20),
+          line('water', 400),
+        ],
+      },
+    ],
+  };
+  await createFormula(here, { requestId: randomUUID(), formula });
+  const [card] = (await shelf(here)).cards;
+  const of = (id: string) => libraryBook.get(id)!.name;
+  expect(card?.flours.map(({ name, percent }) => [name, Math.round(percent * 1e6) / 1e6])).toEqual([
+    [of('white-rice-flour'), 60],
+    [of('tapioca-starch'), 30],
+    [of('millet-flour'), 6],
+  ]);
+  expect(card?.binders).toEqual([{ name: of('psyllium-husk'), percent: 4 }]);
+  expect(card?.hydrationAll).toBe(formulaTotals(formula, libraryBook).hydrationAll);
+  // the next revision is another dough, also on the shelf
+  const id = card!.id;
+  const stages = [{ ...formula.stages[0]!, lines: [line('teff-flour', 500), line('water', 450)] }];
+  await saveFormula(here, { id, requestId: randomUUID(), seen: 1, formula: { ...formula, stages } });
+  expect((await shelf(here)).cards).toMatchObject([
+    { id, flours: [{ name: of('teff-flour'), percent: 100 }], binders: [] },
+  ]);
+});
+
+test('what a bake taught is made ready when it ends or is corrected, and at no other time', async () => {
+  const works: (() => Promise<void>)[] = [];
+  here = contextIn(here.pool, here.kitchen, { ...here, afterwards: (work) => void works.push(work) });
+  const formulaId = await made();
+  const bake = await started(formulaId);
+  const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
+  const counts: number[] = [];
+  for (const action of [
+    { type: 'timerStarted', stepId: proof, durationS: 600 },
+    { type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 },
+    close('good'),
+    close('again'),
+    { type: 'noted', text: 'sliced' },
+    { type: 'outcomeCorrected', outcome: { ...emptyOutcome, words: 'dense' } },
+    { type: 'reopened' },
+    { type: 'noted', text: 'not yet' },
+  ] as const) {
+    clock.ms += 60_000;
+    await tap(bake, action);
+    counts.push(works.length);
+  }
+  expect(counts).toEqual([0, 0, 1, 1, 2, 3, 3, 3]);
+  await works[0]?.();
+  const { rows } = await db.admin.query<{ about: string }>(
+    'select about from computed_answer where kitchen_id = $1',
+    [here.kitchen.id],
+  );
+  expect(rows.map(({ about }) => about)).toContain(`rise ${formulaId}`);
 });
 
 test('a log is told from where it is known; under another epoch it says so', async () => {
