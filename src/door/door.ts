@@ -15,7 +15,7 @@ import { isOurHost, type Standing } from './hosts';
 import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
 import { Limits } from './limits';
 import { RefusalLog } from './refusalLog';
-import { Turns } from './turns';
+import { Turns, type TurnsOptions } from './turns';
 
 export interface DoorOptions {
   readonly standing: Standing;
@@ -35,6 +35,10 @@ export interface Door {
   /** Lets nobody in any more, lets those inside finish, and shows the rest out after `graceMs`. */
   readonly close: (graceMs: number) => Promise<void>;
 }
+
+const PAGE_TURNS: TurnsOptions = { atOnce: 2, mostWaiting: 120, mostMs: 5000 };
+/** An answer that takes longer waits for the database or a thread, not for the processor: the next may begin. */
+const DATA_TURNS: TurnsOptions = { atOnce: 4, mostWaiting: 240, mostMs: 250 };
 
 /** Headers by which a stranger could speak for a proxy or for the framework's own inside; there is no proxy. */
 const NOT_FROM_OUTSIDE =
@@ -123,9 +127,7 @@ export function makeDoor(options: DoorOptions): Door {
   const { standing, handle, log, dev = false } = options;
   const limits = new Limits();
   const refusals = new RefusalLog(log);
-  const pages = new Turns({ atOnce: 2, mostWaiting: 120, mostMs: 5000 });
-  // an answer that takes longer waits for the database or a thread, not for the processor: the next may begin
-  const data = new Turns({ atOnce: 4, mostWaiting: 240, mostMs: 250 });
+  const turns = { page: new Turns(PAGE_TURNS), api: new Turns(DATA_TURNS) };
   const inside = new Set<ServerResponse>();
   const refused = new WeakSet<ServerResponse>();
   let closing = false;
@@ -167,8 +169,7 @@ export function makeDoor(options: DoorOptions): Door {
       if (judged.kind === 'asset') return handle(request, response);
       // the framework reads the nonce out of here and gives it to the scripts it writes
       if (judged.kind === 'page') request.headers['content-security-policy'] = policy;
-      const turns = judged.kind === 'page' ? pages : data;
-      const turn = await turns.take(response, () => handle(request, response));
+      const turn = await turns[judged.kind].take(response, () => handle(request, response));
       return turn === 'full' ? refuse(request, response, 'tooBusy', judged.kind) : undefined;
     }
     const body = await readBody(request);
