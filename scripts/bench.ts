@@ -15,6 +15,7 @@ import { quantileOf } from '@/core/numeric/quantile';
 import { readRecipe } from '@/core/recipe';
 import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
+import { benchFirstKey } from './benchFirstKey';
 import { benchCore, benchDrag } from './benchRun';
 import { Findings } from './findings';
 import { freshDatabase } from './freshDatabase';
@@ -274,6 +275,23 @@ try {
       '< 200 KB',
     );
   }
+  await benchFirstKey(
+    browser,
+    server.url,
+    [
+      ['Today', '/', 'lamp'],
+      ['shelf', '/formulas', 'lamp'],
+      ['sheet', `${href}`, 'lamp'],
+      ['sheet, a weight', `${href}`, 'weight'],
+      ['batch', `${href}/batch`, 'lamp'],
+      ['bench', `/bench/${bake.id}`, 'lamp'],
+      ['ingredients', '/ingredients', 'lamp'],
+      ['kit', '/kit', 'lamp'],
+      ['logbook', '/logbook', 'lamp'],
+      ['a bake', logged, 'lamp'],
+    ],
+    found,
+  );
   await found.write('bench');
 } finally {
   await browser.close();

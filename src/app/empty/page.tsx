@@ -1,9 +1,14 @@
 import { connection } from 'next/server';
 import { notFound } from 'next/navigation';
+import { LampKey } from './LampKey';
 
 /** What ./crumb bench holds every page against: next to nothing, in the same frame. Not there in everyday running. */
 export default async function EmptyPage() {
   await connection();
   if (process.env.CRUMB_BENCH !== '1') notFound();
-  return <p>.</p>;
+  return (
+    <p>
+      .<LampKey />
+    </p>
+  );
 }

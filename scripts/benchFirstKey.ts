@@ -1,0 +1,73 @@
+/** The part of ./crumb bench about a page just opened: when does it answer its first key, on a processor four times slower? */
+import type { Browser } from '@playwright/test';
+import { quantileOf } from '@/core/numeric/quantile';
+import type { Findings } from './findings';
+
+const ROUNDS = 5;
+const SLOWED = 4;
+
+/**
+ * Presses a key every few milliseconds from the page's first moment on, until it is answered. As text: the compiler's helpers do not
+ * exist in the page.
+ */
+const PRESS = {
+  /** The lamp, which every page answers to. */
+  lamp: `
+    const before = document.documentElement.dataset.light;
+    dispatchEvent(new KeyboardEvent('keydown', { key: 'D', bubbles: true }));
+    return document.documentElement.dataset.light !== before;`,
+  /** A weight of the sheet, answered by the figure that follows from it. */
+  weight: `
+    const field = document.querySelector('[data-testid="mass"]');
+    const figure = document.querySelector('[data-testid="hydration-all"]');
+    if (!field || field.readOnly || !figure) return false;
+    window.shown ??= figure.textContent;
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(field, String(300 + (window.tries = (window.tries ?? 0) + 1)));
+    field.dispatchEvent(new InputEvent('input', { bubbles: true }));
+    return figure.textContent !== window.shown;`,
+};
+
+async function firstKeyMs(browser: Browser, url: string, press: keyof typeof PRESS): Promise<number> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  const answered = new Promise<number>((resolve) => void page.exposeFunction('answered', resolve));
+  await page.addInitScript(`
+    const press = () => { ${PRESS[press]} };
+    const again = setInterval(() => {
+      if (!document.documentElement || !press()) return;
+      clearInterval(again);
+      window.answered(performance.now());
+    }, 5);`);
+  const session = await context.newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+  await page.goto(url, { waitUntil: 'commit' });
+  const never = setTimeout(() => {
+    throw new Error(`${url} answers no key`);
+  }, 60_000);
+  const ms = await answered;
+  clearTimeout(never);
+  await context.close();
+  return ms;
+}
+
+/** Every main view in turn, and the empty page in each round beside them. */
+export async function benchFirstKey(
+  browser: Browser,
+  home: string,
+  views: readonly (readonly [name: string, path: string, press: keyof typeof PRESS])[],
+  found: Findings,
+): Promise<void> {
+  const all = [['an empty page', '/empty', 'lamp'] as const, ...views];
+  const ms = new Map<string, number[]>(all.map(([name]) => [name, []]));
+  for (let round = 0; round < ROUNDS; round++)
+    for (const [name, path, press] of all) ms.get(name)?.push(await firstKeyMs(browser, home + path, press));
+  const empty = quantileOf(ms.get('an empty page') ?? [], 0.5);
+  for (const [name] of all) {
+    const mid = quantileOf(ms.get(name) ?? [], 0.5);
+    found.add(
+      `first answered key, processor ${SLOWED} × slower: ${name}`,
+      `${mid.toFixed(0)} ms, ${(mid / empty).toFixed(2)} × empty`,
+      '–',
+    );
+  }
+}
