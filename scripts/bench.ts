@@ -17,6 +17,7 @@ import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
 import { benchFirstKey } from './benchFirstKey';
 import { benchCore, benchDrag } from './benchRun';
+import { DEMO, DEMO_API, inDemo } from './demoKitchen';
 import { Findings } from './findings';
 import { freshDatabase } from './freshDatabase';
 import { serveBuilt } from './processes';
@@ -64,7 +65,7 @@ async function throughput(home: string, databaseUrl: string): Promise<void> {
   const { id, kitchen } = rows[0] ?? { id: '', kitchen: '' };
   const bare = await bareServer(databaseUrl, [kitchen, id]);
   const targets = {
-    ours: `${home}/api/formulas/${id}`,
+    ours: `${home}${DEMO_API}/formulas/${id}`,
     empty: `${home}/api/bench/empty?kitchen=${kitchen}&id=${id}`,
     bare: bare.url,
   };
@@ -181,12 +182,14 @@ const browser = await chromium.launch({
 try {
   await throughput(server.url, database.url);
   const page = await browser.newPage({ baseURL: server.url, viewport: { width: 1280, height: 800 } });
-  await page.goto('/formulas');
+  await page.goto(inDemo('/formulas'));
   const href = await page.getByRole('link', { name: /Millet/ }).getAttribute('href');
   const head = (await (await page.request.get(`/api${href}`)).json()) as { formula: Formula };
   const big = bigFormula(head.formula);
   const made = (await (
-    await page.request.post('/api/formulas', { data: { requestId: crypto.randomUUID(), formula: big } })
+    await page.request.post(`${DEMO_API}/formulas`, {
+      data: { requestId: crypto.randomUUID(), formula: big },
+    })
   ).json()) as { id: string };
 
   const show = (name: string, { settledMs, frameMs }: Keys) => {
@@ -199,7 +202,7 @@ try {
   show('an empty page', await bareKeystrokes(bare));
   await bare.close();
   show('the demo loaf', await keystrokes(page, `${href}`));
-  show('forty ingredients', await keystrokes(page, `/formulas/${made.id}`));
+  show('forty ingredients', await keystrokes(page, inDemo(`/formulas/${made.id}`)));
 
   const timed = (runs: number, work: () => unknown): string => {
     const ms: number[] = [];
@@ -248,29 +251,31 @@ try {
   await benchDrag(page, `${href}`, found);
 
   const logged =
-    /\/logbook\/[0-9a-f-]{36}/.exec(await (await page.request.get('/logbook')).text())?.[0] ?? '/logbook';
+    /\/k\/[a-z-]+\/logbook\/[0-9a-f-]{36}/.exec(
+      await (await page.request.get(inDemo('/logbook'))).text(),
+    )?.[0] ?? inDemo('/logbook');
   const batch = { mode: 'factor', factor: 1, pieceMassG: 100, bowlLossPercent: 0 };
   const bake = (await (
-    await page.request.post('/api/bakes', {
+    await page.request.post(`${DEMO_API}/bakes`, {
       data: { requestId: crypto.randomUUID(), formulaId: made.id, revision: 1, batch },
     })
   ).json()) as { id: string };
   for (const path of [
-    '/',
-    '/formulas',
+    inDemo('/'),
+    inDemo('/formulas'),
     `${href}`,
-    '/formulas/read',
-    '/ingredients',
-    '/kit',
+    inDemo('/formulas/read'),
+    inDemo('/ingredients'),
+    inDemo('/kit'),
     `${href}/story`,
     `${href}/batch`,
-    `/bench/${bake.id}`,
-    '/logbook',
+    inDemo(`/bench/${bake.id}`),
+    inDemo('/logbook'),
     logged,
   ]) {
     const kb = await firstLoadKb(page, server.url + path);
     found.add(
-      `first-load JavaScript, gzip: ${path.replace(/[0-9a-f-]{36}/, '…')}`,
+      `first-load JavaScript, gzip: ${path.replace(DEMO, '').replace(/[0-9a-f-]{36}/, '…') || '/'}`,
       `${kb.toFixed(0)} KB`,
       '< 200 KB',
     );
@@ -279,15 +284,15 @@ try {
     browser,
     server.url,
     [
-      ['Today', '/', 'lamp'],
-      ['shelf', '/formulas', 'lamp'],
+      ['Today', inDemo('/'), 'lamp'],
+      ['shelf', inDemo('/formulas'), 'lamp'],
       ['sheet', `${href}`, 'lamp'],
       ['sheet, a weight', `${href}`, 'weight'],
       ['batch', `${href}/batch`, 'lamp'],
-      ['bench', `/bench/${bake.id}`, 'lamp'],
-      ['ingredients', '/ingredients', 'lamp'],
-      ['kit', '/kit', 'lamp'],
-      ['logbook', '/logbook', 'lamp'],
+      ['bench', inDemo(`/bench/${bake.id}`), 'lamp'],
+      ['ingredients', inDemo('/ingredients'), 'lamp'],
+      ['kit', inDemo('/kit'), 'lamp'],
+      ['logbook', inDemo('/logbook'), 'lamp'],
       ['a bake', logged, 'lamp'],
     ],
     found,

@@ -7,6 +7,7 @@ import { randomUUID } from 'node:crypto';
 import { connect } from 'node:net';
 import type pg from 'pg';
 import { openPool, PATIENT } from '@/db/pool';
+import { DEMO_API, inDemo } from './demoKitchen';
 import { Findings } from './findings';
 import { freshDatabase, testCluster } from './freshDatabase';
 import { serveBuilt, type Served } from './processes';
@@ -57,16 +58,16 @@ async function pickIds(pool: pg.Pool, url: string): Promise<Place['ids']> {
   const { rows: bakes } = await pool.query<{ id: string; at: Date }>(
     `select id, started_at as at from bake order by started_at desc offset 50 limit 1`,
   );
-  const { id: running } = await post(url, '/api/bakes', {
+  const { id: running } = await post(url, `${DEMO_API}/bakes`, {
     requestId: randomUUID(),
     formulaId: formula,
     revision: 1,
     batch: { mode: 'factor', factor: 1, pieceMassG: 100, bowlLossPercent: 0 },
   });
   const last = bakes[0];
-  const page = await (await fetch(`${url}/formulas`)).text();
-  const shown = new Set([...page.matchAll(/href="\/formulas\/([0-9a-f-]{36})"/g)].map(([, id]) => id));
-  const marks = `/api/formulas/slices?ids=${[...shown].join(',')}`;
+  const page = await (await fetch(url + inDemo('/formulas'))).text();
+  const shown = new Set([...page.matchAll(/href="[^"]*\/formulas\/([0-9a-f-]{36})"/g)].map(([, id]) => id));
+  const marks = `${DEMO_API}/formulas/slices?ids=${[...shown].join(',')}`;
   return { formula, marks, bake: last?.id ?? '', running, middle: `${last?.at.getTime()}.${last?.id}` };
 }
 
@@ -92,30 +93,30 @@ const get =
 
 const ASKED: readonly (readonly [string, Ask])[] = [
   ['an empty page', get(() => '/empty')],
-  ['Today', get(() => '/')],
-  ['shelf', get(() => '/formulas')],
-  ['logbook', get(() => '/logbook')],
-  ['logbook, further on', get(({ middle }) => `/logbook?after=${middle}`)],
-  ['logbook of a formula', get(({ formula }) => `/logbook?formula=${formula}`)],
-  ['a bake', get(({ bake }) => `/logbook/${bake}`)],
-  ['sheet', get(({ formula }) => `/formulas/${formula}`)],
-  ['story', get(({ formula }) => `/formulas/${formula}/story`)],
-  ['batch', get(({ formula }) => `/formulas/${formula}/batch`)],
-  ['bench', get(({ running }) => `/bench/${running}`)],
-  ['ingredients', get(() => '/ingredients')],
-  ['kit', get(() => '/kit')],
+  ['Today', get(() => inDemo('/'))],
+  ['shelf', get(() => inDemo('/formulas'))],
+  ['logbook', get(() => inDemo('/logbook'))],
+  ['logbook, further on', get(({ middle }) => inDemo(`/logbook?after=${middle}`))],
+  ['logbook of a formula', get(({ formula }) => inDemo(`/logbook?formula=${formula}`))],
+  ['a bake', get(({ bake }) => inDemo(`/logbook/${bake}`))],
+  ['sheet', get(({ formula }) => inDemo(`/formulas/${formula}`))],
+  ['story', get(({ formula }) => inDemo(`/formulas/${formula}/story`))],
+  ['batch', get(({ formula }) => inDemo(`/formulas/${formula}/batch`))],
+  ['bench', get(({ running }) => inDemo(`/bench/${running}`))],
+  ['ingredients', get(() => inDemo('/ingredients'))],
+  ['kit', get(() => inDemo('/kit'))],
   ['api: shelf marks', get(({ marks }) => marks)],
-  ['api: what was learnt', get(({ formula }) => `/api/formulas/${formula}/learnt`)],
-  ['api: what was felt', get(() => '/api/ingredients/learnt')],
-  ['api: a formula', get(({ formula }) => `/api/formulas/${formula}`)],
-  ['api: a story', get(({ formula }) => `/api/formulas/${formula}/story`)],
-  ['api: a bake', get(({ running }) => `/api/bakes/${running}`)],
-  ['api: timers', get(() => '/api/timers')],
+  ['api: what was learnt', get(({ formula }) => `${DEMO_API}/formulas/${formula}/learnt`)],
+  ['api: what was felt', get(() => `${DEMO_API}/ingredients/learnt`)],
+  ['api: a formula', get(({ formula }) => `${DEMO_API}/formulas/${formula}`)],
+  ['api: a story', get(({ formula }) => `${DEMO_API}/formulas/${formula}/story`)],
+  ['api: a bake', get(({ running }) => `${DEMO_API}/bakes/${running}`)],
+  ['api: timers', get(() => `${DEMO_API}/timers`)],
   [
     'api: a tap',
     async ({ served, ids }) => {
       const text = JSON.stringify(
-        await post(served.url, `/api/bakes/${ids.running}/taps`, {
+        await post(served.url, `${DEMO_API}/bakes/${ids.running}/taps`, {
           taps: [{ eventId: randomUUID(), agoMs: 0, action: { type: 'noted', text: 'warm' } }],
         }),
       );
@@ -203,10 +204,10 @@ async function throughput(url: string): Promise<Map<string, number>> {
   };
   const paths = ['/', '/formulas', '/logbook'];
   const shares = new Map<string, number[]>(paths.map((path) => [path, []]));
-  for (const path of ['/empty', ...paths]) await perSecond(path);
+  for (const path of ['/empty', ...paths.map(inDemo)]) await perSecond(path);
   for (let round = 0; round < 3; round++) {
     const empty = await perSecond('/empty');
-    for (const path of paths) shares.get(path)?.push((await perSecond(path)) / empty);
+    for (const path of paths) shares.get(path)?.push((await perSecond(inDemo(path))) / empty);
   }
   return new Map([...shares].map(([path, each]) => [path, median(each)]));
 }
@@ -271,9 +272,9 @@ export async function benchScale(): Promise<void> {
       );
     }
     // last: what they leave behind would hold up the others
-    await leaveEarly('the shelf', large, '/formulas');
+    await leaveEarly('the shelf', large, inDemo('/formulas'));
     await leaveEarly('the shelf marks', large, large.ids.marks);
-    await leaveEarly('the logbook', large, '/logbook');
+    await leaveEarly('the logbook', large, inDemo('/logbook'));
     await found.write('scale');
   } finally {
     for (const place of [small, large]) {

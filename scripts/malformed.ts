@@ -17,9 +17,9 @@ const bytes = (most: number) =>
 const UUID = '3b37f07c-ffe9-41e6-97f9-3c02bd7cc1a9';
 const PATHS = [
   '/', '/kit', '/formulas', `/formulas/${UUID}`, `/bench/${UUID}`, '/bench/%', '/bench/%ff', '/logbook', '/logbook?after=5.x', '/ingredients',
-  '/api/kit', '/api/formulas', `/api/formulas/${UUID}`, `/api/formulas/${UUID}/revisions`, `/api/formulas/${UUID}/story?before=x`,
-  `/api/formulas/${UUID}/learnt`, `/api/formulas/${UUID}/archive`, '/api/formulas/import', '/api/formulas/slices', '/api/bakes', `/api/bakes/${UUID}`,
-  `/api/bakes/${UUID}/taps`, '/api/ingredients', '/api/timers', '/api/health', '/api/nope', '/api', '/_next/static/x.js', '/_next/staticx',
+  '/api/k/-/kit', '/api/k/-/formulas', `/api/k/-/formulas/${UUID}`, `/api/k/-/formulas/${UUID}/revisions`, `/api/k/-/formulas/${UUID}/story?before=x`,
+  `/api/k/-/formulas/${UUID}/learnt`, `/api/k/-/formulas/${UUID}/archive`, '/api/k/-/formulas/import', '/api/k/-/formulas/slices', '/api/k/-/bakes', `/api/k/-/bakes/${UUID}`,
+  `/api/k/-/bakes/${UUID}/taps`, '/api/k/-/ingredients', '/api/k/-/timers', '/api/health', '/api/nope', '/api', '/_next/static/x.js', '/_next/staticx',
   '/_next/image?url=%2Ficon.svg&w=64&q=75', '/_next/data/x.json', '/icon.svg', '/icon.svgx', '/__nextjs_original-stack-frame', '*', '', '//x', '/%00',
   '/%2e%2e/%2e%2e/etc/passwd', '/../../etc/passwd', '/\\x', `/${'a'.repeat(3000)}`, `/${'a'.repeat(9000)}`, '/?%', '/?x=%ff', 'http://kitchen.example/',
 ] as const; // prettier-ignore

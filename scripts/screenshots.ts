@@ -2,6 +2,7 @@
 import { chromium, type Browser } from '@playwright/test';
 import path from 'node:path';
 import type { BakeAction } from '@/core/bake';
+import { DEMO_API, inDemo } from './demoKitchen';
 import { freshDatabase } from './freshDatabase';
 import { serveBuilt } from './processes';
 
@@ -10,6 +11,8 @@ interface Shot {
   readonly path: string;
   readonly width: number;
   readonly height: number;
+  /** Before a kitchen is entered. */
+  readonly door?: true;
   readonly light?: 'dim';
   /** Scrolls this into view first. */
   readonly to?: string;
@@ -30,8 +33,8 @@ async function post<T>(url: string, body: object): Promise<T> {
 }
 
 async function idOf(home: string, list: string, name: string): Promise<string> {
-  const html = await (await fetch(home + list)).text();
-  const link = new RegExp(`href="${list}/([0-9a-f-]{36})"(?:(?!</a>).)*?${name}`, 's').exec(html);
+  const html = await (await fetch(home + inDemo(list))).text();
+  const link = new RegExp(`href="${inDemo(list)}/([0-9a-f-]{36})"(?:(?!</a>).)*?${name}`, 's').exec(html);
   if (!link?.[1]) throw new Error(`${name} is not on ${list}`);
   return link[1];
 }
@@ -41,7 +44,7 @@ async function bakeUnderWay(
   home: string,
   formulaId: string,
 ): Promise<{ weighing: string; proofing: string }> {
-  const head = (await (await fetch(`${home}/api/formulas/${formulaId}`)).json()) as {
+  const head = (await (await fetch(`${home}${DEMO_API}/formulas/${formulaId}`)).json()) as {
     revision: number;
     formula: {
       stages: { kind: string; lines: { id: string; massG: number }[] }[];
@@ -58,10 +61,10 @@ async function bakeUnderWay(
       bowlLossPercent: 1,
     };
     const bake = { requestId: crypto.randomUUID(), formulaId, revision: head.revision, batch };
-    return (await post<{ id: string }>(`${home}/api/bakes`, bake)).id;
+    return (await post<{ id: string }>(`${home}${DEMO_API}/bakes`, bake)).id;
   };
   const tap = (id: string, actions: BakeAction[]) =>
-    post(`${home}/api/bakes/${id}/taps`, {
+    post(`${home}${DEMO_API}/bakes/${id}/taps`, {
       taps: actions.map((action) => ({ eventId: crypto.randomUUID(), agoMs: 0, action })),
     });
   const lines = head.formula.stages.filter(({ kind }) => kind !== 'topping').flatMap((stage) => stage.lines);
@@ -92,7 +95,7 @@ async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
   });
   await context.addCookies([{ name: 'crumb-view', value: `${shot.light ?? 'day'}.g.C`, url: home }]);
   const page = await context.newPage();
-  await page.goto(shot.path, { waitUntil: 'networkidle' });
+  await page.goto(shot.door ? shot.path : inDemo(shot.path), { waitUntil: 'networkidle' });
   if (shot.type) {
     await page.locator('main textarea').fill(shot.type);
     await page.getByTestId('understood').waitFor();
@@ -141,6 +144,7 @@ try {
   const tablet = { width: 820, height: 1180 };
   const phone = { width: 390, height: 844 };
   const shots: Shot[] = [
+    { name: 'first', path: '/kitchens', door: true, ...table },
     { name: 'today', path: '/', ...table },
     { name: 'formulas', path: '/formulas', ...table },
     { name: 'sheet', path: `/formulas/${formula}`, ...table },
@@ -164,7 +168,6 @@ try {
     { name: 'bench-weigh-phone', path: `/bench/${weighing}`, ...phone },
     { name: 'bench-step-tablet', path: `/bench/${proofing}`, ...tablet },
     { name: 'bench-step-dim', path: `/bench/${proofing}`, ...phone, light: 'dim' },
-    { name: 'bench-log', path: `/bench/${proofing}?at=log`, ...tablet },
     { name: 'logbook', path: '/logbook', ...table },
     { name: 'bake', path: `/logbook/${logged}`, ...table },
   ];

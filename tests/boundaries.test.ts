@@ -25,7 +25,7 @@ const MAY: Record<string, string[]> = {
   workers: ['workers', 'core', 'npm:'],
   features: ['features', 'ui', 'workers', 'core', 'npm:'],
   db: ['db', 'core', 'npm:'],
-  server: ['server', 'db', 'core', 'npm:'],
+  server: ['server', 'db', 'core', 'demo', 'npm:'],
   door: ['door', 'npm:'],
   host: ['host', 'door', 'server', 'db', 'core', 'npm:'],
   app: ['app', 'features', 'server', 'ui', 'core', 'npm:'],

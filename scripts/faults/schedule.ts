@@ -137,11 +137,11 @@ export async function runSchedule(
   tally: Tally,
 ): Promise<Fault[]> {
   const mark = (kind: string, index: number) => `${kind}-${seed}-${index}`;
-  const formula = await post<{ id: string }>(crumb, '/api/formulas', {
+  const formula = await post<{ id: string }>(crumb, '/api/k/-/formulas', {
     requestId: randomUUID(),
     formula: plainLoaf(),
   });
-  const bake = await post<{ id: string }>(crumb, '/api/bakes', {
+  const bake = await post<{ id: string }>(crumb, '/api/k/-/bakes', {
     requestId: randomUUID(),
     formulaId: formula.id,
     revision: 1,

@@ -111,10 +111,10 @@ export class Writer {
   async saveFormula(id: string, mark: string): Promise<void> {
     this.tally.writes += 1;
     for (let requestId = randomUUID(); !this.givenUp(); requestId = randomUUID()) {
-      const head = await this.head<{ revision: number; formula: object }>(`/api/formulas/${id}`);
+      const head = await this.head<{ revision: number; formula: object }>(`/api/k/-/formulas/${id}`);
       if (!head) return;
       const body = { requestId, seen: head.revision, formula: { ...head.formula, name: mark } };
-      const answer = await this.deliver(`/api/formulas/${id}/revisions`, body);
+      const answer = await this.deliver(`/api/k/-/formulas/${id}/revisions`, body);
       if (!answer) return;
       if (answer.status < 300) return void this.acknowledged.add(mark);
       if (answer.body.error?.kind !== 'stale') return this.unexpected('a revision', answer);
@@ -125,9 +125,9 @@ export class Writer {
   async saveKit(mark: number): Promise<void> {
     this.tally.writes += 1;
     for (let requestId = randomUUID(); !this.givenUp(); requestId = randomUUID()) {
-      const stored = await this.head<{ version: number; kit: object }>('/api/kit');
+      const stored = await this.head<{ version: number; kit: object }>('/api/k/-/kit');
       if (!stored) return;
-      const answer = await this.deliver('/api/kit', {
+      const answer = await this.deliver('/api/k/-/kit', {
         requestId,
         seen: stored.version,
         kit: { ...stored.kit, warmC: mark },
@@ -141,7 +141,7 @@ export class Writer {
   async tap(bakeId: string, mark: string): Promise<void> {
     this.tally.writes += 1;
     const tap = { eventId: randomUUID(), agoMs: 0, action: { type: 'noted', text: mark } };
-    const answer = await this.deliver(`/api/bakes/${bakeId}/taps`, { taps: [tap] });
+    const answer = await this.deliver(`/api/k/-/bakes/${bakeId}/taps`, { taps: [tap] });
     if (!answer) return;
     if (answer.status < 300) this.acknowledged.add(mark);
     else this.unexpected('a tap', answer);
@@ -149,7 +149,10 @@ export class Writer {
 
   async importFormula(file: (name: string) => string, mark: string): Promise<void> {
     this.tally.writes += 1;
-    const answer = await this.deliver('/api/formulas/import', { requestId: randomUUID(), file: file(mark) });
+    const answer = await this.deliver('/api/k/-/formulas/import', {
+      requestId: randomUUID(),
+      file: file(mark),
+    });
     if (!answer) return;
     if (answer.status < 300) this.acknowledged.add(mark);
     else this.unexpected('an import', answer);

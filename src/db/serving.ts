@@ -27,5 +27,6 @@ export async function grantServing(owner: pg.Pool, role: string): Promise<void> 
     await client.query(`revoke all on all tables in schema public from ${role}`);
     for (const [table, rights] of Object.entries(SERVING_RIGHTS))
       await client.query(`grant ${rights.join(', ')} on ${table} to ${role}`);
+    await client.query(`grant execute on function remove_kitchen(uuid) to ${role}`);
   });
 }

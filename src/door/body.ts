@@ -3,6 +3,10 @@ import type { Readable } from 'node:stream';
 
 /** The most a request may carry. The longest formula that passes the schema stays well below it. */
 export const MOST_BYTES = 512 * 1024;
+/** A whole kitchen in one file is larger; beyond this it is taken in by the command. */
+const MOST_FILE_BYTES = 24 * 1024 * 1024;
+export const mostBytesAt = (path: string): number =>
+  path === '/api/kitchens/import' ? MOST_FILE_BYTES : MOST_BYTES;
 /** A body that trickles in keeps a connection and nothing else. */
 const MOST_MS = 15_000;
 /** So much more is swallowed after a refusal, that the answer can be read by who is still sending. */
@@ -14,8 +18,8 @@ export type Body =
   | { readonly ok: false; readonly why: 'tooBig' | 'tooSlow' | 'gone' };
 
 /** Reads a body up to the limit; the header may lie or be missing, so the bytes are counted as they come. */
-export function readBody(request: IncomingMessage): Promise<Body> {
-  if (Number(request.headers['content-length'] ?? 0) > MOST_BYTES)
+export function readBody(request: IncomingMessage, mostBytes: number): Promise<Body> {
+  if (Number(request.headers['content-length'] ?? 0) > mostBytes)
     return Promise.resolve({ ok: false, why: 'tooBig' });
   return new Promise((resolve) => {
     const chunks: Buffer[] = [];
@@ -28,7 +32,7 @@ export function readBody(request: IncomingMessage): Promise<Body> {
     const timer = setTimeout(() => end({ ok: false, why: 'tooSlow' }), MOST_MS);
     request.on('data', (chunk: Buffer) => {
       size += chunk.length;
-      if (size > MOST_BYTES) end({ ok: false, why: 'tooBig' });
+      if (size > mostBytes) end({ ok: false, why: 'tooBig' });
       else chunks.push(chunk);
     });
     request.on('end', () => end({ ok: true, bytes: Buffer.concat(chunks) }));

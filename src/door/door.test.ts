@@ -199,6 +199,17 @@ test('who never comes to an end is shown out after the grace', async () => {
   expect(new Set(await Promise.all(pulling))).toEqual(new Set(['cut']));
 });
 
+test('a kitchen’s file may be larger than anything else, and is not without end', async () => {
+  const json = { 'content-type': 'application/json' };
+  const body = Buffer.alloc(600 * 1024, 32);
+  expect((await ask('/api/echo', { method: 'POST', headers: json, body })).status).toBe(413);
+  expect((await ask('/api/kitchens/import?request=x', { method: 'POST', headers: json, body })).status).toBe(
+    200,
+  );
+  const endless = { ...json, 'content-length': String(25 * 1024 * 1024) };
+  expect((await ask('/api/kitchens/import', { method: 'POST', headers: endless, body })).status).toBe(413);
+});
+
 test('who asks for data and leaves at once costs the application nothing, and nobody waits behind him', async () => {
   const left = Array.from(
     { length: 64 },

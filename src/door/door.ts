@@ -8,7 +8,7 @@ import {
 } from 'node:http';
 import type { Duplex } from 'node:stream';
 import { standBefore } from './answering';
-import { MOST_BYTES, readBody, swallow, withBody } from './body';
+import { MOST_BYTES, mostBytesAt, readBody, swallow, withBody } from './body';
 import { contentSecurityPolicy, securityHeaders } from './headers';
 import { hangUp } from './hangUp';
 import { isOurHost, type Standing } from './hosts';
@@ -172,7 +172,7 @@ export function makeDoor(options: DoorOptions): Door {
       const turn = await turns[judged.kind].take(response, () => handle(request, response));
       return turn === 'full' ? refuse(request, response, 'tooBusy', judged.kind) : undefined;
     }
-    const body = await readBody(request);
+    const body = await readBody(request, mostBytesAt(judged.path));
     if (body.ok) return handle(withBody(request, body.bytes), response);
     if (body.why === 'gone') return void response.destroy();
     refuse(request, response, body.why, judged.kind);

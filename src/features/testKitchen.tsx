@@ -6,6 +6,7 @@ import { libraryBook, type StoredEntry } from '@/core/ingredients';
 import { ORDINARY_KIT } from '@/core/kit';
 import { BookProvider } from './book/BookProvider';
 import type { Bench } from './bench/useBench';
+import { KitchenProvider } from './kitchen/KitchenProvider';
 import { KitProvider } from './kit/KitProvider';
 import type { Preferences } from './preferences/preferences';
 import { PreferencesProvider } from './preferences/PreferencesProvider';
@@ -57,7 +58,9 @@ export function show(
       timeZone="UTC"
     >
       <BookProvider stored={stored}>
-        <KitProvider stored={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
+        <KitchenProvider address="test">
+          <KitProvider stored={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
+        </KitchenProvider>
       </BookProvider>
     </PreferencesProvider>,
   );

@@ -1,7 +1,7 @@
-import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
-import path from 'node:path';
+import { statSync } from 'node:fs';
 import { runClient, withDatabase, type DatabaseOptions } from './database';
 import { HostFailure, say } from './hostFailure';
+import { writeNewFile } from './newFile';
 
 /**
  * `./crumb backup FILE`: the whole database in one file, as it is at this moment, while it is in use. Written beside its place and
@@ -10,25 +10,17 @@ import { HostFailure, say } from './hostFailure';
 export async function backup(options: DatabaseOptions, args: readonly string[]): Promise<number> {
   const [name] = args;
   if (!name || args.length > 1) throw new HostFailure('say where to: ./crumb backup FILE');
-  const file = path.resolve(options.calledFrom, name);
-  if (existsSync(file))
-    throw new HostFailure(`${name} is there already; it is not overwritten. Choose another name`);
-  if (!existsSync(path.dirname(file))) throw new HostFailure(`there is no folder ${path.dirname(name)}`);
-  const half = `${file}.half`;
-  rmSync(half, { force: true });
-  try {
-    await withDatabase(options, async (surroundings) => {
+  const file = await writeNewFile(options.calledFrom, name, (half) =>
+    withDatabase(options, async (surroundings) => {
       const run = (program: string, programArgs: readonly string[]) =>
         runClient(program, programArgs, { surroundings, cwd: options.calledFrom, quiet: true });
       const dumped = await run('pg_dump', ['--format=custom', '--no-password', `--file=${half}`]);
       if (dumped.code !== 0) throw wordFailure(dumped.errors);
+      // what bears the name has been read through once
       const readThrough = await run('pg_restore', ['--file=/dev/null', half]);
       if (readThrough.code !== 0) throw wordFailure(readThrough.errors);
-    });
-    renameSync(half, file);
-  } finally {
-    rmSync(half, { force: true });
-  }
+    }),
+  );
   say(
     `Backed up to ${name} (${Math.ceil(statSync(file).size / 1024)} KB). ./crumb restore ${name} brings it back.`,
   );

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { backup } from './backup';
 import { runWithDatabase, openDatabaseProgram } from './database';
 import { HostFailure, say, wordSystemError } from './hostFailure';
+import { exportToFile, importFromFile } from './kitchenFiles';
 import { restore } from './restore';
 
 const root = process.cwd();
@@ -48,6 +49,10 @@ async function run([command, ...rest]: readonly string[]): Promise<number> {
       return backup({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
     case 'restore':
       return restore({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+    case 'export':
+      return exportToFile({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+    case 'import':
+      return importFromFile({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
     default:
       throw new HostFailure(`unknown command '${command}'; see ./crumb help`);
   }

@@ -1,13 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import pg from 'pg';
-import { libraryBook } from '@/core/ingredients';
 import { migrate, NewerDatabase } from '@/db/migrate';
 import { openPool, PATIENT } from '@/db/pool';
 import { grantServing } from '@/db/serving';
 import { renewCards } from '@/server/bakeCards';
-import { importKitchen } from '@/server/importKitchen';
+import { bringDemo } from '@/server/kitchens';
 import { keyOf, type Home } from './home';
 import { HostFailure, say } from './hostFailure';
 import type { Lease } from './lease';
@@ -62,7 +60,7 @@ export async function migrateDatabase(ownerUrl: string, root: string, serving: s
   }
 }
 
-/** Brings a database up to date and, when it is empty, moves the demo kitchen in. */
+/** Brings a database up to date and, the first time, moves the demo kitchen in. */
 export async function prepareDatabase(
   ownerUrl: string,
   root: string,
@@ -71,10 +69,8 @@ export async function prepareDatabase(
   await migrateDatabase(ownerUrl, root, serving);
   const pool = openPool(ownerUrl, PATIENT);
   try {
-    const demo: unknown = JSON.parse(await readFile(path.join(root, 'src/demo/larkspurLock.json'), 'utf8'));
-    const imported = await importKitchen({ pool, book: libraryBook, newId: randomUUID }, demo);
-    if (!imported.ok) throw new Error(`The demo kitchen was refused: ${JSON.stringify(imported.problem)}`);
-    if (imported.value) say('The demo kitchen has moved in.');
+    if (await bringDemo({ pool, newId: randomUUID, now: () => new Date() }))
+      say('The demo kitchen has moved in.');
   } finally {
     await pool.end();
   }

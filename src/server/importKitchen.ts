@@ -1,109 +1,130 @@
+import type pg from 'pg';
 import { bakeState } from '@/core/bake';
-import { planBatch } from '@/core/batch';
-import { readKitchenFile, type KitchenFile } from '@/core/formats';
-import { bookWith, type IngredientBook } from '@/core/ingredients';
+import { fileBook, readKitchenFile, sheetOf, type KitchenFile } from '@/core/formats';
+import { libraryBook } from '@/core/ingredients';
 import type { Result } from '@/core/result';
 import { insertBake, insertEvents } from '@/db/queries/bakes';
-import { insertRevision, setArchived } from '@/db/queries/formulas';
+import { insertRevision, setArchived, setBranch } from '@/db/queries/formulas';
 import { insertEntry } from '@/db/queries/ingredients';
+import type { KitchenRow } from '@/db/queries/kitchens';
 import { insertKit } from '@/db/queries/kits';
-import { firstKitchen, insertKitchen } from '@/db/queries/kitchens';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
 import { saveCard } from './bakeCards';
-import type pg from 'pg';
+import { makeKitchen } from './makeKitchen';
 
 interface Importer {
   readonly pool: pg.Pool;
-  readonly book: IngredientBook;
   readonly newId: () => string;
 }
 
-async function importFormulas(db: Queryable, file: KitchenFile, kitchenId: string, newId: () => string) {
-  const ids = new Map<string, string>();
-  for (const { key, archived, revisions } of file.formulas) {
-    const id = newId();
-    ids.set(key, id);
-    for (const [index, { savedAt, formula }] of revisions.entries()) {
-      const revision = {
-        kitchenId,
-        id,
-        number: index + 1,
-        requestId: newId(),
-        formula,
-        savedAt: new Date(savedAt),
-      };
-      await insertRevision(db, revision);
-    }
-    if (archived) await setArchived(db, kitchenId, id, new Date(revisions.at(-1)?.savedAt ?? 0));
+/** Where a file's things go, and who gives them ids. */
+interface Into {
+  readonly db: Queryable;
+  readonly kitchenId: string;
+  readonly newId: () => string;
+}
+
+async function importBook({ db, kitchenId, newId }: Into, { kits, ingredients }: KitchenFile): Promise<void> {
+  for (const [index, { kit, savedAt }] of kits.entries())
+    await insertKit(db, {
+      kitchenId,
+      version: index + 1,
+      requestId: newId(),
+      kit,
+      savedAt: new Date(savedAt),
+    });
+  for (const { versions } of ingredients)
+    for (const [index, { entry, away, savedAt }] of versions.entries())
+      await insertEntry(db, {
+        kitchenId, version: index + 1, requestId: newId(), entry, away, savedAt: new Date(savedAt),
+      }); // prettier-ignore
+}
+
+async function importFormulas({ db, kitchenId, newId }: Into, { formulas }: KitchenFile) {
+  const ids = new Map(formulas.map(({ key }) => [key, newId()]));
+  const idOf = (key: string) => ids.get(key) ?? '';
+  for (const { key, revisions } of formulas)
+    for (const [index, { savedAt, formula }] of revisions.entries())
+      await insertRevision(db, {
+        kitchenId, id: idOf(key), number: index + 1, requestId: newId(), formula, savedAt: new Date(savedAt),
+      }); // prettier-ignore
+  // once all of them are there: one may have begun as a copy of a later one
+  for (const { key, archivedAt, branchedFrom } of formulas) {
+    if (archivedAt) await setArchived(db, kitchenId, idOf(key), new Date(archivedAt));
+    const from = branchedFrom && ids.get(branchedFrom.formula);
+    if (from) await setBranch(db, kitchenId, idOf(key), from, branchedFrom.revision);
   }
   return ids;
 }
 
+async function importBakes(
+  { db, kitchenId, newId }: Into,
+  file: KitchenFile,
+  ids: ReadonlyMap<string, string>,
+) {
+  const book = fileBook(file, libraryBook);
+  if (!book.ok) throw new Error('The file passed the check but its ingredients do not make a book');
+  for (const bake of file.bakes) {
+    const { revision, batch } = bake;
+    const formula = file.formulas.find(({ key }) => key === bake.formula)?.revisions[revision - 1]?.formula;
+    const formulaId = ids.get(bake.formula);
+    const sheet = formula && sheetOf(file, bake, formula, book.value);
+    if (!formulaId || !sheet?.ok) throw new Error(`Bake ${bake.key} passed the check but cannot be planned`);
+    const id = newId();
+    const startedAt = new Date(bake.startedAt);
+    await insertBake(db, {
+      kitchenId, id, formulaId, revision, requestId: newId(), batch, sheet: sheet.value, startedAt,
+    }); // prettier-ignore
+    const events = bake.events.map(({ at, action }, index) => ({
+      eventId: newId(),
+      seq: index + 1,
+      action,
+      at: new Date(at),
+    }));
+    await insertEvents(db, kitchenId, id, events);
+    const log = events.map(({ seq, action, at }) => ({ seq, action, atMs: at.getTime() }));
+    const startedAtMs = startedAt.getTime();
+    const stored = { id, formulaId, revision, startedAtMs, sheet: sheet.value };
+    await saveCard(db, kitchenId, stored, bakeState(startedAtMs, log));
+  }
+}
+
+/** How the kitchen of a file stands in this installation. */
+export interface ImportAs {
+  readonly demo?: boolean;
+  /** The wish it is made by: sent again it is the same kitchen. */
+  readonly requestId?: string | null;
+}
+
+/** Moves a file's kitchen in, beside those that are here: in a transaction. */
+export async function insertKitchenFile(
+  db: Queryable,
+  file: KitchenFile,
+  newId: () => string,
+  { demo = false, requestId = null }: ImportAs = {},
+): Promise<KitchenRow> {
+  const made = await makeKitchen(db, { id: newId(), details: file.kitchen, demo, requestId });
+  if (!made.isNew) return made.kitchen;
+  const into: Into = { db, kitchenId: made.kitchen.id, newId };
+  await importBook(into, file);
+  await importBakes(into, file, await importFormulas(into, file));
+  return made.kitchen;
+}
+
 /**
- * Makes a kitchen out of a file in the open format, whole or not at all. An empty database is the only place for one until
- * there are accounts; where a kitchen is already at home nothing happens.
- *
- * @returns the new kitchen's id, null when there was one already, or the first problem in the file
+ * Makes a kitchen out of a file in the open format, whole or not at all.
+ * @returns the new kitchen, the one that the same wish made before, or the first problem in the file
  */
 export async function importKitchen(
-  { pool, book: library, newId }: Importer,
+  { pool, newId }: Importer,
   data: unknown,
-): Promise<Result<string | null>> {
-  const read = readKitchenFile(data, library);
+  as: ImportAs = {},
+): Promise<Result<KitchenRow>> {
+  const read = readKitchenFile(data, libraryBook);
   if (!read.ok) return read;
-  const file = read.value;
-  const merged = bookWith(library, file.ingredients);
-  if (!merged.ok) throw new Error('The file passed the check but its ingredients do not make a book');
-  const book = merged.value;
-  return transaction(pool, async (client) => {
-    // two starters at once: the second waits here and then finds the kitchen of the first
-    await client.query('lock table kitchen in exclusive mode');
-    if (await firstKitchen(client)) return { ok: true, value: null };
-    const kitchenId = newId();
-    await insertKitchen(client, kitchenId, file.kitchen);
-    const since = new Date(file.formulas[0]?.revisions[0]?.savedAt ?? 0);
-    await insertKit(client, { kitchenId, version: 1, requestId: newId(), kit: file.kit, savedAt: since });
-    for (const entry of file.ingredients) {
-      await insertEntry(client, {
-        kitchenId,
-        version: 1,
-        requestId: newId(),
-        entry,
-        away: false,
-        savedAt: since,
-      });
-    }
-    const formulaIds = await importFormulas(client, file, kitchenId, newId);
-    for (const bake of file.bakes) {
-      const formula = file.formulas.find(({ key }) => key === bake.formula)?.revisions[bake.revision - 1]
-        ?.formula;
-      const formulaId = formulaIds.get(bake.formula);
-      const sheet = formula && planBatch(formula, bake.batch, file.kit.scales, book);
-      if (!formulaId || !sheet?.ok)
-        throw new Error(`Bake ${bake.key} passed the check but cannot be planned`);
-      const id = newId();
-      const { revision, batch } = bake;
-      const startedAt = new Date(bake.startedAt);
-      await insertBake(client, {
-        kitchenId, id, formulaId, revision, requestId: newId(), batch, sheet: sheet.value, startedAt,
-      }); // prettier-ignore
-      const events = bake.events.map(({ at, action }, index) => ({
-        eventId: newId(),
-        seq: index + 1,
-        action,
-        at: new Date(at),
-      }));
-      await insertEvents(client, kitchenId, id, events);
-      const log = events.map(({ seq, action, at }) => ({ seq, action, atMs: at.getTime() }));
-      const startedAtMs = startedAt.getTime();
-      await saveCard(
-        client,
-        kitchenId,
-        { id, formulaId, revision, startedAtMs, sheet: sheet.value },
-        bakeState(startedAtMs, log),
-      );
-    }
-    return { ok: true, value: kitchenId };
-  });
+  return {
+    ok: true,
+    value: await transaction(pool, (client) => insertKitchenFile(client, read.value, newId, as)),
+  };
 }

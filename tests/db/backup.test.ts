@@ -101,6 +101,45 @@ test('a backup goes into one file while it is used, never over another, and come
   removeHome(other);
 }, 180_000);
 
+test('one kitchen goes into a file by its word in addresses, and comes in beside the others', async () => {
+  const before = await content(home);
+  expect(await crumb(folder, home.folder, 'export', 'nobody', 'nobody.json')).toMatchObject({
+    code: 1,
+    said: expect.stringContaining('there is larkspur-lock') as string,
+  });
+  expect(existsSync(path.join(folder, 'nobody.json'))).toBe(false);
+  expect(await crumb(folder, home.folder, 'export', 'larkspur-lock', 'lock.json')).toMatchObject({ code: 0 });
+  const again = await crumb(folder, home.folder, 'export', 'larkspur-lock', 'lock.json');
+  expect([again.code, again.said]).toEqual([1, expect.stringContaining('it is not overwritten')]);
+  await writeFile(
+    path.join(folder, 'torn.json'),
+    (await readFile(path.join(folder, 'lock.json'), 'utf8')).slice(0, -9),
+  );
+  await writeFile(path.join(folder, 'other.json'), '{"format":"something.else"}');
+  for (const [name, why] of [
+    ['torn.json', 'not JSON'],
+    ['other.json', 'wrongFormat at format'],
+    ['gone.json', 'no file'],
+  ] as const)
+    expect(await crumb(folder, home.folder, 'import', name)).toMatchObject({
+      code: 1,
+      said: expect.stringContaining(why) as string,
+    });
+  expect(await content(home)).toEqual(before);
+  const other = openHome(path.join(folder, 'beside'), { scratch: true });
+  await makeCluster(other, { scratch: true });
+  const taken = await crumb(folder, other.folder, 'import', 'lock.json');
+  expect(taken).toMatchObject({ code: 0, said: expect.stringContaining('/k/larkspur-lock') as string });
+  const held = await leaseCluster(other);
+  const counts = (all: Record<string, string[]>) =>
+    ['formula_revision', 'bake', 'bake_event', 'kitchen_kit', 'kitchen_ingredient'].map(
+      (table) => all[table]?.length,
+    );
+  expect(counts(await content(other))).toEqual(counts(before));
+  await held.giveUp();
+  removeHome(other);
+}, 180_000);
+
 test('onto a kitchen it asks, keeps the old aside, and that can be brought back; the one who serves is told', async () => {
   const file = path.join(folder, 'one.backup');
   expect(await crumb(folder, home.folder, 'backup', file)).toMatchObject({ code: 0 });

@@ -53,7 +53,8 @@ export async function testDatabase({ empty = false } = {}): Promise<TestDatabase
     admin,
     name,
     kitchen: async (clock = { ms: Date.UTC(2026, 10, 19, 5) }) => {
-      const kitchen = await insertKitchen(pool, randomUUID(), details);
+      const id = randomUUID();
+      const kitchen = await insertKitchen(pool, { id, address: id, details });
       // what is done afterwards is tested by calling it
       const afterwards = () => undefined;
       return contextIn(pool, kitchen, { now: () => new Date(clock.ms), newId: randomUUID, afterwards });

@@ -99,16 +99,17 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
 test('taps without a network are saved, survive a reload, and are sent once', async ({ page }) => {
   const bake = await startBake(page, await copyOf(page, 'Poppy rings'));
   await page.goto(`/bench/${bake}`);
-  await page.route('**/api/bakes/**', (route) => route.abort());
+  await page.route('**/api/k/*/bakes/**', (route) => route.abort());
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
   await expect(page.getByText('The server does not answer. Go on: 2 saved on this device')).toBeVisible();
   await expect(page.getByRole('tab', { name: /Weigh 2\// })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('tab', { name: /Weigh 2\// })).toBeVisible();
-  await page.unroute('**/api/bakes/**');
+  await page.unroute('**/api/k/*/bakes/**');
   const events = async () =>
-    ((await (await page.request.get(`/api/bakes/${bake}`)).json()) as { events: unknown[] }).events.length;
+    ((await (await page.request.get(`/api/k/-/bakes/${bake}`)).json()) as { events: unknown[] }).events
+      .length;
   await expect.poll(events).toBe(2);
   await expect(page.getByText('The server does not answer.')).toBeHidden();
 });
@@ -126,7 +127,7 @@ test('two tablets on one bake see each other’s ticks, and a line is ticked onc
   );
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
   await expect(other.getByRole('tab', { name: /Weigh 2\// })).toBeVisible();
-  const { events } = (await (await page.request.get(`/api/bakes/${bake}`)).json()) as {
+  const { events } = (await (await page.request.get(`/api/k/-/bakes/${bake}`)).json()) as {
     events: { action: { lineId: string } }[];
   };
   expect(new Set(events.map(({ action }) => action.lineId)).size).toBe(events.length);

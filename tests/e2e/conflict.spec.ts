@@ -10,7 +10,7 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   const faults: string[] = [];
   watch(second, baseURL ?? '', faults);
   // the second tab never hears of the first one's save, as when it lay in the background all along
-  await second.route(`**/api/formulas/${id}`, (route) =>
+  await second.route(`**/api/k/*/formulas/${id}`, (route) =>
     route.request().method() === 'GET' ? route.abort() : route.continue(),
   );
   await second.goto(`/formulas/${id}`);
@@ -21,7 +21,7 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   await expect(banner).toContainText('revision 2');
   await expect(cell(second, 'Olive oil, weight')).toHaveValue('25');
   const head = async () =>
-    (await (await page.request.get(`/api/formulas/${id}`)).json()) as {
+    (await (await page.request.get(`/api/k/-/formulas/${id}`)).json()) as {
       revision: number;
       formula: { stages: { lines: { ingredientId: string; massG: number }[] }[] };
     };
@@ -34,20 +34,20 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   expect(await grams('olive-oil')).toBe(12);
 
   // even a reload does not lose what was typed, nor pretend that it was saved
-  await second.unroute(`**/api/formulas/${id}`);
+  await second.unroute(`**/api/k/*/formulas/${id}`);
   await second.reload();
   await expect(cell(second, 'Olive oil, weight')).toHaveValue('25');
   await expect(banner).toContainText('Olive oil: 12 g → 25 g');
   await banner.getByRole('button', { name: 'Save mine as the newest' }).click();
   await expect(saved(second)).toContainText('revision 3');
   expect(await grams('olive-oil')).toBe(25);
-  const revisions = (await (await page.request.get(`/api/formulas/${id}/revisions`)).json()) as {
+  const revisions = (await (await page.request.get(`/api/k/-/formulas/${id}/revisions`)).json()) as {
     number: number;
   }[];
   expect(revisions.map(({ number }) => number)).toEqual([3, 2, 1]);
 
   // and the other way round: the first tab, behind now, goes on with theirs
-  const catchUp = `**/api/formulas/${id}`;
+  const catchUp = `**/api/k/*/formulas/${id}`;
   await page.route(catchUp, (route) =>
     route.request().method() === 'GET' ? route.abort() : route.continue(),
   );
@@ -66,7 +66,7 @@ test('a dead network: typing goes on, is saved in the browser, and arrives once 
 }) => {
   const id = await copyOf(page, 'Seeded crispbread');
   let sent = 0;
-  await page.route(`**/api/formulas/${id}/revisions`, async (route) => {
+  await page.route(`**/api/k/*/formulas/${id}/revisions`, async (route) => {
     sent += 1;
     // the first save reaches the server, but its answer is lost on the way
     if (sent === 1) await route.fetch();
@@ -77,6 +77,6 @@ test('a dead network: typing goes on, is saved in the browser, and arrives once 
   await expect(page.locator('[data-testid="save-status"][data-state="unreachable"]')).toBeVisible();
   await expect(saved(page)).toContainText('revision 2');
   expect(sent).toBeGreaterThanOrEqual(3);
-  const revisions = (await (await page.request.get(`/api/formulas/${id}/revisions`)).json()) as unknown[];
+  const revisions = (await (await page.request.get(`/api/k/-/formulas/${id}/revisions`)).json()) as unknown[];
   expect(revisions).toHaveLength(2);
 });

@@ -8,8 +8,8 @@ interface Head {
 
 test('the server takes nothing impossible, and says where it is wrong', async ({ page }) => {
   const id = await copyOf(page, 'Poppy rings');
-  const url = `/api/formulas/${id}/revisions`;
-  const head = async () => (await (await page.request.get(`/api/formulas/${id}`)).json()) as Head;
+  const url = `/api/k/-/formulas/${id}/revisions`;
+  const head = async () => (await (await page.request.get(`/api/k/-/formulas/${id}`)).json()) as Head;
   const { formula } = await head();
   const post = async (change: (copy: Head['formula']) => void, rest: object = {}) => {
     const copy = structuredClone(formula);
@@ -49,10 +49,10 @@ test('the server takes nothing impossible, and says where it is wrong', async ({
   expect(await raw('[]', { 'content-type': 'text/plain' })).toBe(415);
   expect((await head()).revision).toBe(1);
   for (const path of [
-    '/api/formulas/nonsense',
-    `/api/formulas/${crypto.randomUUID()}`,
-    '/api/bakes/../../etc',
-    `/api/bakes/${crypto.randomUUID()}`,
+    '/api/k/-/formulas/nonsense',
+    `/api/k/-/formulas/${crypto.randomUUID()}`,
+    '/api/k/-/bakes/../../etc',
+    `/api/k/-/bakes/${crypto.randomUUID()}`,
   ]) {
     expect((await page.request.get(path)).status()).toBe(404);
   }
@@ -84,10 +84,10 @@ test('only this machine’s own pages may talk to it', async ({ page, baseURL })
   expect(await ask('/api/health', { host: 'kitchen.example' })).toBe(403);
   expect(await ask('/api/health', { host: home.host })).toBe(200);
   expect(
-    await ask('/api/formulas', { ...json, host: home.host, origin: 'http://kitchen.example' }, '{}'),
+    await ask('/api/k/-/formulas', { ...json, host: home.host, origin: 'http://kitchen.example' }, '{}'),
   ).toBe(403);
-  expect(await ask('/api/formulas', { ...json, host: home.host, origin: 'null' }, '{}')).toBe(403);
-  expect(await ask('/api/formulas', { ...json, host: home.host, origin: home.origin }, '{}')).toBe(422);
+  expect(await ask('/api/k/-/formulas', { ...json, host: home.host, origin: 'null' }, '{}')).toBe(403);
+  expect(await ask('/api/k/-/formulas', { ...json, host: home.host, origin: home.origin }, '{}')).toBe(422);
   expect((await page.request.get('/api/bench/empty')).status()).toBe(404);
   const answer = await page.goto('/');
   const policy = answer?.headers()['content-security-policy'] ?? '';
@@ -97,12 +97,12 @@ test('only this machine’s own pages may talk to it', async ({ page, baseURL })
 });
 
 test('a kit that cannot be is refused with its field, and nothing of it is saved', async ({ page }) => {
-  const stored = (await (await page.request.get('/api/kit')).json()) as {
+  const stored = (await (await page.request.get('/api/k/-/kit')).json()) as {
     version: number;
     kit: { fridgeC: number; ovens: object[] };
   };
   const post = async (change: object, rest: object = {}) => {
-    const answer = await page.request.post('/api/kit', {
+    const answer = await page.request.post('/api/k/-/kit', {
       data: {
         requestId: crypto.randomUUID(),
         seen: stored.version,
@@ -119,7 +119,9 @@ test('a kit that cannot be is refused with its field, and nothing of it is saved
   expect(await post({ ovenId: 'nowhere' })).toEqual([422, 'kit.ovenId:notAllowed']);
   expect(await post({ surprise: true })).toEqual([422, 'kit:notAllowed']);
   expect(await post({}, { seen: 999 })).toEqual([409, undefined]);
-  expect(((await (await page.request.get('/api/kit')).json()) as typeof stored).version).toBe(stored.version);
+  expect(((await (await page.request.get('/api/k/-/kit')).json()) as typeof stored).version).toBe(
+    stored.version,
+  );
 });
 
 test('two tabs on one ingredient: the second is told, and the first’s stays', async ({ page, context }) => {

@@ -43,7 +43,7 @@ test('with the database frozen every page says so within five seconds, data too,
   crumb.signalDatabase('SIGSTOP', true);
   try {
     const from = performance.now();
-    const [answer, data] = await Promise.all([page.goto('/kit'), page.request.get('/api/kit')]);
+    const [answer, data] = await Promise.all([page.goto('/kit'), page.request.get('/api/k/-/kit')]);
     expect([answer?.status(), data.status()]).toEqual([503, 503]);
     expect(performance.now() - from).toBeLessThan(9000);
     await expect(page.getByRole('heading', { name: 'The database is away' })).toBeVisible();
@@ -75,7 +75,7 @@ test('a kit changed without a network, and the tab closed: the next page sends i
   watch(next, crumb.url, faults);
   await next.goto('/formulas');
   const room = async () =>
-    ((await (await next.request.get('/api/kit')).json()) as { kit: { roomC: number } }).kit.roomC;
+    ((await (await next.request.get('/api/k/-/kit')).json()) as { kit: { roomC: number } }).kit.roomC;
   await expect.poll(room).toBe(23.5);
   await next.goto('/kit');
   await expect(cell(next, 'Room')).toHaveValue('23.5');
@@ -108,7 +108,7 @@ test('a sheet of more than 64 KB is saved like any other', async ({ page }) => {
           ],
         },
   );
-  const made = await page.request.post('/api/formulas', {
+  const made = await page.request.post('/api/k/-/formulas', {
     data: { requestId: crypto.randomUUID(), formula },
   });
   expect(made.status(), await made.text()).toBe(201);
@@ -124,14 +124,14 @@ test('a sheet of more than 64 KB is saved like any other', async ({ page }) => {
 test('a timer rings on whatever page is open; a bake closed by two presses is opened again in the logbook', async ({
   page,
 }) => {
-  const made = await page.request.post('/api/formulas', {
+  const made = await page.request.post('/api/k/-/formulas', {
     data: { requestId: crypto.randomUUID(), formula: plainLoaf() },
   });
   const { id } = (await made.json()) as { id: string };
   const bake = await startBake(page, id);
   await page.goto('/formulas');
   const tap = (action: object) =>
-    page.request.post(`/api/bakes/${bake}/taps`, {
+    page.request.post(`/api/k/-/bakes/${bake}/taps`, {
       data: { taps: [{ eventId: crypto.randomUUID(), agoMs: 0, action }] },
     });
   await tap({ type: 'timerStarted', stepId: 'proof', durationS: 1 });
@@ -147,7 +147,7 @@ test('a timer rings on whatever page is open; a bake closed by two presses is op
   // a slow network: the bench is not offered before the server knows, or the page would lead back here
   let letGo = () => {};
   const held = new Promise<void>((resolve) => (letGo = resolve));
-  await page.route(`**/api/bakes/${bake}/taps`, async (route) => {
+  await page.route(`**/api/k/*/bakes/${bake}/taps`, async (route) => {
     await held;
     await route.continue();
   });
@@ -162,7 +162,7 @@ test('a timer rings on whatever page is open; a bake closed by two presses is op
 });
 
 test('undo behind a dialog is the dialog’s own', async ({ page }) => {
-  const made = await page.request.post('/api/formulas', {
+  const made = await page.request.post('/api/k/-/formulas', {
     data: { requestId: crypto.randomUUID(), formula: plainLoaf() },
   });
   const { id } = (await made.json()) as { id: string };

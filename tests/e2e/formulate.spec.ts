@@ -126,10 +126,12 @@ test('written out and read back it is the same; a broken file changes nothing', 
   await field.fill(text);
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(saved(page)).toBeVisible();
-  const taken = (await (await page.request.get(`/api/formulas/${page.url().split('/').pop()}`)).json()) as {
+  const taken = (await (
+    await page.request.get(`/api/k/-/formulas/${page.url().split('/').pop()}`)
+  ).json()) as {
     formula: object;
   };
-  const was = (await (await page.request.get(`/api/formulas/${id}`)).json()) as { formula: object };
+  const was = (await (await page.request.get(`/api/k/-/formulas/${id}`)).json()) as { formula: object };
   expect(taken.formula).toEqual(was.formula);
 });
 

@@ -53,7 +53,7 @@ test('server and database are killed in the middle of a timer: after the next st
     await expect(page.getByTestId('clock')).toBeVisible();
     const bake = /\/bench\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
     const log = async () =>
-      (await (await page.request.get(`/api/bakes/${bake}`)).json()) as {
+      (await (await page.request.get(`/api/k/-/bakes/${bake}`)).json()) as {
         events: { atMs: number; action: { type: string; durationS?: number } }[];
       };
     await expect.poll(async () => (await log()).events.length).toBe(lines + 1);

@@ -37,10 +37,10 @@ export const saved = (page: Page): Locator => page.locator('[data-testid="save-s
 /** The sheet of a formula made for this test alone, so that tests can run side by side. */
 export async function copyOf(page: Page, name: string): Promise<string> {
   const shelf = await (await page.request.get(`/formulas?find=${encodeURIComponent(name)}`)).text();
-  const cards = shelf.matchAll(/href="\/formulas\/([0-9a-f-]{36})"[^]*?<h2[^>]*>([^<]*)<\/h2>/g);
+  const cards = shelf.matchAll(/href="[^"]*\/formulas\/([0-9a-f-]{36})"[^]*?<h2[^>]*>([^<]*)<\/h2>/g);
   const id = [...cards].find(([, , title]) => title === name)?.[1];
   expect(id, `${name} on the shelf`).toBeDefined();
-  const answer = await page.request.post('/api/formulas', {
+  const answer = await page.request.post('/api/k/-/formulas', {
     data: { requestId: crypto.randomUUID(), copyOf: id },
   });
   const made = (await answer.json()) as { id: string };
@@ -63,7 +63,7 @@ export const cell = (page: Page, label: string): Locator =>
 
 /** Starts a bake of a formula straight through the API. */
 export async function startBake(page: Page, formulaId: string): Promise<string> {
-  const answer = await page.request.post('/api/bakes', {
+  const answer = await page.request.post('/api/k/-/bakes', {
     data: {
       requestId: crypto.randomUUID(),
       formulaId,

@@ -6,7 +6,7 @@ test('the shelf is searched as one types, keeps what is asked in its address, an
 }) => {
   const word = `Zander${Date.now()}`;
   for (let count = 0; count < 32; count++)
-    await page.request.post('/api/formulas', {
+    await page.request.post('/api/k/-/formulas', {
       data: {
         requestId: crypto.randomUUID(),
         formula: { ...plainLoaf(), name: `${word} ${String(count).padStart(2, '0')}` },

@@ -124,8 +124,8 @@ test('the shelf shows each formula’s slice, small, and draws it the same again
   const mark = page.locator(`a[href="${address}"]`).getByTestId('slice');
   // a slice follows the kit and the larder, which tests beside this one change: it is the same as long as they are
   const around = async () =>
-    (await (await page.request.get('/api/kit')).text()) +
-    (await (await page.request.get('/api/ingredients')).text());
+    (await (await page.request.get('/api/k/-/kit')).text()) +
+    (await (await page.request.get('/api/k/-/ingredients')).text());
   await expect(async () => {
     const before = await around();
     await page.reload();

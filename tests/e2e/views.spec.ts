@@ -51,6 +51,8 @@ for (const light of ['day', 'dim'] as const) {
         .then(async (answer) => /\/logbook\/([0-9a-f-]{36})/.exec(await answer.text())?.[1]);
       for (const path of [
         '/',
+        '/kitchens',
+        '/kitchens/new',
         '/formulas',
         `/formulas/${id}/batch`,
         `/bench/${bake}`,
@@ -65,10 +67,10 @@ for (const light of ['day', 'dim'] as const) {
       ]) {
         await page.goto(path);
         await expect(page.locator('main')).not.toBeEmpty();
-        await expect(page.locator('main button, main a').first()).toBeVisible();
+        await expect(page.locator('main button:visible, main a:visible').first()).toBeVisible();
         await check(page);
       }
-      await page.request.post(`/api/bakes/${bake}/taps`, {
+      await page.request.post(`/api/k/-/bakes/${bake}/taps`, {
         data: {
           taps: [
             { eventId: crypto.randomUUID(), agoMs: 0, action: { type: 'abandoned', reason: 'only a look' } },
@@ -80,7 +82,7 @@ for (const light of ['day', 'dim'] as const) {
 }
 
 test('the keys work and are listed; dialogs give the focus back', async ({ page }) => {
-  await page.goto('/');
+  await page.goto('/k/larkspur-lock');
   await awake(page);
   await page.keyboard.press('g');
   await page.keyboard.press('f');

@@ -10,8 +10,8 @@ import {
 import { planBatch } from '../../src/core/batch';
 import { learnAbsorption } from '../../src/core/consistency';
 import { learnRise } from '../../src/core/fermentation';
-import { readKitchenFile } from '../../src/core/formats';
-import { bookWith, libraryBook } from '../../src/core/ingredients';
+import { fileBook, newestKit, readKitchenFile } from '../../src/core/formats';
+import { libraryBook } from '../../src/core/ingredients';
 import { runKitchenOf } from '../../src/core/kit';
 import { predict } from '../../src/core/predict';
 import { quickSlice, riseObservations, sliceQuestion } from '../../src/core/run';
@@ -20,8 +20,9 @@ import { quickSlice, riseObservations, sliceQuestion } from '../../src/core/run'
 export function collectFigures(): unknown {
   const read = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
   if (!read.ok) throw new Error(`The demo kitchen cannot be read: ${JSON.stringify(read.problem)}`);
-  const { formulas, bakes, kit, ingredients } = read.value;
-  const merged = bookWith(libraryBook, ingredients);
+  const { formulas, bakes } = read.value;
+  const kit = newestKit(read.value);
+  const merged = fileBook(read.value, libraryBook);
   if (!merged.ok) throw new Error('The demo kitchen’s ingredients make no book');
   const book = merged.value;
   const revision = (key: string, number: number) => {

@@ -31,10 +31,14 @@ const refusal = (failure: Refusal): Response =>
     },
   );
 
+/** The address names a kitchen that is not here. */
+export class NoSuchKitchen extends Error {}
+
 async function guarded(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (error) {
+    if (error instanceof NoSuchKitchen) return refusal({ kind: 'notFound' });
     const failure = databaseFailure(error);
     if (failure === 'unavailable' || failure === 'full') return refusal({ kind: failure });
     if (error instanceof UnreadableDocument) return refusal({ kind: 'unreadable', setAside: error.setAside });

@@ -1,4 +1,13 @@
-export { KITCHEN_FORMAT, readKitchenFile, type KitchenFile } from './kitchenFile';
+export {
+  KITCHEN_FORMAT,
+  KITCHEN_VERSION,
+  fileBook,
+  newestEntries,
+  newestKit,
+  readKitchenFile,
+  sheetOf,
+  type KitchenFile,
+} from './kitchenFile';
 export { readFormulaFile, writeFormulaFile } from './formulaFile';
 export { readFormulaCsv, writeFormulaCsv } from './formulaCsv';
 export { writeFormulaMarkdown } from './formulaMarkdown';

@@ -3,7 +3,16 @@ import { libraryBook } from '../ingredients';
 import firstVersion from './fixtures/kitchen.v1.json';
 import secondVersion from './fixtures/kitchen.v2.json';
 import thirdVersion from './fixtures/kitchen.v3.json';
-import { KITCHEN_FORMAT, readKitchenFile, type KitchenFile } from '.';
+import fourthVersion from './fixtures/kitchen.v4.json';
+import {
+  fileBook,
+  KITCHEN_FORMAT,
+  newestEntries,
+  newestKit,
+  readKitchenFile,
+  sheetOf,
+  type KitchenFile,
+} from '.';
 
 const demo = (): KitchenFile => JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')) as KitchenFile;
 const read = (change: (file: KitchenFile) => unknown) => {
@@ -17,7 +26,7 @@ test('the demo kitchen is a file a user could import: ten formulas, a dozen bake
   if (!file.ok) throw new Error(JSON.stringify(file.problem));
   const { formulas, bakes, kitchen } = file.value;
   expect(kitchen).toMatchObject({ name: 'Larkspur Lock', timeZone: 'Europe/Berlin' });
-  expect(file.value.kit).toMatchObject({ altitudeM: 95 });
+  expect(newestKit(file.value)).toMatchObject({ altitudeM: 95 });
   expect(formulas).toHaveLength(10);
   expect(bakes.length).toBeGreaterThanOrEqual(12);
   const starts = bakes.map(({ startedAt }) => Date.parse(startedAt));
@@ -64,14 +73,72 @@ test('files of older versions are read for ever; what they could not say is empt
     [firstVersion, 1],
     [secondVersion, 2],
     [thirdVersion, 3],
+    [fourthVersion, 4],
   ] as const) {
     expect(fixture.version).toBe(version);
     const file = readKitchenFile(fixture, libraryBook);
     if (!file.ok) throw new Error(JSON.stringify(file.problem));
-    const { version: now, ingredients, kit, bakes } = file.value;
-    expect([now, bakes.length, ingredients.length > 0]).toEqual([4, 1, version > 2]);
+    const { version: now, bakes } = file.value;
+    const [ingredients, kit] = [newestEntries(file.value), newestKit(file.value)];
+    expect([now, bakes.length, ingredients.length > 0]).toEqual([5, 1, version > 2]);
     // height and scales came with the kitchen, and are the kit's now
     expect([kit.altitudeM, kit.scales.map(({ upToG }) => upToG)]).toEqual([95, [20, 3000, 1_000_000]]);
     expect(kit.ovens.map(({ id }) => id)).toEqual(version > 2 ? ['range', 'deck'] : ['oven']);
   }
 });
+
+test('a file of the fourth version says since when: kit and ingredients before the first formula, the archive with the last revision', () => {
+  const file = readKitchenFile(fourthVersion, libraryBook);
+  if (!file.ok) throw new Error(JSON.stringify(file.problem));
+  const { kits, ingredients, formulas, bakes, leftOut } = file.value;
+  const [first] = fourthVersion.formulas;
+  const [since, last] = [first!.revisions[0]!.savedAt, first!.revisions.at(-1)!.savedAt];
+  expect(kits).toEqual([{ savedAt: since, kit: fourthVersion.kit }]);
+  expect(ingredients.map(({ versions }) => versions.map(({ savedAt, away }) => [savedAt, away]))).toEqual(
+    fourthVersion.ingredients.map(() => [[since, false]]),
+  );
+  expect([formulas[0]?.archivedAt, formulas[0]?.branchedFrom, bakes[0]?.sheet, leftOut]).toEqual([
+    last,
+    null,
+    null,
+    [],
+  ]);
+});
+
+test('a file of everything: histories run forward, an entry stays itself, a branch leaves what is there, a sheet is what it was', () => {
+  const whole = () => {
+    const file = readKitchenFile(demo(), libraryBook);
+    if (!file.ok) throw new Error('no demo');
+    return structuredClone(file.value);
+  };
+  const asked = (change: (file: KitchenFile) => unknown): string => {
+    const file = whole();
+    change(file);
+    const result = readKitchenFile(file, libraryBook);
+    return result.ok ? 'ok' : `${result.problem.path}:${result.problem.code}`;
+  };
+  const early = '2020-01-01T00:00:00Z';
+  expect(asked(() => undefined)).toBe('ok');
+  expect(asked((file) => void file.kits.push({ ...file.kits[0]!, savedAt: early }))).toBe('kits.1.savedAt:rangeReversed');
+  expect(asked((file) => void file.kits.push({ ...file.kits[0]! }))).toBe('ok');
+  const [versions, other] = [(file: KitchenFile) => file.ingredients[0]!.versions, (file: KitchenFile) => file.ingredients[1]!.versions[0]!];
+  expect(asked((file) => void versions(file).push({ ...versions(file)[0]!, savedAt: early }))).toBe('ingredients.0.versions.1.savedAt:rangeReversed');
+  expect(asked((file) => void versions(file).push(other(file)))).toBe('ingredients.0.versions.1.entry.id:notAllowed');
+  expect(asked((file) => void file.ingredients.push(file.ingredients[0]!))).toBe('ingredients:duplicateId');
+  expect(asked((file) => void (file.formulas[0]!.revisions.at(-1)!.savedAt = early))).toBe('formulas.0.revisions.2.savedAt:rangeReversed');
+  const branch = (formula: string, revision: number) => (file: KitchenFile) => void (file.formulas[0]!.branchedFrom = { formula, revision });
+  expect(asked(branch(whole().formulas[1]!.key, 1))).toBe('ok');
+  expect(asked(branch(whole().formulas[1]!.key, 9))).toBe('formulas.0.branchedFrom:notAllowed');
+  expect(asked(branch('gone', 1))).toBe('formulas.0.branchedFrom:notAllowed');
+  expect(asked((file) => { branch('gone', 1)(file); file.leftOut.push({ kind: 'formula', id: 'gone', name: null }); })).toBe('ok');
+  // a bag put away is in the book no more; a blend that formulas use is
+  expect(asked((file) => file.ingredients.forEach(({ versions: all }) => void (all.at(-1)!.away = true)))).toBe('ok');
+  const bake = whole().bakes[0]!;
+  const formula = whole().formulas.find(({ key }) => key === bake.formula)!.revisions[bake.revision - 1]!.formula;
+  const book = fileBook(whole(), libraryBook);
+  const planned = book.ok && sheetOf(whole(), bake, formula, book.value);
+  if (!planned || !planned.ok) throw new Error('not planned');
+  expect(planned.value.pieces.count).toBe(2);
+  const stored = { ...planned.value, pieces: { ...planned.value.pieces, count: 3 } };
+  expect(sheetOf(whole(), { ...bake, sheet: stored }, formula, libraryBook)).toEqual({ ok: true, value: stored });
+}); // prettier-ignore

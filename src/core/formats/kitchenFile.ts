@@ -3,52 +3,67 @@ import { bakeActionSchema } from '../bake/bakeEvent';
 import { afterEvent, bakeState } from '../bake/bakeState';
 import { decide } from '../bake/decide';
 import { batchRequestSchema } from '../batch/batchRequest';
+import { batchSheetSchema, type BatchSheet } from '../batch/batchSheet';
 import { planBatch } from '../batch/planBatch';
 import { checkFormula } from '../formula/checkFormula';
+import type { Formula } from '../formula/formula';
 import { formulaSchema } from '../formula/formulaSchema';
 import { sizeFromWords } from '../formula/sizeFromWords';
-import { ORDINARY_KIT } from '../kit/kit';
+import { ORDINARY_KIT, type Kit } from '../kit/kit';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 import { bookWith } from '../ingredients/bookWith';
+import type { StoredEntry } from '../ingredients/kitchenBook';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { readAs } from '../readAs';
-import { ok, refuse, type Result } from '../result';
+import { ok, refuse, type Problem, type Result } from '../result';
 
 /**
  * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
- * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in
- * their field instead of in words.
+ * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
+ * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-const KITCHEN_VERSION = 4;
+export const KITCHEN_VERSION = 5;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
 
-const kitchenFileV4Schema = z.strictObject({
+const kitchenFileSchema = z.strictObject({
   format: z.literal(KITCHEN_FORMAT),
-  version: z.literal(4),
+  version: z.literal(KITCHEN_VERSION),
   kitchen: kitchenDetailsSchema,
-  /** Ovens, stones, tins, scales and the rest. */
-  kit: kitSchema,
-  /** Own ingredients, blends and bags, laid over the library for everything below. */
-  ingredients: z.array(kitchenEntrySchema).max(2000),
-  formulas: z
+  /** Ovens, stones, tins, scales and the rest: every version, the oldest first. None: an ordinary kitchen. */
+  kits: z.array(z.strictObject({ savedAt: instant, kit: kitSchema })).max(20_000),
+  /** Own ingredients, blends and bags, laid over the library for everything below; of each every version, the oldest first. */
+  ingredients: z
     .array(
       z.strictObject({
-        key,
-        archived: z.boolean(),
-        /** Oldest first; the last is the current one. */
-        revisions: z
-          .array(z.strictObject({ savedAt: instant, formula: formulaSchema }))
+        versions: z
+          .array(z.strictObject({ savedAt: instant, away: z.boolean(), entry: kitchenEntrySchema }))
           .min(1)
           .max(2000),
       }),
     )
     .max(2000),
+  formulas: z
+    .array(
+      z.strictObject({
+        key,
+        /** When it was put away; null: it is on the shelf. */
+        archivedAt: instant.nullable(),
+        /** The formula and revision it began as a copy of. */
+        branchedFrom: z.strictObject({ formula: key, revision: z.number().int().min(1) }).nullable(),
+        /** Oldest first; the last is the current one. */
+        revisions: z
+          .array(z.strictObject({ savedAt: instant, formula: formulaSchema }))
+          .min(1)
+          .max(20_000),
+      }),
+    )
+    .max(5000),
   bakes: z
     .array(
       z.strictObject({
@@ -58,12 +73,24 @@ const kitchenFileV4Schema = z.strictObject({
         revision: z.number().int().min(1),
         startedAt: instant,
         batch: batchRequestSchema,
-        events: z.array(z.strictObject({ at: instant, action: bakeActionSchema })).max(5000),
+        /** As it was scaled and rounded then; null: it is planned anew when the file is read. */
+        sheet: batchSheetSchema.nullable(),
+        events: z.array(z.strictObject({ at: instant, action: bakeActionSchema })).max(20_000),
       }),
     )
-    .max(20_000),
+    .max(50_000),
+  /** What could not be read where the file was written, and so is not in it. */
+  leftOut: z
+    .array(
+      z.strictObject({
+        kind: z.string().max(40),
+        id: z.string().max(120),
+        name: z.string().max(200).nullable(),
+      }),
+    )
+    .max(100_000),
 });
-export type KitchenFile = z.infer<typeof kitchenFileV4Schema>;
+export type KitchenFile = z.infer<typeof kitchenFileSchema>;
 
 /** What the words of a method said of a size, in its field: in every revision of a file that nobody has checked yet. */
 const withSizes = (formulas: unknown): unknown =>
@@ -102,7 +129,40 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
       formulas: withSizes(formulas),
     };
   },
+  4: (file) => {
+    const { kit, ingredients, formulas, bakes, ...rest } = file as Record<string, unknown>;
+    const since = firstSaving(formulas);
+    return {
+      ...rest,
+      version: 5,
+      kits: [{ savedAt: since, kit }],
+      ingredients: each(ingredients, (entry) => ({ versions: [{ savedAt: since, away: false, entry }] })),
+      formulas: each(formulas, ({ archived, ...formula }) => ({
+        ...formula,
+        archivedAt: archived === true ? lastSaving(formula) : null,
+        branchedFrom: null,
+      })),
+      bakes: each(bakes, (bake) => ({ ...bake, sheet: null })),
+      leftOut: [],
+    };
+  },
 };
+
+/** Each of a list in a file that nobody has checked yet; what is no list is left for the check. */
+const each = (list: unknown, change: (one: Record<string, unknown>) => object): unknown =>
+  Array.isArray(list) ? list.map((one: unknown) => change(isObject(one) ? one : {})) : list;
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const savings = (formula: unknown): unknown[] => {
+  const revisions = isObject(formula) ? formula.revisions : null;
+  return Array.isArray(revisions)
+    ? revisions.map((one: unknown) => (isObject(one) ? one.savedAt : null))
+    : [];
+};
+const lastSaving = (formula: unknown): unknown => savings(formula).at(-1);
+/** When anything of it was first saved: before that its kit and ingredients were there. */
+const firstSaving = (formulas: unknown): unknown =>
+  (Array.isArray(formulas) ? savings(formulas[0])[0] : null) ?? new Date(0).toISOString();
 
 /**
  * Reads a kitchen file of any version and checks it whole: shapes, unique keys, formulas that could be saved, bakes whose
@@ -121,44 +181,123 @@ export function readKitchenFile(data: unknown, book: IngredientBook): Result<Kit
     if (!migrate) return refuse('wrongVersion', 'version', { version, max: KITCHEN_VERSION });
     migrated = migrate(migrated);
   }
-  const read = readAs(kitchenFileV4Schema, migrated);
+  const read = readAs(kitchenFileSchema, migrated);
   return read.ok ? checkKitchenFile(read.value, book) : read;
 }
 
-function checkKitchenFile(file: KitchenFile, library: IngredientBook): Result<KitchenFile> {
-  const merged = bookWith(library, file.ingredients);
-  if (!merged.ok)
-    return { ok: false, problem: { ...merged.problem, path: `ingredients.${merged.problem.path}` } };
-  const book = merged.value;
-  const formulas = new Map(file.formulas.map((formula) => [formula.key, formula]));
-  if (formulas.size !== file.formulas.length) return refuse('duplicateId', 'formulas');
-  if (new Set(file.bakes.map((bake) => bake.key)).size !== file.bakes.length)
-    return refuse('duplicateId', 'bakes');
-  for (const [index, { revisions }] of file.formulas.entries()) {
-    for (const [number, { formula }] of revisions.entries()) {
-      const problem = checkFormula(formula, book)[0];
-      if (problem) {
-        const path = `formulas.${index}.revisions.${number}.formula.${problem.path}`;
-        return { ok: false, problem: { ...problem, path } };
-      }
-    }
+/** The newest of every ingredient, as the book takes them. */
+export const newestEntries = ({ ingredients }: Pick<KitchenFile, 'ingredients'>): StoredEntry[] =>
+  ingredients.flatMap(({ versions }) => {
+    const newest = versions.at(-1);
+    return newest
+      ? [{ id: newest.entry.id, version: versions.length, away: newest.away, entry: newest.entry }]
+      : [];
+  });
+
+/** The library with what a file's kitchen has of its own; a bag that was put away is not in use. */
+export const fileBook = (file: KitchenFile, library: IngredientBook): Result<IngredientBook> =>
+  bookWith(
+    library,
+    newestEntries(file)
+      .filter(({ away, entry }) => !away || entry.kind !== 'bag')
+      .map(({ entry }) => entry),
+  );
+
+/** The kit a file's kitchen has now. */
+export const newestKit = ({ kits }: Pick<KitchenFile, 'kits'>): Kit => kits.at(-1)?.kit ?? ORDINARY_KIT;
+
+/** The sheet of a bake: the one it ran on, or, where the file has none, planned with the kitchen as it is now. */
+export function sheetOf(
+  file: KitchenFile,
+  bake: KitchenFile['bakes'][number],
+  formula: Formula,
+  book: IngredientBook,
+): Result<BatchSheet> {
+  return bake.sheet ? ok(bake.sheet) : planBatch(formula, bake.batch, newestKit(file).scales, book);
+}
+
+/** Each list of savings runs forward in time. */
+function firstBackwards(savedAt: readonly string[]): number {
+  return savedAt.findIndex((at, index) => index > 0 && Date.parse(at) < Date.parse(savedAt[index - 1] ?? at));
+}
+
+function checkHistories(file: KitchenFile): Problem | null {
+  const lists: [path: string, savedAt: string[]][] = [
+    ['kits', file.kits.map(({ savedAt }) => savedAt)],
+    ...file.ingredients.map(({ versions }, index): [string, string[]] => [
+      `ingredients.${index}.versions`,
+      versions.map(({ savedAt }) => savedAt),
+    ]),
+    ...file.formulas.map(({ revisions }, index): [string, string[]] => [
+      `formulas.${index}.revisions`,
+      revisions.map(({ savedAt }) => savedAt),
+    ]),
+  ];
+  for (const [path, savedAt] of lists) {
+    const index = firstBackwards(savedAt);
+    if (index > 0) return { code: 'rangeReversed', path: `${path}.${index}.savedAt` };
   }
+  for (const [index, { versions }] of file.ingredients.entries()) {
+    const other = versions.findIndex(({ entry }) => entry.id !== versions[0]?.entry.id);
+    if (other >= 0) return { code: 'notAllowed', path: `ingredients.${index}.versions.${other}.entry.id` };
+  }
+  return null;
+}
+
+/** What makes a formula one that cannot be shown at all. */
+const UNREADABLE: ReadonlySet<Problem['code']> = new Set(['unknownIngredient', 'duplicateId']);
+
+function checkFormulas(file: KitchenFile, book: IngredientBook): Problem | null {
+  const formulas = new Map(file.formulas.map((formula) => [formula.key, formula]));
+  if (formulas.size !== file.formulas.length) return { code: 'duplicateId', path: 'formulas' };
+  for (const [index, { revisions, branchedFrom }] of file.formulas.entries()) {
+    for (const [number, { formula }] of revisions.entries()) {
+      // what was saved under an earlier bag may be beyond today's limits, and was true then
+      const problem = checkFormula(formula, book).find(({ code }) => UNREADABLE.has(code));
+      if (problem)
+        return { ...problem, path: `formulas.${index}.revisions.${number}.formula.${problem.path}` };
+    }
+    const from = branchedFrom && formulas.get(branchedFrom.formula);
+    // the one it began as a copy of may be among what could not be read
+    if (branchedFrom && !from && file.leftOut.length > 0) continue;
+    if (branchedFrom && !from?.revisions[branchedFrom.revision - 1])
+      return { code: 'notAllowed', path: `formulas.${index}.branchedFrom` };
+  }
+  return null;
+}
+
+function checkBakes(file: KitchenFile, book: IngredientBook): Problem | null {
+  const formulas = new Map(file.formulas.map((formula) => [formula.key, formula]));
+  if (new Set(file.bakes.map((bake) => bake.key)).size !== file.bakes.length)
+    return { code: 'duplicateId', path: 'bakes' };
   for (const [index, bake] of file.bakes.entries()) {
     const revision = formulas.get(bake.formula)?.revisions[bake.revision - 1];
-    if (!revision) return refuse('notAllowed', `bakes.${index}.formula`);
-    const sheet = planBatch(revision.formula, bake.batch, file.kit.scales, book);
-    if (!sheet.ok) return { ok: false, problem: { ...sheet.problem, path: `bakes.${index}.batch` } };
+    if (!revision) return { code: 'notAllowed', path: `bakes.${index}.formula` };
+    const sheet = sheetOf(file, bake, revision.formula, book);
+    if (!sheet.ok) return { ...sheet.problem, path: `bakes.${index}.batch` };
     let beforeMs = Date.parse(bake.startedAt);
     let state = bakeState(beforeMs, []);
     for (const [number, { at, action }] of bake.events.entries()) {
       const path = `bakes.${index}.events.${number}`;
       const atMs = Date.parse(at);
-      if (atMs < beforeMs) return refuse('rangeReversed', `${path}.at`);
+      if (atMs < beforeMs) return { code: 'rangeReversed', path: `${path}.at` };
       beforeMs = atMs;
       const allowed = decide(sheet.value, state, action, book);
-      if (!allowed.ok) return { ok: false, problem: { ...allowed.problem, path } };
+      if (!allowed.ok) return { ...allowed.problem, path };
       state = afterEvent(state, { seq: number + 1, atMs, action });
     }
   }
-  return ok(file);
+  return null;
+}
+
+function checkKitchenFile(file: KitchenFile, library: IngredientBook): Result<KitchenFile> {
+  const history = checkHistories(file);
+  if (history) return { ok: false, problem: history };
+  const stored = newestEntries(file);
+  if (new Set(stored.map(({ id }) => id)).size !== stored.length) return refuse('duplicateId', 'ingredients');
+  const merged = fileBook(file, library);
+  if (!merged.ok)
+    return { ok: false, problem: { ...merged.problem, path: `ingredients.${merged.problem.path}` } };
+  const problem = checkFormulas(file, merged.value) ?? checkBakes(file, merged.value);
+  return problem ? { ok: false, problem } : ok(file);
 }

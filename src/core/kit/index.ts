@@ -2,3 +2,4 @@ export { KIT_LIMITS, ORDINARY_KIT, type Kit, type KitOven } from './kit';
 export { readProbeTrace } from './probeTrace';
 export { heatOven, ovenFor, runKitchenOf } from './runKitchen';
 export { type KitchenDetails } from './kitchenDetails';
+export { kitchenWord } from './kitchenWord';

@@ -1,6 +1,8 @@
 import * as z from 'zod';
+import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
 import { bakeActionSchema } from '../bake/bakeEvent';
+import { BAKINGS, type Baking } from './bakings';
 import { LAST_SEQ } from '../bake/lastSeq';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { formulaSchema } from '../formula/formulaSchema';
@@ -72,3 +74,16 @@ export const tapsSchema = z.strictObject({
   /** Number of the newest event the sender knows: the answer holds those after it. */
   after: z.number().int().min(0).max(LAST_SEQ).default(0),
 });
+
+/** A kitchen of one's own. Units are the reader's, not the kitchen's, and go with no request. */
+export const setUpKitchenSchema = z.strictObject({
+  requestId,
+  name: kitchenDetailsSchema.shape.name,
+  timeZone: kitchenDetailsSchema.shape.timeZone,
+  baking: z.enum(BAKINGS),
+  ovenKind: kitSchema.shape.ovens.element.shape.kind,
+  altitudeM: kitSchema.shape.altitudeM,
+});
+export type SetUpKitchen = z.infer<typeof setUpKitchenSchema>;
+
+export { kitchenDetailsSchema, type Baking };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
-import { readKitchenFile } from '../formats';
+import { newestEntries, readKitchenFile } from '../formats';
 import { colourOf, finish } from '../heat';
 import { libraryBook } from '../ingredients';
 import { kitchenBook } from '../ingredients/kitchenBook';
@@ -23,9 +23,7 @@ import { stepHeat } from './stepHeat';
 
 const demo = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
 if (!demo.ok) throw new Error('the demo kitchen cannot be read');
-const merged = kitchenBook(
-  demo.value.ingredients.map((entry) => ({ id: entry.id, version: 1, away: false, entry })),
-);
+const merged = kitchenBook(newestEntries(demo.value));
 const book = merged.ok ? merged.value : libraryBook;
 const formulas = demo.value.formulas.map(({ revisions }) => revisions[revisions.length - 1]!.formula);
 const named = (name: string) => formulas.find((formula) => formula.name.startsWith(name))!;

@@ -1,11 +1,10 @@
 'use client';
 import { ArrowLeft, CookingPot, Printer } from 'lucide-react';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { planBatch, type ScaleRanges } from '@/core/batch';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
+import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { useBook } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
@@ -18,7 +17,8 @@ import { requestOf, useBatchQuery } from './useBatchQuery';
 /** How much today? The question on the left, the sheet to weigh from on the right, the bench one press away. */
 export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: ScaleRanges }) {
   const { formula } = loaded;
-  const router = useRouter();
+  const router = useKitchenRouter();
+  const kitchen = useKitchen();
   const { preferences } = usePreferences();
   const [query, setQuery] = useBatchQuery(formula);
   const [busy, setBusy] = useState(false);
@@ -35,7 +35,7 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
     if (wish.current?.what !== what) wish.current = { what, requestId: newUuid() };
     setBusy(true);
     setTrouble(null);
-    const answer = await ask<{ id: string }>('/api/bakes', {
+    const answer = await ask<{ id: string }>(kitchen.api('/bakes'), {
       requestId: wish.current.requestId,
       formulaId: loaded.id,
       revision: loaded.revision,
@@ -54,12 +54,12 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
     <>
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <div className="min-w-64 flex-1">
-          <Link
+          <KitchenLink
             href={`/formulas/${loaded.id}`}
             className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
           >
             <ArrowLeft size={15} aria-hidden /> the sheet
-          </Link>
+          </KitchenLink>
           <h1 className="text-2xl sm:text-3xl">{formula.name}</h1>
         </div>
         <Button className="no-print min-h-11 max-sm:hidden" onClick={() => window.print()}>

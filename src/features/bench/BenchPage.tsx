@@ -1,8 +1,6 @@
 'use client';
 import { ArrowLeft, CloudOff, EllipsisVertical, MoonStar, NotebookPen, Plus, Sun } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useQueryState, parseAsStringLiteral } from 'nuqs';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { isRunning, isStepDone, nextThing, stillToWeigh, timerLeftS, type BakeRecord } from '@/core/bake';
@@ -11,6 +9,7 @@ import { Button, IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { loadMenu, Menu } from '@/ui/Menu';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
+import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { loadIngredientSearch } from '../formula/IngredientPicker';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
@@ -74,7 +73,7 @@ function useBenchKeys(onNote: () => void) {
 
 /** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
 export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {
-  const router = useRouter();
+  const router = useKitchenRouter();
   const bench = useBench(bake, { nowMs, epoch });
   useFetchedEarly(NEEDED_OFFLINE);
   const { state, outbox, tap } = bench;
@@ -203,14 +202,14 @@ function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchD
   const dim = preferences.light === 'dim';
   return (
     <header className="flex items-center gap-2 py-2">
-      <Link
+      <KitchenLink
         href="/"
         aria-label="Leave the bench; the bake goes on"
         title="Leave the bench; the bake goes on"
         className="flex size-12 shrink-0 items-center justify-center rounded-xl hover:bg-well"
       >
         <ArrowLeft size={24} aria-hidden />
-      </Link>
+      </KitchenLink>
       <h1 className="min-w-0 flex-1 truncate text-lg sm:text-xl">{name}</h1>
       <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => onDialog('addition')}>
         <Plus size={20} aria-hidden /> <span className="max-sm:sr-only">Extra</span>

@@ -11,6 +11,8 @@ import {
 } from '@/core/bake';
 import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchen } from '../kitchen/KitchenProvider';
+import type { KitchenPlace } from '../kitchen/place';
 import { useBook } from '../book/BookProvider';
 import { ask } from '../asking/ask';
 import { timerBoard } from '../timers/timerBoard';
@@ -19,12 +21,12 @@ import { browserQueue } from '../queue/browserQueue';
 
 const LOOK_EVERY_MS = 4000;
 
-function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }): Outbox {
+function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kitchen: KitchenPlace): Outbox {
   return new Outbox(
     {
-      post: (taps, after) => ask(`/api/bakes/${bake.id}/taps`, { taps, after }),
+      post: (taps, after) => ask(kitchen.api(`/bakes/${bake.id}/taps`), { taps, after }),
       queue: browserQueue(),
-      lane: `taps:${bake.id}`,
+      lane: kitchen.lane(`taps:${bake.id}`),
       now: () => Date.now(),
       newId: newUuid,
       wait: (ms, then) => {
@@ -46,7 +48,8 @@ export interface Bench {
 /** A running bake: the server's log with this device's unsent taps laid over it, so a press shows at once. */
 export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }): Bench {
   const book = useBook();
-  const [outbox] = useState(() => makeOutbox(bake, now));
+  const kitchen = useKitchen();
+  const [outbox] = useState(() => makeOutbox(bake, now, kitchen));
   const box = useSyncExternalStore(
     outbox.subscribe,
     () => outbox.state,
@@ -57,7 +60,7 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
     void outbox.open();
     const look = async () => {
       const { after } = outbox;
-      outbox.look(await ask(`/api/bakes/${bake.id}?after=${after}`), after);
+      outbox.look(await ask(kitchen.api(`/bakes/${bake.id}?after=${after}`)), after);
     };
     const timer = setInterval(() => void look(), LOOK_EVERY_MS);
     const again = () => void look();
@@ -69,7 +72,7 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
       window.removeEventListener('online', again);
       outbox.dispose();
     };
-  }, [bake.id, outbox]);
+  }, [bake.id, kitchen, outbox]);
 
   const state = useMemo(() => {
     const stored = bakeState(bake.startedAtMs, box.events);
@@ -80,10 +83,10 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
   }, [bake, book, box]);
 
   // every page rings what is known here, network or not
-  useEffect(
-    () => timerBoard.fromBench(bake.id, runningTimers(bake, state), box.offsetMs),
-    [bake, box.offsetMs, state],
-  );
+  useEffect(() => {
+    const timers = runningTimers(bake, state).map((timer) => ({ ...timer, kitchen: kitchen.address }));
+    timerBoard.fromBench(bake.id, timers, box.offsetMs);
+  }, [bake, box.offsetMs, kitchen, state]);
   useEffect(() => () => timerBoard.fromBench(bake.id, null, 0), [bake.id]);
 
   const tap = useCallback(

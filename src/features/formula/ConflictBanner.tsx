@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import { compareFormulas, type Formula } from '@/core/formula';
 import { Button } from '@/ui/Button';
+import { useKitchen } from '../kitchen/KitchenProvider';
 import { useKitchenTime } from '../preferences/time';
 import { ask } from '../asking/ask';
 import { Differences } from './Differences';
@@ -19,17 +20,18 @@ interface ConflictBannerProps {
 /** Two hands on one sheet: says so, shows what differs, and lets the baker choose. Nothing is overwritten either way. */
 export function ConflictBanner({ formulaId, conflict, onMineOnTop, onTheirs, onCopy }: ConflictBannerProps) {
   const time = useKitchenTime();
+  const kitchen = useKitchen();
   const mine = useSheetState((state) => state.formula);
   const [theirs, setTheirs] = useState<Formula | null>(null);
   useEffect(() => {
     let gone = false;
-    void ask<LoadedFormula>(`/api/formulas/${formulaId}`).then((head) => {
+    void ask<LoadedFormula>(kitchen.api(`/formulas/${formulaId}`)).then((head) => {
       if (!gone && head.kind === 'ok') setTheirs(head.value.formula);
     });
     return () => {
       gone = true;
     };
-  }, [formulaId, conflict.revision]);
+  }, [formulaId, conflict.revision, kitchen]);
 
   return (
     <div role="alert" className="mb-4 rounded-md border-2 border-alarm bg-alarm-wash px-4 py-3">

@@ -1,8 +1,6 @@
 'use client';
 import { ClipboardPaste, Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import { STYLES, type Style } from '@/core/formula';
 import type { SliceFigures } from '@/core/slice';
@@ -11,6 +9,7 @@ import { Button, buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FindField } from '@/ui/FindField';
 import { Segmented } from '@/ui/Segmented';
+import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useKitchenTime } from '../preferences/time';
 import { STYLE_WORD, wordPercent } from '../wording/words';
@@ -57,7 +56,11 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
   const flours = card.flours.map(({ name }) => name.toLowerCase().replace(/ (flour|starch)$/, ''));
   return (
     <li className="docket rounded-b-md">
-      <Link href={`/formulas/${card.id}`} prefetch={false} className="flex h-full flex-col p-4 hover:bg-well">
+      <KitchenLink
+        href={`/formulas/${card.id}`}
+        prefetch={false}
+        className="flex h-full flex-col p-4 hover:bg-well"
+      >
         <span className="text-xs text-soft">{STYLE_WORD[card.style]}</span>
         <span className="flex items-start justify-between gap-3">
           <h2 className="mt-0.5 text-lg leading-snug">{card.name}</h2>
@@ -98,7 +101,7 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
               : `${card.bakes} × · ${time.dayAndYear(card.lastBakedAtMs)}`}
           </span>
         </span>
-      </Link>
+      </KitchenLink>
     </li>
   );
 }
@@ -112,12 +115,13 @@ const MOST_TRIES = 4;
 function useSlices(cards: readonly ShelfCard[]): Slices {
   const [slices, setSlices] = useState<{ of: string; known: Slices }>({ of: '', known: NO_SLICES });
   const ids = cards.map(({ id }) => id).join(',');
+  const kitchen = useKitchen();
   useEffect(() => {
     if (!ids) return;
     const leaving = new AbortController();
     let timer: ReturnType<typeof setTimeout> | undefined;
     const look = async (open: readonly string[], known: Slices, tries: number): Promise<void> => {
-      const path = addressOf('/api/formulas/slices', { ids: open.join(',') });
+      const path = addressOf(kitchen.api('/formulas/slices'), { ids: open.join(',') });
       const answer = await ask<Slices>(path, undefined, { signal: leaving.signal });
       if (leaving.signal.aborted || answer.kind !== 'ok') return;
       const more = { ...known, ...answer.value };
@@ -131,7 +135,7 @@ function useSlices(cards: readonly ShelfCard[]): Slices {
       leaving.abort();
       clearTimeout(timer);
     };
-  }, [ids]);
+  }, [ids, kitchen]);
   return slices.of === ids ? slices.known : NO_SLICES;
 }
 
@@ -142,15 +146,14 @@ const STYLE_OPTIONS = [
 
 /** The formulas by name, a page at a time; what is looked for, and the archive, live in the address. */
 export function FormulaShelf({ cards, counts, query, next, further }: FormulaShelfProps) {
-  const router = useRouter();
+  const router = useKitchenRouter();
   const [searching, start] = useTransition();
   const [making, setMaking] = useState(false);
   const slices = useSlices(cards);
   const { find, style, archive } = query;
   const address = (part: { find?: string; style?: string; show?: string; after?: string }) =>
     addressOf('/formulas', { find, style, show: archive ? 'archive' : null, ...part });
-  const go = (part: Parameters<typeof address>[0]) =>
-    start(() => router.replace(address(part), { scroll: false }));
+  const go = (part: Parameters<typeof address>[0]) => start(() => router.replace(address(part)));
   const all = archive ? counts.archived : counts.onShelf;
   return (
     <>
@@ -184,9 +187,9 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
             ]}
           />
         )}
-        <Link href="/formulas/read" className={buttonClass('plain', 'table', 'min-h-10 px-4')}>
+        <KitchenLink href="/formulas/read" className={buttonClass('plain', 'table', 'min-h-10 px-4')}>
           <ClipboardPaste size={17} aria-hidden /> Read a recipe
-        </Link>
+        </KitchenLink>
         <Button look="strong" className="min-h-10 px-4" onClick={() => setMaking(true)}>
           <Plus size={18} aria-hidden /> New formula
         </Button>
@@ -202,14 +205,14 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
       )}
       <p className="mt-5 flex flex-wrap gap-3">
         {further && (
-          <Link href={address({})} className={buttonClass('plain')}>
+          <KitchenLink href={address({})} className={buttonClass('plain')}>
             To the first
-          </Link>
+          </KitchenLink>
         )}
         {next && (
-          <Link href={address({ after: next })} className={buttonClass('plain')}>
+          <KitchenLink href={address({ after: next })} className={buttonClass('plain')}>
             Further formulas
-          </Link>
+          </KitchenLink>
         )}
       </p>
       {making && <NewFormula open={making} onOpenChange={setMaking} />}

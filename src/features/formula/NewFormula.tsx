@@ -1,5 +1,4 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { emptyFormula } from '@/core/formula';
@@ -7,18 +6,20 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Reason } from '@/ui/Reason';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 
 /** Asks for a name and opens the sheet. */
 export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
-  const router = useRouter();
+  const router = useKitchenRouter();
+  const kitchen = useKitchen();
   const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { name: '' } });
   const { errors, isSubmitting } = formState;
   // made once per dialog: pressing twice, or again after a dead network, still makes one formula
   const [requestId] = useState(newUuid);
   const submit = handleSubmit(async ({ name }) => {
     const formula = emptyFormula(name.trim(), 'dough');
-    const answer = await ask<{ id: string }>('/api/formulas', { requestId, formula });
+    const answer = await ask<{ id: string }>(kitchen.api('/formulas'), { requestId, formula });
     if (answer.kind === 'ok') return router.push(`/formulas/${answer.value.id}`);
     setError('name', {
       message:

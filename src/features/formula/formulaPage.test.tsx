@@ -69,7 +69,7 @@ test('what is typed shows at once, is saved by itself, and a batch waits for it'
   expect(screen.getByTestId('hydration-poured')).toHaveTextContent('90.0 %');
   expect(server.revisions).toHaveLength(1);
   await userEvent.click(screen.getByRole('button', { name: 'Make a batch' }));
-  await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/f/batch'));
+  await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/f/batch'));
   expect(gramsOf(server.revisions.at(-1), 'water')).toBe(450);
 });
 
@@ -109,7 +109,7 @@ test('with the server away typing goes on, and no batch is made of what is not s
 function leave(seen: number, formula: Formula) {
   const queue = browserQueue();
   const body = { requestId: crypto.randomUUID(), seen, formula };
-  void queue.put({ id: `sheet:f:${queue.tab}`, lane: 'sheet:f', what: '', body });
+  void queue.put({ id: `sheet:f@test:${queue.tab}`, lane: 'sheet:f@test', what: '', body });
   return queue;
 }
 
@@ -177,7 +177,7 @@ describe('two hands on one sheet', () => {
   test('mine becomes a formula of its own', async () => {
     const { server, choose } = await meetConflict();
     await choose('Save mine as a formula of its own');
-    await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/copy'));
+    await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/copy'));
     const copy = server.posts.at(-1)?.body as { formula: Formula };
     expect([copy.formula.name, gramsOf(copy.formula, 'water')]).toEqual(['Plain loaf (mine)', 440]);
   });

@@ -1,22 +1,23 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import type { FormulaSheet, LoadedFormula } from './useFormulaSheet';
 
 /** What is done with a formula as a whole, and what went wrong with the last of it. */
 export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
-  const router = useRouter();
+  const router = useKitchenRouter();
+  const kitchen = useKitchen();
   const [archived, setArchived] = useState(loaded.archivedAtMs !== null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const copy = async (body: object) => {
-    const answer = await ask<{ id: string }>('/api/formulas', { requestId: newUuid(), ...body });
+    const answer = await ask<{ id: string }>(kitchen.api('/formulas'), { requestId: newUuid(), ...body });
     if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
     else setTrouble('The copy could not be made. Nothing is lost; try again.');
   };
   const archive = async (away: boolean) => {
-    const answer = await ask(`/api/formulas/${loaded.id}/archive`, { archived: away });
+    const answer = await ask(kitchen.api(`/formulas/${loaded.id}/archive`), { archived: away });
     if (answer.kind === 'ok') setArchived(away);
     else setTrouble('That did not reach the server. Try again.');
   };

@@ -14,6 +14,8 @@ import {
 } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchen } from '../kitchen/KitchenProvider';
+import type { KitchenPlace } from '../kitchen/place';
 import { ask } from '../asking/ask';
 import { useBook } from '../book/BookProvider';
 import { browserQueue } from '../queue/browserQueue';
@@ -54,21 +56,26 @@ const MOST_LEAVING_BYTES = 60_000;
 
 const bodyOf = ({ requestId, seen, value }: SaveWish<unknown>) => ({ requestId, seen, formula: value });
 
-const placeOf = (formulaId: string, queue: Queue): DraftPlace => ({
+const placeOf = (formulaId: string, queue: Queue, kitchen: KitchenPlace): DraftPlace => ({
   queue,
-  lane: `sheet:${formulaId}`,
+  lane: kitchen.lane(`sheet:${formulaId}`),
   what: (formula) => `Changes to “${(formula as Formula).name}”`,
   body: bodyOf,
 });
 
-function makeSaver(loaded: LoadedFormula, book: () => IngredientBook, place: DraftPlace): Saver<Formula> {
+function makeSaver(
+  loaded: LoadedFormula,
+  book: () => IngredientBook,
+  place: DraftPlace,
+  kitchen: KitchenPlace,
+): Saver<Formula> {
   return new Saver<Formula>(
     {
       post: (wish, leaving) => {
         const body = bodyOf(wish);
         // a larger one would be refused by the browser: it stays in the queue, and the next page sends it
         const small = leaving && new Blob([JSON.stringify(body)]).size < MOST_LEAVING_BYTES;
-        return ask(`/api/formulas/${loaded.id}/revisions`, body, { keepalive: small });
+        return ask(kitchen.api(`/formulas/${loaded.id}/revisions`), body, { keepalive: small });
       },
       check: (formula) => checkFormula(formula, book()),
       newId: newUuid,
@@ -111,10 +118,11 @@ function useDraftBack(store: SheetStore, saver: Saver<Formula>, place: DraftPlac
 
 /** A sheet shown again out of the browser's memory, or looked at again after another tab worked on it, catches up. */
 function useCatchUp(formulaId: string, saver: Saver<Formula>, adopt: (head: LoadedFormula) => void): void {
+  const kitchen = useKitchen();
   useEffect(() => {
     const catchUp = async (): Promise<void> => {
       if (!saver.settled) return;
-      const head = await ask<LoadedFormula>(`/api/formulas/${formulaId}`);
+      const head = await ask<LoadedFormula>(kitchen.api(`/formulas/${formulaId}`));
       if (head.kind === 'ok' && saver.settled && head.value.revision > saver.revision) adopt(head.value);
     };
     const leave = () => void saver.flush(true);
@@ -130,15 +138,16 @@ function useCatchUp(formulaId: string, saver: Saver<Formula>, adopt: (head: Load
       window.removeEventListener('pagehide', leave);
       leave();
     };
-  }, [adopt, formulaId, saver]);
+  }, [adopt, formulaId, kitchen, saver]);
 }
 
 /** One formula on the table: its present state, undo, and the saver that keeps every settled state as a revision. */
 export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   const book = useBook();
   const [store] = useState(() => new SheetStore(loaded.formula, book));
-  const [place] = useState(() => placeOf(loaded.id, browserQueue()));
-  const [saver] = useState(() => makeSaver(loaded, () => store.book, place));
+  const kitchen = useKitchen();
+  const [place] = useState(() => placeOf(loaded.id, browserQueue(), kitchen));
+  const [saver] = useState(() => makeSaver(loaded, () => store.book, place, kitchen));
   // an ingredient was added or a bag opened: the same sheet, computed anew
   useEffect(() => store.useBook(book), [book, store]);
   const save = useSyncExternalStore(
@@ -164,9 +173,9 @@ export function useFormulaSheet(loaded: LoadedFormula): FormulaSheet {
   );
 
   const takeTheirs = useCallback(async () => {
-    const head = await ask<LoadedFormula>(`/api/formulas/${loaded.id}`);
+    const head = await ask<LoadedFormula>(kitchen.api(`/formulas/${loaded.id}`));
     if (head.kind === 'ok') adopt(head.value);
-  }, [adopt, loaded.id]);
+  }, [adopt, kitchen, loaded.id]);
 
   const broughtBack = useDraftBack(store, saver, place);
   useCatchUp(loaded.id, saver, adopt);

@@ -2,6 +2,7 @@
 import type { SetAside } from '@/core/documents';
 import Link from 'next/link';
 import { buttonClass } from '@/ui/Button';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { BakeCard, type LogbookLine } from '../logbook/BakeCard';
 import { useKitchenTime } from '../preferences/time';
 import { SetAsideNote } from '../shell/SetAsideNote';
@@ -9,6 +10,8 @@ import { RunningBakes, type RunningBake } from './RunningBakes';
 
 interface HomePageProps {
   kitchen: string;
+  /** The made-up one, to look round in. */
+  demo: boolean;
   running: readonly RunningBake[];
   /** There is more under way than this page shows. */
   more: boolean;
@@ -18,14 +21,27 @@ interface HomePageProps {
 }
 
 /** Today: what is under way and what it needs next; below, what was baked last. */
-export function HomePage({ kitchen, running, more, last, setAside, nowMs }: HomePageProps) {
+export function HomePage({ kitchen, demo, running, more, last, setAside, nowMs }: HomePageProps) {
   const time = useKitchenTime();
   return (
     <>
       <div className="mb-4 flex flex-wrap items-baseline justify-between gap-2">
         <h1 className="text-3xl">{kitchen}</h1>
-        <p className="text-soft">{time.dayAndYear(nowMs)}</p>
+        <p className="text-soft">
+          {time.dayAndYear(nowMs)}{' '}
+          <Link href="/kitchens" className="ml-2 text-link underline lg:hidden">
+            other kitchens
+          </Link>
+        </p>
       </div>
+      {demo && (
+        <p className="mb-4 rounded border border-edge bg-surface px-3 py-2">
+          This is a made-up kitchen to look round in: change whatever you like.{' '}
+          <Link href="/kitchens/new" className="text-link underline">
+            Set up mine
+          </Link>
+        </p>
+      )}
       <SetAsideNote setAside={setAside} />
       <section aria-labelledby="running-title">
         <h2 id="running-title" className="mb-2 text-lg">
@@ -33,9 +49,9 @@ export function HomePage({ kitchen, running, more, last, setAside, nowMs }: Home
         </h2>
         <RunningBakes bakes={running} nowMs={nowMs} />
         {more && (
-          <Link href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
+          <KitchenLink href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
             All that is under way
-          </Link>
+          </KitchenLink>
         )}
       </section>
       <section aria-labelledby="last-title" className="mt-8">
@@ -43,9 +59,9 @@ export function HomePage({ kitchen, running, more, last, setAside, nowMs }: Home
           <h2 id="last-title" className="text-lg">
             Baked last
           </h2>
-          <Link href="/logbook" className="text-sm text-link underline">
+          <KitchenLink href="/logbook" className="text-sm text-link underline">
             the whole logbook
-          </Link>
+          </KitchenLink>
         </div>
         {last.length === 0 ? (
           <p className="docket p-6 text-soft">What you bake will stand here, the newest first.</p>

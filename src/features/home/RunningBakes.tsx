@@ -1,10 +1,10 @@
 'use client';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { RunningCard } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
@@ -23,9 +23,9 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
       <div className="docket rounded-b-md p-6">
         <p className="font-head text-2xl font-semibold">Nothing is under way.</p>
         <p className="mt-1 text-soft">Open a formula, say how much, and take it to the bench.</p>
-        <Link href="/formulas" className={buttonClass('strong', 'table', 'mt-4 min-h-11 px-5')}>
+        <KitchenLink href="/formulas" className={buttonClass('strong', 'table', 'mt-4 min-h-11 px-5')}>
           Choose a formula
-        </Link>
+        </KitchenLink>
       </div>
     );
   }
@@ -48,7 +48,7 @@ function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) 
   const over = leftS < 0;
   return (
     <li className="docket rounded-b-md">
-      <Link href={`/bench/${bake.id}`} className="block p-5 hover:bg-well">
+      <KitchenLink href={`/bench/${bake.id}`} className="block p-5 hover:bg-well">
         <span className="flex justify-between gap-3 text-sm text-soft">
           <span className="font-semibold text-ink">{bake.name}</span>
           <span>since {time.clock(bake.startedAtMs)}</span>
@@ -71,7 +71,7 @@ function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) 
           </span>
         )}
         <span className={buttonClass('now', 'table', 'mt-4 min-h-11 px-5')}>To the bench</span>
-      </Link>
+      </KitchenLink>
     </li>
   );
 }

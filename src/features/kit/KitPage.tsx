@@ -1,5 +1,7 @@
 'use client';
-import type { Kit } from '@/core/kit';
+import type { Kit, KitchenDetails } from '@/core/kit';
+import dynamic from 'next/dynamic';
+import { KitCard } from './KitCard';
 import { KitchenCard } from './KitchenCard';
 import { KitOvens } from './KitOvens';
 import { KitPlates } from './KitPlates';
@@ -16,8 +18,23 @@ const SAVE_WORDS: Record<KitSave, string> = {
   refused: 'The server could not take that. Check the figures; the last change is not saved.',
 };
 
+/** Fetched when the page stands: a form and its package, for what is changed once a year. */
+const DetailsCard = dynamic(() => import('./DetailsCard').then((module) => module.DetailsCard), {
+  ssr: false,
+  loading: () => (
+    <KitCard title="Name and place">
+      <div className="min-h-80" />
+    </KitCard>
+  ),
+});
+
+interface KitPageProps {
+  stored: { readonly version: number; readonly kit: Kit };
+  details: KitchenDetails;
+}
+
 /** What the kitchen has, and how it is: measured once, computed with everywhere. */
-export function KitPage({ stored }: { stored: { readonly version: number; readonly kit: Kit } }) {
+export function KitPage({ stored, details }: KitPageProps) {
   const { kit, change: put, save } = useKit(stored);
   const change = (part: Partial<Kit>) => put({ ...kit, ...part });
   const well = save === 'saved' || save === 'saving';
@@ -39,6 +56,7 @@ export function KitPage({ stored }: { stored: { readonly version: number; readon
       </div>
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <div className="space-y-5">
+          <DetailsCard details={details} />
           <KitchenCard kit={kit} change={change} />
           <KitScales scales={kit.scales} onChange={(scales) => change({ scales })} />
           <KitTins kit={kit} change={change} />

@@ -3,6 +3,8 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Kit } from '@/core/kit';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchen } from '../kitchen/KitchenProvider';
+import type { KitchenPlace } from '../kitchen/place';
 import { ask } from '../asking/ask';
 import { findDraft, rememberDraft, type DraftPlace } from '../queue/draft';
 import { Saver, type SaveState, type SaveWish } from '../queue/saver';
@@ -27,9 +29,9 @@ const SAVE_OF: Readonly<Record<SaveState['kind'], KitSave>> = {
 };
 
 const bodyOf = ({ requestId, seen, value }: SaveWish<unknown>) => ({ requestId, seen, kit: value });
-const placeOf = (queue: Queue): DraftPlace => ({
+const placeOf = (queue: Queue, kitchen: KitchenPlace): DraftPlace => ({
   queue,
-  lane: 'kit',
+  lane: kitchen.lane('kit'),
   what: () => 'Changes to the kit',
   body: bodyOf,
 });
@@ -41,11 +43,11 @@ async function readKitDraft(body: unknown): Promise<SaveWish<Kit> | null> {
 }
 
 /** Saves the kit behind the screen, like a sheet: after a moment of quiet, before the page goes, and by itself after a dead network. */
-const makeSaver = (stored: StoredKit, place: DraftPlace): Saver<Kit> =>
+const makeSaver = (stored: StoredKit, place: DraftPlace, kitchen: KitchenPlace): Saver<Kit> =>
   new Saver<Kit>(
     {
       post: async (wish, leaving) => {
-        const answer = await ask<StoredKit>('/api/kit', bodyOf(wish), { keepalive: leaving });
+        const answer = await ask<StoredKit>(kitchen.api('/kit'), bodyOf(wish), { keepalive: leaving });
         if (answer.kind !== 'ok') return answer;
         return { kind: 'ok', value: { revision: answer.value.version, savedAtMs: 0 } };
       },
@@ -67,8 +69,9 @@ export function useKit(stored: StoredKit) {
   const router = useRouter();
   const [kit, setKit] = useState(stored.kit);
   const asked = useRef(stored.kit);
-  const [place] = useState(() => placeOf(browserQueue()));
-  const [saver] = useState(() => makeSaver(stored, place));
+  const kitchen = useKitchen();
+  const [place] = useState(() => placeOf(browserQueue(), kitchen));
+  const [saver] = useState(() => makeSaver(stored, place, kitchen));
   const state = useSyncExternalStore(
     saver.subscribe,
     () => saver.state,

@@ -5,15 +5,17 @@ import { isOwnId, type BagEntry, type Estimate, type Ingredient, type StoredEntr
 import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
+import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useSaveEntry } from './useSaveEntry';
 
 /** What hands have taught of each powder, asked once when the larder is opened. */
 export function useAbsorption(): ReadonlyMap<string, AbsorptionLearnt> {
   const [learnt, setLearnt] = useState<ReadonlyMap<string, AbsorptionLearnt>>(new Map());
+  const kitchen = useKitchen();
   useEffect(() => {
     let here = true;
-    void ask<{ learnt: AbsorptionLearnt[] }>('/api/ingredients/learnt').then(
+    void ask<{ learnt: AbsorptionLearnt[] }>(kitchen.api('/ingredients/learnt')).then(
       (answer) =>
         here &&
         answer.kind === 'ok' &&
@@ -22,7 +24,7 @@ export function useAbsorption(): ReadonlyMap<string, AbsorptionLearnt> {
     return () => {
       here = false;
     };
-  }, []);
+  }, [kitchen]);
   return learnt;
 }
 

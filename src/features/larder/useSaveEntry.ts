@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { KitchenEntry } from '@/core/ingredients';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { browserQueue } from '../queue/browserQueue';
 import { usePreferences } from '../preferences/PreferencesProvider';
@@ -31,6 +32,7 @@ const nameOf = (entry: KitchenEntry): string => (entry.kind === 'bag' ? entry.ba
  */
 export function useSaveEntry() {
   const router = useRouter();
+  const kitchen = useKitchen();
   const { preferences } = usePreferences();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -44,13 +46,13 @@ export function useSaveEntry() {
       wish.current = { what, requestId: newUuid() };
     }
     const { requestId } = wish.current;
-    const lane = `ingredient:${body.entry.id}`;
+    const lane = kitchen.lane(`ingredient:${body.entry.id}`);
     const request = { requestId, ...body };
     setBusy(true);
     setTrouble(null);
     const letGo = queue.hold(lane);
     await queue.put({ id: requestId, lane, what: `Ingredient “${nameOf(body.entry)}”`, body: request });
-    const answer = await ask('/api/ingredients', request);
+    const answer = await ask(kitchen.api('/ingredients'), request);
     letGo();
     setBusy(false);
     if (answer.kind !== 'unreachable') void queue.remove([requestId]);

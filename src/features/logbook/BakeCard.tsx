@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import type { BakeCard as Card } from '@/core/bake';
 import { formatDecimal } from '@/core/units';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { AGAIN_WORD } from '../wording/words';
@@ -18,7 +18,7 @@ export function BakeCard({ line }: { line: LogbookLine }) {
   const units = useUnits();
   const { lossPercent } = line;
   return (
-    <Link
+    <KitchenLink
       href={`/logbook/${line.id}`}
       prefetch={false}
       className="grid gap-x-5 gap-y-1 border-t border-rule px-3 py-3 hover:bg-well sm:grid-cols-[8rem_minmax(0,1fr)_auto] sm:items-start"
@@ -41,6 +41,6 @@ export function BakeCard({ line }: { line: LogbookLine }) {
         )}
       </span>
       {line.scores && <Scores scores={line.scores} />}
-    </Link>
+    </KitchenLink>
   );
 }

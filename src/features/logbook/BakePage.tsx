@@ -1,13 +1,13 @@
 'use client';
 import { ArrowLeft, Pencil } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { actualTotals, lossPercent, type BakeState, type Outcome, type BakeRecord } from '@/core/bake';
 import { formulaTotals } from '@/core/formula';
 import { formatDecimal, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useTwice } from '@/ui/useTwice';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useBook } from '../book/BookProvider';
 import { useBench } from '../bench/useBench';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
@@ -81,9 +81,9 @@ function UnderWay({ bakeId, sent }: { bakeId: string; sent: boolean }) {
     <p role="status" className="mb-4 rounded border border-edge bg-surface px-3 py-2">
       This bake is still under way.{' '}
       {sent ? (
-        <Link href={`/bench/${bakeId}`} className="text-link underline">
+        <KitchenLink href={`/bench/${bakeId}`} className="text-link underline">
           To the bench
-        </Link>
+        </KitchenLink>
       ) : (
         'The server is being told …'
       )}
@@ -104,21 +104,21 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
   return (
     <div className="mb-4 flex flex-wrap items-end gap-3">
       <div className="min-w-64 flex-1">
-        <Link
+        <KitchenLink
           href="/logbook"
           className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
         >
           <ArrowLeft size={15} aria-hidden /> the logbook
-        </Link>
+        </KitchenLink>
         <h1 className="text-2xl sm:text-3xl">{bake.sheet.name}</h1>
         <p className="text-soft">
           {time.dayAndYear(bake.startedAtMs)}, {time.clock(bake.startedAtMs)}
           {endedAtMs !== null &&
             ` – ${time.clock(endedAtMs)} (${formatDuration(60 * Math.round((endedAtMs - bake.startedAtMs) / 60_000))})`}
           , from{' '}
-          <Link href={`/formulas/${bake.formulaId}`} className="text-link underline">
+          <KitchenLink href={`/formulas/${bake.formulaId}`} className="text-link underline">
             revision {bake.revision} of the formula
-          </Link>
+          </KitchenLink>
         </p>
       </div>
       {endedAtMs !== null && (
@@ -135,12 +135,12 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
       <Button className="no-print min-h-10" onClick={onNote}>
         Add a note
       </Button>
-      <Link
+      <KitchenLink
         href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
         className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
       >
         Bake it again
-      </Link>
+      </KitchenLink>
     </div>
   );
 }

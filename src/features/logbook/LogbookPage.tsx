@@ -1,13 +1,12 @@
 'use client';
 import { X } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { addressOf } from '@/ui/address';
 import { buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FindField } from '@/ui/FindField';
+import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { AGAIN_WORD } from '../wording/words';
 import { BakeCard, type LogbookLine } from './BakeCard';
 
@@ -40,13 +39,12 @@ const AGAIN_OPTIONS = [
 
 /** Every bake that is over, newest first, a page at a time. */
 export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
-  const router = useRouter();
+  const router = useKitchenRouter();
   const [searching, start] = useTransition();
   const { find, again, formula } = query;
   const address = (part: { find?: string; again?: string | null; formula?: null; after?: string | null }) =>
     addressOf('/logbook', { find, again, formula: formula?.id, ...part });
-  const go = (part: Parameters<typeof address>[0]) =>
-    start(() => router.replace(address(part), { scroll: false }));
+  const go = (part: Parameters<typeof address>[0]) => start(() => router.replace(address(part)));
   const asked = find !== '' || again !== null || formula !== null;
   return (
     <>
@@ -68,11 +66,14 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       </div>
       {formula && (
         <p className="mb-3">
-          <Link href={address({ formula: null })} className={buttonClass('plain', 'table', 'max-w-full')}>
+          <KitchenLink
+            href={address({ formula: null })}
+            className={buttonClass('plain', 'table', 'max-w-full')}
+          >
             <span className="truncate">Only {formula.name}</span>
             <X size={16} aria-hidden className="shrink-0" />
             <span className="sr-only">: show all formulas</span>
-          </Link>
+          </KitchenLink>
         </p>
       )}
       {formula && <ScoreChart lines={lines} />}
@@ -91,14 +92,14 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       )}
       <p className="mt-4 flex flex-wrap gap-3">
         {further && (
-          <Link href={address({})} className={buttonClass('plain')}>
+          <KitchenLink href={address({})} className={buttonClass('plain')}>
             To the newest
-          </Link>
+          </KitchenLink>
         )}
         {next && (
-          <Link href={address({ after: next })} className={buttonClass('plain')}>
+          <KitchenLink href={address({ after: next })} className={buttonClass('plain')}>
             Older bakes
-          </Link>
+          </KitchenLink>
         )}
       </p>
     </>

@@ -170,6 +170,6 @@ describe('what is under way', () => {
 
   test('teaches what to do when nothing is', () => {
     show(<RunningBakes bakes={[]} nowMs={START_MS} />);
-    expect(screen.getByRole('link', { name: 'Choose a formula' })).toHaveAttribute('href', '/formulas');
+    expect(screen.getByRole('link', { name: 'Choose a formula' })).toHaveAttribute('href', '/k/test/formulas');
   });
 });

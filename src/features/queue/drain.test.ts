@@ -52,9 +52,10 @@ function rig({ left = [], alive = [] }: { left?: Partial<Waiting>[]; alive?: str
 test('what a closed tab left is sent to where it belongs, in order, and is gone then', async () => {
   const { start, posts, store } = rig({
     left: [
-      { lane: 'taps:b1', body: noted('one') },
-      { lane: 'sheet:f1', body: { seen: 1 } },
-      { lane: 'taps:b1', body: noted('two') },
+      { lane: 'taps:b1@ours', body: noted('one') },
+      { lane: 'sheet:f1@theirs', body: { seen: 1 } },
+      { lane: 'taps:b1@ours', body: noted('two') },
+      // from before kitchens had addresses: to the oldest
       { lane: 'ingredient:own-x', body: { entry: 1 } },
       { lane: 'form:outcome:b1', body: { text: {} } },
     ],
@@ -62,7 +63,7 @@ test('what a closed tab left is sent to where it belongs, in order, and is gone 
   await start();
   expect(posts).toEqual([
     {
-      path: '/api/bakes/b1/taps',
+      path: '/api/k/ours/bakes/b1/taps',
       body: {
         taps: [
           { eventId: 'e0', agoMs: 1000, action: { type: 'noted', text: 'one' } },
@@ -72,8 +73,8 @@ test('what a closed tab left is sent to where it belongs, in order, and is gone 
         after: 2_147_483_647,
       },
     },
-    { path: '/api/formulas/f1/revisions', body: { seen: 1 } },
-    { path: '/api/ingredients', body: { entry: 1 } },
+    { path: '/api/k/theirs/formulas/f1/revisions', body: { seen: 1 } },
+    { path: '/api/k/-/ingredients', body: { entry: 1 } },
   ]);
   // a half-written form is nobody's but its page's
   expect((await store.all()).map(({ lane }) => lane)).toEqual(['form:outcome:b1']);
@@ -81,15 +82,15 @@ test('what a closed tab left is sent to where it belongs, in order, and is gone 
 
 test('what a living tab, or an open page of this one, sends itself is left alone', async () => {
   const { start, posts, queue, round } = rig({
-    left: [{ tab: 'other' }, { lane: 'sheet:f1', tab: 'this' }],
+    left: [{ tab: 'other' }, { lane: 'sheet:f1@ours', tab: 'this' }],
     alive: ['this', 'other'],
   });
-  const letGo = queue.hold('sheet:f1');
+  const letGo = queue.hold('sheet:f1@ours');
   await start();
   expect(posts).toEqual([]);
   letGo();
   await round();
-  expect(posts.map(({ path }) => path)).toEqual(['/api/formulas/f1/revisions']);
+  expect(posts.map(({ path }) => path)).toEqual(['/api/k/ours/formulas/f1/revisions']);
 });
 
 test('where tabs cannot be told apart, others are left a while', async () => {

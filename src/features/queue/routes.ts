@@ -2,6 +2,7 @@ import type { BakeAction } from '@/core/bake';
 import { LAST_SEQ } from '@/core/bake/lastSeq';
 import type { Tap } from '@/core/requests';
 import type { Answer } from '../asking/ask';
+import { kitchenPlace } from '../kitchen/place';
 import type { Refused, Waiting } from './queue';
 
 /** A tap as it waits: its age is only known when it is sent. */
@@ -33,18 +34,20 @@ const tapsUnseen = (entries: readonly Waiting[], nowMs: number) => ({
 
 const first = (entries: readonly Waiting[]): unknown => entries[0]?.body;
 
-/** Null: a lane that is not sent. */
+/** Null: a lane that is not sent. What was written down before kitchens stood beside one another goes to the oldest. */
 export function routeOf(lane: string): Route | null {
-  const [kind, id = ''] = lane.split(':', 2);
+  const [of = '', address = '-'] = lane.split('@', 2);
+  const [kind, id = ''] = of.split(':', 2);
+  const { api } = kitchenPlace(address);
   switch (kind) {
     case 'sheet':
-      return { path: `/api/formulas/${id}/revisions`, atOnce: 1, body: first };
+      return { path: api(`/formulas/${id}/revisions`), atOnce: 1, body: first };
     case 'taps':
-      return { path: `/api/bakes/${id}/taps`, atOnce: 50, body: tapsUnseen };
+      return { path: api(`/bakes/${id}/taps`), atOnce: 50, body: tapsUnseen };
     case 'kit':
-      return { path: '/api/kit', atOnce: 1, body: first };
+      return { path: api('/kit'), atOnce: 1, body: first };
     case 'ingredient':
-      return { path: '/api/ingredients', atOnce: 1, body: first };
+      return { path: api('/ingredients'), atOnce: 1, body: first };
     default:
       return null;
   }

@@ -1,12 +1,12 @@
 'use client';
 import { ArrowLeft, FileUp } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useDeferredValue, useRef, useState } from 'react';
 import { MEASURE_SYSTEMS } from '@/core/quantity';
 import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
 import { useAwake } from '@/ui/useAwake';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { MEASURE_WORD } from '../wording/words';
 
@@ -49,9 +49,12 @@ export function ReadingPage() {
 
   return (
     <>
-      <Link href="/formulas" className="inline-flex min-h-6 items-center gap-1 text-sm text-link underline">
+      <KitchenLink
+        href="/formulas"
+        className="inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
+      >
         <ArrowLeft size={15} aria-hidden /> all formulas
-      </Link>
+      </KitchenLink>
       <h1 className="mb-1 text-2xl sm:text-3xl">Read a recipe</h1>
       <p className="mb-4 max-w-3xl text-soft">
         Paste it as it stands: cups, grams, fractions, sub-headings, method and all. What is sure is taken,

@@ -1,11 +1,11 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { checkFormula } from '@/core/formula';
 import { sheetOfRecipe, type Answer, type RecipeReading } from '@/core/recipe';
 import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useBook } from '../book/BookProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
@@ -33,7 +33,8 @@ const placeWords = (path: string): string => {
 
 /** What a text was understood as; the way on is open once no question is. */
 export function ReadingView({ text }: { text: string }) {
-  const router = useRouter();
+  const router = useKitchenRouter();
+  const kitchen = useKitchen();
   const { preferences } = usePreferences();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -93,7 +94,7 @@ export function ReadingView({ text }: { text: string }) {
             look="now"
             className="mt-4 min-h-11 px-5"
             disabled={busy}
-            onClick={() => void send('/api/formulas/import', { file: of })}
+            onClick={() => void send(kitchen.api('/formulas/import'), { file: of })}
           >
             Take it in
           </Button>
@@ -105,7 +106,7 @@ export function ReadingView({ text }: { text: string }) {
           reading={read.value.reading}
           left={read.value.left}
           busy={busy}
-          onMake={(formula) => void send('/api/formulas', { formula })}
+          onMake={(formula) => void send(kitchen.api('/formulas'), { formula })}
         />
       )}
     </section>

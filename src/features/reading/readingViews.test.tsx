@@ -76,7 +76,7 @@ test('each question has its answer beside it; the sheet is made once there are n
   await userEvent.type(await screen.findByRole('combobox'), 'sorghum flour{Enter}');
   expect(line(7)).toHaveTextContent('Sorghum flour');
   await press('Make the sheet');
-  await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/made'));
+  await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/made'));
   const { formula } = sent[0]!.body;
   expect(
     formula!.stages[0]!.lines.map(({ ingredientId, massG }) => [ingredientId, Math.round(massG)]),
@@ -137,7 +137,7 @@ test('a file of ours goes to the server whole; a broken one says where it breaks
   const { unmount } = await read(text);
   await press('Take it in');
   await waitFor(() => expect(push).toHaveBeenCalled());
-  expect(sent[0]).toMatchObject({ path: '/api/formulas/import', body: { file: text } });
+  expect(sent[0]).toMatchObject({ path: '/api/k/test/formulas/import', body: { file: text } });
   unmount();
   await read('{"@type": "Recipe",\n "name": ');
   expect(screen.getByRole('alert')).toHaveTextContent(/line 2, column \d+/);

@@ -2,21 +2,23 @@
 import { useEffect, useState } from 'react';
 import type { RiseLearning } from '@/core/fermentation';
 import { formatDecimal } from '@/core/units';
+import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 
 /** What this formula's marks have taught, asked once when the run is opened; null: nothing yet. */
 export function useLearnt(formulaId: string | null): RiseLearning | null {
   const [learning, setLearning] = useState<RiseLearning | null>(null);
+  const kitchen = useKitchen();
   useEffect(() => {
     let here = true;
     if (formulaId)
-      void ask<{ learning: RiseLearning | null }>(`/api/formulas/${formulaId}/learnt`).then(
+      void ask<{ learning: RiseLearning | null }>(kitchen.api(`/formulas/${formulaId}/learnt`)).then(
         (answer) => here && answer.kind === 'ok' && setLearning(answer.value.learning),
       );
     return () => {
       here = false;
     };
-  }, [formulaId]);
+  }, [formulaId, kitchen]);
   return learning;
 }
 

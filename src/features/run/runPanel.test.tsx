@@ -265,7 +265,7 @@ test('what jars taught is used and said; left out, the books stand', async () =>
   expect(await screen.findByTestId('learnt')).toHaveTextContent(
     'what 5 marks at the bench taught: against the books this dough rises × 0.6 (± 13 %) as fast and holds × 1.05 (± 13 %) as much. The marks lie 3 % of its volume from the curve.',
   );
-  expect(asked).toEqual(['/api/formulas/f1/learnt']);
+  expect(asked).toEqual(['/api/k/test/formulas/f1/learnt']);
   await screen.findByTestId('run-set');
   await quiet();
   const taught = minutes('run-ready');

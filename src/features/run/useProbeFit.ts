@@ -6,6 +6,7 @@ import { readProbeTrace } from '@/core/kit';
 import { bakeQuestionOf, type Run, type RunFeel, type RunForecast } from '@/core/run';
 import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
@@ -27,6 +28,7 @@ const OTHER_OVEN =
 /** The fit of an oven to a probe's log: computed in a worker, and saved with the kit when the baker says so. */
 export function useProbeFit({ run, feel, forecast, ovenId }: ProbeQuestion) {
   const router = useRouter();
+  const kitchen = useKitchen();
   const { kit, version } = useStoredKit();
   const { preferences } = usePreferences();
   const [text, setText] = useState('');
@@ -66,7 +68,7 @@ export function useProbeFit({ run, feel, forecast, ovenId }: ProbeQuestion) {
     });
     const ovens = kit.ovens.map((each) => (each.id === ovenId ? withFit(each) : each));
     setBusy(true);
-    const answer = await ask('/api/kit', {
+    const answer = await ask(kitchen.api('/kit'), {
       requestId: newUuid(),
       seen: version,
       kit: { ...kit, ovens },

@@ -12,11 +12,12 @@ import {
 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import { useEffect, useState, type ReactNode } from 'react';
 import { IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { useAwake } from '@/ui/useAwake';
+import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { Tray } from '../queue/Tray';
 import { TimerBell } from '../timers/TimerBell';
@@ -35,14 +36,18 @@ const STATIONS = [
   { href: '/logbook', word: 'Logbook', Icon: BookOpenText, key: 'l' },
 ] as const;
 
+/** A page's place within its kitchen. */
+const within = (path: string, address: string): string => path.slice(`/k/${address}`.length) || '/';
+
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   target.closest('input, textarea, select, [contenteditable], [role="menu"]') !== null;
 
 /** The frame round every station: where you are, where else you can go, the lamp and the units. */
-export function Shell({ children }: { children: ReactNode }) {
-  const path = usePathname();
-  const router = useRouter();
+export function Shell({ name, children }: { name: string; children: ReactNode }) {
+  const kitchen = useKitchen();
+  const path = within(usePathname(), kitchen.address);
+  const router = useKitchenRouter();
   const { preferences, change } = usePreferences();
   const [help, setHelp] = useState(false);
   const awake = useAwake();
@@ -82,12 +87,19 @@ export function Shell({ children }: { children: ReactNode }) {
           atBench ? 'hidden' : 'h-14',
         )}
       >
-        <Link href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-2 lg:mr-6">
+        <KitchenLink href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-2 lg:mr-6">
           Honest<span className="ml-1 bg-ink px-1.5 text-surface">Crumb</span>
-        </Link>
+        </KitchenLink>
         <Stations path={path} />
-        <div className="ml-auto flex items-center gap-1">
+        <div className="ml-auto flex min-w-0 items-center gap-1">
           <Tray />
+          <Link
+            href="/kitchens"
+            title="Other kitchens"
+            className="mr-2 max-w-48 truncate text-sm text-soft underline max-lg:hidden"
+          >
+            {name}
+          </Link>
           <UnitSwitches />
           <IconButton
             label={dim ? 'Daylight (Shift D)' : 'Dim the light (Shift D)'}
@@ -122,7 +134,7 @@ function Stations({ path }: { path: string }) {
       {STATIONS.map(({ href, word, Icon }) => {
         const here = href === '/' ? path === '/' : path.startsWith(href);
         return (
-          <Link
+          <KitchenLink
             key={href}
             href={href}
             aria-current={here ? 'page' : undefined}
@@ -133,7 +145,7 @@ function Stations({ path }: { path: string }) {
           >
             <Icon size={18} aria-hidden strokeWidth={here ? 2.4 : 1.8} className="sm:max-lg:hidden" />
             {word}
-          </Link>
+          </KitchenLink>
         );
       })}
     </nav>

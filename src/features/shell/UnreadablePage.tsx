@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import type { SetAside } from '@/core/documents';
 import { buttonClass } from '@/ui/Button';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { SetAsideNote } from './SetAsideNote';
 
 /** The page of one thing that is there and cannot be read. */
@@ -9,9 +9,9 @@ export function UnreadablePage({ setAside }: { setAside: SetAside }) {
     <div className="mx-auto mt-10 max-w-xl">
       <h1 className="mb-3 text-2xl">{setAside.name ?? 'This page cannot be shown'}</h1>
       <SetAsideNote setAside={[setAside]} />
-      <Link href="/" className={buttonClass('strong', 'table', 'mt-2')}>
+      <KitchenLink href="/" className={buttonClass('strong', 'table', 'mt-2')}>
         To Today
-      </Link>
+      </KitchenLink>
     </div>
   );
 }

@@ -1,9 +1,9 @@
 'use client';
 import { ArrowLeft, GitBranch } from 'lucide-react';
-import Link from 'next/link';
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
 import { cx } from '@/ui/cx';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useKitchenTime } from '../preferences/time';
 import type { Branch, Revision, Story } from './story';
 import { Turns } from './Turns';
@@ -39,20 +39,20 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
 
   return (
     <>
-      <Link
+      <KitchenLink
         href={`/formulas/${formulaId}`}
         className="inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
       >
         <ArrowLeft size={15} aria-hidden /> the sheet
-      </Link>
+      </KitchenLink>
       <h1 className="text-2xl sm:text-3xl">The story of {name}</h1>
       <p className="mb-4 text-soft">
         {story.branch ? (
           <>
             It branched off{' '}
-            <Link href={`/formulas/${story.branch.id}/story`} className="text-link underline">
+            <KitchenLink href={`/formulas/${story.branch.id}/story`} className="text-link underline">
               {story.branch.name}
-            </Link>{' '}
+            </KitchenLink>{' '}
             at revision {story.branch.revision}.
           </>
         ) : (
@@ -150,9 +150,9 @@ function RevisionItem({
       {branches.map((branch) => (
         <p key={branch.id} className="mt-1 text-sm">
           <GitBranch size={14} aria-hidden className="mr-1 inline" />
-          <Link href={`/formulas/${branch.id}`} className="text-link underline">
+          <KitchenLink href={`/formulas/${branch.id}`} className="text-link underline">
             {branch.name}
-          </Link>{' '}
+          </KitchenLink>{' '}
           branched off here
         </p>
       ))}

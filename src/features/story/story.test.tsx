@@ -51,9 +51,9 @@ test('each revision by what it changed, where it came from, what came of it', ()
   expect(entry(4)).toHaveTextContent('water 78 → 80 %');
   expect(within(entry(4)).getByRole('link', { name: 'Younger loaf' })).toHaveAttribute(
     'href',
-    '/formulas/younger',
+    '/k/test/formulas/younger',
   );
-  expect(screen.getByRole('link', { name: 'Elder loaf' })).toHaveAttribute('href', '/formulas/elder/story');
+  expect(screen.getByRole('link', { name: 'Elder loaf' })).toHaveAttribute('href', '/k/test/formulas/elder/story');
   expect(entry(3)).toHaveTextContent('What came before is further down.');
   expect(screen.getByText(/3 older branches are not listed here/)).toBeInTheDocument();
 });
@@ -74,11 +74,11 @@ test('any two are compared, oldest first whichever was ticked first; a third tak
 
 test('older ones are fetched, a branch is made once however often it is pressed', async () => {
   const sent = server({
-    '/api/formulas/f/story?before=3': {
+    '/api/k/test/formulas/f/story?before=3': {
       status: 200,
       body: { ...story, revisions: [revision(2, 380), revision(1, 300)] },
     },
-    '/api/formulas': { status: 201, body: { id: 'new' } },
+    '/api/k/test/formulas': { status: 201, body: { id: 'new' } },
   });
   open();
   await userEvent.click(screen.getByRole('button', { name: 'Older ones' }));
@@ -88,15 +88,15 @@ test('older ones are fetched, a branch is made once however often it is pressed'
   const branch = within(entry(2)).getByRole('button', { name: 'Branch from here' });
   await userEvent.click(branch);
   await userEvent.click(branch);
-  await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/new'));
-  const wishes = sent.filter(({ path }) => path === '/api/formulas').map(({ body }) => body);
+  await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/new'));
+  const wishes = sent.filter(({ path }) => path === '/api/k/test/formulas').map(({ body }) => body);
   expect(wishes[0]).toMatchObject({ copyOf: 'f', revision: 2, name: 'Plain loaf, from 2' });
   expect(new Set(wishes.map(({ requestId }) => requestId)).size).toBe(1);
 });
 
 test('brought back on what was seen; a newer state in between is told, not overwritten', async () => {
   const answers = {
-    '/api/formulas/f/revisions': {
+    '/api/k/test/formulas/f/revisions': {
       status: 409,
       body: { error: { kind: 'stale', revision: 6, savedAtMs: 0 } },
     },
@@ -106,11 +106,11 @@ test('brought back on what was seen; a newer state in between is told, not overw
   await userEvent.click(within(entry(4)).getByRole('button', { name: 'Bring back' }));
   expect(await screen.findByRole('alert')).toHaveTextContent('newer state in between');
   expect(push).not.toHaveBeenCalled();
-  answers['/api/formulas/f/revisions'] = {
+  answers['/api/k/test/formulas/f/revisions'] = {
     status: 200,
     body: { id: 'f', revision: 6, savedAtMs: 0 } as never,
   };
   await userEvent.click(within(entry(4)).getByRole('button', { name: 'Bring back' }));
-  await waitFor(() => expect(push).toHaveBeenCalledWith('/formulas/f'));
+  await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/f'));
   expect(sent[0]!.body).toMatchObject({ seen: 5, formula: withWater(400) });
 });

@@ -1,7 +1,7 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { newUuid } from '@/ui/newUuid';
+import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import type { Revision, Story } from './story';
 
@@ -13,7 +13,8 @@ interface Told {
 
 /** What can be done with a state of a formula, and what went wrong with the last of it. */
 export function useStoryActions({ formulaId, name, head }: Told) {
-  const router = useRouter();
+  const router = useKitchenRouter();
+  const kitchen = useKitchen();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [requestIds] = useState(() => new Map<string, string>());
   // one request, however often it is pressed
@@ -23,13 +24,13 @@ export function useStoryActions({ formulaId, name, head }: Told) {
     return known;
   };
   const olderThan = async (oldest: number): Promise<readonly Revision[]> => {
-    const answer = await ask<Story>(`/api/formulas/${formulaId}/story?before=${oldest}`);
+    const answer = await ask<Story>(kitchen.api(`/formulas/${formulaId}/story?before=${oldest}`));
     if (answer.kind === 'ok') return answer.value.revisions;
     setTrouble('The server did not answer. Try again.');
     return [];
   };
   const branchFrom = async (number: number) => {
-    const answer = await ask<{ id: string }>('/api/formulas', {
+    const answer = await ask<{ id: string }>(kitchen.api('/formulas'), {
       requestId: requestIdFor(`branch ${number}`),
       copyOf: formulaId,
       revision: number,
@@ -39,7 +40,7 @@ export function useStoryActions({ formulaId, name, head }: Told) {
     else setTrouble('The branch could not be made. Nothing is lost; try again.');
   };
   const restore = async ({ number, formula }: Revision) => {
-    const answer = await ask(`/api/formulas/${formulaId}/revisions`, {
+    const answer = await ask(kitchen.api(`/formulas/${formulaId}/revisions`), {
       requestId: requestIdFor(`restore ${number}`),
       seen: head,
       formula,

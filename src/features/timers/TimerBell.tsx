@@ -3,25 +3,30 @@ import { BellRing } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import type { RunningTimer } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
+import { useKitchen } from '../kitchen/KitchenProvider';
+import { kitchenPlace } from '../kitchen/place';
 import { ask } from '../asking/ask';
 import { useNow } from '../clock/useNow';
 import { STEP_WORD } from '../wording/words';
 import { ring } from './bell';
-import { timerBoard, type BoardTimer } from './timerBoard';
+import { timerBoard, type BoardTimer, type KitchenTimer } from './timerBoard';
 
 const LOOK_MS = 8000;
 /** A timer that ended longer ago than this before the page was opened is shown, and does not ring: somebody has heard it. */
 const STALE_MS = 300_000;
 const NONE: readonly BoardTimer[] = [];
 
+/** It may be in another kitchen than the page that rings. */
+const benchOf = ({ kitchen, bakeId }: BoardTimer): string => kitchenPlace(kitchen).page(`/bench/${bakeId}`);
+
 const keyOf = ({ bakeId, stepId, endsAtMs }: BoardTimer): string => `${bakeId} ${stepId} ${endsAtMs}`;
 
 /** Rings whichever timer is up, on whatever page is open, and says which it was until somebody has seen it. */
 export function TimerBell() {
   const path = usePathname();
+  const kitchen = useKitchen();
   const timers = useSyncExternalStore(
     timerBoard.subscribe,
     () => timerBoard.all,
@@ -34,7 +39,7 @@ export function TimerBell() {
   useEffect(() => {
     let gone = false;
     const look = async () => {
-      const answer = await ask<{ timers: RunningTimer[]; nowMs: number }>('/api/timers');
+      const answer = await ask<{ timers: KitchenTimer[]; nowMs: number }>(kitchen.api('/timers'));
       if (!gone && answer.kind === 'ok')
         timerBoard.fromServer(answer.value.timers, answer.value.nowMs - Date.now());
     };
@@ -49,7 +54,7 @@ export function TimerBell() {
       window.removeEventListener('focus', again);
       window.removeEventListener('online', again);
     };
-  }, []);
+  }, [kitchen]);
 
   const over = now === 0 ? [] : timers.filter(({ localEndMs }) => localEndMs <= now);
   useEffect(() => {
@@ -62,7 +67,7 @@ export function TimerBell() {
   });
 
   // the bench of that very bake says it itself, larger
-  const shown = over.filter((timer) => !seen.has(keyOf(timer)) && path !== `/bench/${timer.bakeId}`);
+  const shown = over.filter((timer) => !seen.has(keyOf(timer)) && path !== benchOf(timer));
   if (shown.length === 0) return null;
   return (
     <ul role="alert" className="fixed inset-x-2 bottom-16 z-40 mx-auto grid max-w-xl gap-2 sm:bottom-4">
@@ -81,7 +86,7 @@ export function TimerBell() {
             </span>
           </span>
           <Link
-            href={`/bench/${timer.bakeId}?at=steps&step=${timer.stepId}`}
+            href={`${benchOf(timer)}?at=steps&step=${timer.stepId}`}
             className={buttonClass('now', 'table', 'min-h-12 px-4 max-sm:flex-1')}
           >
             Go to it

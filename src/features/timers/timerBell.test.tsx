@@ -1,16 +1,16 @@
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { RunningTimer } from '@/core/bake';
 import { show } from '../testKitchen';
 import { TimerBell } from './TimerBell';
-import { timerBoard } from './timerBoard';
+import { timerBoard, type KitchenTimer } from './timerBoard';
 
 const ring = jest.fn();
-let path = '/formulas';
+let path = '/k/test/formulas';
 jest.mock('./bell', () => ({ ring: () => ring() as unknown }));
 jest.mock('next/navigation', () => ({ usePathname: () => path, useRouter: () => ({}) }));
 
-const timer = (endsAtMs: number, bakeId = 'b1'): RunningTimer => ({
+const timer = (endsAtMs: number, bakeId = 'b1', kitchen = 'test'): KitchenTimer => ({
+  kitchen,
   bakeId,
   bakeName: 'Rolls',
   stepId: 's',
@@ -19,11 +19,11 @@ const timer = (endsAtMs: number, bakeId = 'b1'): RunningTimer => ({
   until: '',
   endsAtMs,
 });
-let served: RunningTimer[] = [];
+let served: KitchenTimer[] = [];
 beforeEach(() => {
   jest.useFakeTimers({ now: 1_000_000 });
   ring.mockClear();
-  path = '/formulas';
+  path = '/k/test/formulas';
   timerBoard.fromServer([], 0);
   global.fetch = jest.fn(() =>
     Promise.resolve({
@@ -44,7 +44,10 @@ test('a timer rings once when it is up, by the server’s clock, on whatever pag
   await pass(1000);
   expect(ring).toHaveBeenCalledTimes(1);
   expect(screen.getByRole('alert')).toHaveTextContent('Time is up: Proof in the warm');
-  expect(screen.getByRole('link', { name: 'Go to it' })).toHaveAttribute('href', '/bench/b1?at=steps&step=s');
+  expect(screen.getByRole('link', { name: 'Go to it' })).toHaveAttribute(
+    'href',
+    '/k/test/bench/b1?at=steps&step=s',
+  );
   await pass(20_000);
   expect(ring).toHaveBeenCalledTimes(1);
   await userEvent
@@ -60,7 +63,7 @@ test('a timer rings once when it is up, by the server’s clock, on whatever pag
 test('what the bench itself knows is newer than what was served, and rings without a network', async () => {
   served = [];
   global.fetch = jest.fn(() => Promise.reject(new TypeError('no network')));
-  path = '/bench/b1';
+  path = '/k/test/bench/b1';
   show(<TimerBell />);
   act(() => timerBoard.fromBench('b1', [timer(1_002_000)], 0));
   await pass(2500);
@@ -76,4 +79,15 @@ test('one that was over long before the page came is shown and does not ring', a
   await pass(1000);
   expect(ring).not.toHaveBeenCalled();
   expect(screen.getByRole('alert')).toBeInTheDocument();
+});
+
+test('a timer of another kitchen rings too, and leads there', async () => {
+  served = [timer(1_000_000 + 5000 + 1000, 'b7', 'mill')];
+  show(<TimerBell />);
+  await pass(2000);
+  expect(ring).toHaveBeenCalledTimes(1);
+  expect(screen.getByRole('link', { name: 'Go to it' })).toHaveAttribute(
+    'href',
+    '/k/mill/bench/b7?at=steps&step=s',
+  );
 });

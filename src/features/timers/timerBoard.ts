@@ -1,6 +1,11 @@
 import type { RunningTimer } from '@/core/bake';
 
-export interface BoardTimer extends RunningTimer {
+/** A timer as the server lists it, with the address of its kitchen. */
+export interface KitchenTimer extends RunningTimer {
+  readonly kitchen: string;
+}
+
+export interface BoardTimer extends KitchenTimer {
   /** When it ends by this device's clock. */
   readonly localEndMs: number;
 }
@@ -29,13 +34,13 @@ class TimerBoard {
   }
 
   /** @param offsetMs server's clock minus this device's */
-  fromServer(timers: readonly RunningTimer[], offsetMs: number): void {
+  fromServer(timers: readonly KitchenTimer[], offsetMs: number): void {
     this.served = timers.map((timer) => ({ ...timer, localEndMs: timer.endsAtMs - offsetMs }));
     this.changed();
   }
 
   /** What the bench of a bake knows; null: it is no longer open here. */
-  fromBench(bakeId: string, timers: readonly RunningTimer[] | null, offsetMs: number): void {
+  fromBench(bakeId: string, timers: readonly KitchenTimer[] | null, offsetMs: number): void {
     if (timers)
       this.own.set(
         bakeId,

@@ -1,8 +1,8 @@
-import { currentContext } from '@/server/currentContext';
+import { pool } from '@/db/pool';
 import { reading } from '../edge';
 
 export const GET = (): Promise<Response> =>
   reading(async () => {
-    await (await currentContext()).pool.query('select 1');
+    await pool().query('select 1');
     return Response.json({ ok: true });
   });

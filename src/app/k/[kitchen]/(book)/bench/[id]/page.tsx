@@ -1,0 +1,22 @@
+import { stateOf } from '@/core/bake';
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
+import { BenchPage } from '@/features/bench/BenchPage';
+import { kitchenPlace } from '@/features/kitchen/place';
+import { loadBake } from '@/server/bakeRecords';
+import { documentPage, type IdParams } from '../../../documentPage';
+
+export const metadata: Metadata = { title: 'Bench' };
+
+export default function Page(props: IdParams) {
+  return documentPage(props, loadBake, (bake, context) => {
+    if (stateOf(bake).endedAtMs !== null)
+      redirect(kitchenPlace(context.kitchen.address).page(`/logbook/${bake.id}`));
+    return (
+      <NuqsAdapter>
+        <BenchPage bake={bake} nowMs={context.now().getTime()} epoch={context.kitchen.epoch} />
+      </NuqsAdapter>
+    );
+  });
+}

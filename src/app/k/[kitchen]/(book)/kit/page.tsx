@@ -1,0 +1,18 @@
+import type { Metadata } from 'next';
+import { KitPage } from '@/features/kit/KitPage';
+import { SetAsideNote } from '@/features/shell/SetAsideNote';
+import { loadKit } from '@/server/kit';
+import { kitchenOf, type KitchenParams } from '../../kitchenOf';
+
+export const metadata: Metadata = { title: 'Kit' };
+
+export default async function Kit({ params }: KitchenParams) {
+  const context = await kitchenOf(params);
+  const stored = await loadKit(context);
+  return (
+    <>
+      <SetAsideNote setAside={stored.setAside ? [stored.setAside] : []} />
+      <KitPage stored={stored} details={context.kitchen.details} />
+    </>
+  );
+}

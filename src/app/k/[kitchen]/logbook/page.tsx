@@ -1,0 +1,44 @@
+import type { Metadata } from 'next';
+import { LogbookPage } from '@/features/logbook/LogbookPage';
+import { SetAsideNote } from '@/features/shell/SetAsideNote';
+import { logbook } from '@/server/bakes';
+import { formulaName } from '@/server/formulas';
+import { knownId } from '@/server/knownId';
+import { placeOf, single, wordPlace, wordsOf, type Query } from '../addresses';
+import { kitchenOf, type KitchenParams } from '../kitchenOf';
+
+export const metadata: Metadata = { title: 'Logbook' };
+
+const PAGE = 30;
+const AGAIN = ['yes', 'changed', 'no', 'givenUp'] as const;
+
+export default async function Page({
+  params,
+  searchParams,
+}: KitchenParams & { searchParams: Promise<Query> }) {
+  const query = await searchParams;
+  const find = single(query.find).slice(0, 80);
+  const again = AGAIN.find((each) => each === single(query.again)) ?? null;
+  const after = placeOf(single(query.after));
+  const formulaId = knownId(single(query.formula));
+  const context = await kitchenOf(params);
+  const [{ lines, setAside, next }, name] = await Promise.all([
+    logbook(context, { formulaId, words: wordsOf(find), again, after, most: PAGE }),
+    formulaId ? formulaName(context, formulaId) : null,
+  ]);
+  return (
+    <>
+      <SetAsideNote setAside={setAside} />
+      <LogbookPage
+        lines={lines}
+        query={{
+          find,
+          again,
+          formula: formulaId === null ? null : { id: formulaId, name: name ?? 'one formula' },
+        }}
+        next={wordPlace(next)}
+        further={after !== null}
+      />
+    </>
+  );
+}

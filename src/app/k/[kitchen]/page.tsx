@@ -1,0 +1,30 @@
+import { HomePage } from '@/features/home/HomePage';
+import { bakesUnderWay, logbook } from '@/server/bakes';
+import { kitchenOf, type KitchenParams } from './kitchenOf';
+
+/** More than a kitchen has hands for; whatever is beyond them is a link away. */
+const RUNNING = 8;
+const LAST = 5;
+
+export default async function Page({ params }: KitchenParams) {
+  const context = await kitchenOf(params);
+  const [running, last] = await Promise.all([
+    bakesUnderWay(context, { after: null, most: RUNNING }),
+    logbook(context, { formulaId: null, words: [], again: null, after: null, most: LAST }),
+  ]);
+  return (
+    <HomePage
+      kitchen={context.kitchen.details.name}
+      demo={context.kitchen.demo}
+      running={running.bakes}
+      more={running.next !== null}
+      last={last.lines}
+      setAside={[
+        ...(context.kitchen.setAside ? [context.kitchen.setAside] : []),
+        ...running.setAside,
+        ...last.setAside,
+      ]}
+      nowMs={context.now().getTime()}
+    />
+  );
+}

@@ -1,0 +1,3 @@
+import { earlierAddress } from '../../earlierAddress';
+
+export default earlierAddress('kit');

@@ -1,0 +1,43 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { createContext, useContext, useEffect, useMemo, type ComponentProps, type ReactNode } from 'react';
+import { KITCHEN_COOKIE, kitchenPlace, type KitchenPlace } from './place';
+
+const Context = createContext<KitchenPlace | null>(null);
+
+/** Says which kitchen the pages below are in. */
+export function KitchenProvider({ address, children }: { address: string; children: ReactNode }) {
+  const place = useMemo(() => kitchenPlace(address), [address]);
+  useEffect(() => {
+    document.cookie = `${KITCHEN_COOKIE}=${address};path=/;max-age=31536000;samesite=strict`;
+  }, [address]);
+  return <Context value={place}>{children}</Context>;
+}
+
+/** The kitchen this page is in. There is no other way to one: two tabs in two kitchens never cross. */
+export function useKitchen(): KitchenPlace {
+  const place = useContext(Context);
+  if (!place) throw new Error('useKitchen needs a KitchenProvider above it');
+  return place;
+}
+
+/** A link to a page of this kitchen. */
+export function KitchenLink({ href, ...rest }: Omit<ComponentProps<typeof Link>, 'href'> & { href: string }) {
+  return <Link href={useKitchen().page(href)} {...rest} />;
+}
+
+/** Goes to pages of this kitchen. */
+export function useKitchenRouter() {
+  const router = useRouter();
+  const { page } = useKitchen();
+  return useMemo(
+    () => ({
+      push: (path: string) => router.push(page(path)),
+      refresh: () => router.refresh(),
+      /** The same page with something else asked of it: the eye stays where it is. */
+      replace: (path: string) => router.replace(page(path), { scroll: false }),
+    }),
+    [router, page],
+  );
+}

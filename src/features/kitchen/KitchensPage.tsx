@@ -1,0 +1,231 @@
+'use client';
+import { ArrowRight, Download, Plus, Upload } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { Button, buttonClass } from '@/ui/Button';
+import { addressOf } from '@/ui/address';
+import { newUuid } from '@/ui/newUuid';
+import { Reason } from '@/ui/Reason';
+import { useTwice } from '@/ui/useTwice';
+import { ask } from '../asking/ask';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { wordProblem } from '../wording/problems';
+import { kitchenPlace } from './place';
+
+/** A kitchen as the first page lists it. */
+export interface KitchenCard {
+  readonly address: string;
+  readonly name: string;
+  readonly demo: boolean;
+}
+
+/** Before a kitchen is entered: what this is, a kitchen to look round in, and the way to one of one's own. */
+export function KitchensPage({ kitchens }: { kitchens: readonly KitchenCard[] }) {
+  const own = kitchens.filter(({ demo }) => !demo);
+  const demo = kitchens.find((kitchen) => kitchen.demo) ?? null;
+  return (
+    <>
+      <h1 className="text-4xl sm:text-5xl">
+        Honest<span className="ml-2 bg-ink px-2.5 text-surface">Crumb</span>
+      </h1>
+      <p className="mt-4 max-w-2xl text-lg">
+        For people who bake gluten-free bread with yeast. Write a formula, and it says how wet the dough is,
+        when it is risen, when it is baked and when it may be cut, with honest ranges. Then it leads you
+        through the day at the scales, and afterwards tells you what to change.
+      </p>
+      {own.length > 0 && (
+        <section aria-labelledby="own-kitchens" className="mt-8">
+          <h2 id="own-kitchens" className="mb-2 text-lg">
+            Your kitchens
+          </h2>
+          <ul className="grid gap-3">
+            {own.map(({ address, name }) => (
+              <li key={address} className="docket flex items-center rounded-b-md">
+                <Link
+                  href={kitchenPlace(address).page('/')}
+                  className="flex min-h-16 min-w-0 flex-1 items-center justify-between gap-3 px-5 py-3 text-xl font-semibold hover:bg-well"
+                >
+                  {name}
+                  <ArrowRight size={22} aria-hidden className="shrink-0" />
+                </Link>
+                <ExportLink address={address} name={name} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <div className="mt-8 grid items-start gap-5 md:grid-cols-2">
+        <div className="grid gap-5">
+          <section aria-labelledby="set-up" className="docket rounded-b-md p-5">
+            <h2 id="set-up" className="text-2xl">
+              {own.length === 0 ? 'Set up your kitchen' : 'Another kitchen'}
+            </h2>
+            <p className="mt-1 text-soft">
+              Three questions, each with an answer that does for now. Three formulas to begin with, or none.
+            </p>
+            <Link
+              href="/kitchens/new"
+              className={buttonClass(own.length === 0 ? 'now' : 'strong', 'bench', 'mt-4')}
+            >
+              <Plus size={22} aria-hidden /> {own.length === 0 ? 'Set up mine' : 'Set up another'}
+            </Link>
+          </section>
+          <ImportCard />
+        </div>
+        <DemoCard demo={demo} />
+      </div>
+      <p className="mt-8 text-sm text-soft">
+        Everything stays on this machine: no account, no cloud. Anybody who can open this address can write
+        here.
+      </p>
+    </>
+  );
+}
+
+/** The whole kitchen as one file: a download of the browser's own. */
+function ExportLink({ address, name }: { address: string; name: string }) {
+  return (
+    <a
+      href={kitchenPlace(address).api('/export')}
+      download
+      aria-label={`Export ${name}`}
+      className={buttonClass('quiet', 'table', 'mx-2 min-h-11 px-3')}
+    >
+      <Download size={18} aria-hidden /> Export
+    </a>
+  );
+}
+
+/** So much goes through the browser; a larger file is taken in by the command. */
+const MOST_BYTES = 24 * 1024 * 1024;
+
+function ImportCard() {
+  const router = useRouter();
+  const { preferences } = usePreferences();
+  const field = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  // one wish for one file: chosen again after a dead network it is still one kitchen
+  const wish = useRef<{ of: string; requestId: string } | null>(null);
+  const take = async (file: File): Promise<void> => {
+    if (file.size > MOST_BYTES)
+      return setTrouble('That is more than a browser should carry: ./crumb import takes it.');
+    const of = `${file.name} ${file.size} ${file.lastModified}`;
+    if (wish.current?.of !== of) wish.current = { of, requestId: newUuid() };
+    let data: unknown;
+    try {
+      data = JSON.parse(await file.text());
+    } catch {
+      return setTrouble('That is no file of a kitchen. Nothing was changed.');
+    }
+    setBusy(true);
+    setTrouble(null);
+    const answer = await ask<KitchenCard>(
+      addressOf('/api/kitchens/import', { request: wish.current.requestId }),
+      data,
+    );
+    setBusy(false);
+    if (answer.kind === 'ok') return router.push(kitchenPlace(answer.value.address).page('/'));
+    const problem = answer.kind === 'invalid' ? answer.problems[0] : undefined;
+    setTrouble(
+      problem
+        ? `It cannot be taken, and nothing was changed. ${problem.path || 'At its top'}: ${wordProblem(problem, preferences)}`
+        : 'The server did not answer. Choose the file again: it will still be one kitchen.',
+    );
+  };
+  return (
+    <section aria-labelledby="import" className="docket rounded-b-md p-5">
+      <h2 id="import" className="text-2xl">
+        From a file
+      </h2>
+      <p className="mt-1 text-soft">
+        A kitchen that was exported here or elsewhere: formulas with every version, bakes, ingredients and
+        kit. It stands beside the others; none of them changes.
+      </p>
+      <input
+        ref={field}
+        type="file"
+        accept=".json,application/json"
+        aria-label="A kitchen’s file"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const [file] = event.currentTarget.files ?? [];
+          event.currentTarget.value = '';
+          if (file) void take(file);
+        }}
+      />
+      <Button size="bench" className="mt-4" disabled={busy} onClick={() => field.current?.click()}>
+        <Upload size={22} aria-hidden /> {busy ? 'Reading it …' : 'Choose the file'}
+      </Button>
+      <Reason>{trouble ?? undefined}</Reason>
+    </section>
+  );
+}
+
+function DemoCard({ demo }: { demo: KitchenCard | null }) {
+  const router = useRouter();
+  const renewal = useTwice();
+  const removal = useTwice();
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const send = async (path: string): Promise<void> => {
+    setBusy(true);
+    const answer = await ask(path, {});
+    setBusy(false);
+    setTrouble(answer.kind === 'ok' ? null : 'The server did not answer. Press again.');
+    if (answer.kind === 'ok') router.refresh();
+  };
+  return (
+    <section aria-labelledby="demo" className="docket rounded-b-md p-5">
+      <h2 id="demo" className="text-2xl">
+        Look round
+      </h2>
+      {demo ? (
+        <>
+          <p className="mt-1 text-soft">
+            {demo.name} is a made-up kitchen with ten formulas and a month of bakes. Change whatever you like
+            there: it can be put back as it was.
+          </p>
+          <Link href={kitchenPlace(demo.address).page('/')} className={buttonClass('plain', 'bench', 'mt-4')}>
+            Look round in {demo.name} <ArrowRight size={22} aria-hidden />
+          </Link>
+          <div className="mt-3 flex flex-wrap gap-1">
+            <Button
+              look="quiet"
+              disabled={busy}
+              className="text-soft"
+              onClick={() => renewal.press() && void send('/api/kitchens/demo')}
+            >
+              {renewal.asked ? 'Yes, put it back; changes there are lost' : 'Put it back as it was'}
+            </Button>
+            <Button
+              look="quiet"
+              disabled={busy}
+              className="text-soft"
+              onClick={() => removal.press() && void send(kitchenPlace(demo.address).api('/removal'))}
+            >
+              {removal.asked ? 'Yes, remove it and what was done there' : 'Remove it'}
+            </Button>
+          </div>
+        </>
+      ) : (
+        <>
+          <p className="mt-1 text-soft">
+            The made-up kitchen has been removed. It can come back, with its formulas and bakes.
+          </p>
+          <Button
+            size="bench"
+            className="mt-4"
+            disabled={busy}
+            onClick={() => void send('/api/kitchens/demo')}
+          >
+            Bring it back
+          </Button>
+        </>
+      )}
+      <Reason>{trouble ?? undefined}</Reason>
+    </section>
+  );
+}

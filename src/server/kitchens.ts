@@ -1,0 +1,133 @@
+import type pg from 'pg';
+import { readKitchenFile, type KitchenFile } from '@/core/formats';
+import { libraryBook } from '@/core/ingredients';
+import { ORDINARY_KIT, type KitchenDetails } from '@/core/kit';
+import type { Baking, SetUpKitchen } from '@/core/requests';
+import { insertRevision } from '@/db/queries/formulas';
+import { insertKit } from '@/db/queries/kits';
+import {
+  isDemoBrought,
+  listKitchens,
+  lockDemoBrought,
+  markDemoBrought,
+  removeKitchen,
+  updateKitchen,
+  type KitchenRow,
+} from '@/db/queries/kitchens';
+import { transaction } from '@/db/transaction';
+import demoFile from '@/demo/larkspurLock.json';
+import type { Context } from './context';
+import { done, failed, invalid, type Done } from './failure';
+import { importKitchen, insertKitchenFile } from './importKitchen';
+import { makeKitchen } from './makeKitchen';
+
+/** What goes beyond one kitchen. */
+export interface Installation {
+  readonly pool: pg.Pool;
+  readonly newId: () => string;
+  readonly now: () => Date;
+}
+
+/** A kitchen as the first page lists it. */
+export interface KitchenCard {
+  readonly address: string;
+  readonly name: string;
+  readonly demo: boolean;
+}
+
+const cardOf = ({ address, demo, details }: KitchenRow): KitchenCard => ({
+  address,
+  name: details.name,
+  demo,
+});
+
+export const kitchensHere = async ({ pool }: Pick<Installation, 'pool'>): Promise<KitchenCard[]> =>
+  (await listKitchens(pool)).map(cardOf);
+
+/** The demo kitchen's file, read when it is first needed. */
+let demo: KitchenFile | null = null;
+function readDemo(): KitchenFile {
+  if (demo) return demo;
+  const read = readKitchenFile(demoFile, libraryBook);
+  if (!read.ok) throw new Error(`The demo kitchen was refused: ${JSON.stringify(read.problem)}`);
+  return (demo = read.value);
+}
+
+/** Moves the demo kitchen in, once in the life of an installation. @returns whether it did */
+export async function bringDemo({ pool, newId }: Installation): Promise<boolean> {
+  // a start that has nothing to bring needs no right to
+  if (await isDemoBrought(pool)) return false;
+  return transaction(pool, async (client) => {
+    if (await lockDemoBrought(client)) return false;
+    await insertKitchenFile(client, readDemo(), newId, { demo: true });
+    await markDemoBrought(client);
+    return true;
+  });
+}
+
+/** The demo kitchen as it was at first, whatever was done to it; also where it had been removed. */
+export const renewDemo = (installation: Installation): Promise<Done<KitchenCard>> =>
+  transaction(installation.pool, async (client) => {
+    for (const { id } of (await listKitchens(client)).filter((kitchen) => kitchen.demo))
+      await removeKitchen(client, id);
+    const made = await insertKitchenFile(client, readDemo(), installation.newId, { demo: true });
+    return done(cardOf(made));
+  });
+
+/** Takes the demo kitchen away, with all that was done in it. A kitchen of one's own is not removed by this. */
+export async function removeDemo({ pool, kitchen }: Context): Promise<Done<{ removed: boolean }>> {
+  if (!kitchen.demo) return failed({ kind: 'notFound' });
+  return done({ removed: await removeKitchen(pool, kitchen.id) });
+}
+
+/** Formulas of ours to begin with, by what somebody bakes: each works with what the library knows. */
+const STARTERS: Readonly<Record<Baking, readonly string[]>> = {
+  everything: ['millet-tin', 'supper-rolls', 'pizza-discs'],
+  loaves: ['millet-tin', 'buckwheat-round', 'sorghum-baton'],
+  small: ['supper-rolls', 'poppy-rings', 'fried-knots'],
+  flat: ['pizza-discs', 'griddle-flats', 'crispbread'],
+  none: [],
+};
+
+/** A kitchen of one's own, from what a newcomer answered; the same wish sent again is the same kitchen. */
+export const setUpKitchen = (
+  { pool, newId, now }: Installation,
+  { requestId, name, timeZone, baking, ovenKind, altitudeM }: SetUpKitchen,
+): Promise<Done<KitchenCard>> =>
+  transaction(pool, async (client) => {
+    const details: KitchenDetails = { name, about: '', timeZone };
+    const made = await makeKitchen(client, { id: newId(), details, requestId });
+    if (!made.isNew) return done(cardOf(made.kitchen));
+    const kitchenId = made.kitchen.id;
+    const ovens = ORDINARY_KIT.ovens.map((oven) => ({ ...oven, kind: ovenKind }));
+    const kit = { ...ORDINARY_KIT, altitudeM, ovens };
+    await insertKit(client, { kitchenId, version: 1, requestId: newId(), kit, savedAt: now() });
+    for (const key of STARTERS[baking]) {
+      const formula = readDemo()
+        .formulas.find((each) => each.key === key)
+        ?.revisions.at(-1)?.formula;
+      if (!formula) throw new Error(`There is no starter ${key}`);
+      const revision = { kitchenId, id: newId(), number: 1, requestId: newId(), formula, savedAt: now() };
+      await insertRevision(client, revision);
+    }
+    return done(cardOf(made.kitchen));
+  });
+
+/** A kitchen out of a file in the open format, beside those that are here; the same wish sent again is the same kitchen. */
+export async function importKitchenAs(
+  { pool, newId }: Installation,
+  requestId: string,
+  file: unknown,
+): Promise<Done<KitchenCard>> {
+  const made = await importKitchen({ pool, newId }, file, { requestId });
+  return made.ok ? done(cardOf(made.value)) : invalid(made.problem);
+}
+
+/** Who a kitchen is, as it is called from now on. The last writer is believed: there is one name, and it is seen at once. */
+export async function saveDetails(
+  { pool, kitchen }: Context,
+  details: KitchenDetails,
+): Promise<Done<KitchenDetails>> {
+  await updateKitchen(pool, kitchen.id, details);
+  return done(details);
+}

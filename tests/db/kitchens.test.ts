@@ -1,0 +1,290 @@
+import { randomUUID } from 'node:crypto';
+import { eightRolls } from '@/core/batch/testBatch';
+import type { KitchenFile } from '@/core/formats';
+import { plainLoaf } from '@/core/formula/testFormulas';
+import { kitchenWord } from '@/core/kit';
+import type { SetUpKitchen } from '@/core/requests';
+import { addressesLike, findKitchen, listKitchens } from '@/db/queries/kitchens';
+import { recordTaps, startBake } from '@/server/bakes';
+import { exportKitchen } from '@/server/exportKitchen';
+import { archiveFormula, createFormula, duplicateFormula, loadFormula } from '@/server/formulas';
+import { importKitchen } from '@/server/importKitchen';
+import { loadEntries, saveEntry } from '@/server/ingredients';
+import { contextIn, type Context } from '@/server/context';
+import { loadKit, saveKit } from '@/server/kit';
+import {
+  bringDemo,
+  kitchensHere,
+  removeDemo,
+  renewDemo,
+  saveDetails,
+  setUpKitchen,
+  type Installation,
+} from '@/server/kitchens';
+import { ended, shelf } from './lists';
+import { testDatabase, type TestDatabase } from './testDatabase';
+
+/** Kitchens beside one another: each under a word of its own, the demo among them, and none in another's way. */
+let db: TestDatabase;
+let here: Installation;
+let owner: Installation;
+const now = () => new Date(Date.UTC(2026, 10, 19, 5));
+beforeEach(async () => {
+  db = await testDatabase();
+  here = { pool: db.pool, newId: randomUUID, now };
+  // who starts the application owns the tables; who serves it may not say that the demo was brought
+  owner = { ...here, pool: db.admin };
+});
+afterEach(() => db.drop());
+
+const wish = (part: Partial<SetUpKitchen> = {}): SetUpKitchen => ({
+  requestId: randomUUID(), name: 'Süße Mühle', timeZone: 'Europe/Berlin', baking: 'everything', ovenKind: 'fan', altitudeM: 700, ...part,
+}); // prettier-ignore
+async function inside(address: string): Promise<Context> {
+  const kitchen = await findKitchen(db.pool, address);
+  if (!kitchen) throw new Error(`no kitchen at ${address}`);
+  return contextIn(db.pool, kitchen, { now, newId: randomUUID, afterwards: () => undefined });
+}
+
+test('a word for addresses: what is left of a name in plain letters, and a number where it is taken', () => {
+  expect(
+    ['Süße Mühle', 'Larkspur Lock', '  Brød & Bolle!  ', '麦', 'ÅÄÖ', 'x'.repeat(60), 'a'.repeat(29) + ' b'].map((name) =>
+      kitchenWord(name, []),
+    ),
+  ).toEqual(['susse-muhle', 'larkspur-lock', 'br-d-bolle', 'kitchen', 'aao', 'x'.repeat(30), 'a'.repeat(29)]);
+  expect(kitchenWord('My kitchen', ['my-kitchen', 'my-kitchen-2', 'other'])).toBe('my-kitchen-3');
+  expect(kitchenWord('My kitchen', ['my-kitchen-2'])).toBe('my-kitchen');
+}); // prettier-ignore
+
+test('a kitchen of one’s own: what was answered, three formulas that work, once however often it is sent', async () => {
+  const asked = wish();
+  const made = await Promise.all([
+    setUpKitchen(here, asked),
+    setUpKitchen(here, asked),
+    setUpKitchen(here, asked),
+  ]);
+  const card = { address: 'susse-muhle', name: 'Süße Mühle', demo: false };
+  expect(made).toEqual(Array(3).fill({ ok: true, value: card }));
+  expect(await kitchensHere(here)).toEqual([card]);
+  const kitchen = await inside('susse-muhle');
+  const { cards } = await shelf(kitchen);
+  expect(cards.map(({ style }) => style).sort()).toEqual(['pizza', 'rolls', 'tinLoaf']);
+  for (const { hydrationAll, binders } of cards) {
+    expect(hydrationAll).toBeGreaterThan(50);
+    expect(binders.length).toBeGreaterThan(0);
+  }
+  const { kit, version } = await loadKit(kitchen);
+  expect([version, kit.altitudeM, kit.ovens.map(({ kind }) => kind)]).toEqual([1, 700, ['fan']]);
+  // the same name again is another kitchen, empty if that is what was asked for, and knows nothing of the first
+  expect(await setUpKitchen(here, wish({ baking: 'none' }))).toMatchObject({
+    value: { address: 'susse-muhle-2' },
+  });
+  const second = await inside('susse-muhle-2');
+  expect((await shelf(second)).cards).toEqual([]);
+  expect(await loadFormula(second, cards[0]!.id)).toBeNull();
+  expect(await findKitchen(db.pool, 'susse-muhle-3')).toBeNull();
+  // no sign of a pattern is one
+  expect(await addressesLike(db.pool, 'susse_muhle')).toEqual([]);
+});
+
+test.each(['loaves', 'small', 'flat'] as const)('three formulas to begin with for %s', async (baking) => {
+  const made = await setUpKitchen(here, wish({ baking }));
+  if (!made.ok) throw new Error('not made');
+  expect((await shelf(await inside(made.value.address))).cards).toHaveLength(3);
+});
+
+test('the demo comes once, is put back as it was, and stays away when it was removed; no other kitchen notices', async () => {
+  const own = await setUpKitchen(here, wish());
+  if (!own.ok) throw new Error('not made');
+  expect(await Promise.all([bringDemo(owner), bringDemo(owner)])).toEqual(
+    expect.arrayContaining([true, false]),
+  );
+  expect((await kitchensHere(here)).map(({ demo }) => demo)).toEqual([false, true]);
+  const demo = (await listKitchens(db.pool)).find((kitchen) => kitchen.demo)!;
+  const first = await inside(demo.address);
+  const before = (await shelf(first)).cards.map(({ name }) => name);
+  await createFormula(first, { requestId: randomUUID(), formula: plainLoaf() });
+  expect(await renewDemo(here)).toEqual({
+    ok: true,
+    value: { address: demo.address, name: demo.details.name, demo: true },
+  });
+  const again = await inside(demo.address);
+  expect(again.kitchen.id).not.toBe(demo.id);
+  expect((await shelf(again)).cards.map(({ name }) => name)).toEqual(before);
+  expect((await ended(again)).lines.length).toBeGreaterThan(0);
+  expect(await removeDemo(again)).toEqual({ ok: true, value: { removed: true } });
+  expect(await findKitchen(db.pool, demo.address)).toBeNull();
+  // also who has no right to bring it may ask
+  expect([await bringDemo(owner), await bringDemo(here)]).toEqual([false, false]);
+  const mine = await inside(own.value.address);
+  expect(await removeDemo(mine)).toEqual({ ok: false, failure: { kind: 'notFound' } });
+  expect((await shelf(mine)).cards).toHaveLength(3);
+  // nothing of it is left anywhere
+  const { rows } = await db.admin.query<{ table_name: string }>(
+    `select table_name from information_schema.columns where table_schema = 'public' and column_name = 'kitchen_id'`,
+  );
+  for (const { table_name: table } of rows) {
+    const left = await db.admin.query(`select 1 from ${table} where kitchen_id = any ($1)`, [
+      [demo.id, again.kitchen.id],
+    ]);
+    expect([table, left.rowCount]).toEqual([table, 0]);
+  }
+  expect(await renewDemo(here)).toMatchObject({ ok: true, value: { address: demo.address } });
+});
+
+test('a log goes with its whole kitchen, and in no other way', async () => {
+  await bringDemo(owner);
+  const [demo] = await listKitchens(db.pool);
+  for (const table of ['bake_event', 'formula_revision', 'bake', 'kitchen_kit'])
+    await expect(db.admin.query(`delete from ${table}`)).rejects.toThrow(/append-only/);
+  // who serves cannot pretend to be the function
+  const client = await db.pool.connect();
+  try {
+    await client.query('begin');
+    await client.query(`select set_config('crumb.removing', $1, true)`, [demo!.id]);
+    await expect(client.query('delete from bake_event')).rejects.toThrow(/permission denied/);
+  } finally {
+    await client.query('rollback');
+    client.release();
+  }
+});
+
+test('a kitchen gets another name and zone; its address stays, and its neighbour is as it was', async () => {
+  await setUpKitchen(here, wish());
+  await setUpKitchen(here, wish({ name: 'Beside' }));
+  const details = { name: 'The old mill', about: 'By the weir', timeZone: 'Asia/Tokyo' };
+  expect(await saveDetails(await inside('susse-muhle'), details)).toEqual({ ok: true, value: details });
+  expect((await inside('susse-muhle')).kitchen.details).toEqual(details);
+  expect((await inside('beside')).kitchen.details.name).toBe('Beside');
+});
+
+/** A file without its ids, whose order is chance where two things began at one moment. */
+function plain(text: string): unknown {
+  const file = JSON.parse(text) as KitchenFile;
+  const sorted = [...file.formulas].sort((a, b) =>
+    JSON.stringify(a.revisions) < JSON.stringify(b.revisions) ? -1 : 1,
+  );
+  const order = new Map(sorted.map(({ key }, index) => [key, `f${index}`]));
+  const bare = ({ key: _key, ...bake }: KitchenFile['bakes'][number]) =>
+    JSON.stringify({ ...bake, formula: order.get(bake.formula) });
+  return {
+    ...file,
+    formulas: sorted.map(({ key, branchedFrom, ...formula }) => ({
+      ...formula,
+      key: order.get(key),
+      branchedFrom: branchedFrom && { ...branchedFrom, formula: order.get(branchedFrom.formula) },
+    })),
+    bakes: file.bakes.map(bare).sort(),
+  };
+}
+async function written(context: Context): Promise<string> {
+  const pieces: string[] = [];
+  for await (const piece of exportKitchen(context)) pieces.push(piece);
+  return pieces.join('');
+}
+
+test('a kitchen written out and read in again is the same, with every version of everything, here and in another home', async () => {
+  await bringDemo(owner);
+  const [demo] = await listKitchens(db.pool);
+  const first = await inside(demo!.address);
+  // what the demo has nothing of: a branch, one put away, newer versions, a bake under way
+  const { cards } = await shelf(first);
+  const [one, two] = [cards[0]!.id, cards[1]!.id];
+  const branch = await duplicateFormula(first, {
+    id: one,
+    requestId: randomUUID(),
+    revision: 1,
+    name: 'A branch',
+  });
+  if (!branch.ok) throw new Error('no branch');
+  await archiveFormula(first, { id: two, archived: true });
+  const kit = await loadKit(first);
+  await saveKit(first, { requestId: randomUUID(), seen: kit.version, kit: { ...kit.kit, roomC: 17 } });
+  const jar = (await loadEntries(first)).find(({ id }) => id === 'own-quay-jar')!;
+  await saveEntry(first, {
+    requestId: randomUUID(),
+    seen: jar.version,
+    entry: { ...jar.entry, source: 'weighed' },
+    away: true,
+  });
+  const bake = await startBake(first, {
+    requestId: randomUUID(),
+    formulaId: branch.value.id,
+    revision: 1,
+    batch: eightRolls,
+  });
+  if (!bake.ok) throw new Error('no bake');
+  await recordTaps(first, bake.value.id, [
+    { eventId: randomUUID(), agoMs: 0, action: { type: 'noted', text: 'damp – “mild”' } },
+  ]);
+  const text = await written(await inside(demo!.address));
+  const file = JSON.parse(text) as KitchenFile;
+  expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
+    5,
+    11,
+    17,
+    2,
+    [],
+  ]);
+  const wish = { requestId: randomUUID() };
+  const [again, twice] = [await importKitchen(here, file, wish), await importKitchen(here, file, wish)];
+  if (!again.ok || !twice.ok) throw new Error(JSON.stringify([again, twice]));
+  expect([again.value.address, twice.value.id, again.value.demo]).toEqual([
+    `${demo!.address}-2`,
+    again.value.id,
+    false,
+  ]);
+  expect(plain(await written(await inside(again.value.address)))).toEqual(plain(text));
+  expect(plain(await written(await inside(demo!.address)))).toEqual(plain(text));
+  const elsewhere = await testDatabase();
+  try {
+    const moved = await importKitchen({ ...here, pool: elsewhere.pool }, file);
+    if (!moved.ok) throw new Error(JSON.stringify(moved));
+    expect(plain(await written({ ...first, pool: elsewhere.pool, kitchen: moved.value }))).toEqual(
+      plain(text),
+    );
+    // lists say there what they said here
+    const there = contextIn(elsewhere.pool, moved.value, first);
+    expect((await ended(there)).lines.map(({ name, words }) => [name, words])).toEqual(
+      (await ended(first)).lines.map(({ name, words }) => [name, words]),
+    );
+  } finally {
+    await elsewhere.drop();
+  }
+});
+
+test('what cannot be read is left out and named; numbers hold, and the rest can be read in', async () => {
+  await bringDemo(owner);
+  const [demo] = await listKitchens(db.pool);
+  const { rows } = await db.admin.query<{ id: string }>(
+    `select id from formula where name like 'Blue-jar%' or name like 'Millet%' order by name`,
+  );
+  const client = await db.admin.connect();
+  await client.query('set session_replication_role = replica');
+  await client.query(`update formula_revision set schema_version = 99 where formula_id = $1 and number = 2`, [
+    rows[0]!.id,
+  ]);
+  await client.query(`update formula_revision set schema_version = 99 where formula_id = $1`, [rows[1]!.id]);
+  client.release(true);
+  const file = JSON.parse(await written(await inside(demo!.address))) as KitchenFile;
+  expect(file.formulas).toHaveLength(9);
+  const kept = file.formulas.find(({ key }) => key === rows[0]!.id)!;
+  expect([kept.revisions.length, kept.revisions[1]]).toEqual([3, kept.revisions[0]]);
+  expect(new Set(file.leftOut.map(({ kind }) => kind))).toEqual(new Set(['formula', 'bakePlan']));
+  expect(file.leftOut.map(({ id }) => id)).toContain(`${rows[0]!.id} 2`);
+  expect(file.bakes.some(({ formula }) => formula === rows[1]!.id)).toBe(false);
+  expect(await importKitchen(here, file)).toMatchObject({ ok: true });
+});
+
+test('whoever leaves in the middle of a file leaves no transaction behind', async () => {
+  await bringDemo(owner);
+  const [demo] = await listKitchens(db.pool);
+  const pieces = exportKitchen(await inside(demo!.address));
+  await pieces.next();
+  expect(db.pool.idleCount).toBe(db.pool.totalCount - 1);
+  await pieces.return(undefined);
+  expect(db.pool.idleCount).toBe(db.pool.totalCount);
+  expect((await db.pool.query('show transaction_read_only')).rows).toEqual([
+    { transaction_read_only: 'off' },
+  ]);
+});
