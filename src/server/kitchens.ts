@@ -9,6 +9,7 @@ import {
   isDemoBrought,
   listKitchens,
   lockDemoBrought,
+  lockKitchens,
   markDemoBrought,
   removeKitchen,
   updateKitchen,
@@ -68,6 +69,7 @@ export async function bringDemo({ pool, newId }: Installation): Promise<boolean>
 /** The demo kitchen as it was at first, whatever was done to it; also where it had been removed. */
 export const renewDemo = (installation: Installation): Promise<Done<KitchenCard>> =>
   transaction(installation.pool, async (client) => {
+    await lockKitchens(client);
     for (const { id } of (await listKitchens(client)).filter((kitchen) => kitchen.demo))
       await removeKitchen(client, id);
     const made = await insertKitchenFile(client, readDemo(), installation.newId, { demo: true });

@@ -3,6 +3,7 @@ import {
   addressesLike,
   insertKitchen,
   kitchenByRequest,
+  lockKitchens,
   type KitchenRow,
   type NewKitchen,
 } from '@/db/queries/kitchens';
@@ -16,7 +17,7 @@ export async function makeKitchen(
   db: Queryable,
   kitchen: Omit<NewKitchen, 'address'>,
 ): Promise<{ readonly kitchen: KitchenRow; readonly isNew: boolean }> {
-  await db.query({ text: 'lock table kitchen in share row exclusive mode', values: [] });
+  await lockKitchens(db);
   const before = kitchen.requestId ? await kitchenByRequest(db, kitchen.requestId) : null;
   if (before) return { kitchen: before, isNew: false };
   const word = kitchenWord(kitchen.details.name, []);

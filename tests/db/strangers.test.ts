@@ -159,7 +159,7 @@ const OF_NO_KITCHEN = new Set([
   // heard in every kitchen on purpose: tests/db/lists.test.ts
   'listTimers',
   // of the kitchens themselves: tests/db/kitchens.test.ts
-  'findKitchen', 'listKitchens', 'kitchenByRequest', 'addressesLike', 'isDemoBrought', 'lockDemoBrought', 'markDemoBrought',
+  'findKitchen', 'listKitchens', 'kitchenByRequest', 'addressesLike', 'lockKitchens', 'isDemoBrought', 'lockDemoBrought', 'markDemoBrought',
 ]); // prettier-ignore
 
 const seesNothing = (value: unknown): boolean => {

@@ -96,6 +96,11 @@ export async function insertKitchen(
   return kitchenOf(row);
 }
 
+/** Who makes or takes away kitchens does so one after the other: until the transaction ends. */
+export async function lockKitchens(db: Queryable): Promise<void> {
+  await db.query({ text: 'lock table kitchen in share row exclusive mode', values: [] });
+}
+
 /** The addresses that begin with a word: what a new one has to differ from. */
 export const addressesLike = async (db: Queryable, word: string): Promise<string[]> =>
   (
