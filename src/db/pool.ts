@@ -35,6 +35,9 @@ export function openPool(connectionString: string, { connectMs, answerMs }: Pati
   });
   // An idle connection dies when the database restarts under us; the next query opens a new one.
   pool.on('error', () => undefined);
+  // one that is in use and just not asked anything dies without a listener of its own, and would take the process along: the next query
+  // on it fails, and says so to who asks
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return pool;
 }
 

@@ -67,8 +67,11 @@ test('a connection that broke in the middle is thrown away; one whose statement 
   expect(few.totalCount).toBe(0);
   // a session that cannot roll back, whatever it failed of, is not handed to the next one either
   const second = await backend();
-  const stuck = transaction(few, async () => {
+  const stuck = transaction(few, async (client) => {
+    // it dies while nothing is asked of it
+    const ended = new Promise((resolve) => client.once('end', resolve));
     await db.admin.query('select pg_terminate_backend($1)', [second]);
+    await ended;
     throw new Error('no');
   });
   await expect(stuck).rejects.toThrow('no');
