@@ -1,6 +1,6 @@
 import { redirect } from 'next/navigation';
 import { kitchenPlace } from '@/features/kitchen/place';
-import { kitchenContext, OLDEST } from '@/server/currentContext';
+import { kitchenContext, OLDEST } from '@/server/kitchenContext';
 import { lastKitchen } from './lastKitchen';
 
 interface Props {

@@ -11,9 +11,16 @@ import {
   type WholePlace,
 } from '@/db/queries/whole';
 import type { Context } from './context';
+import { Busy } from './failure';
 
 type FormulaInFile = KitchenFile['formulas'][number];
 type BakeInFile = KitchenFile['bakes'][number];
+
+/** Each holds a connection for as long as its reader reads: the others are for everybody else. */
+const MOST_READERS = 2;
+/** Whoever stops reading lets go of the connection after so long. */
+const MOST_IDLE = '60s';
+let readers = 0;
 
 /** So many bakes are in memory at once. */
 const AT_ONCE = 100;
@@ -22,7 +29,8 @@ const AT_ONCE = 100;
 class LeftOut {
   readonly all: KitchenFile['leftOut'] = [];
   add(setAside: readonly SetAside[]): void {
-    for (const { kind, id, name } of setAside) this.all.push({ kind, id, name });
+    for (const { kind, id, name } of setAside)
+      this.all.push({ kind, id, name: name?.slice(0, 200) ?? null, of: null });
   }
 }
 
@@ -75,14 +83,14 @@ async function bakesOf(
   const events = new Map<string, BakeInFile['events']>(rows.map(({ id }) => [id, []]));
   for (const { bakeId, seq, atMs, action } of await listEvents(db, kitchenId, [...events.keys()])) {
     if (action) events.get(bakeId)?.push({ at: new Date(atMs).toISOString(), action });
-    else leftOut.all.push({ kind: 'bakeAction', id: `${bakeId} ${seq}`, name: null });
+    else leftOut.all.push({ kind: 'bakeAction', id: `${bakeId} ${seq}`, name: null, of: bakeId });
   }
   const bakes = rows.flatMap(({ id, formulaId, revision, startedAt, batch, sheet }): BakeInFile[] => {
     if (formulas.has(formulaId))
       return [
         { key: id, formula: formulaId, revision, startedAt, batch, sheet, events: events.get(id) ?? [] },
       ];
-    leftOut.all.push({ kind: 'bakePlan', id, name: sheet.name });
+    leftOut.all.push({ kind: 'bakePlan', id, name: sheet.name, of: null });
     return [];
   });
   return { bakes, next };
@@ -100,15 +108,30 @@ async function* listed(parts: AsyncIterable<object>): AsyncGenerator<string, voi
 /**
  * A whole kitchen in the open format, piece by piece as text: every version of everything, as it was at one moment. What cannot be read
  * is left out and named at its end.
+ * @throws Busy where two are being written already
  */
 export async function* exportKitchen({
   pool,
   kitchen,
 }: Pick<Context, 'pool' | 'kitchen'>): AsyncGenerator<string, void> {
-  const client = await pool.connect();
+  if (readers >= MOST_READERS) throw new Busy();
+  readers += 1;
+  try {
+    yield* wholeKitchen(await pool.connect(), kitchen);
+  } finally {
+    readers -= 1;
+  }
+}
+
+async function* wholeKitchen(
+  client: pg.PoolClient,
+  kitchen: Context['kitchen'],
+): AsyncGenerator<string, void> {
   const leftOut = new LeftOut();
   try {
     await client.query('begin isolation level repeatable read read only');
+    await client.query(`set local idle_in_transaction_session_timeout = '${MOST_IDLE}'`);
+    if (kitchen.setAside) leftOut.add([kitchen.setAside]);
     const kits = await wholeKits(client, kitchen.id);
     leftOut.add(kits.setAside);
     const head = {

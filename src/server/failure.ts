@@ -18,3 +18,6 @@ export type Done<T> =
 export const done = <T>(value: T): Done<T> => ({ ok: true, value });
 export const failed = (failure: Failure): Done<never> => ({ ok: false, failure });
 export const invalid = (...problems: Problem[]): Done<never> => failed({ kind: 'invalid', problems });
+
+/** Thrown where as much of this is under way as may be: it can be asked for again in a moment. */
+export class Busy extends Error {}

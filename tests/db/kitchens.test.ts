@@ -7,6 +7,7 @@ import type { SetUpKitchen } from '@/core/requests';
 import { addressesLike, findKitchen, listKitchens } from '@/db/queries/kitchens';
 import { recordTaps, startBake } from '@/server/bakes';
 import { exportKitchen } from '@/server/exportKitchen';
+import { Busy } from '@/server/failure';
 import { archiveFormula, createFormula, duplicateFormula, loadFormula } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
 import { loadEntries, saveEntry } from '@/server/ingredients';
@@ -269,15 +270,43 @@ test('what cannot be read is left out and named; numbers hold, and the rest can 
     rows[0]!.id,
   ]);
   await client.query(`update formula_revision set schema_version = 99 where formula_id = $1`, [rows[1]!.id]);
+  // a log that lost its first entries, and a clock that was set back between two revisions
+  const log = await client.query<{ bake: string }>(
+    `update bake_event set schema_version = 99 where bake_id = (select min(bake_id::text)::uuid from bake_event where action ->> 'type' = 'timerChanged'
+       and bake_id not in (select id from bake where formula_id = $1)) and action ->> 'type' = 'timerStarted' returning bake_id as bake`,
+    [rows[1]!.id],
+  );
+  await client.query(`update formula_revision set saved_at = '2020-01-01' where number = 2`);
   client.release(true);
   const file = JSON.parse(await written(await inside(demo!.address))) as KitchenFile;
+  expect(log.rowCount).toBeGreaterThan(0);
   expect(file.formulas).toHaveLength(9);
   const kept = file.formulas.find(({ key }) => key === rows[0]!.id)!;
   expect([kept.revisions.length, kept.revisions[1]]).toEqual([3, kept.revisions[0]]);
-  expect(new Set(file.leftOut.map(({ kind }) => kind))).toEqual(new Set(['formula', 'bakePlan']));
+  expect(new Set(file.leftOut.map(({ kind }) => kind))).toEqual(
+    new Set(['formula', 'bakePlan', 'bakeAction']),
+  );
+  expect(file.leftOut.flatMap(({ of }) => of ?? [])).toEqual(log.rows.map(({ bake }) => bake));
   expect(file.leftOut.map(({ id }) => id)).toContain(`${rows[0]!.id} 2`);
   expect(file.bakes.some(({ formula }) => formula === rows[1]!.id)).toBe(false);
   expect(await importKitchen(here, file)).toMatchObject({ ok: true });
+});
+
+test('two at once are written out, so that slow readers leave the database to everybody else', async () => {
+  await bringDemo(owner);
+  const [demo] = await listKitchens(db.pool);
+  const begun = async () => {
+    const pieces = exportKitchen(await inside(demo!.address));
+    await pieces.next();
+    return pieces;
+  };
+  const [one, two] = [await begun(), await begun()];
+  await expect(begun()).rejects.toBeInstanceOf(Busy);
+  await one.return(undefined);
+  const three = await begun();
+  await expect(begun()).rejects.toBeInstanceOf(Busy);
+  for (const pieces of [two, three]) await pieces.return(undefined);
+  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 5 });
 });
 
 test('whoever leaves in the middle of a file leaves no transaction behind', async () => {

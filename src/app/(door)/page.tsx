@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { KitchensPage } from '@/features/kitchen/KitchensPage';
 import { kitchenPlace } from '@/features/kitchen/place';
-import { installation, kitchenContext } from '@/server/currentContext';
+import { installation, kitchenContext } from '@/server/kitchenContext';
 import { kitchensHere } from '@/server/kitchens';
 import { lastKitchen } from '../lastKitchen';
 

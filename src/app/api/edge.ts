@@ -3,7 +3,7 @@ import { readAs } from '@/core/readAs';
 import type { Problem } from '@/core/result';
 import { databaseFailure } from '@/db/errors';
 import { UnreadableDocument } from '@/db/rows';
-import type { Done, Failure } from '@/server/failure';
+import { Busy, type Done, type Failure } from '@/server/failure';
 
 type Refusal =
   Failure | { kind: 'notJson' } | { kind: 'unavailable' } | { kind: 'full' } | { kind: 'broken' };
@@ -38,6 +38,7 @@ async function guarded(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (error) {
+    if (error instanceof Busy) return refusal({ kind: 'unavailable' });
     if (error instanceof NoSuchKitchen) return refusal({ kind: 'notFound' });
     const failure = databaseFailure(error);
     if (failure === 'unavailable' || failure === 'full') return refusal({ kind: failure });

@@ -1,5 +1,5 @@
 import type { Context } from '@/server/context';
-import { kitchenContext } from '@/server/currentContext';
+import { kitchenContext } from '@/server/kitchenContext';
 import { NoSuchKitchen } from './edge';
 
 export interface KitchenParams {

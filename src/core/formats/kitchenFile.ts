@@ -79,13 +79,14 @@ const kitchenFileSchema = z.strictObject({
       }),
     )
     .max(50_000),
-  /** What could not be read where the file was written, and so is not in it. */
+  /** What could not be read where the file was written, and so is not in it; of an entry of a log, the bake it is of. */
   leftOut: z
     .array(
       z.strictObject({
         kind: z.string().max(40),
         id: z.string().max(120),
         name: z.string().max(200).nullable(),
+        of: key.nullable(),
       }),
     )
     .max(100_000),
@@ -216,32 +217,14 @@ export function sheetOf(
   return bake.sheet ? ok(bake.sheet) : planBatch(formula, bake.batch, newestKit(file).scales, book);
 }
 
-/** Each list of savings runs forward in time. */
-function firstBackwards(savedAt: readonly string[]): number {
-  return savedAt.findIndex((at, index) => index > 0 && Date.parse(at) < Date.parse(savedAt[index - 1] ?? at));
-}
-
-function checkHistories(file: KitchenFile): Problem | null {
-  const lists: [path: string, savedAt: string[]][] = [
-    ['kits', file.kits.map(({ savedAt }) => savedAt)],
-    ...file.ingredients.map(({ versions }, index): [string, string[]] => [
-      `ingredients.${index}.versions`,
-      versions.map(({ savedAt }) => savedAt),
-    ]),
-    ...file.formulas.map(({ revisions }, index): [string, string[]] => [
-      `formulas.${index}.revisions`,
-      revisions.map(({ savedAt }) => savedAt),
-    ]),
-  ];
-  for (const [path, savedAt] of lists) {
-    const index = firstBackwards(savedAt);
-    if (index > 0) return { code: 'rangeReversed', path: `${path}.${index}.savedAt` };
-  }
+/** A history is of one entry. When each was saved is as the clocks said then, and one may have been set back: their order is the list's. */
+function checkEntries(file: KitchenFile): Problem | null {
   for (const [index, { versions }] of file.ingredients.entries()) {
     const other = versions.findIndex(({ entry }) => entry.id !== versions[0]?.entry.id);
     if (other >= 0) return { code: 'notAllowed', path: `ingredients.${index}.versions.${other}.entry.id` };
   }
-  return null;
+  const ids = newestEntries(file).map(({ id }) => id);
+  return new Set(ids).size === ids.length ? null : { code: 'duplicateId', path: 'ingredients' };
 }
 
 /** What makes a formula one that cannot be shown at all. */
@@ -270,11 +253,14 @@ function checkBakes(file: KitchenFile, book: IngredientBook): Problem | null {
   const formulas = new Map(file.formulas.map((formula) => [formula.key, formula]));
   if (new Set(file.bakes.map((bake) => bake.key)).size !== file.bakes.length)
     return { code: 'duplicateId', path: 'bakes' };
+  const torn = new Set(file.leftOut.flatMap(({ kind, of }) => (kind === 'bakeAction' && of ? [of] : [])));
   for (const [index, bake] of file.bakes.entries()) {
     const revision = formulas.get(bake.formula)?.revisions[bake.revision - 1];
     if (!revision) return { code: 'notAllowed', path: `bakes.${index}.formula` };
     const sheet = sheetOf(file, bake, revision.formula, book);
     if (!sheet.ok) return { ...sheet.problem, path: `bakes.${index}.batch` };
+    // where an entry of a log is missing, those after it may not follow any more: they happened all the same
+    const whole = !torn.has(bake.key);
     let beforeMs = Date.parse(bake.startedAt);
     let state = bakeState(beforeMs, []);
     for (const [number, { at, action }] of bake.events.entries()) {
@@ -283,7 +269,7 @@ function checkBakes(file: KitchenFile, book: IngredientBook): Problem | null {
       if (atMs < beforeMs) return { code: 'rangeReversed', path: `${path}.at` };
       beforeMs = atMs;
       const allowed = decide(sheet.value, state, action, book);
-      if (!allowed.ok) return { ...allowed.problem, path };
+      if (!allowed.ok && whole) return { ...allowed.problem, path };
       state = afterEvent(state, { seq: number + 1, atMs, action });
     }
   }
@@ -291,10 +277,8 @@ function checkBakes(file: KitchenFile, book: IngredientBook): Problem | null {
 }
 
 function checkKitchenFile(file: KitchenFile, library: IngredientBook): Result<KitchenFile> {
-  const history = checkHistories(file);
-  if (history) return { ok: false, problem: history };
-  const stored = newestEntries(file);
-  if (new Set(stored.map(({ id }) => id)).size !== stored.length) return refuse('duplicateId', 'ingredients');
+  const entries = checkEntries(file);
+  if (entries) return { ok: false, problem: entries };
   const merged = fileBook(file, library);
   if (!merged.ok)
     return { ok: false, problem: { ...merged.problem, path: `ingredients.${merged.problem.path}` } };

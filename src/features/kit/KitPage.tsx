@@ -2,7 +2,7 @@
 import type { Kit, KitchenDetails } from '@/core/kit';
 import dynamic from 'next/dynamic';
 import { KitCard } from './KitCard';
-import { KitchenCard } from './KitchenCard';
+import { RoomsCard } from './RoomsCard';
 import { KitOvens } from './KitOvens';
 import { KitPlates } from './KitPlates';
 import { KitScales } from './KitScales';
@@ -57,7 +57,7 @@ export function KitPage({ stored, details }: KitPageProps) {
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <div className="space-y-5">
           <DetailsCard details={details} />
-          <KitchenCard kit={kit} change={change} />
+          <RoomsCard kit={kit} change={change} />
           <KitScales scales={kit.scales} onChange={(scales) => change({ scales })} />
           <KitTins kit={kit} change={change} />
         </div>

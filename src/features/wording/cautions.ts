@@ -75,7 +75,7 @@ export function wordCaution(
       };
     case 'warmHold':
       return {
-        short: `Egg or dairy kept warm for up to ${formatDecimal(caution.hours, 1)} h${caution.tempC === null ? '' : ` at ${formatTemperature(caution.tempC, unit)}`}: keep that short or cold.`,
+        short: `Egg or dairy stays warm for up to ${formatDecimal(caution.hours, 1)} h${caution.tempC === null ? '' : ` at ${formatTemperature(caution.tempC, unit)}`}: keep that short or cold.`,
         long: `Between 8 and 60 °C (46–140 °F) bacteria grow in ${names}. Most food rules allow two hours, four at the very most. Rise it in the fridge, or leave the egg and dairy out of what stands long.`,
       };
     case 'smokePoint':

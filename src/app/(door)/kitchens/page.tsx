@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { KitchensPage } from '@/features/kitchen/KitchensPage';
-import { installation } from '@/server/currentContext';
+import { installation } from '@/server/kitchenContext';
 import { kitchensHere } from '@/server/kitchens';
 
 export const metadata: Metadata = { title: 'Kitchens' };

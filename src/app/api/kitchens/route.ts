@@ -1,5 +1,5 @@
 import { setUpKitchenSchema } from '@/core/requests';
-import { installation } from '@/server/currentContext';
+import { installation } from '@/server/kitchenContext';
 import { setUpKitchen } from '@/server/kitchens';
 import { answer, writing } from '../edge';
 

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { Context } from '@/server/context';
-import { kitchenContext } from '@/server/currentContext';
+import { kitchenContext } from '@/server/kitchenContext';
 
 export interface KitchenParams {
   readonly params: Promise<{ kitchen: string }>;

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { installation } from '@/server/currentContext';
+import { installation } from '@/server/kitchenContext';
 import { renewDemo } from '@/server/kitchens';
 import { answer, writing } from '../../edge';
 

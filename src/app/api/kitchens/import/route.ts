@@ -1,12 +1,14 @@
 import * as z from 'zod';
-import { installation } from '@/server/currentContext';
+import { installation } from '@/server/kitchenContext';
+import { invalid } from '@/server/failure';
 import { importKitchenAs } from '@/server/kitchens';
-import { answer, notFound, writing } from '../../edge';
 import { knownId } from '@/server/knownId';
+import { answer, writing } from '../../edge';
 
 /** A kitchen out of a file, which is the body; `request` is the id of the wish. */
 export const POST = (request: Request): Promise<Response> =>
   writing(request, z.unknown(), async (file) => {
     const requestId = knownId(new URL(request.url).searchParams.get('request') ?? '');
-    return requestId ? answer(await importKitchenAs(installation(), requestId, file), 201) : notFound();
+    if (!requestId) return answer(invalid({ code: 'required', path: 'request' }));
+    return answer(await importKitchenAs(installation(), requestId, file), 201);
   });

@@ -6,7 +6,7 @@ import { knownId } from '@/server/knownId';
 import { UnreadablePage } from '@/features/shell/UnreadablePage';
 import { orUnreadable } from '@/server/orUnreadable';
 import { loadFormula } from '@/server/formulas';
-import { kitchenContext } from '@/server/currentContext';
+import { kitchenContext } from '@/server/kitchenContext';
 
 interface Props {
   params: Promise<{ kitchen: string; id: string }>;

@@ -8,7 +8,7 @@ import { KitCard, type KitProps } from './KitCard';
 import { Row } from './KitRow';
 
 /** How warm and how high the kitchen is, and what mixing does there. */
-export function KitchenCard({ kit, change }: KitProps) {
+export function RoomsCard({ kit, change }: KitProps) {
   const units = useUnits();
   const { preferences } = usePreferences();
   const warm = (word: string, name: 'roomC' | 'warmC' | 'fridgeC') => (
@@ -25,7 +25,7 @@ export function KitchenCard({ kit, change }: KitProps) {
     />
   );
   return (
-    <KitCard title="The kitchen">
+    <KitCard title="Rooms and mixing">
       {warm('Room', 'roomC')}
       {warm('Warmest place for a proof', 'warmC')}
       {warm('Fridge', 'fridgeC')}
