@@ -85,7 +85,7 @@ function writeRefusal(
     'content-type',
     asData ? 'application/json; charset=utf-8' : 'text/plain; charset=utf-8',
   );
-  const more = why === 'tooBig' ? { mostBytes: MOST_BYTES } : {};
+  const more = why === 'tooBig' ? { mostBytes: mostBytesAt((request.url ?? '').split('?', 1)[0] ?? '') } : {};
   response.writeHead(STATUS[why]);
   response.end(asData ? JSON.stringify({ error: { kind: why, ...more } }) : `${WORDS[why]}\n`);
   if (unread) swallow(request);

@@ -98,7 +98,7 @@ function ExportLink({ address, name }: { address: string; name: string }) {
 }
 
 /** So much goes through the browser; a larger file is taken in by the command. */
-const MOST_BYTES = 24 * 1024 * 1024;
+const MOST_BYTES = 8 * 1024 * 1024;
 
 function ImportCard() {
   const router = useRouter();
