@@ -1,5 +1,6 @@
 import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
+import { loadDialog } from '@/ui/Dialog';
 
 // a slow machine beside other tests is no failure
 configure({ asyncUtilTimeout: 20_000 });
@@ -30,3 +31,6 @@ global.IntersectionObserver ??= class {
 beforeEach(() => {
   delete (globalThis as { crumbQueue?: unknown }).crumbQueue;
 });
+
+// a dialog is drawn at once, as in a browser that has fetched it
+beforeAll(() => loadDialog());

@@ -3,13 +3,13 @@ import type { ReactNode } from 'react';
 import { bakeState, afterEvent, decide, type BakeAction, type BakeRecord } from '@/core/bake';
 import { loafSheet } from '@/core/batch/testBatch';
 import { libraryBook, type StoredEntry } from '@/core/ingredients';
-import { ORDINARY_KIT } from '@/core/kit';
+import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import { BookProvider } from './book/BookProvider';
 import type { Bench } from './bench/useBench';
 import { KitchenProvider } from './kitchen/KitchenProvider';
 import { KitProvider } from './kit/KitProvider';
 import type { Preferences } from './preferences/preferences';
-import { PreferencesProvider } from './preferences/PreferencesProvider';
+import { PreferencesProvider, type KitchenWays } from './preferences/PreferencesProvider';
 
 /** For screen tests: a made-up bake, a bench that remembers its taps, and the frame every screen stands in. */
 export const START_MS = Date.UTC(2026, 10, 19, 5, 0);
@@ -51,11 +51,20 @@ export function show(
   children: ReactNode,
   preferences: Partial<Preferences> = {},
   stored: readonly StoredEntry[] = [],
+  ways: Partial<KitchenWays> = {},
 ): RenderResult {
   return render(
     <PreferencesProvider
-      initial={{ light: 'day', massUnit: 'g', temperatureUnit: 'C', measure: 'metric', ...preferences }}
-      timeZone="UTC"
+      initial={{
+        light: 'day',
+        massUnit: 'g',
+        temperatureUnit: 'C',
+        measure: 'metric',
+        lengthUnit: 'cm',
+        shortcuts: 'on',
+        ...preferences,
+      }}
+      ways={{ ...PLAIN_WAYS, timeZone: 'UTC', ...ways }}
     >
       <BookProvider stored={stored}>
         <KitchenProvider address="test">

@@ -1,7 +1,7 @@
 import type pg from 'pg';
 import { readKitchenFile, type KitchenFile } from '@/core/formats';
 import { libraryBook } from '@/core/ingredients';
-import { ORDINARY_KIT, type KitchenDetails } from '@/core/kit';
+import { ORDINARY_KIT, PLAIN_WAYS, type KitchenDetails } from '@/core/kit';
 import type { Baking, SetUpKitchen } from '@/core/requests';
 import { insertRevision } from '@/db/queries/formulas';
 import { insertKit } from '@/db/queries/kits';
@@ -94,10 +94,10 @@ const STARTERS: Readonly<Record<Baking, readonly string[]>> = {
 /** A kitchen of one's own, from what a newcomer answered; the same wish sent again is the same kitchen. */
 export const setUpKitchen = (
   { pool, newId, now }: Installation,
-  { requestId, name, timeZone, baking, ovenKind, altitudeM }: SetUpKitchen,
+  { requestId, name, timeZone, baking, ovenKind, altitudeM, ...ways }: SetUpKitchen,
 ): Promise<Done<KitchenCard>> =>
   transaction(pool, async (client) => {
-    const details: KitchenDetails = { name, about: '', timeZone };
+    const details: KitchenDetails = { ...PLAIN_WAYS, ...ways, name, about: '', timeZone };
     const made = await makeKitchen(client, { id: newId(), details, requestId });
     if (!made.isNew) return done(cardOf(made.kitchen));
     const kitchenId = made.kitchen.id;

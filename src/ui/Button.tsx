@@ -5,37 +5,18 @@ import { cx } from './cx';
 export type ButtonLook = 'plain' | 'strong' | 'now' | 'quiet' | 'alarm';
 export type ButtonSize = 'table' | 'bench' | 'wall';
 
-const LOOK: Record<ButtonLook, string> = {
-  plain: 'border-edge bg-surface hover:bg-well',
-  strong: 'border-ink bg-ink text-surface hover:opacity-90',
-  now: 'border-now bg-now text-now-ink hover:brightness-95',
-  quiet: 'border-transparent bg-transparent hover:bg-well',
-  alarm: 'border-alarm bg-surface text-alarm hover:bg-alarm-wash',
-};
-
-const SIZE: Record<ButtonSize, string> = {
-  table: 'min-h-9 px-3 text-sm gap-1.5 rounded-md',
-  bench: 'min-h-14 px-5 text-lg gap-2.5 rounded-xl',
-  wall: 'min-h-20 px-7 text-2xl gap-3 rounded-2xl',
-};
-
 export interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
   look?: ButtonLook;
   size?: ButtonSize;
   ref?: Ref<HTMLButtonElement>;
 }
 
+/** Drawn in globals.css, in the layer of components: a page's own classes win over them whatever their order. */
 export const buttonClass = (
   look: ButtonLook = 'plain',
   size: ButtonSize = 'table',
   className?: string,
-): string =>
-  cx(
-    'inline-flex items-center justify-center border font-semibold leading-tight disabled:cursor-not-allowed disabled:opacity-50',
-    LOOK[look],
-    SIZE[size],
-    className,
-  );
+): string => cx('button', `button-${look}`, `button-${size}`, className);
 
 export function Button({ look, size, className, type = 'button', ...rest }: ButtonProps) {
   return <button type={type} className={buttonClass(look, size, className)} {...rest} />;
@@ -48,7 +29,7 @@ export function IconButton({ label, className, ...rest }: ButtonProps & { label:
       look="quiet"
       aria-label={label}
       title={label}
-      className={cx('min-h-8 min-w-8 px-1.5 text-soft hover:text-ink', className)}
+      className={cx('button-icon', className)}
       {...rest}
     />
   );

@@ -153,7 +153,7 @@ export function Cell({
       'w-full min-w-0 bg-transparent outline-none focus-visible:outline-none',
       align === 'right' && 'text-right',
       size === 'bench' ? 'min-h-14 text-2xl' : 'min-h-8',
-      grows && 'field-sizing-content resize-none overflow-hidden py-1 leading-snug',
+      grows && 'field-sizing-content resize-none overflow-hidden py-1',
       inputClassName,
     ),
   };
@@ -162,13 +162,13 @@ export function Cell({
     <span className={cx('relative block', className)}>
       <span
         className={cx(
-          'flex items-baseline rounded border bg-transparent focus-within:border-link focus-within:bg-surface',
-          reason ? 'border-alarm bg-alarm-wash' : 'border-transparent hover:border-edge',
-          size === 'bench' ? 'border-edge bg-surface px-3' : 'px-1.5',
+          'cell flex items-baseline rounded border',
+          reason && 'cell-refused',
+          size === 'bench' ? 'cell-bench px-3' : 'px-1.5',
         )}
       >
         {grows ? <textarea rows={1} {...shared} /> : <input type="text" inputMode={inputMode} {...shared} />}
-        {unit && (
+        {unit && (typed !== null || !/[a-z]$/i.test(value)) && (
           <span className={cx('pl-1 text-soft', size === 'bench' ? 'text-xl' : 'text-xs')}>{unit}</span>
         )}
       </span>

@@ -28,10 +28,7 @@ export function Choice<V extends string>({
         const option = options.find((each) => each.value === event.currentTarget.value);
         if (option) onChange(option.value);
       }}
-      className={cx(
-        'min-h-8 rounded border border-transparent bg-transparent px-1 hover:border-edge',
-        className,
-      )}
+      className={cx('choice', className)}
       {...rest}
     >
       {options.map((option) => (

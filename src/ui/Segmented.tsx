@@ -34,7 +34,7 @@ export function Segmented<V extends string>({
         if (option) onChange(option.value);
         else if (clearable) onChange('' as V);
       }}
-      className={cx('inline-flex rounded-md border border-edge bg-surface p-0.5', className)}
+      className={cx('segmented', className)}
     >
       {options.map((option) => (
         <ToggleGroup.Item

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { eightRolls } from '@/core/batch/testBatch';
 import type { KitchenFile } from '@/core/formats';
 import { plainLoaf } from '@/core/formula/testFormulas';
-import { kitchenWord } from '@/core/kit';
+import { kitchenWord, PLAIN_WAYS } from '@/core/kit';
 import type { SetUpKitchen } from '@/core/requests';
 import { addressesLike, findKitchen, listKitchens } from '@/db/queries/kitchens';
 import { recordTaps, startBake } from '@/server/bakes';
@@ -157,7 +157,13 @@ test('a log goes with its whole kitchen, and in no other way', async () => {
 test('a kitchen gets another name and zone; its address stays, and its neighbour is as it was', async () => {
   await setUpKitchen(here, wish());
   await setUpKitchen(here, wish({ name: 'Beside' }));
-  const details = { name: 'The old mill', about: 'By the weir', timeZone: 'Asia/Tokyo' };
+  const details = {
+    ...PLAIN_WAYS,
+    name: 'The old mill',
+    about: 'By the weir',
+    timeZone: 'Asia/Tokyo',
+    people: ['Ilse'],
+  };
   expect(await saveDetails(await inside('susse-muhle'), details)).toEqual({ ok: true, value: details });
   expect((await inside('susse-muhle')).kitchen.details).toEqual(details);
   expect((await inside('beside')).kitchen.details.name).toBe('Beside');

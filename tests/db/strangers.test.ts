@@ -3,7 +3,7 @@ import type pg from 'pg';
 import { bakeCard, emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
-import { ORDINARY_KIT } from '@/core/kit';
+import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import * as bakeCards from '@/db/queries/bakeCards';
 import * as bakes from '@/db/queries/bakes';
 import * as computedAnswers from '@/db/queries/computedAnswers';
@@ -124,7 +124,7 @@ const READS: Record<string, Ask> = {
 
 /** What writes: refused, or something of the stranger's own. */
 const WRITES: Record<string, Ask> = {
-  updateKitchen: (client, k) => kitchens.updateKitchen(client, k, { name: 'Ours now', about: '', timeZone: 'UTC' }),
+  updateKitchen: (client, k) => kitchens.updateKitchen(client, k, { ...PLAIN_WAYS, name: 'Ours now', about: '', timeZone: 'UTC' }),
   removeKitchen: (client, k) => kitchens.removeKitchen(client, k),
   upsertCard: async (c, k) => {
     const bake = (await loadBake(here, ids.running))!;

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
-import type { KitchenDetails } from '@/core/kit';
+import { PLAIN_WAYS, type KitchenDetails } from '@/core/kit';
 import { openPool, PATIENT } from '@/db/pool';
 import { insertKitchen } from '@/db/queries/kitchens';
 import { SERVING } from '@/host/roles';
@@ -22,6 +22,7 @@ const details: KitchenDetails = {
   name: 'Test kitchen',
   about: '',
   timeZone: 'UTC',
+  ...PLAIN_WAYS,
 };
 
 export interface TestDatabase {

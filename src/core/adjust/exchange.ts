@@ -4,7 +4,8 @@ import { takeApart } from '../formula/takeApart';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { refuse, type Result } from '../result';
 import { proposalOf, type Proposal } from './proposal';
-import { AVOIDED, fallsUnder, REPLACEMENTS, type Avoided, type StandIn } from './replacements';
+import { AVOIDED, fallsUnder, type Avoided } from './avoided';
+import { REPLACEMENTS, type StandIn } from './replacements';
 import { tidy, withWaterFor } from './solveWater';
 
 /** Replaces lines by what stands in for their ingredient; equal ingredients of a part are put together. */

@@ -43,7 +43,7 @@ const NOT_LEGAL: ReadonlySet<Allergen> = new Set(['maize', 'psylliumDust']);
 const RISKS: readonly GlutenRisk[] = ['processedWheatStarch', 'onlyIfCertified', 'crossContactCommon'];
 
 /** Every ingredient and every mixture in a formula, toppings too: a blend counts as itself and as its parts. */
-function everythingIn(formula: Pick<Formula, 'stages'>, book: IngredientBook): Ingredient[] {
+export function everythingIn(formula: Pick<Formula, 'stages'>, book: IngredientBook): Ingredient[] {
   const wholes = allLines(formula).flatMap((line) => book.get(line.ingredientId) ?? []);
   const parts = insideFormula(formula, book).map(({ ingredient }) => ingredient);
   return [...new Set([...wholes, ...parts])];

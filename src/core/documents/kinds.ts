@@ -8,6 +8,7 @@ import { sizeFromWords } from '../formula/sizeFromWords';
 import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEntrySchema';
 import { kitchenDetailsSchema, type KitchenDetails } from '../kit/kitchenDetails';
 import { kitSchema, type Kit } from '../kit/kitSchema';
+import { PLAIN_WAYS } from '../kit/plainWays';
 import type { DocumentKind } from './documentKind';
 
 /** 2: what shaping says of a piece's size stands in its field; the first version was computed from the words each time. */
@@ -51,12 +52,15 @@ export const KITCHEN_ENTRY: DocumentKind<KitchenEntry> = {
   upgrades: {},
 };
 
-/** 2: height and scales are the kit's. */
+/** 2: height and scales are the kit's. 3: how numbers and times are written, who bakes and who eats. */
 export const KITCHEN_DETAILS: DocumentKind<KitchenDetails> = {
   name: 'kitchenDetails',
-  version: 2,
+  version: 3,
   schema: kitchenDetailsSchema,
-  upgrades: { 1: ({ altitudeM: _, scales: __, ...details }) => details },
+  upgrades: {
+    1: ({ altitudeM: _, scales: __, ...details }) => details,
+    2: (details) => ({ ...details, ...PLAIN_WAYS }),
+  },
 };
 
 export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [

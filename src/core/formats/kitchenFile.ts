@@ -12,6 +12,7 @@ import { sizeFromWords } from '../formula/sizeFromWords';
 import { ORDINARY_KIT, type Kit } from '../kit/kit';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
+import { PLAIN_WAYS } from '../kit/plainWays';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 import { bookWith } from '../ingredients/bookWith';
 import type { StoredEntry } from '../ingredients/kitchenBook';
@@ -23,10 +24,10 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
  * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
- * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on.
+ * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 5;
+export const KITCHEN_VERSION = 6;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -146,6 +147,10 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
       bakes: each(bakes, (bake) => ({ ...bake, sheet: null })),
       leftOut: [],
     };
+  },
+  5: (file) => {
+    const { kitchen, ...rest } = file as Record<string, unknown>;
+    return { ...rest, version: 6, kitchen: isObject(kitchen) ? { ...kitchen, ...PLAIN_WAYS } : kitchen };
   },
 };
 

@@ -1,4 +1,6 @@
 import * as z from 'zod';
+import { EATER_LIMITS, EXCLUSIONS } from '../eaters/eater';
+import { localIdSchema } from '../formula/formulaSchema';
 import { plainText } from '../plainTextSchema';
 
 /** Zones that were found good: the details are read with every request, and asking costs a third of a millisecond. */
@@ -18,7 +20,9 @@ const isTimeZone = (name: string): boolean => {
   }
 };
 
-/** Who a kitchen is and where its clock stands. What it has, and how it is, is its kit. */
+const name = plainText(EATER_LIMITS.nameLength).trim().min(1);
+
+/** Who a kitchen is, who bakes and who eats there, and how it writes numbers and times. What it has, and how it is, is its kit. */
 export const kitchenDetailsSchema = z.strictObject({
   name: plainText(80).trim().min(1),
   about: plainText(1000, { lines: true }),
@@ -27,5 +31,18 @@ export const kitchenDetailsSchema = z.strictObject({
     .min(1)
     .max(60)
     .refine(isTimeZone, { params: { code: 'notAllowed' } }),
+  /** A clock of 24 hours, or of twice twelve. */
+  clockFace: z.enum(['24', '12']),
+  /** What stands before the tenths. Both are read everywhere. */
+  decimalMark: z.enum(['point', 'comma']),
+  weekStart: z.enum(['monday', 'saturday', 'sunday']),
+  /** Who bakes here: names, no more. */
+  people: z.array(name).max(EATER_LIMITS.people),
+  /** Who is baked for, a person or an order, and what must not be in it. */
+  eaters: z
+    .array(
+      z.strictObject({ id: localIdSchema, name, avoids: z.array(z.enum(EXCLUSIONS)).max(EXCLUSIONS.length) }),
+    )
+    .max(EATER_LIMITS.eaters),
 });
 export type KitchenDetails = z.infer<typeof kitchenDetailsSchema>;

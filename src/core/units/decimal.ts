@@ -2,20 +2,29 @@ import { ok, refuse, type Result } from '../result';
 
 const DECIMAL = /^[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/;
 
+/** What a kitchen writes before the tenths. */
+export type DecimalMark = 'point' | 'comma';
+
 /**
  * Reads one plain decimal number as people type it: "12", "12.5", "12,5", ".5", "−3" (a true minus sign too).
  * Exponents, hexadecimal, thousands separators and words are refused rather than guessed at: "1,200" is read
- * as 1.2 in half of Europe and as twelve hundred elsewhere, so three digits after a comma are refused.
+ * as 1.2 in half of Europe and as twelve hundred elsewhere, so three digits after a comma are refused; not so in a kitchen that writes
+ * the comma itself, where three digits after a point are.
  *
  * "12.5" and "12,5" are numbers; "1,200" is none, as nobody can tell which.
  */
-export function parseDecimal(text: string): Result<number> {
+export function parseDecimal(text: string, mark: DecimalMark = 'point'): Result<number> {
   const trimmed = text.trim().replace(/\u2212/g, '-');
   if (trimmed === '') return refuse('required');
   if (trimmed.length > 24 || !DECIMAL.test(trimmed)) return refuse('notANumber');
-  if (/,\d{3}$/.test(trimmed) && !/^[+-]?0?,/.test(trimmed)) return refuse('notANumber');
+  const unsure = mark === 'comma' ? /^[+-]?[1-9]\d{0,2}\.\d{3}$/ : /^[+-]?(?!0?,)\d+,\d{3}$/;
+  if (unsure.test(trimmed)) return refuse('notANumber');
   return ok(Number(trimmed.replace(',', '.')));
 }
+
+/** Numbers written by this module's functions, with the kitchen's mark in them. */
+export const withMark = (text: string, mark: DecimalMark): string =>
+  mark === 'comma' ? text.replace(/(\d)\.(?=\d)/g, '$1,') : text;
 
 export interface Bounds {
   readonly min: number;
@@ -31,8 +40,8 @@ export function within(value: number, { min, max }: Bounds, path = ''): Result<n
 }
 
 /**
- * Writes a number with at most `decimals` places and no trailing zeros, always with a point: what a cell shows
- * must be readable by {@link parseDecimal}. Rounds half away from zero at the shown place.
+ * Writes a number with at most `decimals` places and no trailing zeros, with a point and nothing between thousands: what a cell shows
+ * must be readable by {@link parseDecimal}. Rounds half away from zero at the shown place. {@link withMark} puts a comma in.
  */
 export function formatDecimal(value: number, decimals: number): string {
   const scale = 10 ** decimals;

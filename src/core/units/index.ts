@@ -1,5 +1,14 @@
-export { formatDecimal, parseDecimal, within, type Bounds } from './decimal';
-export { formatMass, GRAMS_PER_OUNCE, massNumber, parseMassG, type MassUnit } from './mass';
+export { formatDecimal, parseDecimal, within, withMark, type Bounds, type DecimalMark } from './decimal';
+export {
+  heightNumber,
+  lengthNumber,
+  parseLengthCm,
+  parseLitres,
+  thicknessNumber,
+  volumeNumber,
+  type LengthUnit,
+} from './length';
+export { formatMass, GRAMS_PER_OUNCE, massCell, parseMassG, showMass, type MassUnit } from './mass';
 export {
   degreesPerC,
   formatTemperature,

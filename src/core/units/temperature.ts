@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../result';
-import { formatDecimal, parseDecimal } from './decimal';
+import { formatDecimal, parseDecimal, type DecimalMark } from './decimal';
 
 export type TemperatureUnit = 'C' | 'F';
 
@@ -10,11 +10,15 @@ export const degreesPerC = (unit: TemperatureUnit): number => (unit === 'F' ? 9 
 const celsiusToFahrenheit = (tempC: number): number => (tempC * 9) / 5 + 32;
 
 /** Reads "230", "230 C", "230°C", "445 F"; a bare number is in the reader's unit. @returns °C */
-export function parseTemperatureC(text: string, bareUnit: TemperatureUnit): Result<number> {
+export function parseTemperatureC(
+  text: string,
+  bareUnit: TemperatureUnit,
+  mark: DecimalMark = 'point',
+): Result<number> {
   const match = /^\s*([^a-zA-Z°]*?)\s*°?\s*([a-zA-Z]?)\s*$/.exec(text);
   if (!match) return refuse('notANumber');
   if (match[1] === '' && match[2] !== '') return refuse('notANumber');
-  const number = parseDecimal(match[1] ?? '');
+  const number = parseDecimal(match[1] ?? '', mark);
   if (!number.ok) return number;
   const unit = (match[2] ?? '').toUpperCase() || bareUnit;
   if (unit === 'C') return number;

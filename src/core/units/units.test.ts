@@ -6,7 +6,15 @@ import {
   formatDurationRange,
   formatMass,
   formatTemperature,
-  massNumber,
+  GRAMS_PER_OUNCE,
+  heightNumber,
+  lengthNumber,
+  massCell,
+  parseLengthCm,
+  parseLitres,
+  thicknessNumber,
+  volumeNumber,
+  withMark,
   parseDecimal,
   parseDurationRangeS,
   parseDurationS,
@@ -134,41 +142,102 @@ describe('masses', () => {
   });
 
   test.each([
-    [1.234, '1.23', '0.044'],
-    [9.994, '9.99', '0.353'],
-    [10, '10', '0.353'],
-    [12.34, '12.3', '0.435'],
+    [1.234, '1.23', '1.23 g'],
+    [12.34, '12.3', '12.3 g'],
     [28.349523125, '28.3', '1'],
-    [99.96, '100', '3.53'],
-    [123.46, '123.5', '4.35'],
-    [1000.4, '1000', '35.29'],
-    [-12.34, '-12.3', '-0.435'],
-  ])('%d g is shown as %s g or %s oz', (massG, grams, ounces) => {
-    expect([massNumber(massG, 'g'), massNumber(massG, 'oz')]).toEqual([grams, ounces]);
+    [99.96, '100', '3.5'],
+    [453.4, '453.4', '1 lb 0 oz'],
+    [1000.4, '1000', '2 lb 3.3 oz'],
+    [-12.34, '-12.3', '-12.3 g'],
+    [-500, '-500', '-1 lb 1.6 oz'],
+  ])('a cell shows %d g as %s in grams, as %s in ounces', (massG, grams, ounces) => {
+    expect([massCell(massG, 'g'), massCell(massG, 'oz')]).toEqual([grams, ounces]);
   });
 
-  test('from ten kilograms on in kilograms, both ways from nothing; ounces stay ounces', () => {
+  test('as a scale shows it: kilograms from ten on, pounds and ounces, grams under an ounce', () => {
     expect([9999.9, 10_000, -10_000].map((massG) => formatMass(massG, 'g'))).toEqual([
       '10000 g',
       '10 kg',
       '-10 kg',
     ]);
-    expect(formatMass(28.349523125 * 400, 'oz')).toBe('400 oz');
+    expect(formatMass(GRAMS_PER_OUNCE * 400, 'oz')).toBe('25 lb 0 oz');
+    // never "16 oz" and never sixteen tenths: what rounds up goes over into the next unit
+    expect([15.94, 15.96].map((oz) => formatMass(GRAMS_PER_OUNCE * oz, 'oz'))).toEqual([
+      '15.9 oz',
+      '1 lb 0 oz',
+    ]);
+    expect([0.94, 0.96].map((oz) => formatMass(GRAMS_PER_OUNCE * oz, 'oz'))).toEqual(['26.6 g', '1 oz']);
   });
 
-  test('a shown mass reads back within half its last place, in both units', () => {
+  test('a shown mass reads back within half its last place, in both units and with either mark', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.01, max: 90_000, noNaN: true }),
         fc.constantFrom('g', 'oz'),
-        (massG, unit) => {
-          const back = value(parseMassG(massNumber(massG, unit), unit)) ?? NaN;
-          expect(Math.abs(back - massG)).toBeLessThanOrEqual(unit === 'g' ? 0.5 : 0.15);
+        fc.constantFrom('point', 'comma'),
+        (massG, unit, mark) => {
+          for (const show of [massCell, formatMass]) {
+            const back = value(parseMassG(withMark(show(massG, unit), mark), unit, mark)) ?? NaN;
+            expect(Math.abs(back - massG)).toBeLessThanOrEqual(unit === 'g' ? 5.001 : 1.42);
+            if (massG < 10_000 && unit === 'g') expect(Math.abs(back - massG)).toBeLessThanOrEqual(0.5);
+          }
         },
       ),
     );
     expect(formatMass(12_350, 'g')).toBe('12.35 kg');
     expect(formatMass(9.94, 'g')).toBe('9.94 g');
+  });
+});
+
+describe('the decimal mark', () => {
+  test('a comma stands before the tenths and nowhere else; what is printed is read', () => {
+    expect([withMark('12.5 % of 1200 g', 'comma'), withMark('The end. 3 h', 'comma')]).toEqual([
+      '12,5 % of 1200 g',
+      'The end. 3 h',
+    ]);
+    // three digits after the kitchen's own mark are thousandths; after the other one nobody can tell
+    expect([value(parseDecimal('1,125', 'comma')), value(parseDecimal('1.125', 'comma'))]).toEqual([
+      1.125,
+      null,
+    ]);
+    expect([value(parseDecimal('1.125')), value(parseDecimal('1,125'))]).toEqual([1.125, null]);
+    fc.assert(
+      fc.property(
+        fc.double({ min: -1e5, max: 1e5, noNaN: true }),
+        fc.integer({ min: 0, max: 4 }),
+        (number, places) => {
+          const read = value(parseDecimal(withMark(formatDecimal(number, places), 'comma'), 'comma'));
+          expect(Math.abs((read ?? NaN) - number)).toBeLessThanOrEqual(0.5 / 10 ** places + 1e-6);
+        },
+      ),
+    );
+  });
+});
+
+describe('lengths', () => {
+  test.each([
+    ['24', 'cm', 24],
+    ['9.5', 'in', 24.13],
+    ['9,5 in', 'cm', 24.13],
+    ['18 mm', 'cm', 1.8],
+    ['300', 'ft', 9144],
+    ['12"', 'cm', 30.48],
+    ['3 miles', 'cm', null],
+    ['', 'cm', null],
+  ] as const)('%j where the unit is %s is %d cm', (text, unit, lengthCm) => {
+    const read = value(parseLengthCm(text, unit));
+    if (lengthCm === null) expect(read).toBeNull();
+    else expect(read).toBeCloseTo(lengthCm, 6);
+  });
+
+  test('sizes, thicknesses, heights and volumes in the reader’s unit, and litres read back', () => {
+    expect([lengthNumber(24, 'cm'), lengthNumber(24, 'in')]).toEqual(['24', '9.45']);
+    expect([thicknessNumber(18, 'cm'), thicknessNumber(18, 'in')]).toEqual(['18', '0.71']);
+    expect([heightNumber(1800, 'cm'), heightNumber(1800, 'in')]).toEqual(['1800', '5906']);
+    expect([volumeNumber(62, 'cm'), volumeNumber(62, 'in')]).toEqual(['62', '65.5']);
+    expect([value(parseLitres('62 l', 'in')), value(parseLitres('500 ml', 'cm'))]).toEqual([62, 0.5]);
+    expect(value(parseLitres('2', 'in'))).toBeCloseTo(1.8927, 4);
+    expect(value(parseLitres('2 cups', 'cm'))).toBeNull();
   });
 });
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { KITCHEN_DETAILS, readDocument, setAside, type SetAside } from '@/core/documents';
-import type { KitchenDetails } from '@/core/kit';
+import { PLAIN_WAYS, type KitchenDetails } from '@/core/kit';
 import { documentColumns, many, maybeOne, one, type Queryable } from '../rows';
 
 const kitchenRow = z.object({
@@ -24,7 +24,7 @@ export interface KitchenRow {
   readonly setAside: SetAside | null;
 }
 
-const NAMELESS: KitchenDetails = { name: 'Kitchen', about: '', timeZone: 'UTC' };
+const NAMELESS: KitchenDetails = { ...PLAIN_WAYS, name: 'Kitchen', about: '', timeZone: 'UTC' };
 
 function kitchenOf({ schemaVersion, document, ...row }: z.infer<typeof kitchenRow>): KitchenRow {
   const read = readDocument(KITCHEN_DETAILS, schemaVersion, document);

@@ -2,9 +2,9 @@
 import type { ReactNode } from 'react';
 import { FORMULA_LIMITS } from '@/core/formula';
 import { refuse, type Result } from '@/core/result';
-import { formatDecimal, parseDecimal, within, type Bounds } from '@/core/units';
+import { parseDecimal, within, type Bounds } from '@/core/units';
 import { Cell } from '@/ui/Cell';
-import { usePreferences } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, type Numbers } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
 export const readWhole = (text: string): Result<number> => {
@@ -12,7 +12,11 @@ export const readWhole = (text: string): Result<number> => {
   return typed.ok && !Number.isInteger(typed.value) ? refuse('notWhole') : typed;
 };
 const readPercent = (text: string): Result<number> => parseDecimal(text.replace(/\s*%\s*$/, ''));
-export const readTimes = (text: string): Result<number> => parseDecimal(text.replace(/^\s*[×x]\s*/i, ''));
+/** "× 1.5", "x 2", "3". */
+export const readTimes =
+  (parse: Numbers['parse']) =>
+  (text: string): Result<number> =>
+    parse(text.replace(/^\s*[×x]\s*/i, ''));
 
 /** A question of the batch with its place for an answer. */
 export function Ask({ word, children }: { word: string; children: ReactNode }) {
@@ -41,23 +45,16 @@ interface AskCellProps {
 }
 
 /** A question that a number answers; out of its range it says so and changes nothing. */
-export function AskCell({
-  word,
-  value,
-  bounds,
-  path,
-  read,
-  show = (shown) => formatDecimal(shown, 1),
-  onChange,
-  ...cell
-}: AskCellProps) {
+export function AskCell({ word, value, bounds, path, read, show, onChange, ...cell }: AskCellProps) {
+  const numbers = useNumbers();
   const { preferences } = usePreferences();
+  const shown = (figure: number) => (show ? show(figure) : numbers.decimal(figure, 1));
   return (
     <Ask word={word}>
       <Cell
         size="bench"
         {...cell}
-        value={show(value)}
+        value={shown(value)}
         restore={() => onChange(value)}
         onType={(text) => {
           const typed = read(text);

@@ -4,12 +4,11 @@ import dynamic from 'next/dynamic';
 import { useId, useState } from 'react';
 import { FACTOR_LIMITS } from '@/core/batch';
 import { allLines, FORMULA_LIMITS, type Formula } from '@/core/formula';
-import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Segmented } from '@/ui/Segmented';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
 import { Ask, AskCell, AskLoss, readTimes, readWhole } from './AskCell';
@@ -72,13 +71,14 @@ function PieceMass({ query, onChange }: BatchQuestionProps) {
       value={query.each}
       bounds={FORMULA_LIMITS.pieceMassG}
       read={units.parseMass}
-      show={units.massNumber}
+      show={units.massCell}
       onChange={(each) => onChange({ each })}
     />
   );
 }
 
 function ByPieces(props: BatchQuestionProps) {
+  const numbers = useNumbers();
   const { formula, query, onChange } = props;
   const [measuring, setMeasuring] = useState(false);
   return (
@@ -92,7 +92,7 @@ function ByPieces(props: BatchQuestionProps) {
         value={query.pieces}
         bounds={FORMULA_LIMITS.pieces}
         read={readWhole}
-        show={(pieces) => formatDecimal(pieces, 0)}
+        show={(pieces) => numbers.decimal(pieces, 0)}
         onChange={(pieces) => onChange({ pieces })}
       />
       <PieceMass {...props} />
@@ -133,6 +133,7 @@ function ByPieces(props: BatchQuestionProps) {
 }
 
 function ByFactor(props: BatchQuestionProps) {
+  const numbers = useNumbers();
   const { query, onChange } = props;
   return (
     <>
@@ -144,8 +145,8 @@ function ByFactor(props: BatchQuestionProps) {
         path="factor"
         value={query.factor}
         bounds={FACTOR_LIMITS}
-        read={readTimes}
-        show={(factor) => formatDecimal(factor, 3)}
+        read={readTimes(numbers.parse)}
+        show={(factor) => numbers.decimal(factor, 3)}
         onChange={(factor) => onChange({ factor })}
       />
       <PieceMass {...props} />
@@ -181,7 +182,7 @@ function ByWhatIsThere(props: BatchQuestionProps) {
         value={query.have}
         bounds={FORMULA_LIMITS.lineMassG}
         read={(text) => readMass(text, book.get(fixedId) ?? null)}
-        show={units.massNumber}
+        show={units.massCell}
         later={quantitiesComing}
         onChange={(have) => onChange({ have })}
       />

@@ -1,7 +1,8 @@
 'use client';
 import type { BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { EaterChecks } from '../eaters/EaterChecks';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { STAGE_WORD } from '../wording/words';
 
 function shiftWords(word: string, { exact, rounded }: Shift, places: number): string | null {
@@ -51,6 +52,7 @@ export function leftOverWords({ pieces, usableDoughG }: BatchSheet, mass: (massG
 
 /** The sheet to weigh from. Prints as it stands. */
 export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
+  const numbers = useNumbers();
   const units = useUnits();
   const { pieces } = sheet;
   return (
@@ -67,11 +69,12 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
       </p>
       <p className="mt-1 text-sm text-soft">
         {leftOverWords(sheet, units.mass)} {units.mass(sheet.doughG)} of dough in all,{' '}
-        {formatDecimal(sheet.factor, 3)} × the formula.
+        {numbers.decimal(sheet.factor, 3)} × the formula.
       </p>
       <p className="mt-1 text-sm text-soft" data-testid="rounding">
-        {roundingWords(sheet)}
+        {numbers.mark(roundingWords(sheet))}
       </p>
+      <EaterChecks stages={sheet.stages} className="mt-3 border-t border-rule pt-2" />
       {sheet.stages.map((stage) => (
         <section key={stage.id} className="mt-4 break-inside-avoid">
           <h2 className="text-base">{stage.name || STAGE_WORD[stage.kind]}</h2>
@@ -93,8 +96,8 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
                     className="py-1 text-right whitespace-nowrap"
                     data-testid={`weigh-${line.ingredientId}`}
                   >
-                    <span className="figure text-2xl">{units.massNumber(line.massG)}</span>
-                    <span className="ml-1 text-sm text-soft">{units.massUnit}</span>
+                    <span className="figure text-2xl">{units.massShown(line.massG).number}</span>
+                    <span className="ml-1 text-sm text-soft">{units.massShown(line.massG).unit}</span>
                   </td>
                 </tr>
               ))}

@@ -4,13 +4,13 @@ import { consistencyOf } from '@/core/consistency';
 import { formulaTotals, type Formula } from '@/core/formula';
 import { doughBody, fillVessel, VESSEL_LIMITS, type Vessel, type VesselFill } from '@/core/vessel';
 import type { Range } from '@/core/numeric';
-import { formatDecimal, parseDecimal, within, type Bounds } from '@/core/units';
+import { parseDecimal, within, type Bounds } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
 import { Segmented } from '@/ui/Segmented';
 import { useBook } from '../book/BookProvider';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
 const START: Record<Vessel['kind'], Vessel> = {
@@ -51,11 +51,6 @@ const SIZES: Record<Vessel['kind'], readonly Size[]> = {
 };
 
 /** The unit a dimension is read in, and how much of the stored one it is. */
-const UNIT_OF: Record<Dimension, (inches: boolean) => { readonly unit: string; readonly per: number }> = {
-  lengthCm: (inches) => (inches ? { unit: 'in', per: 2.54 } : { unit: 'cm', per: 1 }),
-  thickMm: (inches) => (inches ? { unit: 'in', per: 25.4 } : { unit: 'mm', per: 1 }),
-  waterMl: () => ({ unit: 'ml', per: 1 }),
-};
 
 /** How much dough one tin, ring or disc wants; how far this dough rises decides how full a tin may be. */
 export function VesselDialog({
@@ -78,8 +73,7 @@ export function VesselDialog({
   const sizes = vessel as unknown as Record<string, number | null>;
   return (
     <Dialog
-      open
-      onOpenChange={(open) => !open && onClose()}
+      onClose={onClose}
       title="From a tin or a size"
       hint="Measured inside. Sloping tins have a smaller bottom; left empty, the sides are straight."
     >
@@ -124,9 +118,14 @@ interface SizeCellProps {
 }
 
 function SizeCell({ size: { field, word, of, optional = false }, value, onChange }: SizeCellProps) {
+  const numbers = useNumbers();
   const { preferences } = usePreferences();
-  const inches = preferences.massUnit === 'oz';
-  const { unit, per } = UNIT_OF[of](inches);
+  const units = useUnits();
+  const { unit, show, read } = {
+    lengthCm: { unit: units.lengthUnit, show: units.lengthNumber, read: units.parseLength },
+    thickMm: { unit: units.thickUnit, show: units.thickNumber, read: units.parseThick },
+    waterMl: { unit: 'ml', show: (ml: number) => numbers.decimal(ml, 0), read: numbers.parse },
+  }[of];
   const limits: Bounds = VESSEL_LIMITS[of];
   return (
     <div className="flex items-center justify-between border-t border-rule">
@@ -136,17 +135,17 @@ function SizeCell({ size: { field, word, of, optional = false }, value, onChange
         className="w-32"
         unit={unit}
         placeholder="straight"
-        value={value === null ? '' : formatDecimal(value / per, inches ? 2 : 1)}
+        value={value === null ? '' : show(value)}
         onType={(text) => {
           if (optional && text.trim() === '') {
             onChange(null);
             return null;
           }
-          const typed = parseDecimal(text);
-          const checked = typed.ok ? within(typed.value * per, limits, field) : typed;
+          const typed = read(text);
+          const checked = typed.ok ? within(typed.value, limits, field) : typed;
           if (!checked.ok)
             return checked.problem.params
-              ? `From ${formatDecimal(limits.min / per, 2)} to ${formatDecimal(limits.max / per, 0)} ${unit}.`
+              ? `From ${show(limits.min)} to ${show(limits.max)} ${unit}.`
               : wordProblem(checked.problem, preferences);
           onChange(checked.value);
           return null;
@@ -165,6 +164,7 @@ interface WantedProps {
 }
 
 function Wanted({ filled, rise, onTake }: WantedProps) {
+  const numbers = useNumbers();
   const units = useUnits();
   const mass = (massG: number) => units.mass(Math.round(massG));
   return (
@@ -176,13 +176,13 @@ function Wanted({ filled, rise, onTake }: WantedProps) {
         <span className="text-soft">of dough each</span>
       </p>
       <p className="text-sm text-soft">
-        {mass(filled.lowG)} – {mass(filled.highG)}; {formatDecimal(filled.volumeMl, 0)} ml
-        {rise === null ? '.' : `, filled to ${formatDecimal(100 * filled.fill, 0)} %.`}
+        {mass(filled.lowG)} – {mass(filled.highG)}; {numbers.decimal(filled.volumeMl, 0)} ml
+        {rise === null ? '.' : `, filled to ${numbers.decimal(100 * filled.fill, 0)} %.`}
       </p>
       {rise !== null && (
         <p className="mt-1 text-sm text-soft">
-          This dough is likely to end at {formatDecimal(rise.value, 1)} times its volume (
-          {formatDecimal(rise.low, 1)}–{formatDecimal(rise.high, 1)}), so that it just crowns the rim.
+          This dough is likely to end at {numbers.decimal(rise.value, 1)} times its volume (
+          {numbers.decimal(rise.low, 1)}–{numbers.decimal(rise.high, 1)}), so that it just crowns the rim.
         </p>
       )}
       <Button look="strong" className="mt-3 min-h-11 px-5" onClick={() => onTake(Math.round(filled.massG))}>

@@ -11,9 +11,9 @@ const leavened = () => ({
     { id: 'l', kind: 'late' as const, name: '', lines: [line('instant-yeast', 8)] },
   ],
 });
-function open(massUnit: 'g' | 'oz' = 'g', formula = leavened()) {
+function open(lengthUnit: 'cm' | 'in' = 'cm', formula = leavened()) {
   const onTake = jest.fn();
-  show(<VesselDialog formula={formula} onTake={onTake} onClose={() => undefined} />, { massUnit });
+  show(<VesselDialog formula={formula} onTake={onTake} onClose={() => undefined} />, { lengthUnit });
   return onTake;
 }
 const grams = () => parseFloat(screen.getByTestId('vessel-mass').textContent ?? '');
@@ -52,12 +52,12 @@ test('by the water it holds, by its diameter, and as a disc', async () => {
   expect(screen.queryByText(/likely to end at/)).toBeNull();
 });
 
-test('in inches for who weighs in ounces, and nonsense is refused at its field', async () => {
-  open('oz');
+test('in inches for who measures in inches, and nonsense is refused at its field', async () => {
+  open('in');
   expect(screen.getByRole('textbox', { name: 'Length at the rim' })).toHaveValue('9.45');
   const before = grams();
   await put('Height', '400');
-  expect(screen.getByText('From 0.79 to 47 in.')).toBeInTheDocument();
+  expect(screen.getByText('From 0.79 to 47.24 in.')).toBeInTheDocument();
   expect(grams()).toBe(before);
   await put('Height', '3.15');
   await put('Width at the bottom', '9');
@@ -65,6 +65,6 @@ test('in inches for who weighs in ounces, and nonsense is refused at its field',
 });
 
 test('a dough that does not rise fills its tin nearly to the rim', () => {
-  open('g', plainLoaf());
+  open('cm', plainLoaf());
   expect(screen.getByText(/filled to 95 %/)).toBeInTheDocument();
 });

@@ -9,27 +9,21 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
 interface AbandonDialogProps {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
+  onClose: () => void;
   tap: (action: BakeAction) => Problem | null;
 }
 
 /** Giving up is a result too: it goes into the logbook with its reason. */
-export function AbandonDialog({ open, onOpenChange, tap }: AbandonDialogProps) {
+export function AbandonDialog({ onClose, tap }: AbandonDialogProps) {
   const { preferences } = usePreferences();
   const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { why: '' } });
   const submit = handleSubmit(({ why }) => {
     const problem = tap({ type: 'abandoned', reason: why.trim() });
     if (problem) return setError('why', { message: wordProblem(problem, preferences) });
-    onOpenChange(false);
+    onClose();
   });
   return (
-    <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
-      title="Give this bake up?"
-      hint="What was done so far stays in the logbook."
-    >
+    <Dialog onClose={onClose} title="Give this bake up?" hint="What was done so far stays in the logbook.">
       <form onSubmit={(event) => void submit(event)} noValidate>
         <textarea
           {...register('why')}
@@ -41,7 +35,7 @@ export function AbandonDialog({ open, onOpenChange, tap }: AbandonDialogProps) {
         />
         <Reason>{formState.errors.why?.message}</Reason>
         <div className="mt-3 grid gap-3 sm:grid-cols-2">
-          <Button size="bench" onClick={() => onOpenChange(false)}>
+          <Button size="bench" onClick={() => onClose()}>
             Go on baking
           </Button>
           <Button type="submit" look="alarm" size="bench">

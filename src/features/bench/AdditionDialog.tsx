@@ -1,7 +1,7 @@
 'use client';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { BakeAction } from '@/core/bake';
-import { FORMULA_LIMITS } from '@/core/formula';
+import { FORMULA_LIMITS, type Formula } from '@/core/formula';
 import type { Ingredient } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
 import { within } from '@/core/units';
@@ -10,6 +10,7 @@ import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
 import { Reason } from '@/ui/Reason';
 import { useBook } from '../book/BookProvider';
+import { EaterChecks } from '../eaters/EaterChecks';
 import { IngredientPicker } from '../formula/IngredientPicker';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
@@ -17,8 +18,7 @@ import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
 interface AdditionDialogProps {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
+  onClose: () => void;
   tap: (action: BakeAction) => Problem | null;
 }
 
@@ -28,10 +28,15 @@ interface Extra {
   readonly why: string;
 }
 
+/** What is about to go in, alone: that is what an eater has to hear of now. */
+const onlyWith = ({ id }: Ingredient): Formula['stages'] => [
+  { id: 'extra', kind: 'main', name: '', lines: [{ id: 'extra', ingredientId: id, massG: 1, note: '' }] },
+];
+
 const USUAL = ['water', 'white-rice-flour', 'tapioca-starch'];
 
 /** "It was too wet, so I put some flour in": the spoonful that nobody writes down, written down. */
-export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps) {
+export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
   const units = useUnits();
   const readMass = useQuantity();
   const { preferences } = usePreferences();
@@ -52,23 +57,23 @@ export function AdditionDialog({ open, onOpenChange, tap }: AdditionDialogProps)
       note: why.trim(),
     });
     if (problem) return setError('root', { message: wordProblem(problem, preferences) });
-    onOpenChange(false);
+    onClose();
   });
   return (
     <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
+      onClose={onClose}
       title="Something extra went in"
       hint="It counts in this bake’s hydration and stays in its log."
     >
       <WhatWentIn picked={picked} onPick={pick} />
+      {picked && <EaterChecks stages={onlyWith(picked)} className="mt-3" />}
       <p className="mt-4 font-semibold">How much</p>
       <Cell
         size="bench"
         label="Weight of what went in"
         testId="extra-mass"
         unit={units.massUnit}
-        value={massG == null ? '' : units.massNumber(massG)}
+        value={massG == null ? '' : units.massCell(massG)}
         onType={(text) => {
           const typed = readMass(text, picked);
           const value = typed.ok ? within(typed.value, FORMULA_LIMITS.lineMassG, 'massG') : typed;

@@ -134,15 +134,9 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
           onOutcome={(outcome) => tap({ type: 'closed', outcome })}
         />
       )}
-      {dialog === 'note' && (
-        <NoteDialog open onOpenChange={(now) => setDialog(now ? 'note' : null)} tap={tap} />
-      )}
-      {dialog === 'addition' && (
-        <AdditionDialog open onOpenChange={(now) => setDialog(now ? 'addition' : null)} tap={tap} />
-      )}
-      {dialog === 'abandon' && (
-        <AbandonDialog open onOpenChange={(now) => setDialog(now ? 'abandon' : null)} tap={tap} />
-      )}
+      {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
+      {dialog === 'addition' && <AdditionDialog onClose={() => setDialog(null)} tap={tap} />}
+      {dialog === 'abandon' && <AbandonDialog onClose={() => setDialog(null)} tap={tap} />}
     </div>
   );
 }

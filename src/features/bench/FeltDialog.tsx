@@ -27,8 +27,7 @@ export function FeltDialog({ stepId, felt, onClose, tap }: FeltDialogProps) {
   };
   return (
     <Dialog
-      open
-      onOpenChange={(open) => !open && onClose()}
+      onClose={onClose}
       title="How does it feel?"
       hint="Your hand is right. The larder learns from it how much water your flours absorb."
     >

@@ -9,13 +9,12 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
 interface NoteDialogProps {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
+  onClose: () => void;
   tap: (action: BakeAction) => Problem | null;
 }
 
 /** Anything worth remembering, at its time. */
-export function NoteDialog({ open, onOpenChange, tap }: NoteDialogProps) {
+export function NoteDialog({ onClose, tap }: NoteDialogProps) {
   const { preferences } = usePreferences();
   const { register, handleSubmit, setError, reset, formState } = useForm({ defaultValues: { text: '' } });
   const { errors } = formState;
@@ -23,15 +22,10 @@ export function NoteDialog({ open, onOpenChange, tap }: NoteDialogProps) {
     const problem = tap({ type: 'noted', text: text.trim() });
     if (problem) return setError('text', { message: wordProblem(problem, preferences) });
     reset();
-    onOpenChange(false);
+    onClose();
   });
   return (
-    <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
-      title="Note this"
-      hint="It is saved with the time it is now."
-    >
+    <Dialog onClose={onClose} title="Note this" hint="It is saved with the time it is now.">
       <form onSubmit={(event) => void submit(event)} noValidate>
         <textarea
           {...register('text', { validate: (text) => text.trim() !== '' || 'Write a word or two.' })}

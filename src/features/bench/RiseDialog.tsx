@@ -43,8 +43,7 @@ export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
   const submit = handleSubmit((rise) => mark(rise.grown));
   return (
     <Dialog
-      open
-      onOpenChange={(open) => !open && onClose()}
+      onClose={onClose}
       title="How far has it risen?"
       hint="Saved with the time it is now. The next run of this formula learns from it."
     >

@@ -153,7 +153,7 @@ function VesselCell({ vesselG, onChange }: { vesselG: number; onChange: (massG: 
         label="Weight of the empty bowl or jug"
         unit={units.massUnit}
         className="w-36"
-        value={units.massNumber(vesselG)}
+        value={units.massCell(vesselG)}
         onType={(text) => {
           const typed = units.parseMass(text);
           const value = typed.ok ? within(typed.value, { min: 0, max: 50_000 }, 'massG') : typed;
@@ -211,8 +211,10 @@ function OneThing({
       <p className="text-lg text-soft">{stageName}</p>
       <h2 className="text-4xl leading-tight sm:text-5xl">{line.name}</h2>
       <p className="mt-5 flex items-baseline gap-3" data-testid="target">
-        <span className="figure text-[clamp(5rem,22vw,10rem)]">{units.massNumber(beforeG + line.massG)}</span>
-        <span className="text-4xl text-soft">{units.massUnit}</span>
+        <span className="figure text-[clamp(5rem,22vw,10rem)]">
+          {units.massShown(beforeG + line.massG).number}
+        </span>
+        <span className="text-4xl text-soft">{units.massShown(beforeG + line.massG).unit}</span>
       </p>
       {running && (
         <p className="mt-2 text-xl text-soft">
@@ -228,7 +230,7 @@ function OneThing({
             label={running ? 'What the display reads' : 'What it really weighs'}
             testId="actual"
             unit={units.massUnit}
-            value={units.massNumber(actualG + beforeG)}
+            value={units.massCell(actualG + beforeG)}
             onType={typed}
             className="mt-1"
           />

@@ -86,7 +86,7 @@ describe('weighing', () => {
     const bake = testBake();
     const { bench, taps } = testBench(bake);
     show(<WeighView bake={bake} bench={bench} onSteps={nothing} />, { massUnit: 'oz' });
-    expect(screen.getByTestId('target')).toHaveTextContent('10.58oz');
+    expect(screen.getByTestId('target')).toHaveTextContent('10.6oz');
     await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
     expect(taps).toEqual([weigh('white-rice-flour', 300)]);
   });
@@ -168,7 +168,7 @@ describe('steps', () => {
 test('what went in extra needs a name and a weight, and takes a reason', async () => {
   const { bench, taps } = testBench(testBake());
   const closed: boolean[] = [];
-  show(<AdditionDialog open onOpenChange={(open) => closed.push(open)} tap={bench.tap} />);
+  show(<AdditionDialog onClose={() => closed.push(false)} tap={bench.tap} />);
   await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
   expect(screen.getByRole('alert')).toHaveTextContent('Say what went in');
   await userEvent.click(screen.getByRole('button', { name: 'Water' }));

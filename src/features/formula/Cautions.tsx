@@ -2,35 +2,31 @@
 import { useMemo } from 'react';
 import { allergenStatement, type Caution } from '@/core/cautions';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { usePreferences } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
 import { ALLERGEN_WORD, GLUTEN_WORD, wordCaution } from '../wording/cautions';
 import { useSheetState } from '../sheet/SheetContext';
 
 /** Where it can hurt somebody: one sentence each, the longer text behind it; and the statement to check against the local rule. */
 export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
+  const numbers = useNumbers();
   const nameOf = useNameOf();
   const book = useBook();
   const { preferences } = usePreferences();
   const stages = useSheetState((state) => state.formula.stages);
   const statement = useMemo(() => allergenStatement({ stages }, book), [book, stages]);
   const names = (ids: readonly string[]) => ids.map((id) => nameOf(id).toLowerCase()).join(', ');
-  const legal = statement.allergens.map(({ allergen }) => ALLERGEN_WORD[allergen]);
   return (
-    <section aria-label="Cautions" className="mt-4 border-t border-rule pt-3">
-      <h2 className="text-sm">Who must not eat it, and what to watch</h2>
-      <p className="mt-1 text-sm" data-testid="allergens">
-        Contains <strong>{legal.length > 0 ? legal.join(', ') : 'no allergen that the book knows of'}</strong>
-        {statement.unknownIds.length > 0 && (
-          <strong className="text-alarm">; of {names(statement.unknownIds)} nothing is known</strong>
-        )}
-      </p>
+    <section aria-labelledby="cautions" className="mt-4 border-t border-rule pt-3">
+      <h2 id="cautions" className="text-base">
+        Watch out
+      </h2>
       <ul className="mt-1 text-sm">
         {cautions.map((caution) => {
           const words = wordCaution(caution, nameOf, preferences.temperatureUnit);
           return (
             <li key={`${caution.code} ${caution.ingredientIds.join()}`}>
               <details className="border-t border-rule py-1 first:border-0">
-                <summary className="min-h-6 cursor-pointer leading-snug">{words.short}</summary>
+                <summary className="min-h-6 cursor-pointer leading-snug">{numbers.mark(words.short)}</summary>
                 <p className="mt-1 text-xs text-soft">{words.long}</p>
               </details>
             </li>

@@ -70,8 +70,11 @@ export function DoughTemperaturePanel() {
         {field('roomC', 'Kitchen and flour', units.temperatureUnit, temperature)}
         {field('tapC', 'Coldest water', units.temperatureUnit, temperature)}
         {field('mixMin', 'Mixing', 'min')}
-        {field('bowlG', 'Bowl', units.massUnit, { show: units.massNumber, read: units.parseMass })}
-        {field('altitudeM', 'Height above the sea', 'm')}
+        {field('bowlG', 'Bowl', units.massUnit, { show: units.massCell, read: units.parseMass })}
+        {field('altitudeM', 'Height above the sea', units.heightUnit, {
+          show: units.heightNumber,
+          read: units.parseHeight,
+        })}
       </div>
       <div className="mt-2 flex flex-wrap gap-2">
         <Segmented

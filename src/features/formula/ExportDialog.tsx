@@ -103,7 +103,7 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
   const about = ABOUT[format];
   const fileName = `${fileStem(formula.name)}.${about.ending}`;
   return (
-    <Dialog open wide onOpenChange={(open) => !open && onClose()} title="Write it out" hint={about.words}>
+    <Dialog wide onClose={onClose} title="Write it out" hint={about.words}>
       <Segmented
         label="Format"
         value={format}

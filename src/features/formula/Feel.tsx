@@ -1,7 +1,7 @@
 import { BAND_ENDS, BANDS, type Band, type Consistency } from '@/core/consistency';
-import { formatDecimal, formatDuration } from '@/core/units';
+import { formatDuration } from '@/core/units';
 import { cx } from '@/ui/cx';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { BAND_WORD } from '../wording/bands';
 import { Why } from '../sheet/Why';
 
@@ -27,8 +27,9 @@ const likelyWords = (likely: readonly Band[], band: Band): string | null => {
   return others.length > 0 ? `may be ${others.join(' or ')}` : null;
 };
 
-/** What kind of dough this will be: its word, large; and the ruler from crumbly to pourable with its two moments. */
+/** What kind of dough this will be: the ruler from crumbly to pourable with its two moments. */
 export function Feel({ consistency }: { consistency: Consistency }) {
+  const numbers = useNumbers();
   const { now, rested, balance, holds, clings, shift } = consistency;
   const units = useUnits();
   const words = BAND_WORD[rested.band];
@@ -37,12 +38,8 @@ export function Feel({ consistency }: { consistency: Consistency }) {
   const to = placeOf(rested.high);
   return (
     <section aria-label="What kind of dough">
-      <p className="text-sm font-semibold">After {rest} of rest</p>
-      <p className="font-head text-3xl leading-tight font-bold tracking-tight" data-testid="band-rested">
-        {words.name}
-      </p>
-      <p className="text-sm text-soft">
-        {words.like}
+      <p className="text-sm">
+        After {rest} of rest: {words.name.toLowerCase()}, {words.like}
         {likelyWords(rested.likely, rested.band) && <>; {likelyWords(rested.likely, rested.band)}</>}
       </p>
       <div aria-hidden className="relative mt-3 mb-1 h-11">
@@ -52,7 +49,7 @@ export function Feel({ consistency }: { consistency: Consistency }) {
               key={band}
               className={cx(
                 'flex-1 border-l border-ink first:border-0',
-                band === rested.band ? 'bg-now' : 'bg-well',
+                band === rested.band ? 'bg-surface' : 'bg-well',
               )}
               style={{ opacity: band === rested.band ? 1 : 0.35 + 0.1 * index }}
             />
@@ -87,14 +84,14 @@ export function Feel({ consistency }: { consistency: Consistency }) {
       </p>
       <Why>
         <p>
-          Saturation {formatDecimal(rested.s, 2)} ({formatDecimal(rested.low, 2)}–
-          {formatDecimal(rested.high, 2)}, four times in five): {units.mass(balance.waterG)} of water and{' '}
+          Saturation {numbers.decimal(rested.s, 2)} ({numbers.decimal(rested.low, 2)}–
+          {numbers.decimal(rested.high, 2)}, four times in five): {units.mass(balance.waterG)} of water and{' '}
           {units.mass(balance.softeningG)} worth of oil and sugar, on the {units.mass(balance.demandG)} that
           the powders will absorb in the end.
         </p>
         <p>
           The binder holds the mass together {Math.round(100 * holds)} of 100 and clings{' '}
-          {Math.round(100 * clings)} of 100; it moves the edges by {formatDecimal(shift, 3)}.
+          {Math.round(100 * clings)} of 100; it moves the edges by {numbers.decimal(shift, 3)}.
         </p>
         <p>
           Mixed {formatDuration(balance.mixMin * 60)}, then {rest} until it is shaped or goes into its tin, as

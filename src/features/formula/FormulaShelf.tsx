@@ -12,7 +12,8 @@ import { Segmented } from '@/ui/Segmented';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useKitchenTime } from '../preferences/time';
-import { STYLE_WORD, wordPercent } from '../wording/words';
+import { STYLE_WORD } from '../wording/words';
+import { useNumbers } from '../preferences/PreferencesProvider';
 
 const SlicePicture = dynamic(() => import('../run/SlicePicture').then((module) => module.SlicePicture), {
   ssr: false,
@@ -52,6 +53,7 @@ interface FormulaShelfProps {
 const MARK_PORES = 70;
 
 function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) {
+  const numbers = useNumbers();
   const time = useKitchenTime();
   const flours = card.flours.map(({ name }) => name.toLowerCase().replace(/ (flour|starch)$/, ''));
   return (
@@ -88,7 +90,7 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
               ? 'no binder'
               : card.binders.map((binder) => (
                   <span key={binder.name} className="block">
-                    {binder.name.toLowerCase()} {wordPercent(binder.percent)}
+                    {binder.name.toLowerCase()} {numbers.percent(binder.percent)}
                   </span>
                 ))}
           </span>
@@ -215,7 +217,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
           </KitchenLink>
         )}
       </p>
-      {making && <NewFormula open={making} onOpenChange={setMaking} />}
+      {making && <NewFormula onClose={() => setMaking(false)} />}
     </>
   );
 }

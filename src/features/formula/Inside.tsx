@@ -1,9 +1,8 @@
 'use client';
 import { NUTRIENTS, YEAST_KINDS, type Nutrition, type YeastDose } from '@/core/formula';
 import { Z80 } from '@/core/numeric';
-import { formatDecimal } from '@/core/units';
 import { useNameOf } from '../book/BookProvider';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { AnswerRow, Why } from '../sheet/Why';
 
 const NUTRIENT_WORD = {
@@ -17,14 +16,14 @@ const NUTRIENT_WORD = {
 
 /** Yeast in the three kinds it is sold in, whichever stands on the sheet. */
 export function YeastRow({ yeast }: { yeast: YeastDose }) {
+  const numbers = useNumbers();
   const units = useUnits();
   const nameOf = useNameOf();
-  const range = (low: number, high: number) =>
-    high - low > 0.05 ? ` (${units.massNumber(low)}–${units.massNumber(high)})` : '';
+  const range = (low: number, high: number) => (high - low > 0.05 ? ` (${units.massRange(low, high)})` : '');
   return (
     <AnswerRow
       word="Yeast, as fresh"
-      figure={yeast.freshPercent === null ? '–' : `${formatDecimal(yeast.freshPercent, 1)} %`}
+      figure={yeast.freshPercent === null ? '–' : `${numbers.decimal(yeast.freshPercent, 1)} %`}
     >
       <ul className="text-xs text-soft" data-testid="yeast">
         {YEAST_KINDS.map((kind) => (
@@ -40,13 +39,14 @@ export function YeastRow({ yeast }: { yeast: YeastDose }) {
 
 /** What is in it: on the flours, where bakers think, and in the baked piece, where eaters do. */
 export function Inside({ nutrition }: { nutrition: Nutrition }) {
+  const numbers = useNumbers();
   const { perBase100g, perBaked100g, energyKjPerBaked100g, starchSharePercent } = nutrition;
   if (!perBase100g) return null;
   return (
     <div className="border-t border-rule py-2.5">
       <div className="flex items-baseline justify-between gap-3">
         <span className="text-sm">Starches in the base</span>
-        <span className="figure text-xl">{formatDecimal(starchSharePercent ?? 0, 0)} %</span>
+        <span className="figure text-xl">{numbers.decimal(starchSharePercent ?? 0, 0)} %</span>
       </div>
       <table className="mt-1 w-full text-xs">
         <thead className="text-soft">
@@ -68,10 +68,10 @@ export function Inside({ nutrition }: { nutrition: Nutrition }) {
               <th scope="row" className="py-0.5 text-left font-normal">
                 {NUTRIENT_WORD[nutrient]}
               </th>
-              <td className="text-right tabular-nums">{formatDecimal(perBase100g[nutrient], 1)} %</td>
+              <td className="text-right tabular-nums">{numbers.decimal(perBase100g[nutrient], 1)} %</td>
               <td className="text-right tabular-nums">
-                {formatDecimal(perBaked100g[nutrient].value, 1)} ±{' '}
-                {formatDecimal(Z80 * perBaked100g[nutrient].sd, 1)} g
+                {numbers.decimal(perBaked100g[nutrient].value, 1)} ±{' '}
+                {numbers.decimal(Z80 * perBaked100g[nutrient].sd, 1)} g
               </td>
             </tr>
           ))}

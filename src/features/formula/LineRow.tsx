@@ -4,12 +4,12 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
 import type { FormulaEdit, Line } from '@/core/formula';
-import { formatDecimal, GRAMS_PER_OUNCE, parseDecimal } from '@/core/units';
+import { GRAMS_PER_OUNCE, parseDecimal } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { IconButton } from '@/ui/Button';
 import { useBook } from '../book/BookProvider';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { IngredientPicker } from './IngredientPicker';
 import { quantitiesComing, readQuantity } from '../quantities/readQuantity';
@@ -37,6 +37,7 @@ interface RowProps {
 
 /** What a typed weight or percentage does to a line; what is wrong with it comes back in words. */
 function useLineTyping(line: Line) {
+  const numbers = useNumbers();
   const { store, edit } = useSheetActions();
   const ingredient = useBook().get(line.ingredientId);
   const units = useUnits();
@@ -69,7 +70,7 @@ function useLineTyping(line: Line) {
     return attempt({ type: 'setMass', lineId: line.id, massG: takenG, measured }, 'mass');
   };
   const typePercent = (text: string) => {
-    const typed = parseDecimal(text.replace(/\s*%\s*$/, ''));
+    const typed = numbers.parse(text.replace(/\s*%\s*$/, ''));
     return typed.ok
       ? attempt({ type: 'setPercent', lineId: line.id, percent: typed.value }, 'percent')
       : wordProblem(typed.problem, preferences);
@@ -78,6 +79,7 @@ function useLineTyping(line: Line) {
 }
 
 function Row({ line, percent, onMove }: RowProps) {
+  const numbers = useNumbers();
   const book = useBook();
   const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
@@ -139,7 +141,7 @@ function Row({ line, percent, onMove }: RowProps) {
       <Cell
         label={`${name}, weight`}
         testId="mass"
-        value={units.massNumber(line.massG)}
+        value={units.massCell(line.massG)}
         unit={units.massUnit}
         onType={typeMass}
         later={quantitiesComing}
@@ -150,7 +152,7 @@ function Row({ line, percent, onMove }: RowProps) {
       <Cell
         label={`${name}, percent of the flours`}
         testId="percent"
-        value={percent === null ? '' : formatDecimal(percent, percent < 10 ? 2 : 1)}
+        value={percent === null ? '' : numbers.decimal(percent, percent < 10 ? 2 : 1)}
         placeholder="–"
         unit="%"
         onType={typePercent}
@@ -169,7 +171,7 @@ function Row({ line, percent, onMove }: RowProps) {
           data-testid="measured"
           className="col-start-2 col-end-6 -mt-1 pb-1 pl-1 text-xs text-soft sm:col-start-4 sm:col-end-7 sm:pl-1.5"
         >
-          {line.measured.said}: {units.massNumber(line.measured.lowG)}–{units.mass(line.measured.highG)}
+          {line.measured.said}: {units.massRange(line.measured.lowG, line.measured.highG)}
         </span>
       )}
       <span

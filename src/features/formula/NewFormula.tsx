@@ -10,7 +10,7 @@ import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 
 /** Asks for a name and opens the sheet. */
-export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+export function NewFormula({ onClose }: { onClose: () => void }) {
   const router = useKitchenRouter();
   const kitchen = useKitchen();
   const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { name: '' } });
@@ -29,12 +29,7 @@ export function NewFormula({ open, onOpenChange }: { open: boolean; onOpenChange
     });
   });
   return (
-    <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
-      title="A new formula"
-      hint="Only a name for now; the sheet takes the rest."
-    >
+    <Dialog onClose={onClose} title="A new formula" hint="Only a name for now; the sheet takes the rest.">
       <form onSubmit={(event) => void submit(event)} noValidate>
         <label htmlFor="new-name" className="text-sm font-semibold">
           Name

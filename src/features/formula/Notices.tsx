@@ -4,18 +4,22 @@ import { useState } from 'react';
 import type { Notice } from '@/core/notices';
 import { useNameOf } from '../book/BookProvider';
 import { wordNotice } from '../wording/notices';
+import { useNumbers } from '../preferences/PreferencesProvider';
 
 const FIRST = 3;
 
 /** What the sheet has to say about itself, most important first; the rest one press away. */
 export function Notices({ notices }: { notices: readonly Notice[] }) {
+  const numbers = useNumbers();
   const nameOf = useNameOf();
   const [all, setAll] = useState(false);
   if (notices.length === 0) return null;
   const shown = all ? notices : notices.slice(0, FIRST);
   return (
-    <section aria-label="Worth checking" className="mt-4 border-t border-rule pt-3">
-      <h2 className="text-sm">Worth checking</h2>
+    <section aria-labelledby="worth-checking" className="mb-4 border-b border-rule pb-3">
+      <h2 id="worth-checking" className="scroll-mt-40 text-base">
+        Worth checking
+      </h2>
       <ul className="mt-1 space-y-1.5 text-sm">
         {shown.map((notice, index) => (
           <li key={`${notice.code}${index}`} className="flex gap-2">
@@ -24,7 +28,7 @@ export function Notices({ notices }: { notices: readonly Notice[] }) {
             ) : (
               <span aria-hidden className="mt-2 size-1.5 shrink-0 rounded-full bg-soft" />
             )}
-            <span>{wordNotice(notice, nameOf)}</span>
+            <span>{numbers.mark(wordNotice(notice, nameOf))}</span>
           </li>
         ))}
       </ul>
@@ -33,7 +37,7 @@ export function Notices({ notices }: { notices: readonly Notice[] }) {
           type="button"
           aria-expanded={all}
           onClick={() => setAll(!all)}
-          className="mt-1 min-h-6 text-xs font-semibold text-soft underline decoration-dotted underline-offset-4"
+          className="mt-1 min-h-8 text-sm font-semibold text-soft underline decoration-dotted underline-offset-4"
         >
           {all ? 'fewer' : `${notices.length - FIRST} more`}
         </button>

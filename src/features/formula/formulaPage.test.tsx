@@ -4,11 +4,20 @@ import type { Formula } from '@/core/formula';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import type { SaveFormula } from '@/core/requests';
 import { show } from '../testKitchen';
-import { FormulaPage } from './FormulaPage';
+import { FormulaFrame } from './FormulaFrame';
+import { FormulaPlace } from './FormulaPlace';
+import { MethodPlace } from './MethodPlace';
+import { NotesPlace } from './NotesPlace';
 import { browserQueue } from '../queue/browserQueue';
 
 const push = jest.fn();
-jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ push }),
+  usePathname: () => '/k/test/formulas/f',
+  useParams: () => ({ id: 'f' }),
+}));
+// the day is computed in a worker, which is not what is asked here
+jest.mock('../run/RunEngine', () => ({ RunEngine: () => null }));
 
 /** A server that keeps revisions as the real one does; `down` answers nothing, `ahead` saves behind the page's back. */
 function fakeServer() {
@@ -45,7 +54,13 @@ function fakeServer() {
 
 const loaded = { id: 'f', revision: 1, savedAtMs: 0, archivedAtMs: null };
 const open = (formula = plainLoaf(), revision = 1) =>
-  show(<FormulaPage loaded={{ ...loaded, revision, formula }} />);
+  show(
+    <FormulaFrame loaded={{ ...loaded, revision, formula }}>
+      <FormulaPlace />
+      <MethodPlace />
+      <NotesPlace />
+    </FormulaFrame>,
+  );
 const water = () => screen.getByRole('textbox', { name: 'Water, weight' });
 const state = () => screen.getByTestId('save-status').dataset.state;
 const gramsOf = (formula: Formula | undefined, id: string) =>

@@ -4,9 +4,11 @@ import { applyEdit, record, settle, takeBack, type FormulaEdit } from '@/core/fo
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
 import { show } from '../testKitchen';
-import { Answers } from './Answers';
+import { AnswerCard } from './AnswerCard';
+import { DoughAnswers } from './DoughAnswers';
 import { Differences } from './Differences';
 import { SheetActionsProvider, useSheetState } from '../sheet/SheetContext';
+import { RunStore } from '../sheet/runStore';
 import { SheetStore } from '../sheet/sheetStore';
 import type { Edit } from '../sheet/edit';
 
@@ -23,6 +25,7 @@ function rig() {
     edit,
     settle: () => store.put(settle(store.state.history)),
     takeBack: (key: string) => store.put(takeBack(store.state.history, key)),
+    runs: new RunStore(),
   };
 }
 
@@ -51,16 +54,17 @@ test('the answers follow the sheet, say what is usual, and own their choice of t
   const actions = rig();
   show(
     <SheetActionsProvider value={actions}>
-      <Answers />
+      <AnswerCard />
+      <DoughAnswers />
     </SheetActionsProvider>,
   );
-  expect(screen.getByTestId('hydration-all')).toHaveTextContent('87.6%');
+  expect(screen.getByTestId('hydration-all')).toHaveTextContent('87.6 %');
   expect(screen.getByText(/Psyllium husk 4.0 %, usual 3–7 %/)).toBeInTheDocument();
   act(() => void actions.edit({ type: 'setMass', lineId: 'psyllium-husk', massG: 60 }));
   expect(
     screen.getByText(/12.0 %, above the most that makes sense; usual 3–7 %, at most 10 %/),
   ).toBeInTheDocument();
-  await userEvent.click(screen.getByRole('radio', { name: 'binders within' }));
+  await userEvent.click(screen.getByRole('radio', { name: 'with binders' }));
   expect(actions.store.state.totals.baseG).toBe(560);
   const pieces = screen.getByRole('textbox', { name: 'Usual number of pieces' });
   await userEvent.clear(pieces);
@@ -84,11 +88,12 @@ test('without flour there are no percentages to show, and no water is said to be
   }
   show(
     <SheetActionsProvider value={actions}>
-      <Answers />
+      <AnswerCard />
+      <DoughAnswers />
     </SheetActionsProvider>,
   );
   expect(screen.getByTestId('hydration-all')).toHaveTextContent('–');
-  expect(screen.getByText('No water in it yet.')).toBeInTheDocument();
+  expect(screen.getByTestId('band-rested')).toHaveTextContent('No dough yet');
 });
 
 test('differences are told in the reader’s words and units', () => {

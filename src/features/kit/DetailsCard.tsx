@@ -1,37 +1,66 @@
 'use client';
+import { Plus, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import {
+  useFieldArray,
+  useForm,
+  type Control,
+  type FieldErrors,
+  type UseFormRegister,
+} from 'react-hook-form';
+import { EATER_LIMITS, EXCLUSIONS } from '@/core/eaters';
 import type { KitchenDetails } from '@/core/kit';
-import { Button } from '@/ui/Button';
+import { Button, IconButton } from '@/ui/Button';
+import { newUuid } from '@/ui/newUuid';
 import { Reason } from '@/ui/Reason';
 import { ask } from '../asking/ask';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { useZones } from '../kitchen/useZones';
 import { ZoneOptions } from '../kitchen/ZoneOptions';
+import { EXCLUSION_WORD } from '../wording/eaters';
 import { KitCard } from './KitCard';
 
 const FIELD = 'mt-1 block min-h-10 w-full rounded-md border border-edge bg-surface px-3';
 
-/** What the kitchen is called and by which clock it lives. Its address stays as it is. */
+/** As the form holds it: a list of names needs a field for each. */
+interface Typed extends Omit<KitchenDetails, 'people'> {
+  people: { name: string }[];
+}
+const typedOf = ({ people, ...details }: KitchenDetails): Typed => ({
+  ...details,
+  people: people.map((name) => ({ name })),
+});
+const detailsOf = ({ people, eaters, ...details }: Typed): KitchenDetails => ({
+  ...details,
+  name: details.name.trim(),
+  people: people.map(({ name }) => name.trim()),
+  eaters: eaters.map((eater) => ({ ...eater, name: eater.name.trim() })),
+});
+
+const filled = (text: string) => text.trim() !== '' || 'Give it a name.';
+
+/** Who the kitchen is: its name and place, how it writes numbers and times, who bakes and who eats. Its address stays as it is. */
 export function DetailsCard({ details }: { details: KitchenDetails }) {
   const router = useRouter();
   const kitchen = useKitchen();
-  const { register, handleSubmit, reset, formState } = useForm({ defaultValues: details });
+  const { register, handleSubmit, reset, formState, control } = useForm<Typed>({
+    defaultValues: typedOf(details),
+  });
   const { errors, isDirty, isSubmitting } = formState;
   const [said, setSaid] = useState<string | null>(null);
   const zones = [...new Set([details.timeZone, ...useZones()])];
   const save = handleSubmit(async (typed) => {
-    const next = { ...typed, name: typed.name.trim() };
+    const next = detailsOf(typed);
     const answer = await ask(kitchen.api('/details'), next);
-    setSaid(answer.kind === 'ok' ? null : 'That was not saved. Look at the name, then save again.');
+    setSaid(answer.kind === 'ok' ? null : 'That was not saved. Look at the names, then save again.');
     if (answer.kind !== 'ok') return;
-    reset(next);
+    reset(typedOf(next));
     // the name stands on other pages, and times are told by the zone
     router.refresh();
   });
   return (
-    <KitCard title="Name and place">
+    <KitCard title="This kitchen">
       <form
         onSubmit={(event) => void save(event)}
         noValidate
@@ -40,7 +69,7 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
         <label className="block text-sm font-semibold">
           Name
           <input
-            {...register('name', { validate: (name) => name.trim() !== '' || 'Give it a name.' })}
+            {...register('name', { validate: filled })}
             maxLength={80}
             autoComplete="off"
             className={FIELD}
@@ -53,6 +82,30 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
             <ZoneOptions zones={zones} />
           </select>
         </label>
+        <div className="grid gap-3 sm:grid-cols-3">
+          <label className="block text-sm font-semibold">
+            Clock
+            <select {...register('clockFace')} className={FIELD}>
+              <option value="24">18:30</option>
+              <option value="12">6:30 pm</option>
+            </select>
+          </label>
+          <label className="block text-sm font-semibold">
+            Numbers
+            <select {...register('decimalMark')} className={FIELD}>
+              <option value="point">7.5</option>
+              <option value="comma">7,5</option>
+            </select>
+          </label>
+          <label className="block text-sm font-semibold">
+            The week begins on
+            <select {...register('weekStart')} className={FIELD}>
+              <option value="monday">Monday</option>
+              <option value="saturday">Saturday</option>
+              <option value="sunday">Sunday</option>
+            </select>
+          </label>
+        </div>
         <label className="block text-sm font-semibold">
           About it
           <textarea
@@ -62,6 +115,8 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
             className={`${FIELD} py-2 font-normal`}
           />
         </label>
+        <People control={control} register={register} errors={errors} />
+        <Eaters control={control} register={register} errors={errors} />
         <div className="flex flex-wrap items-center gap-3 pb-1">
           <Button type="submit" look="strong" disabled={!isDirty || isSubmitting} className="min-h-10 px-4">
             Save
@@ -70,5 +125,100 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
         </div>
       </form>
     </KitCard>
+  );
+}
+
+interface ListProps {
+  control: Control<Typed>;
+  register: UseFormRegister<Typed>;
+  errors: FieldErrors<Typed>;
+}
+
+function People({ control, register, errors }: ListProps) {
+  const { fields, append, remove } = useFieldArray({ control, name: 'people' });
+  return (
+    <fieldset className="border-t border-rule pt-2">
+      <legend className="float-left mb-1 w-full text-base font-semibold">Who bakes here</legend>
+      {fields.map((field, index) => (
+        <div key={field.id} className="clear-both mt-1 flex items-center gap-2">
+          <input
+            {...register(`people.${index}.name`, { validate: filled })}
+            aria-label={`Name of person ${index + 1}`}
+            aria-invalid={errors.people?.[index] !== undefined}
+            maxLength={EATER_LIMITS.nameLength}
+            autoComplete="off"
+            className={`${FIELD} aria-invalid:border-alarm`}
+          />
+          <IconButton label={`Remove person ${index + 1}`} className="size-10" onClick={() => remove(index)}>
+            <X size={16} aria-hidden />
+          </IconButton>
+        </div>
+      ))}
+      <Button
+        look="quiet"
+        className="clear-both mt-1 text-soft"
+        disabled={fields.length >= EATER_LIMITS.people}
+        onClick={() => append({ name: '' })}
+      >
+        <Plus size={16} aria-hidden /> Add a person
+      </Button>
+    </fieldset>
+  );
+}
+
+function Eaters({ control, register, errors }: ListProps) {
+  const { fields, append, remove } = useFieldArray({ control, name: 'eaters', keyName: 'key' });
+  return (
+    <fieldset className="border-t border-rule pt-2">
+      <legend className="float-left mb-1 w-full text-base font-semibold">
+        Who eats it, and what they must not
+      </legend>
+      <p className="clear-both text-sm text-soft">
+        A person or an order. Every formula, swap, batch and bake is held against it.
+      </p>
+      {fields.map((field, index) => (
+        <div
+          key={field.key}
+          role="group"
+          aria-label={field.name || `Eater ${index + 1}`}
+          className="mt-2 rounded-md border border-rule p-2"
+        >
+          <div className="flex items-center gap-2">
+            <input
+              {...register(`eaters.${index}.name`, { validate: filled })}
+              aria-label={`Name of eater ${index + 1}`}
+              aria-invalid={errors.eaters?.[index]?.name !== undefined}
+              maxLength={EATER_LIMITS.nameLength}
+              autoComplete="off"
+              className={`${FIELD} aria-invalid:border-alarm`}
+            />
+            <IconButton label={`Remove eater ${index + 1}`} className="size-10" onClick={() => remove(index)}>
+              <X size={16} aria-hidden />
+            </IconButton>
+          </div>
+          <div className="mt-2 flex flex-wrap gap-x-4">
+            {EXCLUSIONS.map((exclusion) => (
+              <label key={exclusion} className="flex min-h-8 items-center gap-2 text-sm">
+                <input
+                  {...register(`eaters.${index}.avoids`)}
+                  type="checkbox"
+                  value={exclusion}
+                  className="size-5 accent-(--ink)"
+                />
+                {EXCLUSION_WORD[exclusion]}
+              </label>
+            ))}
+          </div>
+        </div>
+      ))}
+      <Button
+        look="quiet"
+        className="mt-1 text-soft"
+        disabled={fields.length >= EATER_LIMITS.eaters}
+        onClick={() => append({ id: newUuid().slice(0, 13), name: '', avoids: [] })}
+      >
+        <Plus size={16} aria-hidden /> Add an eater or an order
+      </Button>
+    </fieldset>
   );
 }

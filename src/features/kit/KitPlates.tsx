@@ -33,7 +33,7 @@ export function KitPlates({ kit, change }: KitProps) {
           >
             <NumberField
               word="How thick"
-              unit="mm"
+              measure="thick"
               name="thickMm"
               optional
               value={plate.thickMm}
@@ -68,7 +68,7 @@ function Fryer({ kit: { fryer }, change }: KitProps) {
       <h3 className="mt-4 text-base">Fryer</h3>
       <NumberField
         word="Oil in it"
-        unit="l"
+        measure="volume"
         name="oilLitres"
         value={fryer.oilLitres}
         bounds={KIT_LIMITS.oilLitres}

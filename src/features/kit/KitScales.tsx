@@ -4,6 +4,7 @@ import type { ScaleRanges } from '@/core/batch';
 import { KIT_LIMITS } from '@/core/kit';
 import { Button, IconButton } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { useUnits } from '../preferences/PreferencesProvider';
 import { NumberField } from '../quantities/NumberField';
 
 const STEPS = [0.01, 0.1, 0.5, 1, 2, 5] as const;
@@ -21,6 +22,7 @@ export function KitScales({
   scales: ScaleRanges;
   onChange: (scales: ScaleRanges) => void;
 }) {
+  const units = useUnits();
   const put = (index: number, part: Partial<ScaleRanges[number]>) =>
     onChange(scales.map((each, at) => (at === index ? { ...each, ...part } : each)));
   const heaviest = scales.at(-1)?.upToG ?? 0;
@@ -39,9 +41,8 @@ export function KitScales({
           <div>
             <NumberField
               word={index === 0 ? 'Up to' : 'Then up to'}
-              unit="g"
+              measure="mass"
               name="upToG"
-              places={0}
               value={scale.upToG}
               bounds={{
                 min: abovePrevious(scales, index),
@@ -58,7 +59,7 @@ export function KitScales({
                   const stepG = Number(text);
                   if (isStep(stepG)) put(index, { stepG });
                 }}
-                options={STEPS.map((step) => ({ value: String(step), label: `${step} g` }))}
+                options={STEPS.map((step) => ({ value: String(step), label: units.mass(step) }))}
               />
             </div>
           </div>

@@ -42,7 +42,7 @@ export function KitTins({ kit: { tins }, change }: KitProps) {
               <NumberField
                 key={field}
                 word={word}
-                unit="cm"
+                measure="length"
                 name={field}
                 value={tin[field]}
                 bounds={KIT_LIMITS.lengthCm}

@@ -14,7 +14,7 @@ import { heatOven, type KitOven } from '@/core/kit';
 import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { AXIS, GRID, TOOLTIP } from '@/ui/chartLook';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 
 const DIALS_C = [100, 125, 150, 175, 200, 225, 250, 275, 300] as const;
 const signed = (degrees: number) => {
@@ -24,6 +24,7 @@ const signed = (degrees: number) => {
 
 /** How far the dial is off at each setting: the readings, what is made of them, and the range that holds four of five. */
 export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
+  const numbers = useNumbers();
   const units = useUnits();
   const dial = (dialC: number) => Number(units.temperatureNumber(dialC));
   const line = DIALS_C.map((dialC) => {
@@ -58,11 +59,11 @@ export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
           <YAxis {...AXIS} tickFormatter={signed} width={56} />
           <Tooltip
             {...TOOLTIP}
-            labelFormatter={(at) => `dial at ${formatDecimal(Number(at), 0)} ${units.temperatureUnit}`}
+            labelFormatter={(at) => `dial at ${numbers.decimal(Number(at), 0)} ${units.temperatureUnit}`}
             formatter={(value) =>
               Array.isArray(value)
-                ? value.map((end) => signed(Number(end))).join(' to ')
-                : signed(Number(value))
+                ? value.map((end) => numbers.mark(signed(Number(end)))).join(' to ')
+                : numbers.mark(signed(Number(value)))
             }
           />
           <Area

@@ -60,10 +60,9 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
       <div className="pl-1.5">
         <NumberField
           word="Room inside"
-          unit="l"
+          measure="volume"
           name="litres"
           optional
-          places={0}
           value={oven.litres}
           bounds={KIT_LIMITS.litres}
           onChange={(litres) => onChange({ ...oven, litres })}

@@ -2,9 +2,8 @@
 import { heatUpS } from '@/core/heat';
 import { heatOven, type KitOven } from '@/core/kit';
 import { Z80 } from '@/core/numeric';
-import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { honestTime } from '../wording/run';
 import { Row } from './KitRow';
 
@@ -16,13 +15,14 @@ interface OvenOffsetProps {
 
 /** How far the dial is off and how fast it heats, with how sure that is and what it comes from. */
 export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
+  const numbers = useNumbers();
   const units = useUnits();
   const known = oven.readings.length > 0 || oven.fitted !== null;
   const at = (dial: number) => heatOven(oven, roomC, dial);
-  const give = (dial: number) => formatDecimal(Z80 * at(dial).offsetSdC * units.degreesPerC, 0);
+  const give = (dial: number) => numbers.decimal(Z80 * at(dial).offsetSdC * units.degreesPerC, 0);
   const off = (dial: number) => {
     const { offsetC } = at(dial);
-    return `${offsetC < 0 ? '−' : '+'}${formatDecimal(Math.abs(offsetC * units.degreesPerC), 0)}° (± ${give(dial)})`;
+    return `${offsetC < 0 ? '−' : '+'}${numbers.decimal(Math.abs(offsetC * units.degreesPerC), 0)}° (± ${give(dial)})`;
   };
   return (
     <>
@@ -44,9 +44,9 @@ export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
         <p className="flex items-center justify-between gap-2 text-xs text-soft">
           <span>
             From {oven.fitted.traces} probe {oven.fitted.traces === 1 ? 'trace' : 'traces'}: it heats{' '}
-            {formatDecimal(100 * oven.fitted.transfer, 0)} % (±{' '}
-            {formatDecimal(100 * Z80 * oven.fitted.transfer * oven.fitted.transferCv, 0)}) of an ordinary one;
-            the fit misses by {formatDecimal(oven.fitted.missC * units.degreesPerC, 1)}°.
+            {numbers.decimal(100 * oven.fitted.transfer, 0)} % (±{' '}
+            {numbers.decimal(100 * Z80 * oven.fitted.transfer * oven.fitted.transferCv, 0)}) of an ordinary
+            one; the fit misses by {numbers.decimal(oven.fitted.missC * units.degreesPerC, 1)}°.
           </span>
           <Button look="quiet" onClick={onForget}>
             Forget it

@@ -2,10 +2,9 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { READING_LIMITS, type DialReading } from '@/core/heat';
-import { formatDecimal } from '@/core/units';
 import { Button, IconButton } from '@/ui/Button';
 import { NumberField } from '../quantities/NumberField';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 
 interface OvenReadingsProps {
   readings: readonly DialReading[];
@@ -47,6 +46,7 @@ export function OvenReadings({ readings, onChange }: OvenReadingsProps) {
 
 /** One more reading; the two figures are checked against one another before it counts. */
 function NewReading({ readings, onChange }: OvenReadingsProps) {
+  const numbers = useNumbers();
   const units = useUnits();
   const [dialC, setDialC] = useState<number | null>(null);
   const [trueC, setTrueC] = useState<number | null>(null);
@@ -84,7 +84,7 @@ function NewReading({ readings, onChange }: OvenReadingsProps) {
       />
       {apart && (
         <p role="alert" className="text-sm text-alarm">
-          More than {formatDecimal(READING_LIMITS.mostOffC * units.degreesPerC, 0)}° apart: no oven is that
+          More than {numbers.decimal(READING_LIMITS.mostOffC * units.degreesPerC, 0)}° apart: no oven is that
           far off. Check both.
         </p>
       )}

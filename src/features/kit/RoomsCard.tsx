@@ -1,14 +1,15 @@
 'use client';
 import { KIT_LIMITS } from '@/core/kit';
 import { ok } from '@/core/result';
-import { formatDecimal, parseDecimal } from '@/core/units';
+import { parseDecimal } from '@/core/units';
 import { NumberField } from '../quantities/NumberField';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { KitCard, type KitProps } from './KitCard';
 import { Row } from './KitRow';
 
 /** How warm and how high the kitchen is, and what mixing does there. */
 export function RoomsCard({ kit, change }: KitProps) {
+  const numbers = useNumbers();
   const units = useUnits();
   const { preferences } = usePreferences();
   const warm = (word: string, name: 'roomC' | 'warmC' | 'fridgeC') => (
@@ -20,7 +21,7 @@ export function RoomsCard({ kit, change }: KitProps) {
       bounds={KIT_LIMITS[name]}
       places={preferences.temperatureUnit === 'F' ? 0 : 1}
       read={units.parseTemperature}
-      show={(value) => String(units.temperatureNumber(value))}
+      show={units.temperatureNumber}
       onChange={(value) => value !== null && change({ [name]: value })}
     />
   );
@@ -31,9 +32,8 @@ export function RoomsCard({ kit, change }: KitProps) {
       {warm('Fridge', 'fridgeC')}
       <NumberField
         word="Height above the sea"
-        unit="m"
+        measure="height"
         name="altitudeM"
-        places={0}
         value={kit.altitudeM}
         bounds={KIT_LIMITS.altitudeM}
         onChange={(value) => value !== null && change({ altitudeM: value })}
@@ -61,10 +61,10 @@ export function RoomsCard({ kit, change }: KitProps) {
         value={kit.mixer.frictionCPerMin}
         bounds={KIT_LIMITS.frictionCPerMin}
         read={(text) => {
-          const typed = parseDecimal(text);
+          const typed = numbers.parse(text);
           return typed.ok ? ok(typed.value / units.degreesPerC) : typed;
         }}
-        show={(value) => formatDecimal(value * units.degreesPerC, 2)}
+        show={(value) => numbers.decimal(value * units.degreesPerC, 2)}
         onChange={(value) => change({ mixer: { ...kit.mixer, frictionCPerMin: value } })}
       />
     </KitCard>

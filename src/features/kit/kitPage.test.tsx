@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Kit } from '@/core/kit';
-import { ORDINARY_KIT } from '@/core/kit';
+import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import { show } from '../testKitchen';
 import { KitPage } from './KitPage';
 
@@ -28,7 +28,7 @@ beforeEach(() => {
   });
 });
 const status = () => screen.getByTestId('kit-save');
-const DETAILS = { name: 'Test kitchen', about: '', timeZone: 'Europe/Berlin' };
+const DETAILS = { ...PLAIN_WAYS, name: 'Test kitchen', about: '', timeZone: 'Europe/Berlin' };
 const open = () => show(<KitPage stored={{ version: 0, kit: ORDINARY_KIT }} details={DETAILS} />);
 
 test('what is typed is saved by itself, once for a burst of keys, and the next on top of it', async () => {

@@ -2,17 +2,32 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useMemo, type ComponentProps, type ReactNode } from 'react';
+import type { Eater } from '@/core/eaters';
 import { KITCHEN_COOKIE, kitchenPlace, type KitchenPlace } from './place';
 
 const Context = createContext<KitchenPlace | null>(null);
+const NOBODY: readonly Eater[] = [];
+const EatersContext = createContext(NOBODY);
 
 /** Says which kitchen the pages below are in. */
-export function KitchenProvider({ address, children }: { address: string; children: ReactNode }) {
+export function KitchenProvider({
+  address,
+  eaters = NOBODY,
+  children,
+}: {
+  address: string;
+  eaters?: readonly Eater[];
+  children: ReactNode;
+}) {
   const place = useMemo(() => kitchenPlace(address), [address]);
   useEffect(() => {
     document.cookie = `${KITCHEN_COOKIE}=${address};path=/;max-age=31536000;samesite=strict`;
   }, [address]);
-  return <Context value={place}>{children}</Context>;
+  return (
+    <Context value={place}>
+      <EatersContext value={eaters}>{children}</EatersContext>
+    </Context>
+  );
 }
 
 /** The kitchen this page is in. There is no other way to one: two tabs in two kitchens never cross. */
@@ -21,6 +36,9 @@ export function useKitchen(): KitchenPlace {
   if (!place) throw new Error('useKitchen needs a KitchenProvider above it');
   return place;
 }
+
+/** Who is baked for here. */
+export const useEaters = (): readonly Eater[] => useContext(EatersContext);
 
 /** A link to a page of this kitchen. */
 export function KitchenLink({ href, ...rest }: Omit<ComponentProps<typeof Link>, 'href'> & { href: string }) {

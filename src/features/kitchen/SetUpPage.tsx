@@ -32,10 +32,10 @@ const MEASURE_WORDS: readonly { readonly value: Measures; readonly word: string;
   { value: 'imperial', word: 'Ounces and °C', more: 'imperial pints and British egg sizes' },
 ];
 const PREFERENCES_OF: Readonly<Record<Measures, Partial<Preferences>>> = {
-  metric: { massUnit: 'g', temperatureUnit: 'C', measure: 'metric' },
-  cups: { massUnit: 'g', temperatureUnit: 'F', measure: 'us' },
-  ounces: { massUnit: 'oz', temperatureUnit: 'F', measure: 'us' },
-  imperial: { massUnit: 'oz', temperatureUnit: 'C', measure: 'imperial' },
+  metric: { massUnit: 'g', temperatureUnit: 'C', measure: 'metric', lengthUnit: 'cm' },
+  cups: { massUnit: 'g', temperatureUnit: 'F', measure: 'us', lengthUnit: 'in' },
+  ounces: { massUnit: 'oz', temperatureUnit: 'F', measure: 'us', lengthUnit: 'in' },
+  imperial: { massUnit: 'oz', temperatureUnit: 'C', measure: 'imperial', lengthUnit: 'in' },
 };
 
 type OvenKind = 'static' | 'fan' | 'deck';

@@ -1,4 +1,5 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { PLAIN_WAYS } from '@/core/kit';
 import userEvent from '@testing-library/user-event';
 import { DetailsCard } from '../kit/DetailsCard';
 import { PreferencesProvider } from '../preferences/PreferencesProvider';
@@ -36,8 +37,15 @@ beforeEach(() => {
 const frame = (children: React.ReactNode) =>
   render(
     <PreferencesProvider
-      initial={{ light: 'day', massUnit: 'g', temperatureUnit: 'C', measure: 'metric' }}
-      timeZone="UTC"
+      initial={{
+        light: 'day',
+        massUnit: 'g',
+        temperatureUnit: 'C',
+        measure: 'metric',
+        lengthUnit: 'cm',
+        shortcuts: 'on',
+      }}
+      ways={{ ...PLAIN_WAYS, timeZone: 'UTC' }}
     >
       {children}
     </PreferencesProvider>,
@@ -138,7 +146,7 @@ test('the first page: into each kitchen, and the demo put back or removed by two
 });
 
 test('a kitchen’s name and zone are changed in one place; what was not saved stays to be seen', async () => {
-  show(<DetailsCard details={{ name: 'Mill', about: '', timeZone: 'Europe/Berlin' }} />);
+  show(<DetailsCard details={{ ...PLAIN_WAYS, name: 'Mill', about: '', timeZone: 'Europe/Berlin' }} />);
   const save = screen.getByRole('button', { name: 'Save' });
   expect(save).toBeDisabled();
   await userEvent.type(screen.getByLabelText('Name'), ' house');
@@ -150,7 +158,7 @@ test('a kitchen’s name and zone are changed in one place; what was not saved s
   await waitFor(() => expect(refresh).toHaveBeenCalled());
   expect(posted.at(-1)).toEqual({
     path: '/api/k/test/details',
-    body: { name: 'Mill house', about: '', timeZone: 'Europe/Berlin' },
+    body: { ...PLAIN_WAYS, name: 'Mill house', about: '', timeZone: 'Europe/Berlin' },
   });
   await waitFor(() => expect(save).toBeDisabled());
 });

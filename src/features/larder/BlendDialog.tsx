@@ -1,12 +1,11 @@
 'use client';
 import { FormProvider, useController } from 'react-hook-form';
 import { ENTRY_LIMITS, bookWith, libraryBook, type BlendEntry, type Ingredient } from '@/core/ingredients';
-import { formatDecimal } from '@/core/units';
 import { Dialog } from '@/ui/Dialog';
 import { newUuid } from '@/ui/newUuid';
 import { Segmented } from '@/ui/Segmented';
 import { useStoredEntries } from '../book/BookProvider';
-import { usePreferences } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { FormNumber } from './FormNumber';
 import { otherNames } from './otherNames';
@@ -92,8 +91,7 @@ export function BlendDialog({ id, onClose }: { id: string | null; onClose: (save
   return (
     <FormProvider {...form}>
       <Dialog
-        open
-        onOpenChange={(open) => !open && onClose()}
+        onClose={onClose}
         title={id ? `Change ${was?.name ?? 'the blend'}` : 'A blend of mine'}
         hint="What goes into it, by weight. On a sheet it is taken apart again, to the last flour."
       >
@@ -146,12 +144,13 @@ function BlendParts() {
 }
 
 function MadeOf({ made: { per100g }, parts }: { made: Ingredient; parts: readonly ListedPart[] }) {
+  const numbers = useNumbers();
   const wholeG = parts.reduce((sum, { amount }) => sum + (amount ?? 0), 0);
   return (
     <p className="mt-2 text-sm text-soft">
-      {formatDecimal(wholeG, 1)} g in all. In 100 g: {formatDecimal(per100g.water.value, 1)} water,{' '}
-      {formatDecimal(per100g.starch.value, 1)} starch, {formatDecimal(per100g.protein.value, 1)} protein,{' '}
-      {formatDecimal(per100g.fibre.value, 1)} fibre.
+      {numbers.decimal(wholeG, 1)} g in all. In 100 g: {numbers.decimal(per100g.water.value, 1)} water,{' '}
+      {numbers.decimal(per100g.starch.value, 1)} starch, {numbers.decimal(per100g.protein.value, 1)} protein,{' '}
+      {numbers.decimal(per100g.fibre.value, 1)} fibre.
     </p>
   );
 }

@@ -40,9 +40,8 @@ export function EntryDialog({ id, bag, onClose }: EntryDialogProps) {
   return (
     <FormProvider {...entry.form}>
       <Dialog
-        open
         wide
-        onOpenChange={(open) => !open && onClose()}
+        onClose={onClose}
         title={bag ? `The bag of ${figures.name.toLowerCase()} I hold` : ownTitle}
         hint={bag ? HINT.bag : HINT.own}
       >

@@ -8,6 +8,7 @@ import { Button } from '@/ui/Button';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useSaveEntry } from './useSaveEntry';
+import { useNumbers } from '../preferences/PreferencesProvider';
 
 /** What hands have taught of each powder, asked once when the larder is opened. */
 export function useAbsorption(): ReadonlyMap<string, AbsorptionLearnt> {
@@ -39,6 +40,7 @@ interface FeltFigureProps {
 
 /** What the hand taught of this one's absorption beside what was believed, and a way to compute with it. */
 export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
+  const numbers = useNumbers();
   const { save, busy, trouble } = useSaveEntry();
   const { before, after, feels } = learnt;
   const { absorption } = ingredient;
@@ -61,10 +63,10 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
       <p>
         Felt at the bench {feels === 1 ? 'once' : `${feels} times`}:{' '}
         {news ? 'it absorbs' : 'it absorbs as was believed,'}{' '}
-        <strong className="figure">{spread(after)}</strong> g of water per g
+        <strong className="figure">{numbers.mark(spread(after))}</strong> g of water per g
         {news && (
           <>
-            ; before that <span className="figure">{spread(before)}</span>
+            ; before that <span className="figure">{numbers.mark(spread(before))}</span>
           </>
         )}
         .

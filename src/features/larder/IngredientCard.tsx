@@ -2,12 +2,11 @@
 import { Columns2, PencilLine, TriangleAlert } from 'lucide-react';
 import type { AbsorptionLearnt } from '@/core/consistency';
 import { lookAlikesOf, type Ingredient, type StoredEntry } from '@/core/ingredients';
-import { formatDecimal } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useStoredEntries, useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
 import { RoleDot } from '../formula/RoleDot';
-import { usePreferences } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
 import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
 import { FeltFigure } from './FeltFigure';
 import { figuresOf } from './figures';
@@ -32,6 +31,7 @@ export function IngredientCard({
   onLook,
   onEdit,
 }: IngredientCardProps) {
+  const numbers = useNumbers();
   const nameOf = useNameOf();
   const { stored } = useStoredEntries();
   const own = stored.find(({ id }) => id === ingredient.id);
@@ -93,7 +93,7 @@ export function IngredientCard({
               >
                 {nameOf(ingredientId).toLowerCase()}
               </button>{' '}
-              {formatDecimal(100 * share, 1)} %
+              {numbers.decimal(100 * share, 1)} %
             </span>
           ))}
         </p>

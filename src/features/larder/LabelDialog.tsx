@@ -10,7 +10,7 @@ import { formatDecimal } from '@/core/units';
 import { Dialog } from '@/ui/Dialog';
 import { newUuid } from '@/ui/newUuid';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { usePreferences } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { FormNumber } from './FormNumber';
 import { PartList, type ListedPart } from './PartList';
@@ -103,9 +103,8 @@ export function LabelDialog({ onClose }: { onClose: (savedId?: string) => void }
   return (
     <FormProvider {...label.form}>
       <Dialog
-        open
         wide
-        onOpenChange={(open) => !open && onClose()}
+        onClose={onClose}
         title="A bought blend, from its label"
         hint="The ingredients in the order of the label, gums and salt too, with the percentages it prints. Then the nutrition panel."
       >
@@ -161,6 +160,7 @@ function LabelTrouble({ problem }: { problem: Problem }) {
 }
 
 function Inside({ estimate }: { estimate: LabelEstimate }) {
+  const numbers = useNumbers();
   const nameOf = useNameOf();
   return (
     <section aria-label="What must be inside" className="mt-4" data-testid="estimate">
@@ -178,9 +178,9 @@ function Inside({ estimate }: { estimate: LabelEstimate }) {
             <span className="flex justify-between gap-3">
               <span>{nameOf(ingredientId)}</span>
               <span className="tabular-nums">
-                <strong>{formatDecimal(percent, percent < 10 ? 1 : 0)} %</strong>{' '}
+                <strong>{numbers.decimal(percent, percent < 10 ? 1 : 0)} %</strong>{' '}
                 <span className="text-soft">
-                  {formatDecimal(low, 1)}–{formatDecimal(high, 1)}
+                  {numbers.decimal(low, 1)}–{numbers.decimal(high, 1)}
                 </span>
               </span>
             </span>
@@ -195,8 +195,8 @@ function Inside({ estimate }: { estimate: LabelEstimate }) {
       </ul>
       {estimate.absorption && (
         <p className="mt-1 text-sm text-soft">
-          It should absorb {formatDecimal(estimate.absorption.gPerG.value, 2)} ±{' '}
-          {formatDecimal(Z80 * estimate.absorption.gPerG.sd, 2)} g of water per g.
+          It should absorb {numbers.decimal(estimate.absorption.gPerG.value, 2)} ±{' '}
+          {numbers.decimal(Z80 * estimate.absorption.gPerG.sd, 2)} g of water per g.
         </p>
       )}
     </section>

@@ -1,11 +1,11 @@
 'use client';
 import { useWatch } from 'react-hook-form';
 import { ENTRY_LIMITS as L, PARTS, type Estimate } from '@/core/ingredients';
-import { formatDecimal } from '@/core/units';
 import { cx } from '@/ui/cx';
 import { addsUp, sumOf, type EntryValues } from './entryValues';
 import { PART_WORD } from './figures';
 import { FormNumber } from './FormNumber';
+import { useNumbers } from '../preferences/PreferencesProvider';
 
 type Part = (typeof PARTS)[number];
 type PartName = `figures.per100g.${Part}`;
@@ -15,6 +15,7 @@ const printed = (figure: number | null): Estimate => ({ value: figure ?? 0, sd: 
 
 /** What 100 g are made of. */
 export function PartFigures() {
+  const numbers = useNumbers();
   const figures = useWatch<EntryValues, 'figures'>({ name: 'figures' });
   const right = addsUp(figures);
   return (
@@ -22,7 +23,7 @@ export function PartFigures() {
       <legend className="font-semibold">
         In 100 g{' '}
         <span className={cx('text-sm font-normal', right ? 'text-soft' : 'text-alarm')}>
-          together {formatDecimal(sumOf(figures), 1)} g{!right && ': must be 98 to 102'}
+          together {numbers.decimal(sumOf(figures), 1)} g{!right && ': must be 98 to 102'}
         </span>
       </legend>
       {PARTS.map((part) => (

@@ -1,11 +1,11 @@
 'use client';
 import { ArrowUp, Plus, X } from 'lucide-react';
-import { formatDecimal, parseDecimal, within } from '@/core/units';
+import { parseDecimal, within } from '@/core/units';
 import { buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
-import { usePreferences } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 
 export interface ListedPart {
@@ -25,6 +25,7 @@ interface PartListProps {
 
 /** Ingredients in an order, each with an amount: what a blend is made of, or what its label lists. */
 export function PartList({ parts, unit, max, amountWord, emptyWord, onChange }: PartListProps) {
+  const numbers = useNumbers();
   const nameOf = useNameOf();
   const { preferences } = usePreferences();
   const set = (at: number, part: ListedPart) =>
@@ -41,13 +42,13 @@ export function PartList({ parts, unit, max, amountWord, emptyWord, onChange }: 
               className="w-28"
               unit={unit}
               placeholder={emptyWord}
-              value={part.amount === null ? '' : formatDecimal(part.amount, 2)}
+              value={part.amount === null ? '' : numbers.decimal(part.amount, 2)}
               onType={(text) => {
                 if (text.trim() === '') {
                   set(at, { ...part, amount: null });
                   return null;
                 }
-                const typed = parseDecimal(text.replace(/\s*(?:%|g)$/, ''));
+                const typed = numbers.parse(text.replace(/\s*(?:%|g)$/, ''));
                 const checked = typed.ok ? within(typed.value, { min: 0.001, max }, 'value') : typed;
                 if (!checked.ok) return wordProblem(checked.problem, preferences);
                 set(at, { ...part, amount: checked.value });

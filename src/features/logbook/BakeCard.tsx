@@ -1,7 +1,6 @@
 import type { BakeCard as Card } from '@/core/bake';
-import { formatDecimal } from '@/core/units';
 import { KitchenLink } from '../kitchen/KitchenProvider';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { AGAIN_WORD } from '../wording/words';
 import { Scores } from './Scores';
@@ -14,6 +13,7 @@ export interface LogbookLine extends Card {
 
 /** One past bake in a line: when, what, how it was, and whether to bake it so again. */
 export function BakeCard({ line }: { line: LogbookLine }) {
+  const numbers = useNumbers();
   const time = useKitchenTime();
   const units = useUnits();
   const { lossPercent } = line;
@@ -28,7 +28,7 @@ export function BakeCard({ line }: { line: LogbookLine }) {
         <strong className="font-head text-lg">{line.name}</strong>
         <span className="ml-2 text-sm text-soft">
           {line.pieces} × {units.mass(line.doughG)}
-          {lossPercent !== null && `, lost ${formatDecimal(lossPercent, 1)} %`}
+          {lossPercent !== null && `, lost ${numbers.decimal(lossPercent, 1)} %`}
         </span>
         {line.words && <span className="mt-0.5 line-clamp-2 block text-sm">{line.words}</span>}
         {line.givenUp !== null && (

@@ -4,16 +4,16 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { actualTotals, lossPercent, type BakeState, type Outcome, type BakeRecord } from '@/core/bake';
 import { formulaTotals } from '@/core/formula';
-import { formatDecimal, formatDuration } from '@/core/units';
+import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useTwice } from '@/ui/useTwice';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useBook } from '../book/BookProvider';
 import { useBench } from '../bench/useBench';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '../wording/problems';
-import { AGAIN_WORD, wordPercent } from '../wording/words';
+import { AGAIN_WORD } from '../wording/words';
 import { PlannedActual } from './PlannedActual';
 import { Scores } from './Scores';
 import { TimeLog } from './TimeLog';
@@ -65,9 +65,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
         </div>
         <PlannedAndWeighed bake={bake} state={state} />
       </div>
-      {dialog === 'note' && (
-        <NoteDialog open onOpenChange={(now) => setDialog(now ? 'note' : null)} tap={tap} />
-      )}
+      {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'correct' && outcome && (
         <CorrectionDialog bake={bake} outcome={outcome} tap={tap} onClose={() => setDialog(null)} />
       )}
@@ -99,6 +97,7 @@ interface BakeHeadProps {
 }
 
 function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
+  const numbers = useNumbers();
   const time = useKitchenTime();
   const reopen = useTwice();
   return (
@@ -136,7 +135,7 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
         Add a note
       </Button>
       <KitchenLink
-        href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
+        href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${numbers.decimal(bake.sheet.pieces.doughG, 2)}`}
         className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
       >
         Bake it again
@@ -147,6 +146,7 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
 
 /** What was to go in beside what went in, line by line, and what follows from either. */
 function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState }) {
+  const numbers = useNumbers();
   const book = useBook();
   const planned = useMemo(() => formulaTotals(bake.sheet, book), [bake.sheet, book]);
   const actual = useMemo(() => actualTotals(bake.sheet, state, book), [bake.sheet, book, state]);
@@ -166,8 +166,8 @@ function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState
         ).map(([word, from, to, places]) => (
           <div key={word}>
             <dt className="text-soft">{word}</dt>
-            <dd className="figure mt-1 text-2xl">{wordPercent(to, places)}</dd>
-            <dd className="text-soft">planned {wordPercent(from, places)}</dd>
+            <dd className="figure mt-1 text-2xl">{numbers.percent(to, places)}</dd>
+            <dd className="text-soft">planned {numbers.percent(from, places)}</dd>
           </div>
         ))}
       </dl>
@@ -184,6 +184,7 @@ function OutcomeView({
   state: BakeState;
   onCorrect: () => void;
 }) {
+  const numbers = useNumbers();
   const units = useUnits();
   const time = useKitchenTime();
   const loss = lossPercent(outcome);
@@ -191,7 +192,7 @@ function OutcomeView({
   if (outcome.pieces !== null) figures.push(['pieces', String(outcome.pieces)]);
   if (outcome.massBeforeG !== null) figures.push(['before', units.mass(outcome.massBeforeG)]);
   if (outcome.massAfterG !== null) figures.push(['after', units.mass(outcome.massAfterG)]);
-  if (loss !== null) figures.push(['lost', `${formatDecimal(loss, 1)} %`]);
+  if (loss !== null) figures.push(['lost', `${numbers.decimal(loss, 1)} %`]);
   if (outcome.coreTempC !== null) figures.push(['core', units.temperature(outcome.coreTempC)]);
   return (
     <section aria-labelledby="out-title" className="docket rounded-b-md px-5 pt-4 pb-5">

@@ -14,13 +14,7 @@ interface CorrectionDialogProps {
 /** The log form once more, with what it says now; the correction is one more event. */
 export function CorrectionDialog({ bake, outcome, tap, onClose }: CorrectionDialogProps) {
   return (
-    <Dialog
-      open
-      wide
-      onOpenChange={(open) => !open && onClose()}
-      title="Correct the log"
-      hint="What stood there before is saved beside it."
-    >
+    <Dialog wide onClose={onClose} title="Correct the log" hint="What stood there before is saved beside it.">
       <OutcomeForm
         start={outcome}
         planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}

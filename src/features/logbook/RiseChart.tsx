@@ -1,10 +1,10 @@
 'use client';
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { RiseMark } from '@/core/bake';
-import { formatDecimal } from '@/core/units';
 import { AXIS, GRID, TOOLTIP } from '@/ui/chartLook';
 import { useKitchenTime } from '../preferences/time';
 import { RISE_OF_WORD } from '../wording/rise';
+import { useNumbers } from '../preferences/PreferencesProvider';
 
 const SERIES = [
   { of: 'jar', stroke: 'var(--is-leaven)', strokeDasharray: '' },
@@ -13,6 +13,7 @@ const SERIES = [
 
 /** How far it had risen when somebody looked: jar and dough, each on its own. */
 export function RiseChart({ marks }: { marks: readonly RiseMark[] }) {
+  const numbers = useNumbers();
   const time = useKitchenTime();
   if (marks.length < 2) return null;
   const points = [...marks]
@@ -37,7 +38,7 @@ export function RiseChart({ marks }: { marks: readonly RiseMark[] }) {
           <Tooltip
             {...TOOLTIP}
             labelFormatter={(at) => time.clock(Number(at))}
-            formatter={(value) => `+${formatDecimal(Number(value), 0)} %`}
+            formatter={(value) => `+${numbers.decimal(Number(value), 0)} %`}
           />
           <Legend iconType="plainline" height={24} />
           {SERIES.filter(({ of }) => marks.some((mark) => mark.of === of)).map(({ of, ...look }) => (

@@ -79,7 +79,7 @@ test('a half-written log is in the units it was written in, also after a switch'
   await userEvent.type(screen.getByLabelText('Core'), '97');
   first.unmount();
   show(form, { massUnit: 'oz', temperatureUnit: 'F' });
-  await waitFor(() => expect(screen.getByLabelText('Weight before')).toHaveValue('16'));
+  await waitFor(() => expect(screen.getByLabelText('Weight before')).toHaveValue('1 lb 0 oz'));
   expect(screen.getByLabelText('Core')).toHaveValue('206.6');
 });
 
@@ -170,6 +170,9 @@ describe('what is under way', () => {
 
   test('teaches what to do when nothing is', () => {
     show(<RunningBakes bakes={[]} nowMs={START_MS} />);
-    expect(screen.getByRole('link', { name: 'Choose a formula' })).toHaveAttribute('href', '/k/test/formulas');
+    expect(screen.getByRole('link', { name: 'Choose a formula' })).toHaveAttribute(
+      'href',
+      '/k/test/formulas',
+    );
   });
 });

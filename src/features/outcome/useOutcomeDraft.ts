@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Outcome } from '@/core/bake';
 import {
-  massNumber,
+  massCell,
   parseMassG,
   parseTemperatureC,
   temperatureNumber,
@@ -17,7 +17,7 @@ import type { OutcomeText } from './readOutcome';
 
 type Units = ReturnType<typeof useUnits>;
 export function textOf(outcome: Outcome, units: Units): OutcomeText {
-  const mass = (massG: number | null) => (massG === null ? '' : units.massNumber(massG));
+  const mass = (massG: number | null) => (massG === null ? '' : units.massCell(massG));
   return {
     pieces: outcome.pieces === null ? '' : String(outcome.pieces),
     massBeforeG: mass(outcome.massBeforeG),
@@ -40,7 +40,7 @@ interface OutcomeDraft {
 function inUnits({ text, massUnit, temperatureUnit }: OutcomeDraft, now: Preferences): Partial<OutcomeText> {
   const mass = (typed = '') => {
     const read = massUnit && massUnit !== now.massUnit ? parseMassG(typed, massUnit) : null;
-    return read?.ok ? massNumber(read.value, now.massUnit) : typed;
+    return read?.ok ? massCell(read.value, now.massUnit) : typed;
   };
   const degrees = (typed = '') => {
     const changed = temperatureUnit && temperatureUnit !== now.temperatureUnit;

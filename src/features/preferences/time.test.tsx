@@ -4,8 +4,8 @@ import { useKitchenTime, type KitchenTime } from './time';
 
 jest.mock('./PreferencesProvider', () => ({ usePreferences: jest.fn() }));
 
-function timeIn(timeZone: string): KitchenTime {
-  (usePreferences as jest.Mock).mockReturnValue({ timeZone });
+function timeIn(timeZone: string, clockFace: '12' | '24' = '24'): KitchenTime {
+  (usePreferences as jest.Mock).mockReturnValue({ ways: { timeZone, clockFace } });
   let time: KitchenTime | undefined;
   function Probe() {
     time = useKitchenTime();
@@ -23,6 +23,15 @@ test('times and days are the kitchen’s own, over midnight, over a change of th
   expect(timeIn('America/Los_Angeles').dayAndYear(at)).toBe('Sat 24 Oct 2026');
   expect(timeIn('Asia/Kolkata').clock(at)).toBe('06:00');
   expect(timeIn('UTC').day(at)).toBe('Sun 25 Oct');
+});
+
+test('a clock of twice twelve says which twelve, at midnight and at noon too', () => {
+  const { clock, dayAndClock } = timeIn('UTC', '12');
+  const hour = 3_600_000;
+  expect([0, 1, 11, 12, 13, 23].map((at) => clock(at * hour))).toEqual([
+    '12:00 am', '1:00 am', '11:00 am', '12:00 pm', '1:00 pm', '11:00 pm',
+  ]); // prettier-ignore
+  expect(dayAndClock(45 * 60_000)).toBe('Thu 1 Jan, 12:45 am');
 });
 
 test('many different times are each written rightly, however many came before', () => {

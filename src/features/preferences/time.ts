@@ -1,7 +1,6 @@
 'use client';
-import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
-import { usePreferences } from './PreferencesProvider';
+import { DAYS, MONTHS } from '../wording/calendar';
+import { usePreferences, type KitchenWays } from './PreferencesProvider';
 
 export interface KitchenTime {
   readonly clock: (ms: number) => string;
@@ -13,7 +12,7 @@ export interface KitchenTime {
 /** Written times that are remembered at most, by zone and pattern. */
 const MOST = 2000;
 
-/** A list shows the same days to everybody who asks, and a date in a zone costs some thirty microseconds to write. */
+/** A list shows the same days to everybody who asks, and a date in a zone costs some ten microseconds to write. */
 function remembering(write: (ms: number) => string): (ms: number) => string {
   const written = new Map<number, string>();
   return (ms) => {
@@ -26,28 +25,59 @@ function remembering(write: (ms: number) => string): (ms: number) => string {
   };
 }
 
-function kitchenTime(timeZone: string): KitchenTime {
-  const write = (pattern: string) => remembering((ms) => format(new TZDate(ms, timeZone), pattern));
-  return {
-    clock: write('HH:mm'),
-    day: write('EEE d MMM'),
-    dayAndYear: write('EEE d MMM yyyy'),
-    dayAndClock: write('EEE d MMM, HH:mm'),
+/** The figures of a moment where the clock hangs. Only figures: words for days and months differ between browsers. */
+function figuresIn(timeZone: string) {
+  const format = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: 'numeric',
+    day: 'numeric',
+    hour: 'numeric',
+    minute: 'numeric',
+  });
+  return (ms: number) => {
+    const found: Partial<Record<Intl.DateTimeFormatPartTypes, number>> = {};
+    for (const { type, value } of format.formatToParts(ms)) found[type] = Number(value);
+    const { year = 0, month = 1, day = 1, hour = 0, minute = 0 } = found;
+    return { year, month, day, hour, minute, weekday: new Date(Date.UTC(year, month - 1, day)).getUTCDay() };
   };
 }
 
-/** One for each zone, whoever asks. */
-const byZone = new Map<string, KitchenTime>();
+const two = (figure: number): string => String(figure).padStart(2, '0');
+
+function kitchenTime(timeZone: string, face: KitchenWays['clockFace']): KitchenTime {
+  const figures = figuresIn(timeZone);
+  const clock = (ms: number): string => {
+    const { hour, minute } = figures(ms);
+    if (face === '24') return `${two(hour)}:${two(minute)}`;
+    return `${hour % 12 || 12}:${two(minute)} ${hour < 12 ? 'am' : 'pm'}`;
+  };
+  const day = (ms: number): string => {
+    const { weekday, day: date, month } = figures(ms);
+    return `${DAYS[weekday] ?? ''} ${date} ${MONTHS[month - 1] ?? ''}`;
+  };
+  return {
+    clock: remembering(clock),
+    day: remembering(day),
+    dayAndYear: remembering((ms) => `${day(ms)} ${figures(ms).year}`),
+    dayAndClock: remembering((ms) => `${day(ms)}, ${clock(ms)}`),
+  };
+}
+
+/** One for each zone and face, whoever asks. */
+const known = new Map<string, KitchenTime>();
 
 /**
- * Times of day and dates in the kitchen's own zone, so that server and browser write the same and a bake reads the same
- * from another country.
+ * Times of day and dates in the kitchen's own zone and as it reads its clock, so that server and browser write the same and a bake reads
+ * the same from another country.
  */
 export function useKitchenTime(): KitchenTime {
-  const { timeZone } = usePreferences();
-  const known = byZone.get(timeZone);
-  if (known) return known;
-  const made = kitchenTime(timeZone);
-  byZone.set(timeZone, made);
+  const { timeZone, clockFace } = usePreferences().ways;
+  const key = `${clockFace} ${timeZone}`;
+  const there = known.get(key);
+  if (there) return there;
+  const made = kitchenTime(timeZone, clockFace);
+  known.set(key, made);
   return made;
 }

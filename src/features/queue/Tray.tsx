@@ -49,9 +49,8 @@ export function Tray() {
       </Button>
       {open && (
         <Dialog
-          open
           wide
-          onOpenChange={setOpen}
+          onClose={() => setOpen(false)}
           title="Not on the server yet"
           hint={
             queue.fragile

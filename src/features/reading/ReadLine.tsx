@@ -1,13 +1,12 @@
 'use client';
 import { Check, CircleHelp, X } from 'lucide-react';
 import { readLineAs, type Answer, type Asking, type IngredientLine } from '@/core/recipe';
-import { formatDecimal } from '@/core/units';
 import { Button, buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
 import { wordProblem } from '../wording/problems';
@@ -42,6 +41,7 @@ function takenFrom(item: IngredientLine, answer: Answer) {
 
 /** One line of ingredients: what was taken from it, and its question where there is one. */
 export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineProps) {
+  const numbers = useNumbers();
   const nameOf = useNameOf();
   const units = useUnits();
   const taken = takenFrom(item, answer);
@@ -82,9 +82,7 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
             {massG === null ? (item.percent === null ? '?' : `${item.percent} %`) : units.mass(massG)}
           </span>
           {range && (
-            <span className="block text-xs text-soft">
-              {units.massNumber(range.lowG)}–{units.mass(range.highG)}
-            </span>
+            <span className="block text-xs text-soft">{units.massRange(range.lowG, range.highG)}</span>
           )}
         </span>
         <IconButton label={`Leave out: ${item.text}`} onClick={() => onAnswer({ leaveOut: true })}>
@@ -93,8 +91,8 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
       </div>
       {percentOff && (
         <p className="text-xs text-alarm">
-          It says {formatDecimal(percentOff.written, 1)} %, but the weights make{' '}
-          {formatDecimal(percentOff.is, 1)} %.
+          It says {numbers.decimal(percentOff.written, 1)} %, but the weights make{' '}
+          {numbers.decimal(percentOff.is, 1)} %.
         </p>
       )}
       {asked && <LineQuestion item={item} answer={answer} open={open} taken={taken} onAnswer={onAnswer} />}
@@ -160,7 +158,7 @@ function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps
           label={`Weight of ${item.text}`}
           className="w-28 border-b border-edge"
           unit={units.massUnit}
-          value={answer.massG === undefined ? '' : units.massNumber(answer.massG)}
+          value={answer.massG === undefined ? '' : units.massCell(answer.massG)}
           placeholder="weight"
           onType={(text) => {
             const typed = readMass(text, ingredientId ? (book.get(ingredientId) ?? null) : null);

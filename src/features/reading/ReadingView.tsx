@@ -2,13 +2,12 @@
 import { useMemo, useState } from 'react';
 import { checkFormula } from '@/core/formula';
 import { sheetOfRecipe, type Answer, type RecipeReading } from '@/core/recipe';
-import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useBook } from '../book/BookProvider';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordPath } from '../wording/paths';
 import { wordProblem } from '../wording/problems';
 import { STAGE_WORD, STEP_WORD } from '../wording/words';
@@ -229,6 +228,7 @@ function Understood({
 
 /** Slips, the method, and what has no place of its own on a sheet. */
 function RestOfReading({ reading, left }: { reading: RecipeReading; left: readonly string[] }) {
+  const numbers = useNumbers();
   const units = useUnits();
   const others = reading.lines.filter(({ role }) => role === 'note' || role === 'yield');
   return (
@@ -237,8 +237,8 @@ function RestOfReading({ reading, left }: { reading: RecipeReading; left: readon
         <section className="mt-4 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
           {reading.contradictions.map(({ written, firstC, secondC, number }) => (
             <p key={`${number} ${written}`}>
-              Line {number} says “{written}”: that is {formatDecimal(firstC, 0)} °C and{' '}
-              {formatDecimal(secondC, 0)} °C. One is a slip: no step takes its temperature from there.
+              Line {number} says “{written}”: that is {numbers.decimal(firstC, 0)} °C and{' '}
+              {numbers.decimal(secondC, 0)} °C. One is a slip: no step takes its temperature from there.
             </p>
           ))}
         </section>

@@ -4,6 +4,7 @@ import type { RiseLearning } from '@/core/fermentation';
 import { formatDecimal } from '@/core/units';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
+import { useNumbers } from '../preferences/PreferencesProvider';
 
 /** What this formula's marks have taught, asked once when the run is opened; null: nothing yet. */
 export function useLearnt(formulaId: string | null): RiseLearning | null {
@@ -33,6 +34,7 @@ interface LearntLineProps {
 
 /** Says what was learnt and from how much; may be left out of the computation. */
 export function LearntLine({ learning, on, onTurn }: LearntLineProps) {
+  const numbers = useNumbers();
   const { learnt, marks, miss } = learning;
   return (
     <label className="mt-2 flex items-start gap-2 text-sm" data-testid="learnt">
@@ -44,10 +46,10 @@ export function LearntLine({ learning, on, onTurn }: LearntLineProps) {
       />
       <span>
         Use what {marks === 1 ? 'one mark' : `${marks} marks`} at the bench taught: against the books this
-        dough rises <strong className="figure">{factor(learnt.vigour)}</strong> as fast and holds{' '}
-        <strong className="figure">{factor(learnt.holding)}</strong> as much.{' '}
+        dough rises <strong className="figure">{numbers.mark(factor(learnt.vigour))}</strong> as fast and
+        holds <strong className="figure">{numbers.mark(factor(learnt.holding))}</strong> as much.{' '}
         <span className="text-soft">
-          {marks > 1 && `The marks lie ${formatDecimal(100 * miss, 0)} % of its volume from the curve.`}
+          {marks > 1 && `The marks lie ${numbers.decimal(100 * miss, 0)} % of its volume from the curve.`}
         </span>
       </span>
     </label>

@@ -108,7 +108,7 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
           {longWord && (
             <NumberField
               word={longWord}
-              unit="cm"
+              measure="length"
               name="lengthCm"
               optional
               value={as.lengthCm}
@@ -119,7 +119,7 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
           {as.shape === 'tin' && (
             <NumberField
               word="Tin, inner width"
-              unit="cm"
+              measure="length"
               name="widthCm"
               optional
               value={as.widthCm}

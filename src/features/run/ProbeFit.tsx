@@ -1,10 +1,9 @@
 'use client';
 import type { TraceFit } from '@/core/heat';
 import { Z80 } from '@/core/numeric';
-import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { useStoredKit } from '../kit/KitProvider';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { useProbeFit, type ProbeQuestion } from './useProbeFit';
 
 const EXAMPLE = 'min;°C\n0;27\n10;34\n20;58\n30;79\n40;92';
@@ -66,18 +65,21 @@ export function ProbeFit(question: ProbeQuestion) {
 }
 
 function Fitted({ fitted, busy, onUse }: { fitted: TraceFit; busy: boolean; onUse: () => void }) {
+  const numbers = useNumbers();
   const { degreesPerC } = useUnits();
   const { oven, points, missC } = fitted;
   return (
     <div className="mt-2" data-testid="fitted">
       <p className="text-sm">
         The oven is{' '}
-        <strong className="figure text-lg">{formatDecimal(Math.abs(oven.offsetC * degreesPerC), 0)}°</strong>{' '}
+        <strong className="figure text-lg">
+          {numbers.decimal(Math.abs(oven.offsetC * degreesPerC), 0)}°
+        </strong>{' '}
         {oven.offsetC < 0 ? 'cooler' : 'hotter'} than its dial (±{' '}
-        {formatDecimal(Z80 * oven.offsetSdC * degreesPerC, 0)}) and heats{' '}
-        <strong className="figure text-lg">{formatDecimal(100 * oven.transfer, 0)} %</strong> of an ordinary
-        one (± {formatDecimal(100 * Z80 * oven.transfer * oven.transferCv, 0)}). The fitted bake misses the{' '}
-        {points} readings by {formatDecimal(missC * degreesPerC, 1)}°.
+        {numbers.decimal(Z80 * oven.offsetSdC * degreesPerC, 0)}) and heats{' '}
+        <strong className="figure text-lg">{numbers.decimal(100 * oven.transfer, 0)} %</strong> of an ordinary
+        one (± {numbers.decimal(100 * Z80 * oven.transfer * oven.transferCv, 0)}). The fitted bake misses the{' '}
+        {points} readings by {numbers.decimal(missC * degreesPerC, 1)}°.
       </p>
       <Button className="mt-1" look="strong" disabled={busy} onClick={onUse}>
         Use this from now on

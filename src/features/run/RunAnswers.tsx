@@ -4,7 +4,7 @@ import type { Range } from '@/core/numeric';
 import type { RunForecast } from '@/core/run';
 import { formatDecimal } from '@/core/units';
 import { Why } from '../sheet/Why';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import {
   COLOUR_WORD,
@@ -68,6 +68,7 @@ export function RunAnswers({
   /** What the method gives it in the heat, s. */
   bakesS: number;
 }) {
+  const numbers = useNumbers();
   const { preferences } = usePreferences();
   const units = useUnits();
   const { rise, bake, bakeProblem, preheat } = forecast;
@@ -75,16 +76,6 @@ export function RunAnswers({
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
-        <Answer
-          testId="run-ready"
-          word="Ready to bake"
-          figure={rises ? honestRange(rise.wantedAtS.low, rise.wantedAtS.high) : 'no visible rise'}
-          say={
-            rises
-              ? `after mixing, when it has risen by ${risen(rise.wantedRise)}`
-              : 'go by the clock, not by its height'
-          }
-        />
         <Answer
           testId="run-most"
           word="The most it can rise"
@@ -96,27 +87,12 @@ export function RunAnswers({
           }
         />
         {bake && (
-          <>
-            <Answer
-              testId="run-set"
-              word="Crumb set"
-              figure={honestRange(bake.set.low, bake.set.high)}
-              say={`from loading, at ${units.temperature(Math.min(96, bake.simulation.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bakesS)}`}
-            />
-            <Answer
-              testId="run-cut"
-              word="May be cut"
-              figure={
-                bake.cut.value === null
-                  ? 'later than this'
-                  : honestRange(
-                      bake.cut.low === null ? null : Math.max(0, bake.cut.low - bake.endS),
-                      bake.cut.high === null ? null : Math.max(0, bake.cut.high - bake.endS),
-                    )
-              }
-              say={`out of the oven, when the middle is below ${units.temperature(32)}`}
-            />
-          </>
+          <Answer
+            testId="run-set"
+            word="Crumb set"
+            figure={honestRange(bake.set.low, bake.set.high)}
+            say={`from loading, at ${units.temperature(Math.min(96, bake.simulation.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bakesS)}`}
+          />
         )}
       </div>
       {bakeProblem && (
@@ -135,7 +111,7 @@ export function RunAnswers({
           )}
           {topped ? 'Rim' : 'Top'} {colours(bake.brownTop)}, base {colours(bake.brownBase)}. It loses{' '}
           {shares(bake.lost)} % of its weight in the heat, {shares(bake.lostCooled)} % by the time it is cut;
-          the crust is about {formatDecimal(Math.max(0.5, bake.simulation.crustMm), 0)} mm.
+          the crust is about {units.thick(Math.max(1, Math.round(bake.simulation.crustMm)))}.
           {lidded && bake.holds.low !== null && (
             <>
               {' '}
@@ -163,7 +139,7 @@ export function RunAnswers({
         <p>
           What makes the rise most unsure: {RISE_PARAMETER_WORD[rise.dominant]}
           {bake && <>; the bake: {HEAT_PARAMETER_WORD[bake.dominant]}</>}. Baked, it is{' '}
-          {formatDecimal(forecast.bakedVolume, 2)} times the dough from the bowl.
+          {numbers.decimal(forecast.bakedVolume, 2)} times the dough from the bowl.
         </p>
       </Why>
     </>

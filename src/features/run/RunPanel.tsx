@@ -1,53 +1,51 @@
 'use client';
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { ovenFor, runKitchenOf } from '@/core/kit';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { ovenFor } from '@/core/kit';
 import { bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
 import { allLines, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { useSheetActions, useSheetState } from '../sheet/SheetContext';
+import { useSheetActions, useSheetRun, useSheetState, useTaught } from '../sheet/SheetContext';
 import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { Choice } from '@/ui/Choice';
 import { STEP_WORD } from '../wording/words';
-import { COLOUR_WORD } from '../wording/run';
-import { colourOf } from '@/core/heat';
 import { formulaAnswers } from '@/core/notices';
-import { LearntLine, useLearnt } from './Learnt';
+import { LearntLine } from './Learnt';
 import { PieceSettings } from './PieceSettings';
 import { ProbeFit } from './ProbeFit';
 import { ReadyBy } from './ReadyBy';
 import { RunAnswers } from './RunAnswers';
 import { CHART_HEIGHT, RunChart } from './RunChart';
 import { Schools } from './Schools';
-import { SlicePicture } from './SlicePicture';
 import { StepDials } from './StepDials';
 import { useRunForecast } from './useRunForecast';
 import { supposables, WhatIfs } from './WhatIfs';
 
 /** The width the chart may have, followed as the window changes. */
 function useWidth() {
-  const ref = useRef<HTMLDivElement>(null);
+  // a state, not a ref: the chart comes later than the panel does
+  const [frame, setFrame] = useState<HTMLDivElement | null>(null);
   const [width, setWidth] = useState(0);
   useEffect(() => {
-    const { current } = ref;
-    if (!current) return undefined;
+    if (!frame) return undefined;
     const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
-    observer.observe(current);
+    observer.observe(frame);
     return () => observer.disconnect();
-  }, []);
-  return { ref, width };
+  }, [frame]);
+  return { ref: setFrame, width };
 }
 
 /** Not in the heat a bake is counted by. */
 const OUT: ReadonlySet<string> = new Set(['rack', 'boil']);
+const NOTHING_YET = { forecast: null, problem: null, computing: null, broken: false, learning: null };
 const YEASTS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'];
 
 /** From mixing to cutting on one clock: what the dough, the oven and the crumb will do, and everything that moves it in reach. */
-export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
+export function RunPanel() {
   const { edit, settle } = useSheetActions();
   const formula = useSheetState((state) => state.formula);
-  const { totals, consistency } = useSheetState((state) => state.answers);
+  const { consistency } = useSheetState((state) => state.answers);
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();
@@ -57,30 +55,22 @@ export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
   const [supposed, setSupposed] = useState<string | null>(null);
   const { ref, width } = useWidth();
 
-  const { bakedAs, steps } = formula;
-  const learning = useLearnt(formulaId);
-  const [taught, setTaught] = useState(true);
-  const learnt = taught ? learning?.learnt : undefined;
-  const kitchen = useMemo(
-    () => ({ ...runKitchenOf(kit, { bakedAs, steps }), ...(learnt && { learnt }) }),
-    [kit, bakedAs, steps, learnt],
-  );
+  const sheetRun = useSheetRun();
+  const [taught, setTaught] = useTaught();
   const oven = ovenFor(kit, formula);
-  const made = useMemo(
-    () => runOf(formula, book, totals, consistency, kitchen),
-    [formula, book, totals, consistency, kitchen],
-  );
-  const run = made.ok ? made.value : null;
-  const { forecast, problem, computing, broken } = useRunForecast('run', run, consistency);
+  const made = sheetRun?.made ?? null;
+  const run = made?.ok ? made.value : null;
+  const { forecast, problem, computing, broken, learning } = sheetRun ?? NOTHING_YET;
+  const kitchen = sheetRun?.kitchen ?? null;
 
   const list = useMemo(
-    () => supposables(formula, kit, oven?.id ?? '', units.temperature, book),
+    () => supposables(formula, kit, oven?.id ?? '', units, book),
     [book, formula, kit, oven, units],
   );
   const what = list.find((each) => each.id === supposed)?.what ?? null;
   const later = useDeferredValue(formula);
   const ghost = useMemo(() => {
-    if (!what) return null;
+    if (!what || !kitchen) return null;
     const other = supposing(what, later, kitchen, book);
     const answers = formulaAnswers(other.formula, book);
     const otherRun = runOf(other.formula, book, answers.totals, answers.consistency, other.kitchen);
@@ -88,6 +78,7 @@ export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
   }, [what, later, kitchen, book]);
   const beside = useRunForecast('ghost', ghost?.run ?? null, ghost?.feel ?? null);
 
+  if (!made) return <p className="text-sm text-soft">Computing rise and bake …</p>;
   if (!run || !consistency) {
     return (
       <p className="text-sm text-soft">
@@ -140,27 +131,6 @@ export function RunPanel({ formulaId = null }: { formulaId?: string | null }) {
             </p>
           )}
         </div>
-        <figure className="w-full max-w-72 sm:w-72">
-          {forecast?.slice ? (
-            <>
-              <SlicePicture
-                slice={forecast.slice}
-                label={`Section of the baked piece: ${Math.round(forecast.slice.heightMm)} mm high, ${Math.round(forecast.slice.widthMm)} mm wide, top ${COLOUR_WORD[colourOf(forecast.slice.brownTop)]}`}
-                className="max-h-52 w-full"
-              />
-              <figcaption className="text-xs text-soft">
-                The slice to expect: {(forecast.slice.heightMm / 10).toFixed(1)} cm high,{' '}
-                {(forecast.slice.widthMm / 10).toFixed(0)} cm across, pores near{' '}
-                {forecast.slice.poreMm.toFixed(1)} mm
-                {forecast.slice.streak > 0.02 &&
-                  (forecast.slice.streak > 0.1 ? ', a damp streak likely' : ', a damp streak possible')}
-                .
-              </figcaption>
-            </>
-          ) : (
-            <div className="h-40 rounded bg-well" aria-hidden />
-          )}
-        </figure>
       </div>
       {problem && (
         <p role="alert" className="mt-2 text-sm text-alarm">

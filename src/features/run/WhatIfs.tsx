@@ -5,7 +5,7 @@ import { heatOven, type Kit } from '@/core/kit';
 import type { IngredientBook } from '@/core/ingredients';
 import { bakedAsOf, hasYeast, type RunForecast, type WhatIf } from '@/core/run';
 import { buttonClass } from '@/ui/Button';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useUnits, type Units } from '../preferences/PreferencesProvider';
 import { COLOUR_WORD, honestTime, PLATE_WORD, TIN_WORD } from '../wording/run';
 
 export interface Supposed {
@@ -19,7 +19,7 @@ export function supposables(
   formula: Formula,
   kit: Kit,
   ovenId: string,
-  temperature: (tempC: number) => string,
+  units: Pick<Units, 'temperature' | 'height' | 'degrees'>,
   book: IngredientBook,
 ): Supposed[] {
   const cool = kit.roomC <= 20 ? kit.roomC - 3 : 19;
@@ -28,8 +28,8 @@ export function supposables(
   const flat = as.shape === 'disc' || as.shape === 'flatbread';
   const bakes = formula.steps.some((step) => step.kind === 'bake');
   const list: (Supposed | null)[] = [
-    { id: 'cool', word: `at ${temperature(cool)}`, what: { type: 'room', tempC: cool } },
-    { id: 'warm', word: `at ${temperature(28)}`, what: { type: 'room', tempC: 28 } },
+    { id: 'cool', word: `at ${units.temperature(cool)}`, what: { type: 'room', tempC: cool } },
+    { id: 'warm', word: `at ${units.temperature(28)}`, what: { type: 'room', tempC: 28 } },
     hasYeast(formula, book)
       ? { id: 'half', word: 'half the yeast', what: { type: 'yeast', factor: 0.5 } }
       : null,
@@ -47,8 +47,12 @@ export function supposables(
     flat && as.lengthCm !== null
       ? { id: 'thick', word: 'half as thick again', what: { type: 'thicker', factor: 1.5 } }
       : null,
-    { id: 'high', word: 'at 1,800 m', what: { type: 'altitude', altitudeM: 1800 } },
-    { id: 'hotter', word: 'oven 15° hotter than I think', what: { type: 'offset', byC: 15 } },
+    { id: 'high', word: `at ${units.height(1800)}`, what: { type: 'altitude', altitudeM: 1800 } },
+    {
+      id: 'hotter',
+      word: `oven ${units.degrees(15)} hotter than I think`,
+      what: { type: 'offset', byC: 15 },
+    },
     ...kit.ovens
       .filter((oven) => oven.id !== ovenId)
       .slice(0, 3)

@@ -8,6 +8,9 @@ import type { FromWorker, ToWorker } from '@/workers/protocol';
 import { SheetActionsProvider, type SheetActions } from '../sheet/SheetContext';
 import { SheetStore } from '../sheet/sheetStore';
 import { show } from '../testKitchen';
+import { AnswerCard } from '../formula/AnswerCard';
+import { RunStore } from '../sheet/runStore';
+import { RunEngine } from './RunEngine';
 import { RunPanel } from './RunPanel';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
@@ -50,10 +53,13 @@ function open(formula: Formula = rollsWithMethod(), formulaId: string | null = n
     },
     settle: settled,
     takeBack: () => undefined,
+    runs: new RunStore(),
   };
   show(
     <SheetActionsProvider value={actions}>
-      <RunPanel formulaId={formulaId} />
+      <AnswerCard />
+      <RunPanel />
+      <RunEngine formulaId={formulaId} />
     </SheetActionsProvider>,
   );
   return { store, settled };
@@ -75,7 +81,9 @@ test('the answers are there, as ranges, with their reasons and the slice', async
   );
   expect(screen.getByTestId('run-set')).toHaveTextContent(/\d+–\d+ min/);
   expect(screen.getByTestId('run-words')).toHaveTextContent(/It loses \d+(–\d+)? % of its weight/);
-  expect(screen.getByRole('img', { name: /Section of the baked piece: \d+ mm high/ })).toBeVisible();
+  expect(
+    screen.getByRole('img', { name: /The slice to expect: [\d.]+ cm high and [\d.]+ cm across/ }),
+  ).toBeVisible();
   expect(screen.getByText(/What makes the rise most unsure/)).toBeInTheDocument();
 });
 

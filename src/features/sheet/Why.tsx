@@ -16,17 +16,23 @@ export function Why({ children, word = 'why?' }: { children: ReactNode; word?: s
 export function AnswerRow({
   word,
   figure,
+  testId,
   children,
 }: {
   word: string;
-  figure: string;
+  figure?: string;
+  testId?: string;
   children?: ReactNode;
 }) {
   return (
     <div className="border-t border-rule py-2.5">
       <div className="flex items-baseline justify-between gap-3">
         <span className="text-sm">{word}</span>
-        <span className="figure text-xl">{figure}</span>
+        {figure && (
+          <span className="figure text-xl" data-testid={testId}>
+            {figure}
+          </span>
+        )}
       </div>
       {children}
     </div>

@@ -16,7 +16,9 @@ import { usePathname } from 'next/navigation';
 import { useEffect, useState, type ReactNode } from 'react';
 import { IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
+import { loadDialog } from '@/ui/Dialog';
 import { useAwake } from '@/ui/useAwake';
+import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { Tray } from '../queue/Tray';
@@ -26,6 +28,9 @@ import { UnitSwitches } from './UnitSwitches';
 const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog), {
   ssr: false,
 });
+
+/** What says why something was not taken has to be there when the network is not. */
+const NEEDED_OFFLINE = [loadDialog];
 
 const STATIONS = [
   { href: '/', word: 'Today', Icon: Sunrise, key: 't' },
@@ -51,6 +56,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
   const { preferences, change } = usePreferences();
   const [help, setHelp] = useState(false);
   const awake = useAwake();
+  useFetchedEarly(NEEDED_OFFLINE);
   const dim = preferences.light === 'dim';
 
   useEffect(() => {
@@ -120,7 +126,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
         {children}
       </main>
       <TimerBell />
-      {help && <ShortcutDialog open={help} onOpenChange={setHelp} />}
+      {help && <ShortcutDialog onClose={() => setHelp(false)} />}
     </>
   );
 }

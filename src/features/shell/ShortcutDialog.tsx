@@ -33,15 +33,9 @@ const GROUPS = [
   },
 ] as const;
 
-export function ShortcutDialog({
-  open,
-  onOpenChange,
-}: {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-}) {
+export function ShortcutDialog({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Keys">
+    <Dialog onClose={onClose} title="Keys">
       <div className="grid gap-5 sm:grid-cols-2">
         {GROUPS.map((group) => (
           <section key={group.title}>

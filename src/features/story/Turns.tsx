@@ -2,11 +2,12 @@
 import { storyOf } from '@/core/story';
 import type { Formula } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { wordTurn } from '../wording/story';
 
 /** What changed between two states of a formula, told in one breath; the first thing told is the first thing to know. */
 export function Turns({ from, to }: { from: Formula; to: Formula }) {
+  const numbers = useNumbers();
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();
@@ -23,7 +24,7 @@ export function Turns({ from, to }: { from: Formula; to: Formula }) {
               : 'text-soft'
           }
         >
-          {wordTurn(turn, { nameOf, mass: units.mass, temperature: units.temperature })}
+          {numbers.mark(wordTurn(turn, { nameOf, mass: units.mass, temperature: units.temperature }))}
           {index < turns.length - 1 && <span aria-hidden> ·</span>}
         </li>
       ))}

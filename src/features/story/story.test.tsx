@@ -53,7 +53,10 @@ test('each revision by what it changed, where it came from, what came of it', ()
     'href',
     '/k/test/formulas/younger',
   );
-  expect(screen.getByRole('link', { name: 'Elder loaf' })).toHaveAttribute('href', '/k/test/formulas/elder/story');
+  expect(screen.getByRole('link', { name: 'Elder loaf' })).toHaveAttribute(
+    'href',
+    '/k/test/formulas/elder/story',
+  );
   expect(entry(3)).toHaveTextContent('What came before is further down.');
   expect(screen.getByText(/3 older branches are not listed here/)).toBeInTheDocument();
 });

@@ -1,6 +1,18 @@
 /** What the limits of a field are counted in, by the field's name; a field that is not here is a plain number. */
 export const FIELD_UNITS: Readonly<
-  Record<string, 'percent' | 'mass' | 'temperature' | 'warming' | 'duration' | undefined>
+  Record<
+    string,
+    | 'percent'
+    | 'mass'
+    | 'temperature'
+    | 'warming'
+    | 'duration'
+    | 'length'
+    | 'thickness'
+    | 'height'
+    | 'volume'
+    | undefined
+  >
 > = {
   massG: 'mass',
   pieceMassG: 'mass',
@@ -12,6 +24,13 @@ export const FIELD_UNITS: Readonly<
   upToG: 'mass',
   massBeforeG: 'mass',
   massAfterG: 'mass',
+  lengthCm: 'length',
+  widthCm: 'length',
+  heightCm: 'length',
+  thickMm: 'thickness',
+  altitudeM: 'height',
+  litres: 'volume',
+  oilLitres: 'volume',
   tempC: 'temperature',
   roomC: 'temperature',
   warmC: 'temperature',

@@ -2,7 +2,7 @@ import type { Problem } from '@/core/result';
 import { wordProblem } from './problems';
 
 const word = (problem: Problem, massUnit: 'g' | 'oz' = 'g', temperatureUnit: 'C' | 'F' = 'C') =>
-  wordProblem(problem, { massUnit, temperatureUnit });
+  wordProblem(problem, { massUnit, temperatureUnit, lengthUnit: 'cm', decimalMark: 'point' });
 
 test('limits are told in the unit of the field and of the reader', () => {
   expect(word({ code: 'tooLarge', path: 'massG', params: { max: 100_000 } })).toBe('At most 100 kg.');

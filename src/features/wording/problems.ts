@@ -1,15 +1,30 @@
 import { never, type Problem, type ProblemCode } from '@/core/result';
-import { degreesPerC, formatDecimal, formatDuration, formatMass, formatTemperature } from '@/core/units';
+import {
+  degreesPerC,
+  formatDecimal,
+  formatDuration,
+  formatMass,
+  formatTemperature,
+  heightNumber,
+  lengthNumber,
+  thicknessNumber,
+  volumeNumber,
+  withMark,
+} from '@/core/units';
 import { FIELD_UNITS } from './fieldUnits';
-import type { Preferences } from '../preferences/preferences';
+import type { Reader } from '../preferences/PreferencesProvider';
 
-type Units = Pick<Preferences, 'massUnit' | 'temperatureUnit'>;
+type Units = Pick<Reader, 'massUnit' | 'temperatureUnit' | 'lengthUnit' | 'decimalMark'>;
 
 /** The field a problem is about: the last part of its path. */
 const fieldOf = (path: string): string => path.split('.').at(-1) ?? '';
 
 /** A limit in the unit of the field it belongs to. */
-function amount(path: string, value: number, units: Units): string {
+const amount = (path: string, value: number, units: Units): string =>
+  withMark(plainAmount(path, value, units), units.decimalMark);
+
+function plainAmount(path: string, value: number, units: Units): string {
+  const metric = units.lengthUnit === 'cm';
   switch (FIELD_UNITS[fieldOf(path)]) {
     case 'percent':
       return `${value} %`;
@@ -21,6 +36,14 @@ function amount(path: string, value: number, units: Units): string {
       return `${formatDecimal(value * degreesPerC(units.temperatureUnit), 1)}°`;
     case 'duration':
       return formatDuration(value);
+    case 'length':
+      return `${lengthNumber(value, units.lengthUnit)} ${units.lengthUnit}`;
+    case 'thickness':
+      return `${thicknessNumber(value, units.lengthUnit)} ${metric ? 'mm' : 'in'}`;
+    case 'height':
+      return `${heightNumber(value, units.lengthUnit)} ${metric ? 'm' : 'ft'}`;
+    case 'volume':
+      return `${volumeNumber(value, units.lengthUnit)} ${metric ? 'l' : 'qt'}`;
     default:
       return String(value);
   }
@@ -36,7 +59,7 @@ export function wordProblem(problem: Problem, units: Units): string {
     case 'required':
       return 'This needs a value.';
     case 'notANumber':
-      return 'That is not a number I can read. Try 12 or 12.5.';
+      return `That is not a number I can read. Try 12 or ${withMark('12.5', units.decimalMark)}.`;
     case 'notADuration':
       return 'Write a time like 45 min, 1 h 15 or 60–90 min.';
     case 'unknownUnit':

@@ -10,9 +10,11 @@ import { kitchenOf, type KitchenParams } from './kitchenOf';
 export default async function KitchenLayout({ children, params }: KitchenParams & { children: ReactNode }) {
   const preferences = readPreferences((await cookies()).get(PREFERENCE_COOKIE)?.value);
   const { kitchen } = await kitchenOf(params);
+  const { timeZone, clockFace, decimalMark, weekStart, eaters } = kitchen.details;
+  const ways = { timeZone, clockFace, decimalMark, weekStart };
   return (
-    <PreferencesProvider initial={preferences} timeZone={kitchen.details.timeZone}>
-      <KitchenProvider address={kitchen.address}>
+    <PreferencesProvider initial={preferences} ways={ways}>
+      <KitchenProvider address={kitchen.address} eaters={eaters}>
         <Shell name={kitchen.details.name}>{children}</Shell>
       </KitchenProvider>
     </PreferencesProvider>

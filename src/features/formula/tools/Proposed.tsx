@@ -1,16 +1,17 @@
 'use client';
 import type { Proposal } from '@/core/adjust';
 import type { Result } from '@/core/result';
-import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { useNameOf } from '../../book/BookProvider';
-import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
+import { EaterChecks } from '../../eaters/EaterChecks';
+import { useNumbers, usePreferences, useUnits } from '../../preferences/PreferencesProvider';
 import { BAND_WORD } from '../../wording/bands';
 import { wordProblem } from '../../wording/problems';
 import { useSheetActions } from '../../sheet/SheetContext';
 
 /** What would change, line by line, and what the dough becomes; one press does it, one undo takes it back. */
 export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onDone: () => void }) {
+  const numbers = useNumbers();
   const { edit } = useSheetActions();
   const units = useUnits();
   const nameOf = useNameOf();
@@ -49,12 +50,13 @@ export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onD
           only taken away.
         </p>
       )}
+      <EaterChecks stages={formula.stages} className="mt-2 border-t border-rule pt-2" />
       <p className="mt-2 text-sm text-soft">
         After its rest: {BAND_WORD[before.rested.band].name.toLowerCase()} (
-        {formatDecimal(before.rested.s, 2)}) →{' '}
+        {numbers.decimal(before.rested.s, 2)}) →{' '}
         <strong className="text-ink">{BAND_WORD[after.rested.band].name.toLowerCase()}</strong> (
-        {formatDecimal(after.rested.s, 2)}, {formatDecimal(after.rested.low, 2)}–
-        {formatDecimal(after.rested.high, 2)})
+        {numbers.decimal(after.rested.s, 2)}, {numbers.decimal(after.rested.low, 2)}–
+        {numbers.decimal(after.rested.high, 2)})
       </p>
       <Button
         look="strong"

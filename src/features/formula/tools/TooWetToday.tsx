@@ -4,9 +4,8 @@ import { tooWet } from '@/core/adjust';
 import { BANDS, type Band } from '@/core/consistency';
 import { massByIngredient } from '@/core/formula';
 import { isFlourBase } from '@/core/ingredients';
-import { formatDecimal } from '@/core/units';
 import { useBook, useNameOf } from '../../book/BookProvider';
-import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../../preferences/PreferencesProvider';
 import { BAND_OPTIONS } from '../../wording/bands';
 import { wordProblem } from '../../wording/problems';
 import { useSheetState } from '../../sheet/SheetContext';
@@ -20,6 +19,7 @@ const roughly = (massG: number): number =>
   massG > 50 ? Math.round(massG / 5) * 5 : massG > 5 ? Math.round(massG) : massG;
 
 export function TooWetToday() {
+  const numbers = useNumbers();
   const formula = useSheetState((state) => state.formula);
   const rested = useSheetState((state) => state.answers.consistency?.rested.band ?? 'soft');
   const book = useBook();
@@ -47,15 +47,16 @@ export function TooWetToday() {
                   <span className="text-right">
                     <span className="figure text-2xl">+ {units.mass(roughly(addG))}</span>
                     <span className="ml-2 text-sm text-soft">
-                      {units.massNumber(roughly(lowG))}–{units.mass(roughly(highG))}
+                      {units.massRange(roughly(lowG), roughly(highG))}
                     </span>
                   </span>
                 </p>
                 <p className="text-xs text-soft">
-                  water {formatDecimal(hydration.from ?? 0, 1)} → {formatDecimal(hydration.to ?? 0, 1)} %
+                  water {numbers.decimal(hydration.from ?? 0, 1)} → {numbers.decimal(hydration.to ?? 0, 1)} %
                   {saltPercent.from !== null && saltPercent.from > 0 && (
                     <>
-                      , salt {formatDecimal(saltPercent.from, 2)} → {formatDecimal(saltPercent.to ?? 0, 2)} %
+                      , salt {numbers.decimal(saltPercent.from, 2)} →{' '}
+                      {numbers.decimal(saltPercent.to ?? 0, 2)} %
                       {saltG >= 0.05 && <>: {units.mass(saltG)} more keeps it</>}
                     </>
                   )}

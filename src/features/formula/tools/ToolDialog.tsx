@@ -40,7 +40,7 @@ const TOOL: Record<Tool, { title: string; hint: string; Body: FC<{ onDone: () =>
 export function ToolDialog({ tool, onClose }: { tool: Tool; onClose: () => void }) {
   const { Body, ...words } = TOOL[tool];
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} {...words}>
+    <Dialog onClose={onClose} {...words}>
       <Body onDone={onClose} />
     </Dialog>
   );

@@ -50,7 +50,7 @@ export function UseUp({ onDone }: { onDone: () => void }) {
         size="bench"
         label="How much there is"
         unit={units.massUnit}
-        value={units.massNumber(haveG)}
+        value={units.massCell(haveG)}
         onType={(text) => {
           const typed = readMass(text, book.get(id) ?? null);
           const massG = typed.ok ? within(typed.value, FORMULA_LIMITS.lineMassG, 'massG') : typed;

@@ -5,7 +5,7 @@ import { Inside, YeastRow } from './Inside';
 import { useSheetState } from '../sheet/SheetContext';
 
 /** What one looks up rather than watches: yeast, composition, the water's warmth, cautions. */
-export function AnswersBelow() {
+export function MoreAnswers() {
   const { yeast, nutrition, cautions } = useSheetState((state) => state.answers);
   return (
     <>

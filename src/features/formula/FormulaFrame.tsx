@@ -1,49 +1,59 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { usePathname } from 'next/navigation';
+import { useMemo, useState, type ReactNode } from 'react';
 import { loadMenu } from '@/ui/Menu';
-import { useAwake } from '@/ui/useAwake';
+import { cx } from '@/ui/cx';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
-import { loadQuantities } from '../quantities/readQuantity';
-import { RunSection } from '../run/RunSection';
-import { SheetActionsProvider, useSheetActions, useSheetState } from '../sheet/SheetContext';
-import { Answers } from './Answers';
-import { AnswerStrip } from './AnswerStrip';
-import { loadDoughTemperature } from './DoughTemperature';
-import { loadIngredientSearch } from './IngredientPicker';
-import { SheetLines } from './SheetLines';
+import { KitchenLink } from '../kitchen/KitchenProvider';
+import { RunStore } from '../sheet/runStore';
+import { SheetActionsProvider } from '../sheet/SheetContext';
+import { AnswerCard } from './AnswerCard';
 import { SheetHead } from './SheetHead';
-import { loadToolDialog } from './tools/Tools';
 import { useFormulaActions } from './useFormulaActions';
 import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 import { useUndoKeys } from './useUndoKeys';
 
-// drawn by the server, so that it is there to be read; its code follows after the sheet's own
-const MethodEditor = dynamic(() => import('./MethodEditor').then((module) => module.MethodEditor));
 const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) => module.ConflictBanner), {
   ssr: false,
 });
 const ExportDialog = dynamic(() => import('./ExportDialog').then((module) => module.ExportDialog), {
   ssr: false,
 });
+const RunEngine = dynamic(() => import('../run/RunEngine').then((module) => module.RunEngine), {
+  ssr: false,
+});
 
 // typing goes on when the server is gone
-const NEEDED_OFFLINE = [loadMenu, loadIngredientSearch, loadQuantities, loadToolDialog, loadDoughTemperature];
+const NEEDED_OFFLINE = [loadMenu];
 
-/** The sheet of one formula: what goes in on the left, what it makes on the right, the method beneath. */
-export function FormulaPage({ loaded }: { loaded: LoadedFormula }) {
+/** The frame of one formula: its name, its places, and beside them what it makes, in view wherever one is. */
+export function FormulaFrame({ loaded, children }: { loaded: LoadedFormula; children: ReactNode }) {
   const sheet = useFormulaSheet(loaded);
   useFetchedEarly(NEEDED_OFFLINE);
+  const [runs] = useState(() => new RunStore());
   const { store, edit, settle, takeBack } = sheet;
-  const actions = useMemo(() => ({ store, edit, settle, takeBack }), [store, edit, settle, takeBack]);
+  const actions = useMemo(
+    () => ({ store, edit, settle, takeBack, runs }),
+    [store, edit, settle, takeBack, runs],
+  );
   return (
     <SheetActionsProvider value={actions}>
-      <SheetView loaded={loaded} sheet={sheet} />
+      <SheetView loaded={loaded} sheet={sheet}>
+        {children}
+      </SheetView>
+      <RunEngine formulaId={loaded.id} />
     </SheetActionsProvider>
   );
 }
 
-function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaSheet }) {
+interface SheetViewProps {
+  loaded: LoadedFormula;
+  sheet: FormulaSheet;
+  children: ReactNode;
+}
+
+function SheetView({ loaded, sheet, children }: SheetViewProps) {
   useUndoKeys(sheet);
   const actions = useFormulaActions(loaded, sheet);
   const { archived } = actions;
@@ -63,22 +73,48 @@ function SheetView({ loaded, sheet }: { loaded: LoadedFormula; sheet: FormulaShe
         }}
       />
       {archived && <p className="mb-3 text-sm text-soft">This formula is in the archive.</p>}
-      <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
-        <AnswerStrip />
-        <div className="min-w-0">
-          <section aria-label="What goes in" className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
-            <SheetLines />
-          </section>
-          <MethodEditor />
-          <RunSection formulaId={loaded.id} />
-          <About />
+      <Places formulaId={loaded.id} />
+      <div className="grid items-start gap-x-5 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
+        <div className="min-w-0 lg:order-2 lg:h-full">
+          <AnswerCard />
         </div>
-        <div className="lg:sticky lg:top-18">
-          <Answers />
-        </div>
+        <div className="min-w-0">{children}</div>
       </div>
       {writing && <ExportDialog onClose={() => setWriting(false)} />}
     </>
+  );
+}
+
+const PLACES = [
+  { path: '', word: 'Formula' },
+  { path: '/method', word: 'Method' },
+  { path: '/timeline', word: 'Timeline' },
+  { path: '/notes', word: 'Notes' },
+] as const;
+
+/** The places of a formula, each with an address of its own. */
+function Places({ formulaId }: { formulaId: string }) {
+  const here = usePathname();
+  return (
+    <nav aria-label="Places of this formula" className="mb-3 flex gap-1 overflow-x-auto border-b border-edge">
+      {PLACES.map(({ path, word }) => {
+        const href = `/formulas/${formulaId}${path}`;
+        const current = here.endsWith(href);
+        return (
+          <KitchenLink
+            key={path}
+            href={href}
+            aria-current={current ? 'page' : undefined}
+            className={cx(
+              '-mb-px flex min-h-10 items-center border-b-4 px-3 font-semibold',
+              current ? 'border-ink text-ink' : 'border-transparent text-soft hover:text-ink',
+            )}
+          >
+            {word}
+          </KitchenLink>
+        );
+      })}
+    </nav>
   );
 }
 
@@ -121,29 +157,5 @@ function SheetNotes({ loaded, sheet, trouble, onCopy }: SheetNotesProps) {
         </p>
       )}
     </>
-  );
-}
-
-function About() {
-  const { edit, settle } = useSheetActions();
-  const about = useSheetState((state) => state.formula.about);
-  const awake = useAwake();
-  return (
-    <section aria-labelledby="about-title" className="mt-6">
-      <h2 id="about-title" className="text-base">
-        About it
-      </h2>
-      <textarea
-        aria-labelledby="about-title"
-        readOnly={!awake}
-        rows={3}
-        maxLength={4000}
-        value={about}
-        placeholder="What it is for, who asked for it, what to watch."
-        onChange={(event) => edit({ type: 'setAbout', about: event.currentTarget.value }, 'about')}
-        onBlur={settle}
-        className="mt-1 w-full rounded-md border border-rule bg-surface p-3"
-      />
-    </section>
   );
 }

@@ -1,24 +1,19 @@
 'use client';
-import dynamic from 'next/dynamic';
 import { memo } from 'react';
 import { FORMULA_LIMITS } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
-import { formatDecimal, parseDecimal, within } from '@/core/units';
+import { parseDecimal, within } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { Segmented } from '@/ui/Segmented';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
-import { wordPercent } from '../wording/words';
 import { Feel } from './Feel';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
-import { Tools } from './tools/Tools';
+import { MoreAnswers } from './MoreAnswers';
+import { Notices } from './Notices';
+import { WaterPicture } from './WaterPicture';
 import { AnswerRow, Why } from '../sheet/Why';
-
-// drawn by the server like the rest; the code of what stands further down follows after the sheet's own
-const Below = dynamic(() => import('./AnswersBelow').then((module) => module.AnswersBelow));
-const Notices = dynamic(() => import('./Notices').then((module) => module.Notices));
-const WaterPicture = dynamic(() => import('./WaterPicture').then((module) => module.WaterPicture));
 
 /** Where a dose lies against what is usual: said in words only when it is outside. */
 function usualWords(book: IngredientBook, ingredientId: string, percent: number | null): string {
@@ -30,96 +25,102 @@ function usualWords(book: IngredientBook, ingredientId: string, percent: number 
   return percent < share.from || percent > share.to ? `outside the usual; ${range}` : range;
 }
 
-export const Answers = memo(function Answers() {
+/** What the dough is, beyond the answer card: its ruler, its water, what stands behind each figure; and what one looks up, a tap away. */
+export const DoughAnswers = memo(function DoughAnswers() {
   const { edit } = useSheetActions();
   const percentBase = useSheetState((state) => state.formula.percentBase);
-  const { totals, consistency, notices, nutrition } = useSheetState((state) => state.answers);
-  const book = useBook();
+  const { totals, consistency, notices } = useSheetState((state) => state.answers);
   const units = useUnits();
-
+  if (totals.totalG <= 0) return null;
   return (
-    <aside aria-label="What this makes" className="docket rounded-b-md px-4 pt-4 pb-3">
-      {consistency && <Feel consistency={consistency} />}
-      {consistency && <Tools />}
-      <Hydration ruled={consistency !== null} />
+    <section aria-label="About this dough" className="docket mt-5 rounded-b-md px-4 pt-4 pb-3">
       <Notices notices={notices} />
-      <WaterPicture totals={totals} balance={consistency?.balance ?? null} />
-
-      <div className="mt-3">
-        <AnswerRow word="Flours and starches, the 100 %" figure={units.mass(totals.baseG)}>
-          <Segmented
-            label="What counts as 100 %"
-            value={percentBase}
-            onChange={(percentBase) => edit({ type: 'setPercentBase', percentBase })}
-            options={[
-              { value: 'flours', label: 'binders apart' },
-              { value: 'floursAndBinders', label: 'binders within' },
-            ]}
-            className="mt-1.5"
-          />
-        </AnswerRow>
-        <AnswerRow word="Salt" figure={wordPercent(totals.saltPercent, 2)}>
-          <p className="text-xs text-soft">{usualWords(book, 'salt', totals.saltPercent)}</p>
-          <Why>
-            <p>
-              {units.mass(totals.saltG)} of salt as such, on {units.mass(totals.baseG)}. With the salt inside
-              cheese, olives and the like it comes to {wordPercent(nutrition.perBase100g?.salt ?? null, 2)}.
-            </p>
-          </Why>
-        </AnswerRow>
-        <Binders />
-        <AnswerRow word="Dough" figure={units.mass(totals.doughG)}>
-          <UsualYield />
-        </AnswerRow>
+      <div className="grid gap-x-8 md:grid-cols-2">
+        <div>
+          {consistency && <Feel consistency={consistency} />}
+          <WaterPicture totals={totals} balance={consistency?.balance ?? null} />
+        </div>
+        <div>
+          <Poured />
+          <AnswerRow word="Flours and starches, the 100 %" figure={units.mass(totals.baseG)}>
+            <Segmented
+              label="What counts as 100 %"
+              value={percentBase}
+              onChange={(percentBase) => edit({ type: 'setPercentBase', percentBase })}
+              options={[
+                { value: 'flours', label: 'without binders' },
+                { value: 'floursAndBinders', label: 'with binders' },
+              ]}
+              className="mt-1.5"
+            />
+          </AnswerRow>
+          <Salt />
+          <Binders />
+          <AnswerRow word="Dough" figure={units.mass(totals.doughG)}>
+            <UsualYield />
+          </AnswerRow>
+          <MoreAnswers />
+        </div>
       </div>
-      {totals.totalG > 0 && <Below />}
-    </aside>
+    </section>
   );
 });
 
-function Hydration({ ruled }: { ruled: boolean }) {
+function Salt() {
+  const numbers = useNumbers();
+  const { totals, nutrition } = useSheetState((state) => state.answers);
+  const book = useBook();
+  const units = useUnits();
+  return (
+    <AnswerRow word="Salt" figure={units.mass(totals.saltG)}>
+      <p className="text-sm text-soft">{usualWords(book, 'salt', totals.saltPercent)}</p>
+      <Why>
+        <p>
+          Salt as such, on {units.mass(totals.baseG)}. With the salt inside cheese, olives and the like it
+          comes to {numbers.percent(nutrition.perBase100g?.salt ?? null, 2)}.
+        </p>
+      </Why>
+    </AnswerRow>
+  );
+}
+
+function Poured() {
+  const numbers = useNumbers();
   const { totals } = useSheetState((state) => state.answers);
   const units = useUnits();
   return (
-    <div className={ruled ? 'mt-4 border-t border-rule pt-3' : ''}>
-      <p className="text-sm font-semibold">Hydration, all water counted</p>
-      <p className="figure mt-1 text-5xl" data-testid="hydration-all">
-        {totals.hydrationAll === null ? '–' : formatDecimal(totals.hydrationAll, 1)}
-        <span className="ml-1 text-2xl">%</span>
-      </p>
-      <p className="mt-1 text-sm text-soft">
-        as poured{' '}
-        <strong className="text-base text-ink" data-testid="hydration-poured">
-          {wordPercent(totals.hydrationPoured)}
-        </strong>
-      </p>
+    <AnswerRow
+      word="Water as poured"
+      figure={numbers.percent(totals.hydrationPoured)}
+      testId="hydration-poured"
+    >
       <Why>
         <p>
-          All water: what is in the liquids, egg, dairy, sweeteners, starters and acids, on{' '}
-          {units.mass(totals.baseG)} of flours. The little water inside flours and binders as sold is not
-          counted.
+          As poured: the weight of every liquid, milk and yoghurt whole, on {units.mass(totals.baseG)} of
+          flours.
         </p>
-        <p>As poured: the weight of every liquid poured, milk and yoghurt whole, on the same flours.</p>
+        <p>
+          The water on the card is all of it: what is in the liquids, egg, dairy, sweeteners, starters and
+          acids. The little water inside flours and binders as sold is not counted.
+        </p>
       </Why>
-    </div>
+    </AnswerRow>
   );
 }
 
 function Binders() {
+  const numbers = useNumbers();
   const bindersIn = useSheetState((state) => state.formula.percentBase === 'floursAndBinders');
   const { totals } = useSheetState((state) => state.answers);
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();
   return (
-    <AnswerRow
-      word={bindersIn ? 'Binders, within the 100 %' : 'Binders'}
-      figure={wordPercent(totals.binderPercent)}
-    >
-      <ul className="text-xs text-soft">
+    <AnswerRow word={bindersIn ? 'Binders, within the 100 %' : 'Binders'}>
+      <ul className="text-sm text-soft">
         {totals.binders.map((binder) => (
           <li key={binder.ingredientId}>
-            {nameOf(binder.ingredientId)} {wordPercent(binder.percent)},{' '}
+            {nameOf(binder.ingredientId)} {numbers.percent(binder.percent)},{' '}
             {usualWords(book, binder.ingredientId, binder.percent)}
           </li>
         ))}
@@ -143,6 +144,7 @@ const YIELD_LIMITS = {
 
 /** What is usually made of it: a sentence with three places to type in. */
 function UsualYield() {
+  const numbers = useNumbers();
   const { edit, settle, takeBack } = useSheetActions();
   const usualYield = useSheetState((state) => state.formula.usualYield);
   const units = useUnits();
@@ -168,7 +170,7 @@ function UsualYield() {
         label="Usual number of pieces"
         className="w-14 border-b border-dotted border-edge"
         value={String(usualYield.pieces)}
-        onType={typeYield('pieces', parseDecimal)}
+        onType={typeYield('pieces', numbers.parse)}
         restore={() => takeBack('yield:pieces')}
         onLeave={settle}
       />
@@ -177,7 +179,7 @@ function UsualYield() {
         label="Usual weight of a piece"
         className="w-24 border-b border-dotted border-edge"
         unit={units.massUnit}
-        value={units.massNumber(usualYield.pieceMassG)}
+        value={units.massCell(usualYield.pieceMassG)}
         onType={typeYield('pieceMassG', units.parseMass)}
         restore={() => takeBack('yield:pieceMassG')}
         onLeave={settle}
@@ -187,8 +189,8 @@ function UsualYield() {
         label="Usual bake loss"
         className="w-16 border-b border-dotted border-edge"
         unit="%"
-        value={formatDecimal(usualYield.bakeLossPercent, 1)}
-        onType={typeYield('bakeLossPercent', parseDecimal)}
+        value={numbers.decimal(usualYield.bakeLossPercent, 1)}
+        onType={typeYield('bakeLossPercent', numbers.parse)}
         restore={() => takeBack('yield:bakeLossPercent')}
         onLeave={settle}
       />

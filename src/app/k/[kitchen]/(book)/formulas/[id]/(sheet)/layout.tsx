@@ -1,0 +1,18 @@
+import { notFound } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { FormulaFrame } from '@/features/formula/FormulaFrame';
+import { UnreadablePage } from '@/features/shell/UnreadablePage';
+import { loadSheet, type SheetParams } from './sheet';
+
+/** One formula: its head, its answer card and its places share one sheet, so that going from one to another saves and loses nothing. */
+export default async function SheetLayout({ params, children }: SheetParams & { children: ReactNode }) {
+  const { kitchen, id } = await params;
+  const found = await loadSheet(kitchen, id);
+  if ('setAside' in found) return <UnreadablePage setAside={found.setAside} />;
+  if (!found.value) notFound();
+  return (
+    <FormulaFrame key={found.value.id} loaded={found.value}>
+      {children}
+    </FormulaFrame>
+  );
+}

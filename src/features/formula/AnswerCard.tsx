@@ -1,0 +1,96 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { memo, useMemo } from 'react';
+import { allergenStatement } from '@/core/cautions';
+import { useBook, useNameOf } from '../book/BookProvider';
+import { EaterChecks } from '../eaters/EaterChecks';
+import { Term } from '../help/Term';
+import { useNumbers } from '../preferences/PreferencesProvider';
+import { useSheetState } from '../sheet/SheetContext';
+import { BAND_WORD } from '../wording/bands';
+import { ALLERGEN_WORD } from '../wording/cautions';
+import { CardFigure } from './CardFigure';
+
+// the day and its slice are computed: their code follows when the sheet stands
+const DayFigures = dynamic(() => import('./DayFigures').then((module) => module.DayFigures), {
+  ssr: false,
+  loading: () => <div className="min-h-11 lg:min-h-24" />,
+});
+const SheetSlice = dynamic(() => import('./SheetSlice').then((module) => module.SheetSlice), { ssr: false });
+
+/**
+ * What the baker came for, in view at every width and on every place of the formula: what kind of dough, its water, salt and binder, when it
+ * is ready and may be cut, and who must not eat it.
+ */
+export const AnswerCard = memo(function AnswerCard() {
+  const { totals, consistency, notices } = useSheetState((state) => state.answers);
+  const numbers = useNumbers();
+  const grave = notices.filter(({ rank }) => rank >= 55).length;
+  const band = consistency && BAND_WORD[consistency.rested.band];
+  return (
+    <aside
+      aria-label="What this makes"
+      className="docket z-20 rounded-b-md px-3 pt-3 pb-2 tall:sticky tall:top-14 lg:tall:top-18 max-lg:-mx-3 max-sm:px-4 sm:max-lg:-mx-5 lg:px-4 lg:pt-4 lg:pb-3"
+    >
+      <div className="flex items-center gap-3 lg:block">
+        <div className="min-w-0 flex-1">
+          <p
+            className="font-head text-2xl leading-tight font-bold tracking-tight lg:text-4xl"
+            data-testid="band-rested"
+          >
+            {band ? band.name : 'No dough yet'}
+          </p>
+          <p className="text-sm text-soft max-lg:hidden">
+            {band?.like ?? 'Flour and water, and it has a word.'}
+          </p>
+        </div>
+        <SheetSlice className="h-14 w-24 shrink-0 lg:mt-3 lg:h-36 lg:w-full" />
+      </div>
+      <dl className="mt-1 grid grid-cols-3 gap-x-3 lg:mt-3">
+        <CardFigure
+          word={<Term id="hydration">water</Term>}
+          figure={numbers.percent(totals.hydrationAll)}
+          testId="hydration-all"
+        />
+        <CardFigure
+          word={<Term id="salt">salt</Term>}
+          figure={numbers.percent(totals.saltPercent)}
+          testId="salt"
+        />
+        <CardFigure
+          word={<Term id="binder">binder</Term>}
+          figure={numbers.percent(totals.binderPercent)}
+          testId="binder"
+        />
+      </dl>
+      <DayFigures />
+      <Contains />
+      {grave > 0 && (
+        <a href="#worth-checking" className="inline-block min-h-6 text-sm font-semibold text-alarm underline">
+          {grave === 1 ? 'One thing to check' : `${grave} things to check`}
+        </a>
+      )}
+    </aside>
+  );
+});
+
+/** Allergens in one line, and for whom of this kitchen's eaters it is not. */
+function Contains() {
+  const nameOf = useNameOf();
+  const book = useBook();
+  const stages = useSheetState((state) => state.formula.stages);
+  const statement = useMemo(() => allergenStatement({ stages }, book), [book, stages]);
+  const legal = statement.allergens.map(({ allergen }) => ALLERGEN_WORD[allergen]);
+  const unknown = statement.unknownIds.map((id) => nameOf(id)).join(', ');
+  if (stages.every(({ lines }) => lines.length === 0)) return null;
+  return (
+    <div className="mt-1 border-t border-rule pt-1 lg:mt-2 lg:pt-2">
+      <p className="text-sm" data-testid="allergens">
+        <Term id="allergens">Contains</Term>{' '}
+        <strong>{legal.length > 0 ? legal.join(', ') : 'no allergen that the book knows of'}</strong>
+        {unknown && <strong className="text-alarm">; of {unknown} nothing is known</strong>}
+      </p>
+      <EaterChecks stages={stages} brief className="mt-1" />
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+'use client';
+import { Term } from '../help/Term';
+import { useSheetRun } from '../sheet/SheetContext';
+import { honestRange } from '../wording/run';
+import { CardFigure } from './CardFigure';
+
+/** When the dough is ready for the oven, and when the bread may be cut; dashes while nobody can say. */
+export function DayFigures() {
+  const run = useSheetRun();
+  const forecast = run?.forecast ?? null;
+  const rise = forecast?.rise;
+  const cut = forecast?.bake?.cut;
+  const endS = forecast?.bake?.endS ?? 0;
+  const rises = rise !== undefined && rise.canHold.value > 1.05 && rise.top.high > 1.03;
+  const after = (atS: number | null) => (atS === null ? null : Math.max(0, atS - endS));
+  const cutWords = cut && (cut.value === null ? 'later' : honestRange(after(cut.low), after(cut.high)));
+  return (
+    <dl className="mt-1 grid grid-cols-2 gap-x-3 lg:mt-3" aria-busy={run?.computing != null}>
+      <CardFigure
+        testId="run-ready"
+        word={<Term id="ready">ready to bake</Term>}
+        say={rises ? 'after mixing' : undefined}
+        figure={
+          !rise ? '–' : rises ? honestRange(rise.wantedAtS.low, rise.wantedAtS.high) : 'no visible rise'
+        }
+      />
+      <CardFigure
+        testId="run-cut"
+        word={<Term id="cut">may be cut</Term>}
+        say={cut ? 'out of the oven' : undefined}
+        figure={cutWords ?? '–'}
+      />
+    </dl>
+  );
+}

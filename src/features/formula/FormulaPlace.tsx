@@ -1,0 +1,28 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { useFetchedEarly } from '@/ui/useFetchedEarly';
+import { loadQuantities } from '../quantities/readQuantity';
+import { loadDoughTemperature } from './DoughTemperature';
+import { loadIngredientSearch } from './IngredientPicker';
+import { SheetLines } from './SheetLines';
+import { loadToolDialog, Tools } from './tools/Tools';
+
+// drawn by the server, so that it is there to be read; its code follows after the lines' own
+const DoughAnswers = dynamic(() => import('./DoughAnswers').then((module) => module.DoughAnswers));
+
+// typing goes on when the server is gone
+const NEEDED_OFFLINE = [loadIngredientSearch, loadQuantities, loadToolDialog, loadDoughTemperature];
+
+/** What goes in; and beneath it what the dough is, figure by figure, with the sums behind them. */
+export function FormulaPlace() {
+  useFetchedEarly(NEEDED_OFFLINE);
+  return (
+    <>
+      <section aria-label="What goes in" className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
+        <SheetLines />
+        <Tools />
+      </section>
+      <DoughAnswers />
+    </>
+  );
+}

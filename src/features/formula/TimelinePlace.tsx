@@ -1,0 +1,25 @@
+'use client';
+import { lazy, Suspense } from 'react';
+import { useAwake } from '@/ui/useAwake';
+
+const RunPanel = lazy(() => import('../run/RunPanel').then((module) => ({ default: module.RunPanel })));
+
+/** From mixing to cutting on one clock. The page stands before its computation does. */
+export function TimelinePlace() {
+  const awake = useAwake();
+  return (
+    <section
+      aria-labelledby="timeline-title"
+      className="docket min-h-[36rem] rounded-b-md px-3 pt-4 pb-2 sm:px-4"
+    >
+      <h2 id="timeline-title" className="mb-2 text-xl">
+        Timeline
+      </h2>
+      {awake && (
+        <Suspense fallback={<p className="text-sm text-soft">Computing rise and bake …</p>}>
+          <RunPanel />
+        </Suspense>
+      )}
+    </section>
+  );
+}

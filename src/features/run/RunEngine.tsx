@@ -1,0 +1,35 @@
+'use client';
+import { useEffect, useMemo } from 'react';
+import { runKitchenOf } from '@/core/kit';
+import { runOf } from '@/core/run';
+import { useBook } from '../book/BookProvider';
+import { useStoredKit } from '../kit/KitProvider';
+import { useSheetActions, useSheetState, useTaught } from '../sheet/SheetContext';
+import { useLearnt } from './Learnt';
+import { useRunForecast } from './useRunForecast';
+
+/** Computes the day of what stands on the sheet, for whoever shows some of it. Draws nothing; fetched after the sheet stands. */
+export function RunEngine({ formulaId = null }: { formulaId?: string | null }) {
+  const { runs } = useSheetActions();
+  const formula = useSheetState((state) => state.formula);
+  const { totals, consistency } = useSheetState((state) => state.answers);
+  const book = useBook();
+  const { kit } = useStoredKit();
+  const learning = useLearnt(formulaId);
+  const [taught] = useTaught();
+  const { bakedAs, steps } = formula;
+  const learnt = taught ? learning?.learnt : undefined;
+  const kitchen = useMemo(
+    () => ({ ...runKitchenOf(kit, { bakedAs, steps }), ...(learnt && { learnt }) }),
+    [kit, bakedAs, steps, learnt],
+  );
+  const made = useMemo(
+    () => runOf(formula, book, totals, consistency, kitchen),
+    [formula, book, totals, consistency, kitchen],
+  );
+  const forecasting = useRunForecast('run', made.ok ? made.value : null, consistency);
+  useEffect(() => {
+    runs.put({ kitchen, made, learning, ...forecasting });
+  });
+  return null;
+}

@@ -1,0 +1,44 @@
+import type { RiseLearning } from '@/core/fermentation';
+import type { Progress } from '@/core/heat';
+import type { Problem, Result } from '@/core/result';
+import type { Run, RunForecast, RunKitchen } from '@/core/run';
+
+/** The day of what stands on the sheet: the question, and what the worker has answered so far. */
+export interface SheetRun {
+  readonly kitchen: RunKitchen;
+  /** The run as the method has it, or why there is none. */
+  readonly made: Result<Run>;
+  /** The newest there is; may be of a moment ago while `computing`. */
+  readonly forecast: RunForecast | null;
+  readonly problem: Problem | null;
+  readonly computing: Progress | null;
+  readonly broken: boolean;
+  /** What this formula's marks at the bench taught; null: nothing yet. */
+  readonly learning: RiseLearning | null;
+}
+
+/**
+ * Computed once for the whole sheet, by a part that is fetched after the sheet stands, and looked at from wherever it is shown: the answer
+ * card, the timeline. Null until the first of it is there.
+ */
+export class RunStore {
+  private listeners = new Set<() => void>();
+  run: SheetRun | null = null;
+  /** Does it use what was learnt? */
+  taught = true;
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  put(run: SheetRun): void {
+    this.run = run;
+    this.listeners.forEach((listener) => listener());
+  }
+
+  setTaught(taught: boolean): void {
+    this.taught = taught;
+    this.listeners.forEach((listener) => listener());
+  }
+}
