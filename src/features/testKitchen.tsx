@@ -5,6 +5,7 @@ import { loafSheet } from '@/core/batch/testBatch';
 import { libraryBook, type StoredEntry } from '@/core/ingredients';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import { BookProvider } from './book/BookProvider';
+import { wholeBook } from './book/wholeBook';
 import type { Bench } from './bench/useBench';
 import { KitchenProvider } from './kitchen/KitchenProvider';
 import { KitProvider } from './kit/KitProvider';
@@ -66,7 +67,7 @@ export function show(
       }}
       ways={{ ...PLAIN_WAYS, timeZone: 'UTC', ...ways }}
     >
-      <BookProvider stored={stored}>
+      <BookProvider stored={stored} seed={[...wholeBook(stored).values()]}>
         <KitchenProvider address="test">
           <KitProvider stored={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
         </KitchenProvider>

@@ -1,14 +1,6 @@
 'use client';
-import { lazy, Suspense, useState, type ComponentType, type ReactNode } from 'react';
-
-export interface DialogProps {
-  onClose: () => void;
-  title: string;
-  /** One sentence under the title; read out when the dialog opens. */
-  hint?: string;
-  children: ReactNode;
-  wide?: boolean;
-}
+import { lazy, Suspense, useState, type ComponentType } from 'react';
+import type { DialogProps } from './dialogProps';
 
 let loaded: ComponentType<DialogProps> | null = null;
 export const loadDialog = () =>

@@ -4,7 +4,7 @@ import { Dialog as Radix } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { cx } from './cx';
 import { IconButton } from './Button';
-import type { DialogProps } from './Dialog';
+import type { DialogProps } from './dialogProps';
 
 /** What opened it. An item of a menu goes away with its menu: then it is the menu's own button. */
 function opener(): HTMLElement | null {

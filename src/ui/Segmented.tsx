@@ -1,6 +1,5 @@
 'use client';
-import { ToggleGroup } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { cx } from './cx';
 
 interface SegmentedProps<V extends string> {
@@ -13,7 +12,7 @@ interface SegmentedProps<V extends string> {
   clearable?: boolean;
 }
 
-/** One of a few, all in sight. */
+/** One of a few, all in sight: the platform's own radio buttons, so that every key and reader knows them. */
 export function Segmented<V extends string>({
   label,
   value,
@@ -23,32 +22,31 @@ export function Segmented<V extends string>({
   className,
   clearable = false,
 }: SegmentedProps<V>) {
+  const name = useId();
   return (
-    <ToggleGroup.Root
-      type="single"
-      aria-label={label}
-      value={value}
-      onValueChange={(next) => {
-        const option = options.find((each) => each.value === next);
-        // pressing the chosen one again lets go of it only where nothing chosen is an answer too
-        if (option) onChange(option.value);
-        else if (clearable) onChange('' as V);
-      }}
-      className={cx('segmented', className)}
-    >
+    <div role="radiogroup" aria-label={label} className={cx('segmented', className)}>
       {options.map((option) => (
-        <ToggleGroup.Item
+        <label
           key={option.value}
-          value={option.value}
-          aria-label={option.name}
           className={cx(
-            'flex flex-1 items-center justify-center rounded px-3 font-semibold whitespace-nowrap text-soft data-[state=on]:bg-ink data-[state=on]:text-surface',
+            'segment flex flex-1 cursor-pointer items-center justify-center rounded px-3 font-semibold whitespace-nowrap text-soft',
             size === 'bench' ? 'min-h-12 text-lg' : 'min-h-8 text-sm',
           )}
         >
+          <input
+            type="radio"
+            name={name}
+            value={option.value}
+            checked={option.value === value}
+            aria-label={option.name}
+            onChange={() => onChange(option.value)}
+            // pressing the chosen one again lets go of it only where nothing chosen is an answer too
+            onClick={() => clearable && option.value === value && onChange('' as V)}
+            className="sr-only"
+          />
           {option.label}
-        </ToggleGroup.Item>
+        </label>
       ))}
-    </ToggleGroup.Root>
+    </div>
   );
 }

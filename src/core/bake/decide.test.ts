@@ -15,8 +15,10 @@ const corrected: BakeAction = { type: 'outcomeCorrected', outcome: emptyOutcome 
 const reopened: BakeAction = { type: 'reopened' };
 const changed = (deltaS: number): BakeAction => ({ type: 'timerChanged', stepId: 'proof', deltaS });
 /** The same of a step or line there is not. */
-const nowhere = (action: BakeAction): BakeAction =>
-  ({ ...action, ...('stepId' in action ? { stepId: 'none' } : { lineId: 'none' }) });
+const nowhere = (action: BakeAction): BakeAction => ({
+  ...action,
+  ...('stepId' in action ? { stepId: 'none' } : { lineId: 'none' }),
+});
 
 const say = (code: string, path = '', params?: object) => ({ code, path, ...(params && { params }) });
 

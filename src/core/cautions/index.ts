@@ -1,1 +1,2 @@
-export { allergenStatement, cautionsOf, type Caution } from './cautions';
+export { allergenStatement } from './allergenStatement';
+export { cautionsOf, type Caution } from './cautions';

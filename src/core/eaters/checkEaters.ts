@@ -1,5 +1,5 @@
 import { allLines, type Formula } from '../formula/formula';
-import { everythingIn } from '../cautions/cautions';
+import { everythingIn } from '../cautions/allergenStatement';
 import { fallsUnder, type Avoided } from '../adjust/avoided';
 import type { Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';

@@ -1,17 +1,14 @@
 import { cautionsOf, type Caution } from '../cautions/cautions';
-import { consistencyOf, type Consistency } from '../consistency/consistency';
 import type { Formula } from '../formula/formula';
 import { nutritionOf, type Nutrition } from '../formula/nutrition';
-import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import { yeastDose, type YeastDose } from '../formula/yeast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
+import { doughAnswers, type DoughAnswers } from './doughAnswers';
 import type { Notice } from './notice';
 import { noticesOf } from './notices';
 
 /** Everything a sheet answers while it is being typed. Each model is run once and handed on to those that build on it. */
-export interface FormulaAnswers {
-  readonly totals: FormulaTotals;
-  readonly consistency: Consistency | null;
+export interface FormulaAnswers extends DoughAnswers {
   readonly nutrition: Nutrition;
   readonly yeast: YeastDose | null;
   readonly notices: readonly Notice[];
@@ -19,9 +16,12 @@ export interface FormulaAnswers {
 }
 
 /** Never refuses: what can't be said of a formula is null or an empty list. */
-export function formulaAnswers(formula: Formula, book: IngredientBook): FormulaAnswers {
-  const totals = formulaTotals(formula, book);
-  const consistency = consistencyOf(formula, book, totals);
+export function formulaAnswers(
+  formula: Formula,
+  book: IngredientBook,
+  dough: DoughAnswers = doughAnswers(formula, book),
+): FormulaAnswers {
+  const { totals, consistency } = dough;
   const nutrition = nutritionOf(formula, book, totals.baseG);
   const yeast = yeastDose(formula, book, totals.baseG);
   return {

@@ -1,4 +1,5 @@
-import { allergenStatement, type AllergenStatement, type Caution } from '../cautions/cautions';
+import { allergenStatement, type AllergenStatement } from '../cautions/allergenStatement';
+import { type Caution } from '../cautions/cautions';
 import type { Feel } from '../consistency/consistency';
 import { waterState } from '../consistency/waterBalance';
 import {

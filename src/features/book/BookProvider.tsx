@@ -1,6 +1,6 @@
 'use client';
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { kitchenBook, libraryBook, type IngredientBook, type StoredEntry } from '@/core/ingredients';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import type { Ingredient, IngredientBook, StoredEntry } from '@/core/ingredients';
 
 interface BookValue {
   readonly book: IngredientBook;
@@ -12,13 +12,36 @@ interface BookValue {
 
 const Context = createContext<BookValue | null>(null);
 
-/** The ingredients at hand on every page: the library with the kitchen's own laid over it. */
-export function BookProvider({ stored, children }: { stored: readonly StoredEntry[]; children: ReactNode }) {
-  const value = useMemo((): BookValue => {
-    const merged = kitchenBook(stored);
-    const away = stored.filter((each) => each.away && each.entry.kind !== 'bag').map(({ id }) => id);
-    return { book: merged.ok ? merged.value : libraryBook, stored, away: new Set(away) };
+/**
+ * The ingredients at hand on a page: at first those it holds, sent along by the server; then the whole library with the kitchen's own laid
+ * over it, whose code is fetched when the page stands.
+ */
+export function BookProvider({
+  stored,
+  seed,
+  children,
+}: {
+  stored: readonly StoredEntry[];
+  seed: readonly Ingredient[];
+  children: ReactNode;
+}) {
+  const [whole, setWhole] = useState<{ of: readonly StoredEntry[]; book: IngredientBook } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    import('./wholeBook').then(
+      ({ wholeBook }) => !gone && setWhole({ of: stored, book: wholeBook(stored) }),
+      // nothing on the page needs more than it came with, until something new is looked for
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
   }, [stored]);
+  const value = useMemo((): BookValue => {
+    const away = stored.filter((each) => each.away && each.entry.kind !== 'bag').map(({ id }) => id);
+    const sent = new Map(seed.map((ingredient) => [ingredient.id, ingredient]));
+    return { book: whole?.book ?? sent, stored, away: new Set(away) };
+  }, [seed, stored, whole]);
   return <Context value={value}>{children}</Context>;
 }
 

@@ -1,14 +1,14 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { memo, useMemo } from 'react';
-import { allergenStatement } from '@/core/cautions';
+import { allergenStatement } from '@/core/cautions/allergenStatement';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { Term } from '../help/Term';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { useSheetState } from '../sheet/SheetContext';
 import { BAND_WORD } from '../wording/bands';
-import { ALLERGEN_WORD } from '../wording/cautions';
+import { ALLERGEN_WORD } from '../wording/allergens';
 import { CardFigure } from './CardFigure';
 
 // the day and its slice are computed: their code follows when the sheet stands
@@ -16,16 +16,16 @@ const DayFigures = dynamic(() => import('./DayFigures').then((module) => module.
   ssr: false,
   loading: () => <div className="min-h-11 lg:min-h-24" />,
 });
+const ToCheck = dynamic(() => import('./ToCheck').then((module) => module.ToCheck), { ssr: false });
 const SheetSlice = dynamic(() => import('./SheetSlice').then((module) => module.SheetSlice), { ssr: false });
 
 /**
  * What the baker came for, in view at every width and on every place of the formula: what kind of dough, its water, salt and binder, when it
  * is ready and may be cut, and who must not eat it.
  */
-export const AnswerCard = memo(function AnswerCard() {
-  const { totals, consistency, notices } = useSheetState((state) => state.answers);
+export const AnswerCard = memo(function AnswerCard({ formulaId }: { formulaId: string }) {
+  const { totals, consistency } = useSheetState((state) => state.answers);
   const numbers = useNumbers();
-  const grave = notices.filter(({ rank }) => rank >= 55).length;
   const band = consistency && BAND_WORD[consistency.rested.band];
   return (
     <aside
@@ -65,11 +65,7 @@ export const AnswerCard = memo(function AnswerCard() {
       </dl>
       <DayFigures />
       <Contains />
-      {grave > 0 && (
-        <a href="#worth-checking" className="inline-block min-h-6 text-sm font-semibold text-alarm underline">
-          {grave === 1 ? 'One thing to check' : `${grave} things to check`}
-        </a>
-      )}
+      <ToCheck formulaId={formulaId} />
     </aside>
   );
 });

@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import { allergenStatement, type Caution } from '@/core/cautions';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
-import { ALLERGEN_WORD, GLUTEN_WORD, wordCaution } from '../wording/cautions';
+import { ALLERGEN_WORD, GLUTEN_WORD } from '../wording/allergens';
+import { wordCaution } from '../wording/cautions';
 import { useSheetState } from '../sheet/SheetContext';
 
 /** Where it can hurt somebody: one sentence each, the longer text behind it; and the statement to check against the local rule. */

@@ -13,6 +13,7 @@ import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { MoreAnswers } from './MoreAnswers';
 import { Notices } from './Notices';
 import { WaterPicture } from './WaterPicture';
+import { useFurtherAnswers } from '../sheet/useFurtherAnswers';
 import { AnswerRow, Why } from '../sheet/Why';
 
 /** Where a dose lies against what is usual: said in words only when it is outside. */
@@ -29,7 +30,7 @@ function usualWords(book: IngredientBook, ingredientId: string, percent: number 
 export const DoughAnswers = memo(function DoughAnswers() {
   const { edit } = useSheetActions();
   const percentBase = useSheetState((state) => state.formula.percentBase);
-  const { totals, consistency, notices } = useSheetState((state) => state.answers);
+  const { totals, consistency, notices } = useFurtherAnswers();
   const units = useUnits();
   if (totals.totalG <= 0) return null;
   return (
@@ -68,7 +69,7 @@ export const DoughAnswers = memo(function DoughAnswers() {
 
 function Salt() {
   const numbers = useNumbers();
-  const { totals, nutrition } = useSheetState((state) => state.answers);
+  const { totals, nutrition } = useFurtherAnswers();
   const book = useBook();
   const units = useUnits();
   return (

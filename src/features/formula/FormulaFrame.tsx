@@ -76,7 +76,7 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
       <Places formulaId={loaded.id} />
       <div className="grid items-start gap-x-5 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="min-w-0 lg:order-2 lg:h-full">
-          <AnswerCard />
+          <AnswerCard formulaId={loaded.id} />
         </div>
         <div className="min-w-0">{children}</div>
       </div>

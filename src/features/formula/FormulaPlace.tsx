@@ -7,8 +7,11 @@ import { loadIngredientSearch } from './IngredientPicker';
 import { SheetLines } from './SheetLines';
 import { loadToolDialog, Tools } from './tools/Tools';
 
-// drawn by the server, so that it is there to be read; its code follows after the lines' own
-const DoughAnswers = dynamic(() => import('./DoughAnswers').then((module) => module.DoughAnswers));
+// below the lines: drawn when they stand
+const DoughAnswers = dynamic(() => import('./DoughAnswers').then((module) => module.DoughAnswers), {
+  ssr: false,
+  loading: () => <div className="min-h-96" />,
+});
 
 // typing goes on when the server is gone
 const NEEDED_OFFLINE = [loadIngredientSearch, loadQuantities, loadToolDialog, loadDoughTemperature];

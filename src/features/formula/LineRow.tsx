@@ -1,6 +1,4 @@
 'use client';
-import { useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
 import type { FormulaEdit, Line } from '@/core/formula';
@@ -11,6 +9,8 @@ import { IconButton } from '@/ui/Button';
 import { useBook } from '../book/BookProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
+import { Carried } from './carry/carry';
+import type { Carry } from './carry/carryProps';
 import { IngredientPicker } from './IngredientPicker';
 import { quantitiesComing, readQuantity } from '../quantities/readQuantity';
 import { roleColor } from './RoleDot';
@@ -26,13 +26,18 @@ interface LineRowProps {
 export const LineRow = memo(function LineRow({ lineId, onMove }: LineRowProps) {
   const line = useSheetState((state) => state.lines.get(lineId));
   const percent = useSheetState((state) => state.totals.linePercent.get(lineId) ?? null);
-  return line ? <Row line={line} percent={percent} onMove={onMove} /> : null;
+  return line ? (
+    <Carried id={lineId}>
+      {(carry) => <Row line={line} percent={percent} onMove={onMove} carry={carry} />}
+    </Carried>
+  ) : null;
 });
 
 interface RowProps {
   line: Line;
   percent: number | null;
   onMove: LineRowProps['onMove'];
+  carry: Carry;
 }
 
 /** What a typed weight or percentage does to a line; what is wrong with it comes back in words. */
@@ -78,15 +83,11 @@ function useLineTyping(line: Line) {
   return { attempt, typeMass, typePercent };
 }
 
-function Row({ line, percent, onMove }: RowProps) {
+function Row({ line, percent, onMove, carry }: RowProps) {
   const numbers = useNumbers();
   const book = useBook();
   const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
-  const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
-    useSortable({
-      id: line.id,
-    });
   const ingredient = book.get(line.ingredientId);
   const name = ingredient?.name ?? line.ingredientId;
   const role = ingredient?.roles[0] ?? 'inclusion';
@@ -95,9 +96,8 @@ function Row({ line, percent, onMove }: RowProps) {
 
   return (
     <li
-      ref={setNodeRef}
+      {...carry.row}
       data-line={line.id}
-      style={{ transform: CSS.Transform.toString(transform), transition }}
       onKeyDown={(event) => {
         if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
         event.preventDefault();
@@ -105,14 +105,12 @@ function Row({ line, percent, onMove }: RowProps) {
       }}
       className={cx(
         'group relative grid grid-cols-[1.75rem_minmax(0,1fr)_5.75rem_5.25rem_2rem] items-center border-t border-rule sm:grid-cols-[1.75rem_minmax(0,1.1fr)_minmax(0,1fr)_6.5rem_6rem_2rem]',
-        isDragging && 'z-10 bg-well shadow-lg',
+        carry.carried && 'z-10 bg-well shadow-lg',
       )}
     >
       <button
         type="button"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
+        {...carry.grip}
         aria-label={`Move ${name}`}
         className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
       >

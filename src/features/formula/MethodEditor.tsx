@@ -1,5 +1,4 @@
 'use client';
-import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
 import { memo, useCallback, useEffect, useMemo, useRef } from 'react';
 import { methodTime, STEP_KINDS, type MethodStep } from '@/core/method';
@@ -7,7 +6,7 @@ import { formatDurationRange, formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Menu } from '@/ui/Menu';
 import { STEP_WORD } from '../wording/words';
-import { CarryArea } from './CarryArea';
+import { CarryArea, CarryList } from './carry/carry';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StepRow } from './StepRow';
 
@@ -42,13 +41,11 @@ export const MethodEditor = memo(function MethodEditor() {
     <section aria-labelledby="method-title" className="docket mt-6 rounded-b-md px-2 pt-4 pb-3 sm:px-4">
       <MethodHead steps={steps} />
       <CarryArea nameOf={nameOf} onDrop={onDrop}>
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol>
-            {steps.map((step, index) => (
-              <StepRow key={step.id} step={step} number={index + 1} onMove={onMove} />
-            ))}
-          </ol>
-        </SortableContext>
+        <CarryList id="steps" ids={ids} as="ol">
+          {steps.map((step, index) => (
+            <StepRow key={step.id} step={step} number={index + 1} onMove={onMove} />
+          ))}
+        </CarryList>
       </CarryArea>
       {steps.length === 0 && (
         <p className="border-t border-rule py-4 text-sm text-soft">

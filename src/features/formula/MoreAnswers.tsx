@@ -2,11 +2,11 @@
 import { Cautions } from './Cautions';
 import { DoughTemperature } from './DoughTemperature';
 import { Inside, YeastRow } from './Inside';
-import { useSheetState } from '../sheet/SheetContext';
+import { useFurtherAnswers } from '../sheet/useFurtherAnswers';
 
 /** What one looks up rather than watches: yeast, composition, the water's warmth, cautions. */
 export function MoreAnswers() {
-  const { yeast, nutrition, cautions } = useSheetState((state) => state.answers);
+  const { yeast, nutrition, cautions } = useFurtherAnswers();
   return (
     <>
       {yeast && <YeastRow yeast={yeast} />}

@@ -7,7 +7,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { MEASURE_WORD } from '../wording/words';
-import { CarryArea } from './CarryArea';
+import { CarryArea } from './carry/carry';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StageBlock } from './StageBlock';
 

@@ -1,6 +1,4 @@
 'use client';
-import { useDroppable } from '@dnd-kit/core';
-import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { STAGE_KINDS } from '@/core/formula';
@@ -11,6 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { STAGE_WORD } from '../wording/words';
+import { CarryList } from './carry/carry';
 import { IngredientPicker } from './IngredientPicker';
 import { LineRow } from './LineRow';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
@@ -34,7 +33,6 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
   const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
-  const { setNodeRef } = useDroppable({ id: stageId });
   // the same array while the order is the same: rows hear of a new list by drawing themselves again
   const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
   return (
@@ -73,13 +71,11 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
           </IconButton>
         )}
       </header>
-      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <ul ref={setNodeRef} className="min-h-1 border-b border-rule">
-          {ids.map((id) => (
-            <LineRow key={id} lineId={id} onMove={onMove} />
-          ))}
-        </ul>
-      </SortableContext>
+      <CarryList id={stageId} ids={ids} as="ul" className="min-h-1 border-b border-rule">
+        {ids.map((id) => (
+          <LineRow key={id} lineId={id} onMove={onMove} />
+        ))}
+      </CarryList>
       <IngredientPicker
         label={`Add to ${name || STAGE_WORD[kind]}`}
         onPick={(ingredient) => onAdd(stageId, ingredient)}

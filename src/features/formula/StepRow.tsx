@@ -1,6 +1,4 @@
 'use client';
-import { useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Hand, X } from 'lucide-react';
 import { memo, type ComponentProps } from 'react';
 import { STEP_KINDS, type MethodStep } from '@/core/method';
@@ -13,6 +11,8 @@ import { cx } from '@/ui/cx';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '../wording/problems';
 import { STEP_WORD } from '../wording/words';
+import { Carried } from './carry/carry';
+import type { Carry } from './carry/carryProps';
 import { useSheetActions } from '../sheet/SheetContext';
 
 const KINDS = STEP_KINDS.map((kind) => ({ value: kind, label: STEP_WORD[kind] }));
@@ -34,20 +34,19 @@ interface StepRowProps {
 }
 
 /** One step of the method: what, how long or until what, how warm, and whether it takes the baker's hands. */
-export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowProps) {
+export const StepRow = memo(function StepRow(props: StepRowProps) {
+  return <Carried id={props.step.id}>{(carry) => <Row {...props} carry={carry} />}</Carried>;
+});
+
+function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
   const { edit } = useSheetActions();
-  const { setNodeRef, setActivatorNodeRef, listeners, attributes, transform, transition, isDragging } =
-    useSortable({
-      id: step.id,
-    });
   const name = step.title || STEP_WORD[step.kind];
   const change = useStepChange(step);
 
   return (
     <li
-      ref={setNodeRef}
+      {...carry.row}
       data-step={step.id}
-      style={{ transform: CSS.Transform.toString(transform), transition }}
       onKeyDown={(event) => {
         if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
         event.preventDefault();
@@ -55,14 +54,12 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
       }}
       className={cx(
         'grid grid-cols-[1.75rem_minmax(0,1fr)_auto] gap-x-1 border-t border-rule py-1',
-        isDragging && 'relative z-10 bg-well shadow-lg',
+        carry.carried && 'relative z-10 bg-well shadow-lg',
       )}
     >
       <button
         type="button"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
+        {...carry.grip}
         aria-label={`Move step ${number}, ${name}`}
         className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
       >
@@ -87,7 +84,7 @@ export const StepRow = memo(function StepRow({ step, number, onMove }: StepRowPr
       </div>
     </li>
   );
-});
+}
 
 function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
   const { settle, takeBack } = useSheetActions();

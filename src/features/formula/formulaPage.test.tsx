@@ -53,14 +53,18 @@ function fakeServer() {
 }
 
 const loaded = { id: 'f', revision: 1, savedAtMs: 0, archivedAtMs: null };
-const open = (formula = plainLoaf(), revision = 1) =>
-  show(
+/** Open, and what carries rows is there: until then they are drawn once more. */
+async function open(formula = plainLoaf(), revision = 1) {
+  const shown = show(
     <FormulaFrame loaded={{ ...loaded, revision, formula }}>
       <FormulaPlace />
       <MethodPlace />
       <NotesPlace />
     </FormulaFrame>,
   );
+  await waitFor(() => expect(document.querySelector('[data-carry="false"]')).toBeNull());
+  return shown;
+}
 const water = () => screen.getByRole('textbox', { name: 'Water, weight' });
 const state = () => screen.getByTestId('save-status').dataset.state;
 const gramsOf = (formula: Formula | undefined, id: string) =>
@@ -78,7 +82,7 @@ beforeEach(() => {
 
 test('what is typed shows at once, is saved by itself, and a batch waits for it', async () => {
   const server = fakeServer();
-  open();
+  await open();
   await type(water(), '450');
   expect(screen.getByRole('textbox', { name: 'Water, percent of the flours' })).toHaveValue('90');
   expect(screen.getByTestId('hydration-poured')).toHaveTextContent('90.0 %');
@@ -90,7 +94,7 @@ test('what is typed shows at once, is saved by itself, and a batch waits for it'
 
 test('a change taken back at once leaves nothing to keep, and a batch can be made', async () => {
   const server = fakeServer();
-  open();
+  await open();
   const [takeOut, undo] = ['Take Salt out', 'Undo (Ctrl Z)'].map((name) =>
     screen.getByRole('button', { name }),
   );
@@ -105,7 +109,7 @@ test('a change taken back at once leaves nothing to keep, and a batch can be mad
 
 test('with the server away typing goes on, and no batch is made of what is not saved', async () => {
   const server = fakeServer();
-  open();
+  await open();
   await waitFor(() => expect(fetch).toHaveBeenCalled());
   server.down = true;
   await type(water(), '430');
@@ -133,7 +137,7 @@ test('what a closed page had not saved comes back, once, and can be undone', asy
   const draft = plainLoaf();
   draft.stages[0]!.lines.find((line) => line.id === 'water')!.massG = 470;
   const queue = leave(1, draft);
-  open();
+  await open();
   await waitFor(() => expect(water()).toHaveValue('470'));
   expect(screen.getByText(/is back on the sheet/)).toBeInTheDocument();
   await waitFor(() => expect(gramsOf(server.revisions.at(-1), 'water')).toBe(470));
@@ -145,7 +149,7 @@ test('what a closed page had not saved comes back, once, and can be undone', asy
 test('a draft the server had taken after all is forgotten without a word', async () => {
   fakeServer();
   const queue = leave(1, plainLoaf());
-  open();
+  await open();
   await waitFor(() => expect(queue.snapshot).toEqual([]));
   expect(screen.queryByText(/is back on the sheet/)).toBeNull();
   expect(state()).toBe('saved');
@@ -154,7 +158,7 @@ test('a draft the server had taken after all is forgotten without a word', async
 describe('two hands on one sheet', () => {
   async function meetConflict() {
     const server = fakeServer();
-    open();
+    await open();
     await waitFor(() => expect(fetch).toHaveBeenCalled());
     server.ahead({ ...plainLoaf(), name: 'Theirs' });
     await type(water(), '440');
@@ -200,7 +204,7 @@ describe('two hands on one sheet', () => {
 
 test('the method: a step’s time, temperature and cue are typed in, and what cannot be is refused', async () => {
   const server = fakeServer();
-  open();
+  await open();
   await type(screen.getByRole('textbox', { name: 'Step 2, time' }), '40–55');
   await type(screen.getByRole('textbox', { name: 'Step 2, temperature' }), '95');
   expect(screen.getByRole('alert')).toHaveTextContent('At most 50 °C.');

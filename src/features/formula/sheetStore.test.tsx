@@ -54,7 +54,7 @@ test('the answers follow the sheet, say what is usual, and own their choice of t
   const actions = rig();
   show(
     <SheetActionsProvider value={actions}>
-      <AnswerCard />
+      <AnswerCard formulaId="f" />
       <DoughAnswers />
     </SheetActionsProvider>,
   );
@@ -88,7 +88,7 @@ test('without flour there are no percentages to show, and no water is said to be
   }
   show(
     <SheetActionsProvider value={actions}>
-      <AnswerCard />
+      <AnswerCard formulaId="f" />
       <DoughAnswers />
     </SheetActionsProvider>,
   );

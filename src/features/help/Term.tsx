@@ -1,7 +1,7 @@
 'use client';
 import { useId, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { cx } from '@/ui/cx';
-import { GLOSSARY, type TermId } from '../wording/glossary';
+import type { TermId } from '../wording/glossary';
 
 /** Room that is left beside the explanation. */
 const EDGE_PX = 8;
@@ -12,7 +12,10 @@ const EDGE_PX = 8;
  */
 export function Term({ id, children }: { id: TermId; children: ReactNode }) {
   const [open, setOpen] = useState(false);
+  const [means, setMeans] = useState('');
   const [shiftPx, setShiftPx] = useState(0);
+  // a mouse opened it by coming near: its click must not close it again
+  const near = useRef(false);
   const box = useRef<HTMLSpanElement>(null);
   const name = useId();
   useLayoutEffect(() => {
@@ -23,20 +26,34 @@ export function Term({ id, children }: { id: TermId; children: ReactNode }) {
     setShiftPx(Math.max(EDGE_PX - (left - shiftPx), Math.min(0, -beyond)));
     // placed once each time it opens
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [open]);
+  }, [open, means]);
+  const show = () => {
+    setOpen(true);
+    // the words are fetched when somebody asks
+    import('../wording/glossary').then(
+      ({ GLOSSARY }) => setMeans(GLOSSARY[id].means),
+      () => undefined,
+    );
+  };
   return (
     <span
       className="relative inline-block"
-      onPointerEnter={(event) => event.pointerType === 'mouse' && setOpen(true)}
-      onPointerLeave={(event) => event.pointerType === 'mouse' && setOpen(false)}
+      onPointerEnter={(event) => {
+        if (event.pointerType !== 'mouse') return;
+        near.current = true;
+        show();
+      }}
+      onPointerLeave={() => {
+        near.current = false;
+        setOpen(false);
+      }}
     >
       <button
         type="button"
         aria-expanded={open}
         aria-describedby={open ? name : undefined}
         className="cursor-help text-left underline decoration-dotted underline-offset-4"
-        // a mouse has opened it by coming near: its click must not close it again
-        onClick={(event) => setOpen(event.detail === 0 || !open)}
+        onClick={() => (open && !near.current ? setOpen(false) : show())}
         onBlur={() => setOpen(false)}
         onKeyDown={(event) => {
           if (event.key !== 'Escape' || !open) return;
@@ -53,10 +70,10 @@ export function Term({ id, children }: { id: TermId; children: ReactNode }) {
         style={{ transform: `translateX(${shiftPx}px)` }}
         className={cx(
           'absolute top-full left-0 z-40 mt-1 w-72 max-w-[90vw] rounded-md border border-ink bg-surface px-3 py-2 text-left font-sans text-sm font-normal tracking-normal whitespace-normal text-ink shadow-lg',
-          !open && 'hidden',
+          (!open || !means) && 'hidden',
         )}
       >
-        {GLOSSARY[id].means}
+        {means}
       </span>
     </span>
   );

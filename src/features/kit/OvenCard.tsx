@@ -7,9 +7,13 @@ import { Choice } from '@/ui/Choice';
 import { NumberField } from '../quantities/NumberField';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { NameCell } from './KitRow';
-import { OvenOffset } from './OvenOffset';
 import { OvenReadings } from './OvenReadings';
 
+// the fit's mathematics follow when the page stands
+const OvenOffset = dynamic(() => import('./OvenOffset').then((module) => module.OvenOffset), {
+  ssr: false,
+  loading: () => <div className="min-h-20" />,
+});
 const OffsetChart = dynamic(() => import('./OffsetChart').then((module) => module.OffsetChart), {
   ssr: false,
 });

@@ -2,7 +2,7 @@
 import { useController } from 'react-hook-form';
 import { ALLERGENS, GLUTEN_RISKS, type Allergen } from '@/core/ingredients';
 import { Choice } from '@/ui/Choice';
-import { ALLERGEN_WORD, GLUTEN_WORD } from '../wording/cautions';
+import { ALLERGEN_WORD, GLUTEN_WORD } from '../wording/allergens';
 import type { EntryValues } from './entryValues';
 
 /** Who must not eat it. What the library knows of a thing no bag takes away: those stay ticked. */

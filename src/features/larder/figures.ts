@@ -8,7 +8,7 @@ import {
 } from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
 import { degreesPerC, formatDecimal, formatTemperature, type TemperatureUnit } from '@/core/units';
-import { GLUTEN_WORD, ALLERGEN_WORD } from '../wording/cautions';
+import { GLUTEN_WORD, ALLERGEN_WORD } from '../wording/allergens';
 
 export const PART_WORD: Record<(typeof PARTS)[number], string> = {
   water: 'Water',

@@ -57,7 +57,7 @@ function open(formula: Formula = rollsWithMethod(), formulaId: string | null = n
   };
   show(
     <SheetActionsProvider value={actions}>
-      <AnswerCard />
+      <AnswerCard formulaId="f" />
       <RunPanel />
       <RunEngine formulaId={formulaId} />
     </SheetActionsProvider>,

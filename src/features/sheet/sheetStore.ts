@@ -7,13 +7,13 @@ import {
   type Line,
 } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
-import { formulaAnswers, type FormulaAnswers } from '@/core/notices';
+import { doughAnswers, type DoughAnswers } from '@/core/notices/doughAnswers';
 
 export interface SheetState {
   readonly history: History;
   readonly formula: Formula;
   readonly totals: FormulaTotals;
-  readonly answers: FormulaAnswers;
+  readonly answers: DoughAnswers;
   readonly lines: ReadonlyMap<string, Line>;
 }
 
@@ -48,7 +48,7 @@ export class SheetStore {
 
   private stateOf(history: History): SheetState {
     const formula = history.present;
-    const answers = formulaAnswers(formula, this.book);
+    const answers = doughAnswers(formula, this.book);
     return {
       history,
       formula,

@@ -21,10 +21,13 @@ import { useAwake } from '@/ui/useAwake';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { Tray } from '../queue/Tray';
-import { TimerBell } from '../timers/TimerBell';
 import { UnitSwitches } from './UnitSwitches';
 
+// what waits and what rings is looked at when the page stands
+const Tray = dynamic(() => import('../queue/Tray').then((module) => module.Tray), { ssr: false });
+const TimerBell = dynamic(() => import('../timers/TimerBell').then((module) => module.TimerBell), {
+  ssr: false,
+});
 const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog), {
   ssr: false,
 });

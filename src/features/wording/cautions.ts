@@ -1,29 +1,6 @@
 import type { Caution } from '@/core/cautions';
-import type { Allergen, GlutenRisk } from '@/core/ingredients';
 import { never } from '@/core/result';
 import { formatDecimal, formatTemperature, type TemperatureUnit } from '@/core/units';
-
-export const ALLERGEN_WORD: Record<Allergen, string> = {
-  egg: 'egg',
-  milk: 'milk',
-  soya: 'soya',
-  treeNuts: 'tree nuts',
-  peanut: 'peanut',
-  sesame: 'sesame',
-  lupin: 'lupin',
-  mustard: 'mustard',
-  sulphites: 'sulphites',
-  wheat: 'wheat',
-  psylliumDust: 'psyllium (its dust)',
-  maize: 'maize',
-};
-
-export const GLUTEN_WORD: Record<GlutenRisk, string> = {
-  free: 'free of gluten by nature',
-  crossContactCommon: 'often in contact with wheat: buy it labelled',
-  onlyIfCertified: 'only if certified gluten-free',
-  processedWheatStarch: 'made from wheat, gluten washed out',
-};
 
 /** A caution: one sentence, and the longer text behind it. */
 export function wordCaution(

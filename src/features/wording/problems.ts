@@ -10,11 +10,20 @@ import {
   thicknessNumber,
   volumeNumber,
   withMark,
+  type DecimalMark,
+  type LengthUnit,
+  type MassUnit,
+  type TemperatureUnit,
 } from '@/core/units';
 import { FIELD_UNITS } from './fieldUnits';
-import type { Reader } from '../preferences/PreferencesProvider';
 
-type Units = Pick<Reader, 'massUnit' | 'temperatureUnit' | 'lengthUnit' | 'decimalMark'>;
+/** In whose units, and with which mark before the tenths. */
+interface Units {
+  readonly massUnit: MassUnit;
+  readonly temperatureUnit: TemperatureUnit;
+  readonly lengthUnit: LengthUnit;
+  readonly decimalMark: DecimalMark;
+}
 
 /** The field a problem is about: the last part of its path. */
 const fieldOf = (path: string): string => path.split('.').at(-1) ?? '';

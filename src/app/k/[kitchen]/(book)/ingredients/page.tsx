@@ -3,16 +3,20 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { LarderPage } from '@/features/larder/LarderPage';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { siftLarder } from '@/server/ingredients';
+import { Book } from '../../Book';
 import { kitchenOf, type KitchenParams } from '../../kitchenOf';
 
 export const metadata: Metadata = { title: 'Larder' };
 
 export default async function Page({ params }: KitchenParams) {
-  const { setAside } = await siftLarder(await kitchenOf(params));
+  const context = await kitchenOf(params);
+  const { setAside } = await siftLarder(context);
   return (
-    <NuqsAdapter>
-      <SetAsideNote setAside={setAside} />
-      <LarderPage />
-    </NuqsAdapter>
+    <Book context={context} holds="everything">
+      <NuqsAdapter>
+        <SetAsideNote setAside={setAside} />
+        <LarderPage />
+      </NuqsAdapter>
+    </Book>
   );
 }

@@ -5,6 +5,7 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
 import { kitchenPlace } from '@/features/kitchen/place';
 import { loadBake } from '@/server/bakeRecords';
+import { Book } from '../../../Book';
 import { documentPage, type IdParams } from '../../../documentPage';
 
 export const metadata: Metadata = { title: 'Bench' };
@@ -14,9 +15,11 @@ export default function Page(props: IdParams) {
     if (stateOf(bake).endedAtMs !== null)
       redirect(kitchenPlace(context.kitchen.address).page(`/logbook/${bake.id}`));
     return (
-      <NuqsAdapter>
-        <BenchPage bake={bake} nowMs={context.now().getTime()} epoch={context.kitchen.epoch} />
-      </NuqsAdapter>
+      <Book context={context} holds={bake}>
+        <NuqsAdapter>
+          <BenchPage bake={bake} nowMs={context.now().getTime()} epoch={context.kitchen.epoch} />
+        </NuqsAdapter>
+      </Book>
     );
   });
 }

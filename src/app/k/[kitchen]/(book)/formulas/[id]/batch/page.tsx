@@ -3,14 +3,17 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BatchPage } from '@/features/batch/BatchPage';
 import { loadFormula } from '@/server/formulas';
 import { loadKit } from '@/server/kit';
+import { Book } from '../../../../Book';
 import { documentPage, type IdParams } from '../../../../documentPage';
 
 export const metadata: Metadata = { title: 'Batch' };
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadFormula, async (loaded, context) => (
-    <NuqsAdapter>
-      <BatchPage key={loaded.revision} loaded={loaded} scales={(await loadKit(context)).kit.scales} />
-    </NuqsAdapter>
+    <Book context={context} holds={loaded.formula}>
+      <NuqsAdapter>
+        <BatchPage key={loaded.revision} loaded={loaded} scales={(await loadKit(context)).kit.scales} />
+      </NuqsAdapter>
+    </Book>
   ));
 }

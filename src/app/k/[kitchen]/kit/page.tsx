@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { KitPage } from '@/features/kit/KitPage';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { loadKit } from '@/server/kit';
-import { kitchenOf, type KitchenParams } from '../../kitchenOf';
+import { kitchenOf, type KitchenParams } from '../kitchenOf';
 
 export const metadata: Metadata = { title: 'Kit' };
 

@@ -1,0 +1,66 @@
+'use client';
+import { createContext, useContext, useEffect, useRef, useState } from 'react';
+import type { Carry, CarriedProps, CarryAreaProps, CarryListProps } from './carryProps';
+
+type Dragging = typeof import('./dragging');
+const Context = createContext<Dragging | null>(null);
+const STILL: Carry = { row: {}, grip: {}, carried: false };
+
+/**
+ * Rows stand and answer before what carries them is there: it is a third of the page's code and wanted by few presses. When it has come
+ * the rows are drawn once more, carried; not while somebody is in one of them, who would lose the caret.
+ */
+function useDragging() {
+  const frame = useRef<HTMLDivElement>(null);
+  const [dragging, setDragging] = useState<Dragging | null>(null);
+  useEffect(() => {
+    let gone = false;
+    const { current } = frame;
+    let stop = () => undefined as void;
+    import('./dragging').then(
+      (module) => {
+        const inside = () => current?.contains(document.activeElement) ?? false;
+        if (gone) return;
+        if (!inside()) return setDragging(module);
+        const left = () => setTimeout(() => !gone && !inside() && setDragging(module));
+        current?.addEventListener('focusout', left);
+        stop = () => current?.removeEventListener('focusout', left);
+      },
+      // without it everything is still moved by Alt and the arrows
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+      stop();
+    };
+  }, []);
+  return { frame, dragging };
+}
+
+/** Where lines or steps are carried to another place, by pointer or by keys, once that is fetched. */
+export function CarryArea({ children, ...area }: CarryAreaProps) {
+  const { frame, dragging } = useDragging();
+  return (
+    <div ref={frame} data-carry={dragging !== null}>
+      {dragging ? (
+        <Context value={dragging}>
+          <dragging.Area {...area}>{children}</dragging.Area>
+        </Context>
+      ) : (
+        children
+      )}
+    </div>
+  );
+}
+
+export function CarryList(props: CarryListProps) {
+  const dragging = useContext(Context);
+  if (dragging) return <dragging.List {...props} />;
+  const { as: Tag, className, children } = props;
+  return <Tag className={className}>{children}</Tag>;
+}
+
+export function Carried({ id, children }: CarriedProps) {
+  const dragging = useContext(Context);
+  return dragging ? <dragging.Carried id={id}>{children}</dragging.Carried> : children(STILL);
+}
