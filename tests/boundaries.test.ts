@@ -20,15 +20,16 @@ function importsOf({ file, text }: { file: string; text: string }): string[] {
 }
 
 const MAY: Record<string, string[]> = {
+  wording: ['wording', 'core', 'npm:'],
   core: ['core', 'npm:zod', 'npm:papaparse', 'npm:d3-array', 'npm:ml-matrix', 'npm:jsonc-parser'],
-  ui: ['ui', 'npm:'],
+  ui: ['ui', 'wording', 'npm:'],
   workers: ['workers', 'core', 'npm:'],
-  features: ['features', 'ui', 'workers', 'core', 'npm:'],
+  features: ['features', 'wording', 'ui', 'workers', 'core', 'npm:'],
   db: ['db', 'core', 'npm:'],
   server: ['server', 'db', 'core', 'demo', 'npm:'],
   door: ['door', 'npm:'],
   host: ['host', 'door', 'server', 'db', 'core', 'npm:'],
-  app: ['app', 'features', 'server', 'ui', 'core', 'npm:'],
+  app: ['app', 'features', 'wording', 'server', 'ui', 'core', 'npm:'],
 };
 
 test('imports run one way', () => {

@@ -3,10 +3,11 @@ import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { PREFERENCE_COOKIE, readPreferences } from '@/features/preferences/preferences';
 import './globals.css';
+import { words } from '@/wording/screens/pages';
 
 export const metadata: Metadata = {
-  title: { default: 'Honest Crumb', template: '%s · Honest Crumb' },
-  description: 'For people who bake yeasted gluten-free bread.',
+  title: { default: words.honestCrumb, template: words.sHonestCrumb },
+  description: words.forPeopleWhoBakeYeasted,
 };
 
 export const viewport: Viewport = { themeColor: '#1a2226', width: 'device-width', initialScale: 1 };

@@ -5,6 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { cx } from './cx';
 import { IconButton } from './Button';
 import type { DialogProps } from './dialogProps';
+import { words } from '@/wording/screens/ui/OpenDialog';
 
 /** What opened it. An item of a menu goes away with its menu: then it is the menu's own button. */
 function opener(): HTMLElement | null {
@@ -49,7 +50,7 @@ function DialogSheet({ title, hint, children, wide }: Omit<DialogProps, 'onClose
           {hint && <Radix.Description className="mt-1 text-sm text-soft">{hint}</Radix.Description>}
         </div>
         <Radix.Close asChild>
-          <IconButton label="Close">
+          <IconButton label={words.close}>
             <X size={20} aria-hidden />
           </IconButton>
         </Radix.Close>

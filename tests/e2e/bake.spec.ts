@@ -4,7 +4,7 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   await page.goto('/formulas');
   await page.getByRole('button', { name: 'New formula' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Lock-side scones 🥣');
-  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Open the formula' }).click();
   await expect(page.getByText('No water in it yet.')).toBeVisible();
   for (const [search, name, grams] of [
     ['rice', 'White rice flour', '300'],
@@ -55,7 +55,7 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   await page.getByRole('button', { name: 'White rice flour' }).click();
   await page.getByTestId('extra-mass').fill('15');
   await cell(page, 'Why it went in').fill('too wet by feel');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save it' }).click();
   await page.keyboard.press('n');
   await page.getByRole('textbox', { name: 'Note' }).fill('Smells of apples');
   await page.getByRole('button', { name: 'Save the note' }).click();

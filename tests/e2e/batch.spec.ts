@@ -47,7 +47,7 @@ test('nonsense is refused at its field; nonsense in the address starts no bake',
   await expect(page.getByRole('button', { name: 'To the bench' })).toBeDisabled();
 });
 
-test('prints the sheet and nothing around it', async ({ page }) => {
+test('prints the formula and nothing around it', async ({ page }) => {
   const id = await copyOf(page, 'Pumpkin-seed supper rolls');
   await page.goto(`/formulas/${id}/batch`);
   await page.emulateMedia({ media: 'print' });

@@ -51,7 +51,7 @@ test('with the database frozen every page says so within five seconds, data too,
   } finally {
     for (const pid of pids) process.kill(pid, 'SIGCONT');
   }
-  await expect(page.getByRole('heading', { name: 'Kit', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Equipment', exact: true })).toBeVisible();
   // and a killed one is started again by whoever serves
   crumb.signalDatabase('SIGKILL');
   await expect.poll(() => crumb.output).toContain('The database was gone; it has been started again');
@@ -142,7 +142,7 @@ test('a timer rings on whatever page is open; a bake closed by two presses is op
   await page.getByLabel('Pieces').fill('8');
   await closeBake(page);
   await expect(page).toHaveURL(new RegExp(`/logbook/${bake}`));
-  await page.getByRole('button', { name: 'It is not over yet' }).click();
+  await page.getByRole('button', { name: 'Reopen it' }).click();
   await page.waitForTimeout(750);
   // a slow network: the bench is not offered before the server knows, or the page would lead back here
   let letGo = () => {};
@@ -151,7 +151,7 @@ test('a timer rings on whatever page is open; a bake closed by two presses is op
     await held;
     await route.continue();
   });
-  await page.getByRole('button', { name: 'Yes, open it again' }).click();
+  await page.getByRole('button', { name: 'Yes, reopen it' }).click();
   await expect(page.getByText('The server is being told')).toBeVisible();
   await expect(page.getByRole('link', { name: 'To the bench' })).toBeHidden();
   letGo();
@@ -172,7 +172,7 @@ test('undo behind a dialog is the dialog’s own', async ({ page }) => {
   await cell(page, 'Salt, weight').press('Enter');
   await expect(page.getByTestId('save-status')).toContainText('revision 2');
   const keys = page.getByRole('dialog');
-  await page.getByRole('button', { name: 'Keys (?)' }).click();
+  await page.getByRole('button', { name: 'Keyboard shortcuts (?)' }).click();
   await expect(keys).toBeVisible();
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Escape');

@@ -20,7 +20,7 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, a 
   await page.getByRole('button', { name: 'Open my kitchen' }).click();
   await expect(page).toHaveURL(/\/k\/weir-house$/);
   await expect(page.getByRole('heading', { name: 'Weir House' })).toBeVisible();
-  await expect(page.getByText('Nothing is under way.')).toBeVisible();
+  await expect(page.getByText('Nothing is in progress.')).toBeVisible();
 
   await page.getByRole('link', { name: 'Choose a formula' }).click();
   await expect(page.getByRole('heading', { level: 2 })).toHaveText([
@@ -28,11 +28,11 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, a 
     'Poppy rings',
     'Pumpkin-seed supper rolls',
   ]);
-  await page.getByRole('link', { name: 'Read a recipe' }).click();
+  await page.getByRole('link', { name: 'Import a recipe' }).click();
   await page
     .getByRole('textbox', { name: 'The recipe' })
     .fill('Weir flats\n\n300 g brown rice flour\n200 g tapioca starch\n20 g psyllium husk\n420 g water\n10 g salt\n7 g instant yeast\n\nMix for 5 minutes. Proof 45 min. Bake 20 min at 220 °C.');
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await page.getByRole('button', { name: 'Make the formula' }).click();
   await expect(cell(page, 'Water, weight')).toHaveValue('420');
   await expect(page).toHaveURL(/\/k\/weir-house\/formulas\/[0-9a-f-]{36}$/);
   await expect(saved(page)).toBeVisible();

@@ -18,7 +18,7 @@ test('cells take cups, spoons, eggs and percent, and show the grams and the doub
   await salt.fill('2 fortnights');
   await expect(page.getByRole('alert').filter({ hasText: 'fortnights' })).toBeVisible();
   await salt.press('Escape');
-  await page.getByRole('combobox', { name: 'Whose cups, spoons and eggs' }).selectOption('US cups');
+  await page.getByRole('combobox', { name: 'Cup, spoon and egg sizes' }).selectOption('US cups');
   const water = cell(page, 'Water, weight');
   await water.fill('1 3/4 cups');
   await water.press('Enter');
@@ -33,7 +33,7 @@ test('cells take cups, spoons, eggs and percent, and show the grams and the doub
   await expect(page.getByRole('link', { name: /Pumpkin-seed supper rolls \(copy\)/ }).first()).toBeVisible();
 });
 
-test('the sheet says what dough it makes, and follows each key', async ({ page }) => {
+test('the formula says what dough it makes, and follows each key', async ({ page }) => {
   await copyOf(page, 'Poppy rings');
   await expect(page.getByTestId('band-rested')).toHaveText('Stiff');
   await expect(page.getByTestId('band-now')).toHaveText('sticky');
@@ -47,14 +47,14 @@ test('the sheet says what dough it makes, and follows each key', async ({ page }
   await expect(page.getByText('Honey: not for children under one year.')).toBeVisible();
 });
 
-test('tools solve for the sheet: shown first, done as one change, undone as one', async ({ page }) => {
+test('tools solve for the formula: shown first, done as one change, undone as one', async ({ page }) => {
   await copyOf(page, 'Amaranth and cardamom fried knots');
   const egg = cell(page, 'Whole egg, weight');
   await expect(egg).toBeVisible();
   await page.getByRole('button', { name: 'Leave out' }).click();
   await page.getByRole('combobox', { name: 'Without' }).selectOption('egg');
   await expect(page.getByTestId('changes')).toContainText('Pea protein');
-  await page.getByRole('button', { name: 'Do it' }).click();
+  await page.getByRole('button', { name: 'Apply' }).click();
   await expect(egg).toHaveCount(0);
   await expect(cell(page, 'Pea protein, weight')).toBeVisible();
   await expect(page.getByTestId('allergens')).not.toContainText('egg');
@@ -63,7 +63,7 @@ test('tools solve for the sheet: shown first, done as one change, undone as one'
 
   await page.getByRole('button', { name: 'Set the water' }).click();
   await page.getByRole('combobox', { name: 'After its rest it should be' }).selectOption('Sticky');
-  await page.getByRole('button', { name: 'Do it' }).click();
+  await page.getByRole('button', { name: 'Apply' }).click();
   await expect(page.getByTestId('band-rested')).toHaveText('Sticky');
   await page.getByRole('button', { name: 'Too wet today' }).click();
   await expect(page.getByTestId('too-wet').getByRole('listitem').first()).toContainText('more keeps it');
@@ -84,7 +84,7 @@ test('a pasted recipe asks what it must, then is a sheet with every line', async
     );
   await expect(page.getByTestId('understood')).toContainText('4 questions left');
   await expect(page.getByText(/One is a slip/)).toBeVisible();
-  const make = page.getByRole('button', { name: 'Make the sheet' });
+  const make = page.getByRole('button', { name: 'Make the formula' });
   await expect(make).toBeDisabled();
   await page.getByRole('button', { name: '400 g', exact: true }).click();
   await page.getByRole('button', { name: 'Psyllium husk', exact: true }).click();
@@ -95,7 +95,7 @@ test('a pasted recipe asks what it must, then is a sheet with every line', async
   await expect(cell(page, 'Millet flour, weight')).toHaveValue('400');
   await expect(cell(page, 'Salt, weight')).toHaveValue('6');
   await expect(page.getByRole('textbox', { name: 'About it' })).toHaveValue(
-    /Not on the sheet: 100 g rye flour/,
+    /Not on the formula: 100 g rye flour/,
   );
   await expect(page.locator('[data-line] [data-testid="mass"]')).toHaveCount(6);
 });
@@ -103,9 +103,9 @@ test('a pasted recipe asks what it must, then is a sheet with every line', async
 test('written out and read back it is the same; a broken file changes nothing', async ({ page }) => {
   const id = await copyOf(page, 'Blue-jar tray bread');
   await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Write it out' }).click();
+  await page.getByRole('menuitem', { name: 'Export' }).click();
   await expect(page.getByTestId('losses')).toContainText('Nothing is lost');
-  const text = await page.getByLabel('What will be written').innerText();
+  const text = await page.getByLabel('What the file holds').innerText();
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: /crumb\.json/ }).click();
   expect((await waiting).suggestedFilename()).toMatch(/\.crumb\.json$/);
@@ -118,13 +118,13 @@ test('written out and read back it is the same; a broken file changes nothing', 
   const broken = text.slice(0, -200).replace(/"name": "[^"]+"/, '"name": "Broken off in the middle"');
   expect(broken).toContain('Broken off in the middle');
   await field.fill(broken);
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import it' }).click();
   await expect(page.getByRole('alert').filter({ hasText: /line \d+, column \d+/ })).toBeVisible();
   expect(await (await page.request.get('/formulas?find=broken')).text()).not.toContain(
     'Broken off in the middle',
   );
   await field.fill(text);
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import it' }).click();
   await expect(saved(page)).toBeVisible();
   const taken = (await (
     await page.request.get(`/api/k/-/formulas/${page.url().split('/').pop()}`)
@@ -139,7 +139,7 @@ test('the larder: found by another name, compared, a bag stated, a blend mixed a
   page,
 }) => {
   await page.goto('/ingredients');
-  await page.getByRole('searchbox', { name: 'Find an ingredient' }).fill('flaxseed');
+  await page.getByRole('searchbox', { name: 'Search ingredients' }).fill('flaxseed');
   await page.getByRole('button', { name: 'Linseed, whole' }).click();
   await expect(page.getByRole('article')).toContainText('Whole linseed gives hardly any gel');
   await page.getByRole('button', { name: 'ground linseed', exact: true }).click();
@@ -202,6 +202,6 @@ test('a tin asks for its dough', async ({ page }) => {
   await expect(page.getByRole('alert').filter({ hasText: 'not larger than its rim' })).toBeVisible();
   await cell(page, 'Length at the bottom').fill('22');
   const mass = parseFloat(await page.getByTestId('vessel-mass').innerText());
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Use it' }).click();
   await expect(page.getByTestId('piece-mass')).toHaveValue(String(mass));
 });

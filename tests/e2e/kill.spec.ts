@@ -68,7 +68,7 @@ test('server and database are killed in the middle of a timer: after the next st
     // the bench goes on without them: the timer runs, and what is pressed now is saved on the device
     await page.getByRole('button', { name: '5 min', exact: true }).click();
     await page.getByRole('button', { name: 'Note', exact: true }).click();
-    await page.getByRole('textbox', { name: 'Note' }).fill('the lights went out');
+    await page.getByRole('textbox', { name: 'Note' }).fill('the lights removed');
     await page.getByRole('button', { name: 'Save the note' }).click();
     await expect(page.getByText(/The server does not answer. Go on: 2 saved on this device/)).toBeVisible();
 

@@ -21,12 +21,12 @@ test('the shelf is searched as one types, keeps what is asked in its address, an
   await expect(page).toHaveURL(/find=zander/);
   await page.reload();
   await expect(field).toHaveValue(word.toLowerCase());
-  await page.getByRole('link', { name: 'Further formulas' }).click();
+  await page.getByRole('link', { name: 'More formulas' }).click();
   await expect(cards).toHaveText([`${word} 30`, `${word} 31`]);
-  await page.getByRole('link', { name: 'To the first' }).click();
+  await page.getByRole('link', { name: 'Back to the start' }).click();
   await expect(cards.first()).toHaveText(`${word} 00`);
   await page.getByRole('combobox', { name: 'Which kind' }).selectOption('pizza');
-  await expect(page.getByText('No formula answers to that.')).toBeVisible();
+  await expect(page.getByText('No formula matches that.')).toBeVisible();
   await field.fill('');
   await expect(
     page.getByRole('heading', { name: 'Quinoa and tapioca pizza discs', exact: true }),
@@ -41,7 +41,7 @@ test('the logbook is searched by its words and by how bakes came out', async ({ 
   await expect(line).toBeVisible();
   await expect(page.getByRole('link', { name: /Buckwheat hearth round/ })).toHaveCount(0);
   await page.getByRole('combobox').selectOption('no');
-  await expect(page.getByText('No bake in this book answers to that.')).toBeVisible();
+  await expect(page.getByText('No bake matches that.')).toBeVisible();
   await page.getByRole('combobox').selectOption('');
   await line.click();
   await expect(page.getByRole('heading', { name: 'Pumpkin-seed supper rolls' })).toBeVisible();

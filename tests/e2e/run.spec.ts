@@ -109,7 +109,7 @@ test('know your oven: a probe’s log is fitted, saved, and used from then on', 
   await page.goto('/kit');
   await awake(page);
   await expect(page.getByText(/From 1 probe trace/)).toBeVisible();
-  await page.getByRole('button', { name: 'Forget it' }).click();
+  await page.getByRole('button', { name: 'Delete it' }).click();
   await expect(page.getByTestId('kit-save')).toHaveAttribute('data-state', 'saved');
 });
 

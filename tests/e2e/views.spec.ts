@@ -99,7 +99,7 @@ test('the keys work and are listed; dialogs give the focus back', async ({ page 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog', { name: 'A new formula' })).toBeVisible();
   await check(page);
-  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Open the formula' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Give it a name.' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'New formula' })).toBeFocused();

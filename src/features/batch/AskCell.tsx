@@ -5,7 +5,7 @@ import { refuse, type Result } from '@/core/result';
 import { parseDecimal, within, type Bounds } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { useNumbers, usePreferences, type Numbers } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 
 export const readWhole = (text: string): Result<number> => {
   const typed = parseDecimal(text);

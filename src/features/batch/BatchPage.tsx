@@ -8,11 +8,12 @@ import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenPro
 import { useBook } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import type { LoadedFormula } from '../formula/useFormulaSheet';
 import { BatchQuestion } from './BatchQuestion';
 import { BatchSheetView } from './BatchSheetView';
 import { requestOf, useBatchQuery } from './useBatchQuery';
+import { words } from '@/wording/screens/batch/BatchPage';
 
 /** How much today? The question on the left, the sheet to weigh from on the right, the bench one press away. */
 export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: ScaleRanges }) {
@@ -46,7 +47,7 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
     setTrouble(
       answer.kind === 'invalid' && answer.problems[0]
         ? wordProblem(answer.problems[0], preferences)
-        : 'The server did not answer. Press again: it will still be one bake.',
+        : words.theServerDidNotAnswer,
     );
   };
 
@@ -58,12 +59,14 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
             href={`/formulas/${loaded.id}`}
             className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
           >
-            <ArrowLeft size={15} aria-hidden /> the sheet
+            <ArrowLeft size={15} aria-hidden />
+            {words.theSheet}
           </KitchenLink>
           <h1 className="text-2xl sm:text-3xl">{formula.name}</h1>
         </div>
         <Button className="no-print min-h-11 max-sm:hidden" onClick={() => window.print()}>
-          <Printer size={17} aria-hidden /> Print
+          <Printer size={17} aria-hidden />
+          {words.print}
         </Button>
         <Button
           look="now"
@@ -71,7 +74,8 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
           onClick={() => void start()}
           className="no-print min-h-12 px-6 text-lg"
         >
-          <CookingPot size={20} aria-hidden /> To the bench
+          <CookingPot size={20} aria-hidden />
+          {words.toTheBench}
         </Button>
       </div>
       {trouble && (

@@ -13,6 +13,7 @@ import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
 import { Ask, AskCell, AskLoss, readTimes, readWhole } from './AskCell';
 import type { BatchQuery } from './useBatchQuery';
+import { words } from '@/wording/screens/batch/BatchQuestion';
 
 const VesselDialog = dynamic(() => import('./VesselDialog').then((module) => module.VesselDialog), {
   ssr: false,
@@ -31,17 +32,17 @@ export function BatchQuestion(props: BatchQuestionProps) {
   return (
     <section aria-labelledby={id} className="docket no-print rounded-b-md px-4 pt-4 pb-5">
       <h2 id={id} className="text-lg">
-        How much?
+        {words.howMuch}
       </h2>
       <Segmented
-        label="How the batch is asked for"
+        label={words.howTheBatchIsAsked}
         size="table"
         value={query.mode}
         onChange={(mode) => onChange({ mode })}
         options={[
-          { value: 'pieces', label: 'Pieces' },
-          { value: 'factor', label: 'Times' },
-          { value: 'fixed', label: 'What I have' },
+          { value: 'pieces', label: words.pieces },
+          { value: 'factor', label: words.times },
+          { value: 'fixed', label: words.whatIHave },
         ]}
         className="mt-2 flex w-full"
       />
@@ -49,8 +50,8 @@ export function BatchQuestion(props: BatchQuestionProps) {
       {query.mode === 'factor' && <ByFactor {...props} />}
       {query.mode === 'fixed' && <ByWhatIsThere {...props} />}
       <AskLoss
-        word="Left in bowl and on hands"
-        label="Bowl loss"
+        word={words.leftInBowlAndOn}
+        label={words.bowlLoss}
         path="bowlLossPercent"
         value={query.bowlLoss}
         onChange={(bowlLoss) => onChange({ bowlLoss })}
@@ -63,8 +64,8 @@ function PieceMass({ query, onChange }: BatchQuestionProps) {
   const units = useUnits();
   return (
     <AskCell
-      word={query.mode === 'pieces' ? 'each weighing' : 'in pieces of'}
-      label="Weight of a piece"
+      word={query.mode === 'pieces' ? words.eachWeighing : words.inPiecesOf}
+      label={words.weightOfAPiece}
       testId="piece-mass"
       unit={units.massUnit}
       path="pieceMassG"
@@ -84,8 +85,8 @@ function ByPieces(props: BatchQuestionProps) {
   return (
     <>
       <AskCell
-        word="Pieces"
-        label="Number of pieces"
+        word={words.pieces}
+        label={words.numberOfPieces}
         testId="pieces"
         inputMode="numeric"
         path="pieces"
@@ -97,25 +98,26 @@ function ByPieces(props: BatchQuestionProps) {
       />
       <PieceMass {...props} />
       <Segmented
-        label="When a piece is weighed"
+        label={words.whenAPieceIsWeighed}
         value={query.weighed}
         onChange={(weighed) => onChange({ weighed })}
         options={[
-          { value: 'dough', label: 'as dough' },
-          { value: 'baked', label: 'baked' },
+          { value: 'dough', label: words.asDough },
+          { value: 'baked', label: words.baked },
         ]}
         className="mt-2 flex w-full"
       />
       <AskLoss
-        word="Lost in the oven"
-        label="Bake loss"
+        word={words.lostInTheOven}
+        label={words.bakeLoss}
         path="bakeLossPercent"
         value={query.bakeLoss}
         onChange={(bakeLoss) => onChange({ bakeLoss })}
       />
       {query.weighed === 'dough' && (
         <Button className="mt-3" onClick={() => setMeasuring(true)}>
-          <Ruler size={16} aria-hidden /> From a tin or a size
+          <Ruler size={16} aria-hidden />
+          {words.fromATinOrA}
         </Button>
       )}
       {measuring && (
@@ -138,8 +140,8 @@ function ByFactor(props: BatchQuestionProps) {
   return (
     <>
       <AskCell
-        word="Times the formula"
-        label="Factor"
+        word={words.timesTheFormula}
+        label={words.factor}
         testId="factor"
         unit="×"
         path="factor"
@@ -164,9 +166,9 @@ function ByWhatIsThere(props: BatchQuestionProps) {
   const fixedId = lines.find((line) => line.id === query.line)?.ingredientId ?? '';
   return (
     <>
-      <Ask word="I want to use up">
+      <Ask word={words.iWantToUseUp}>
         <Choice
-          label="Which ingredient is fixed"
+          label={words.whichIngredientIsFixed}
           value={query.line}
           options={lines.map((line) => ({ value: line.id, label: nameOf(line.ingredientId) }))}
           onChange={(line) => onChange({ line })}
@@ -174,8 +176,8 @@ function ByWhatIsThere(props: BatchQuestionProps) {
         />
       </Ask>
       <AskCell
-        word="of which I have"
-        label="What I have of it"
+        word={words.ofWhichIHave}
+        label={words.whatIHaveOfIt}
         testId="have"
         unit={units.massUnit}
         path="massG"

@@ -3,7 +3,8 @@ import type { BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
-import { STAGE_WORD } from '../wording/words';
+import { STAGE_WORD } from '@/wording/words';
+import { words } from '@/wording/screens/batch/BatchSheetView';
 
 function shiftWords(word: string, { exact, rounded }: Shift, places: number): string | null {
   if (exact === null || rounded === null) return null;
@@ -22,11 +23,11 @@ export function roundingWords({ rounding, stages }: BatchSheet): string {
   const worstLine = stages.flatMap((stage) => stage.lines).find((line) => line.id === rounding.worst?.lineId);
   const worst =
     worstLine && rounding.worst && Math.abs(rounding.worst.percent) >= 2
-      ? ` ${worstLine.name} moved most, by ${formatDecimal(rounding.worst.percent, 1)} %: a finer scale would help.`
+      ? words.movedMostByAFiner(worstLine.name, formatDecimal(rounding.worst.percent, 1))
       : '';
   return shifts.length === 0
-    ? `Rounded to the scale: hydration, salt and binder stay as they are.${worst}`
-    : `Rounded to the scale: ${shifts.join(', ')}.${worst}`;
+    ? words.roundedToTheScaleHydration(worst)
+    : words.roundedToTheScale(shifts.join(', '), worst);
 }
 
 /** Less than this share of a piece is no piece, only a scrap. */
@@ -39,15 +40,13 @@ export function leftOverWords({ pieces, usableDoughG }: BatchSheet, mass: (massG
   const { count, doughG, remainderG } = pieces;
   const shortG = count * doughG - usableDoughG;
   if (shortG > Math.max(1, 0.005 * usableDoughG))
-    return `The pieces want ${mass(shortG)} more dough than there is: make them ${mass(usableDoughG / count)} each, or one fewer.`;
-  if (remainderG < 1 || remainderG < 0.005 * usableDoughG) return 'Nothing left over.';
-  if (remainderG >= doughG) return `${mass(remainderG)} of the dough is left over: enough for more pieces.`;
-  if (remainderG < SCRAP * doughG) return `A scrap of ${mass(remainderG)} is left over.`;
+    return words.thePiecesWantMoreDough(mass(shortG), mass(usableDoughG / count));
+  if (remainderG < 1 || remainderG < 0.005 * usableDoughG) return words.nothingLeftOver;
+  if (remainderG >= doughG) return words.ofTheDoughIsLeft(mass(remainderG));
+  if (remainderG < SCRAP * doughG) return words.aScrapOfIsLeft(mass(remainderG));
   const much =
-    remainderG > MUCH * usableDoughG
-      ? `, ${Math.round((100 * remainderG) / usableDoughG)} % of the dough`
-      : '';
-  return `And a small one of ${mass(remainderG)}${much}.`;
+    remainderG > MUCH * usableDoughG ? words.ofTheDough(Math.round((100 * remainderG) / usableDoughG)) : '';
+  return words.andASmallOneOf(mass(remainderG), much);
 }
 
 /** The sheet to weigh from. Prints as it stands. */
@@ -56,20 +55,23 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
   const units = useUnits();
   const { pieces } = sheet;
   return (
-    <section aria-label="To weigh" className="docket max-w-3xl rounded-b-md px-4 pt-4 pb-4 sm:px-6">
+    <section aria-label={words.toWeigh} className="docket max-w-3xl rounded-b-md px-4 pt-4 pb-4 sm:px-6">
       <p data-testid="yield">
         <span className="figure text-5xl">{pieces.count}</span>{' '}
         <span className="font-head text-2xl font-semibold">
           × {units.mass(pieces.doughG)}
-          <span className="font-sans text-base font-normal text-soft"> of dough</span>
+          <span className="font-sans text-base font-normal text-soft">{words.ofDough}</span>
         </span>
         {pieces.bakedG !== null && (
-          <span className="ml-3 text-soft">about {units.mass(pieces.bakedG)} baked</span>
+          <span className="ml-3 text-soft">{words.aboutBaked(units.mass(pieces.bakedG))}</span>
         )}
       </p>
       <p className="mt-1 text-sm text-soft">
-        {leftOverWords(sheet, units.mass)} {units.mass(sheet.doughG)} of dough in all,{' '}
-        {numbers.decimal(sheet.factor, 3)} × the formula.
+        {words.ofDoughInAllThe(
+          leftOverWords(sheet, units.mass),
+          units.mass(sheet.doughG),
+          numbers.decimal(sheet.factor, 3),
+        )}
       </p>
       <p className="mt-1 text-sm text-soft" data-testid="rounding">
         {numbers.mark(roundingWords(sheet))}
@@ -81,8 +83,8 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
           <table className="w-full border-collapse">
             <thead className="sr-only">
               <tr>
-                <th scope="col">Ingredient</th>
-                <th scope="col">Weigh</th>
+                <th scope="col">{words.ingredient}</th>
+                <th scope="col">{words.weigh}</th>
               </tr>
             </thead>
             <tbody>

@@ -11,7 +11,8 @@ import { Dialog } from '@/ui/Dialog';
 import { Segmented } from '@/ui/Segmented';
 import { useBook } from '../book/BookProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/batch/VesselDialog';
 
 const START: Record<Vessel['kind'], Vessel> = {
   tin: { kind: 'tin', topLengthCm: 24, topWidthCm: 12, baseLengthCm: 22, baseWidthCm: 10, heightCm: 8 },
@@ -35,19 +36,19 @@ const length = (field: string, word: string, optional = false): Size => ({
 
 const SIZES: Record<Vessel['kind'], readonly Size[]> = {
   tin: [
-    length('topLengthCm', 'Length at the rim'),
-    length('topWidthCm', 'Width at the rim'),
-    length('baseLengthCm', 'Length at the bottom', true),
-    length('baseWidthCm', 'Width at the bottom', true),
+    length('topLengthCm', words.lengthAtTheRim),
+    length('topWidthCm', words.widthAtTheRim),
+    length('baseLengthCm', words.lengthAtTheBottom, true),
+    length('baseWidthCm', words.widthAtTheBottom, true),
     length('heightCm', 'Height'),
   ],
   round: [
-    length('topAcrossCm', 'Across at the rim'),
-    length('baseAcrossCm', 'Across at the bottom', true),
+    length('topAcrossCm', words.acrossAtTheRim),
+    length('baseAcrossCm', words.acrossAtTheBottom, true),
     length('heightCm', 'Height'),
   ],
-  filled: [{ field: 'waterMl', word: 'Water it holds to the rim', of: 'waterMl' }],
-  disc: [length('acrossCm', 'Across'), { field: 'thickMm', word: 'Thick, before it rises', of: 'thickMm' }],
+  filled: [{ field: 'waterMl', word: words.waterItHoldsToThe, of: 'waterMl' }],
+  disc: [length('acrossCm', 'Across'), { field: 'thickMm', word: words.thickBeforeItRises, of: 'thickMm' }],
 };
 
 /** The unit a dimension is read in, and how much of the stored one it is. */
@@ -72,20 +73,16 @@ export function VesselDialog({
   const filled = fillVessel(vessel, body);
   const sizes = vessel as unknown as Record<string, number | null>;
   return (
-    <Dialog
-      onClose={onClose}
-      title="From a tin or a size"
-      hint="Measured inside. Sloping tins have a smaller bottom; left empty, the sides are straight."
-    >
+    <Dialog onClose={onClose} title={words.fromATinOrA} hint={words.measuredInsideSlopingTinsHave}>
       <Segmented
-        label="What it goes into"
+        label={words.whatItGoesInto}
         value={vessel.kind}
         onChange={(kind) => setVessel(START[kind])}
         options={[
-          { value: 'tin', label: 'tin' },
-          { value: 'round', label: 'round tin' },
-          { value: 'filled', label: 'by water' },
-          { value: 'disc', label: 'disc' },
+          { value: 'tin', label: words.tin },
+          { value: 'round', label: words.roundTin },
+          { value: 'filled', label: words.byWater },
+          { value: 'disc', label: words.disc },
         ]}
       />
       <div className="mt-2">
@@ -103,7 +100,7 @@ export function VesselDialog({
       ) : (
         <p role="alert" className="mt-4 text-alarm">
           {filled.problem.code === 'rangeReversed'
-            ? 'The bottom of a tin is not larger than its rim.'
+            ? words.theBottomOfATin
             : wordProblem(filled.problem, preferences)}
         </p>
       )}
@@ -134,7 +131,7 @@ function SizeCell({ size: { field, word, of, optional = false }, value, onChange
         label={word}
         className="w-32"
         unit={unit}
-        placeholder="straight"
+        placeholder={words.straight}
         value={value === null ? '' : show(value)}
         onType={(text) => {
           if (optional && text.trim() === '') {
@@ -145,7 +142,7 @@ function SizeCell({ size: { field, word, of, optional = false }, value, onChange
           const checked = typed.ok ? within(typed.value, limits, field) : typed;
           if (!checked.ok)
             return checked.problem.params
-              ? `From ${show(limits.min)} to ${show(limits.max)} ${unit}.`
+              ? words.fromTo(show(limits.min), show(limits.max), unit)
               : wordProblem(checked.problem, preferences);
           onChange(checked.value);
           return null;
@@ -173,20 +170,27 @@ function Wanted({ filled, rise, onTake }: WantedProps) {
         <span className="figure text-5xl" data-testid="vessel-mass">
           {mass(filled.massG)}
         </span>{' '}
-        <span className="text-soft">of dough each</span>
+        <span className="text-soft">{words.ofDoughEach}</span>
       </p>
       <p className="text-sm text-soft">
-        {mass(filled.lowG)} – {mass(filled.highG)}; {numbers.decimal(filled.volumeMl, 0)} ml
-        {rise === null ? '.' : `, filled to ${numbers.decimal(100 * filled.fill, 0)} %.`}
+        {words.ml(
+          mass(filled.lowG),
+          mass(filled.highG),
+          numbers.decimal(filled.volumeMl, 0),
+          rise === null ? '.' : words.filledTo(numbers.decimal(100 * filled.fill, 0)),
+        )}
       </p>
       {rise !== null && (
         <p className="mt-1 text-sm text-soft">
-          This dough is likely to end at {numbers.decimal(rise.value, 1)} times its volume (
-          {numbers.decimal(rise.low, 1)}–{numbers.decimal(rise.high, 1)}), so that it just crowns the rim.
+          {words.thisDoughIsLikelyTo(
+            numbers.decimal(rise.value, 1),
+            numbers.decimal(rise.low, 1),
+            numbers.decimal(rise.high, 1),
+          )}
         </p>
       )}
       <Button look="strong" className="mt-3 min-h-11 px-5" onClick={() => onTake(Math.round(filled.massG))}>
-        Take it
+        {words.takeIt}
       </Button>
     </div>
   );

@@ -101,7 +101,7 @@ test('a scrap is a scrap, what is missing is missing, and much that stays unused
   );
 });
 
-test('the sheet tells the yield, what is over, and what the scale did to the dough', () => {
+test('the formula tells the yield, what is over, and what the scale did to the dough', () => {
   const plan = (stepG: 1 | 0.01, factor = 0.3) => loafSheet(85, [{ upToG: 100_000, stepG }], factor);
   show(<BatchSheetView sheet={plan(1)} />);
   expect(screen.getByTestId('yield')).toHaveTextContent('3 × 85 g of dough');

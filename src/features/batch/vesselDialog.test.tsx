@@ -33,7 +33,7 @@ test('a larger tin takes more, straight sides take more than sloping ones, and t
   await put('Height', '10');
   expect(grams() / straight).toBeCloseTo(10 / 8, 2);
   expect(screen.getByText(/This dough is likely to end at 1\.\d times its volume/)).toBeInTheDocument();
-  await userEvent.click(screen.getByRole('button', { name: 'Take it' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Use it' }));
   expect(onTake).toHaveBeenCalledWith(grams());
 });
 

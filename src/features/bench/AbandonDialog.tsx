@@ -6,7 +6,8 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Reason } from '@/ui/Reason';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/bench/AbandonDialog';
 
 interface AbandonDialogProps {
   onClose: () => void;
@@ -23,23 +24,23 @@ export function AbandonDialog({ onClose, tap }: AbandonDialogProps) {
     onClose();
   });
   return (
-    <Dialog onClose={onClose} title="Give this bake up?" hint="What was done so far stays in the logbook.">
+    <Dialog onClose={onClose} title={words.giveThisBakeUp} hint={words.whatWasDoneSoFar}>
       <form onSubmit={(event) => void submit(event)} noValidate>
         <textarea
           {...register('why')}
-          aria-label="Why"
+          aria-label={words.why}
           rows={3}
           maxLength={400}
-          placeholder="What went wrong"
+          placeholder={words.whatWentWrong}
           className="w-full rounded-lg border border-edge bg-surface p-3 text-xl"
         />
         <Reason>{formState.errors.why?.message}</Reason>
         <div className="mt-3 grid gap-3 sm:grid-cols-2">
           <Button size="bench" onClick={() => onClose()}>
-            Go on baking
+            {words.goOnBaking}
           </Button>
           <Button type="submit" look="alarm" size="bench">
-            Give it up
+            {words.giveItUp}
           </Button>
         </div>
       </form>

@@ -15,7 +15,8 @@ import { IngredientPicker } from '../formula/IngredientPicker';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/bench/AdditionDialog';
 
 interface AdditionDialogProps {
   onClose: () => void;
@@ -48,7 +49,7 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
   const pick = (chosen: Ingredient) => setValue('ingredient', chosen);
   const submit = handleSubmit((extra) => {
     if (!extra.ingredient || extra.massG === null)
-      return setError('root', { message: 'Say what went in, and how much.' });
+      return setError('root', { message: words.sayWhatWentInAnd });
     const { massG: addedG, why } = extra;
     const problem = tap({
       type: 'added',
@@ -60,17 +61,13 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
     onClose();
   });
   return (
-    <Dialog
-      onClose={onClose}
-      title="Something extra went in"
-      hint="It counts in this bake’s hydration and stays in its log."
-    >
+    <Dialog onClose={onClose} title={words.somethingExtraWentIn} hint={words.itCountsInThisBakes}>
       <WhatWentIn picked={picked} onPick={pick} />
       {picked && <EaterChecks stages={onlyWith(picked)} className="mt-3" />}
-      <p className="mt-4 font-semibold">How much</p>
+      <p className="mt-4 font-semibold">{words.howMuch}</p>
       <Cell
         size="bench"
-        label="Weight of what went in"
+        label={words.weightOfWhatWentIn}
         testId="extra-mass"
         unit={units.massUnit}
         value={massG == null ? '' : units.massCell(massG)}
@@ -82,19 +79,19 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
         }}
         later={quantitiesComing}
       />
-      <p className="mt-4 font-semibold">Why</p>
+      <p className="mt-4 font-semibold">{words.why}</p>
       <Controller
         control={control}
         name="why"
         render={({ field }) => (
           <Cell
             size="bench"
-            label="Why it went in"
+            label={words.whyItWentIn}
             align="left"
             inputMode="text"
             maxLength={160}
             value={field.value}
-            placeholder="too wet by feel"
+            placeholder={words.tooWetByFeel}
             onType={(text) => {
               field.onChange(text);
               return null;
@@ -104,7 +101,7 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
       />
       <Reason>{formState.errors.root?.message}</Reason>
       <Button look="strong" size="bench" className="mt-4 w-full" onClick={() => void submit()}>
-        Write it down
+        {words.writeItDown}
       </Button>
     </Dialog>
   );
@@ -134,11 +131,11 @@ function WhatWentIn({ picked, onPick }: WhatWentInProps) {
           ),
       )}
       <IngredientPicker
-        label="Another ingredient"
+        label={words.anotherIngredient}
         onPick={onPick}
         className={buttonClass(picked && !USUAL.includes(picked.id) ? 'strong' : 'plain', 'bench')}
       >
-        {picked && !USUAL.includes(picked.id) ? picked.name : 'Another …'}
+        {picked && !USUAL.includes(picked.id) ? picked.name : words.another}
       </IngredientPicker>
     </div>
   );

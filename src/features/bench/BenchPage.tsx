@@ -13,14 +13,15 @@ import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { loadIngredientSearch } from '../formula/IngredientPicker';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
-import { wordProblem } from '../wording/problems';
-import { STEP_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { STEP_WORD } from '@/wording/words';
 import { loadFelt } from './FeelButton';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { useBench, type Bench } from './useBench';
 import { useNow } from '../clock/useNow';
 import { WeighView } from './WeighView';
+import { words } from '@/wording/screens/bench/BenchPage';
 
 const loadNote = () => import('./NoteDialog').then((module) => module.NoteDialog);
 const loadAddition = () => import('./AdditionDialog').then((module) => module.AdditionDialog);
@@ -117,7 +118,7 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
           onClick={() => void setView('weigh')}
           className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg border border-edge bg-surface px-4 text-left text-lg"
         >
-          <strong className="whitespace-nowrap">Not in yet:</strong>
+          <strong className="whitespace-nowrap">{words.notInYet}</strong>
           <span className="truncate">{[...open.now, ...open.later].map((line) => line.name).join(', ')}</span>
         </button>
       )}
@@ -129,8 +130,8 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
         <OutcomeForm
           planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
           draftKey={`form:outcome:${bake.id}`}
-          deed="Close the bake"
-          twice="Yes, close the bake"
+          deed={words.closeTheBake}
+          twice={words.yesCloseTheBake}
           onOutcome={(outcome) => tap({ type: 'closed', outcome })}
         />
       )}
@@ -176,7 +177,7 @@ function RunningTimers({ bake, bench, nowMs, except, onGo }: RunningTimersProps)
               <span>
                 {STEP_WORD[step.kind]}{' '}
                 <span className="text-sm">
-                  until {time.clock(timer.startedAtMs + timer.durationS * 1000)}
+                  {words.until(time.clock(timer.startedAtMs + timer.durationS * 1000))}
                 </span>
               </span>
               <span className="figure text-3xl">
@@ -198,22 +199,22 @@ function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchD
     <header className="flex items-center gap-2 py-2">
       <KitchenLink
         href="/"
-        aria-label="Leave the bench; the bake goes on"
-        title="Leave the bench; the bake goes on"
+        aria-label={words.leaveTheBenchTheBake}
+        title={words.leaveTheBenchTheBake}
         className="flex size-12 shrink-0 items-center justify-center rounded-xl hover:bg-well"
       >
         <ArrowLeft size={24} aria-hidden />
       </KitchenLink>
       <h1 className="min-w-0 flex-1 truncate text-lg sm:text-xl">{name}</h1>
       <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => onDialog('addition')}>
-        <Plus size={20} aria-hidden /> <span className="max-sm:sr-only">Extra</span>
+        <Plus size={20} aria-hidden /> <span className="max-sm:sr-only">{words.extra}</span>
       </Button>
       <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => onDialog('note')}>
-        <NotebookPen size={20} aria-hidden /> <span className="max-sm:sr-only">Note</span>
+        <NotebookPen size={20} aria-hidden /> <span className="max-sm:sr-only">{words.note}</span>
       </Button>
       <Menu
         trigger={
-          <IconButton label="More" className="size-12">
+          <IconButton label={words.more} className="size-12">
             <EllipsisVertical size={22} aria-hidden />
           </IconButton>
         }
@@ -223,14 +224,14 @@ function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchD
             words: (
               <>
                 {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}{' '}
-                {dim ? 'Daylight' : 'Dim the light'}
+                {dim ? words.daylight : words.dimTheLight}
               </>
             ),
             onSelect: () => change({ light: dim ? 'day' : 'dim' }),
           },
           {
             key: 'abandon',
-            words: 'Give this bake up …',
+            words: words.giveThisBakeUp,
             onSelect: () => onDialog('abandon'),
             alarm: true,
           },
@@ -251,16 +252,16 @@ function OutboxNote({ outbox }: Pick<Bench, 'outbox'>) {
           className="mb-3 flex items-center gap-2 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm"
         >
           <CloudOff size={18} aria-hidden />
-          The server does not answer. Go on:{' '}
-          {outbox.waiting.length === 0
-            ? 'nothing is waiting'
-            : `${outbox.waiting.length} saved on this device`}
-          , it will be sent by itself.
+          {words.theServerDoesNotAnswer(
+            outbox.waiting.length === 0
+              ? words.nothingIsWaiting
+              : words.savedOnThisDevice(outbox.waiting.length),
+          )}
         </p>
       )}
       {outbox.refused && (
         <p role="alert" className="mb-3 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
-          The last press was not taken: {wordProblem(outbox.refused, preferences)}
+          {words.theLastPressWasNot(wordProblem(outbox.refused, preferences))}
         </p>
       )}
     </>
@@ -278,14 +279,14 @@ function BenchTabs({ bake, bench: { state }, view, onView }: BenchTabsProps) {
   const lineCount = bake.sheet.stages.reduce((count, stage) => count + stage.lines.length, 0);
   const doneSteps = bake.sheet.steps.filter((step) => isStepDone(state, step.id)).length;
   const tabs = [
-    { value: 'weigh', word: 'Weigh', count: `${state.weighed.size}/${lineCount}` },
-    { value: 'steps', word: 'Steps', count: `${doneSteps}/${bake.sheet.steps.length}` },
-    { value: 'log', word: 'Log', count: '' },
+    { value: 'weigh', word: words.weigh, count: `${state.weighed.size}/${lineCount}` },
+    { value: 'steps', word: words.steps, count: `${doneSteps}/${bake.sheet.steps.length}` },
+    { value: 'log', word: words.log, count: '' },
   ] as const;
   return (
     <div
       role="tablist"
-      aria-label="Parts of the bake"
+      aria-label={words.partsOfTheBake}
       className="mb-4 grid grid-cols-3 gap-1 rounded-xl border border-edge bg-surface p-1"
     >
       {tabs.map((tab) => (

@@ -4,8 +4,9 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { MethodStep } from '@/core/method';
 import { Button } from '@/ui/Button';
-import { BAND_WORD } from '../wording/bands';
+import { BAND_WORD } from '@/wording/bands';
 import type { Bench } from './useBench';
+import { words } from '@/wording/screens/bench/FeelButton';
 
 export const loadFelt = () => import('./FeltDialog').then((module) => module.FeltDialog);
 const FeltDialog = dynamic(loadFelt, { ssr: false });
@@ -24,10 +25,11 @@ export function FeelButton({ step, bench }: { step: MethodStep; bench: Bench }) 
         <Hand size={20} aria-hidden />
         {felt ? (
           <span>
-            Feels <strong>{BAND_WORD[felt].name.toLowerCase()}</strong>
+            {words.feels}
+            <strong>{BAND_WORD[felt].name.toLowerCase()}</strong>
           </span>
         ) : (
-          'How it feels'
+          words.howItFeels
         )}
       </Button>
       {open && <FeltDialog stepId={step.id} felt={felt} onClose={() => setOpen(false)} tap={bench.tap} />}

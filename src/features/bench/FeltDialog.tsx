@@ -6,8 +6,9 @@ import type { Problem } from '@/core/result';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { BAND_WORD } from '../wording/bands';
-import { wordProblem } from '../wording/problems';
+import { BAND_WORD } from '@/wording/bands';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/bench/FeltDialog';
 
 interface FeltDialogProps {
   stepId: string;
@@ -26,11 +27,7 @@ export function FeltDialog({ stepId, felt, onClose, tap }: FeltDialogProps) {
     onClose();
   };
   return (
-    <Dialog
-      onClose={onClose}
-      title="How does it feel?"
-      hint="Your hand is right. The larder learns from it how much water your flours absorb."
-    >
+    <Dialog onClose={onClose} title={words.howDoesItFeel} hint={words.yourHandIsRightThe}>
       {reason && (
         <p role="alert" className="mb-2 text-alarm">
           {reason}

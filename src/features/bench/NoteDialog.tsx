@@ -6,7 +6,8 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Reason } from '@/ui/Reason';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/bench/NoteDialog';
 
 interface NoteDialogProps {
   onClose: () => void;
@@ -25,21 +26,21 @@ export function NoteDialog({ onClose, tap }: NoteDialogProps) {
     onClose();
   });
   return (
-    <Dialog onClose={onClose} title="Note this" hint="It is saved with the time it is now.">
+    <Dialog onClose={onClose} title={words.noteThis} hint={words.itIsSavedWithThe}>
       <form onSubmit={(event) => void submit(event)} noValidate>
         <textarea
-          {...register('text', { validate: (text) => text.trim() !== '' || 'Write a word or two.' })}
+          {...register('text', { validate: (text) => text.trim() !== '' || words.writeAWordOrTwo })}
           autoFocus
-          aria-label="Note"
+          aria-label={words.note}
           aria-invalid={!!errors.text}
           rows={4}
           maxLength={1000}
-          placeholder="Stiffer than last week. Smells of apples. Oven at 172 by the thermometer."
+          placeholder={words.stifferThanLastWeekSmells}
           className="w-full rounded-lg border border-edge bg-surface p-3 text-xl"
         />
         <Reason>{errors.text?.message}</Reason>
         <Button type="submit" look="strong" size="bench" className="mt-3 w-full">
-          Save the note
+          {words.saveTheNote}
         </Button>
       </form>
     </Dialog>

@@ -9,8 +9,9 @@ import { Dialog } from '@/ui/Dialog';
 import { Reason } from '@/ui/Reason';
 import { Segmented } from '@/ui/Segmented';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { grownWord } from '../wording/rise';
+import { wordProblem } from '@/wording/problems';
+import { grownWord } from '@/wording/rise';
+import { words } from '@/wording/screens/bench/RiseDialog';
 
 interface RiseDialogProps {
   stepId: string;
@@ -35,33 +36,27 @@ export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
   });
   const { of = usual, grown = null } = useWatch({ control });
   const mark = (grownPercent: number | null) => {
-    if (grownPercent === null) return setError('root', { message: 'Say how far it has risen.' });
+    if (grownPercent === null) return setError('root', { message: words.sayHowFarItHas });
     const problem = tap({ type: 'rise', stepId, of, grownPercent });
     if (problem) return setError('root', { message: wordProblem(problem, preferences) });
     onClose();
   };
   const submit = handleSubmit((rise) => mark(rise.grown));
   return (
-    <Dialog
-      onClose={onClose}
-      title="How far has it risen?"
-      hint="Saved with the time it is now. The next run of this formula learns from it."
-    >
+    <Dialog onClose={onClose} title={words.howFarHasItRisen} hint={words.savedWithTheTimeIt}>
       <Segmented
-        label="What was marked"
+        label={words.whatWasMarked}
         size="bench"
         value={of}
         onChange={(next) => setValue('of', next)}
         options={[
-          { value: 'jar', label: 'jar, since mixing' },
-          { value: 'dough', label: 'dough, this step' },
+          { value: 'jar', label: words.jarSinceMixing },
+          { value: 'dough', label: words.doughThisStep },
         ]}
         className="flex w-full"
       />
       <p className="mt-2 text-soft">
-        {of === 'jar'
-          ? 'A spoonful of the dough in a straight glass beside it, its height marked when the mixing ended.'
-          : 'The dough itself, against its height when this step began.'}
+        {of === 'jar' ? words.aSpoonfulOfTheDough : words.theDoughItselfAgainstIts}
       </p>
       <div className="mt-3 grid grid-cols-3 gap-2">
         {USUAL_PERCENT.map((percent) => (
@@ -71,10 +66,10 @@ export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
         ))}
       </div>
       <form className="mt-4" onSubmit={(event) => void submit(event)} noValidate>
-        <p className="font-semibold">Another figure</p>
+        <p className="font-semibold">{words.anotherFigure}</p>
         <Cell
           size="bench"
-          label="Risen by, percent"
+          label={words.risenByPercent}
           unit="%"
           value={grown === null ? '' : String(grown)}
           onType={(text) => {
@@ -87,7 +82,7 @@ export function RiseDialog({ stepId, usual, onClose, tap }: RiseDialogProps) {
         />
         <Reason>{formState.errors.root?.message}</Reason>
         <Button type="submit" look="strong" size="bench" className="mt-3 w-full">
-          Save the mark
+          {words.saveTheMark}
         </Button>
       </form>
     </Dialog>

@@ -5,8 +5,9 @@ import { useState } from 'react';
 import type { MethodStep } from '@/core/method';
 import { Button } from '@/ui/Button';
 import { useKitchenTime } from '../preferences/time';
-import { grownWord, RISE_OF_WORD } from '../wording/rise';
+import { grownWord, RISE_OF_WORD } from '@/wording/rise';
 import type { Bench } from './useBench';
+import { words } from '@/wording/screens/bench/RiseMarks';
 
 export const loadRise = () => import('./RiseDialog').then((module) => module.RiseDialog);
 const RiseDialog = dynamic(loadRise, { ssr: false });
@@ -23,7 +24,8 @@ export function RiseMarks({ step, bench }: { step: MethodStep; bench: Bench }) {
   return (
     <div>
       <Button size="bench" className="w-full" onClick={() => setOpen(true)}>
-        <ChartNoAxesColumnIncreasing size={20} aria-hidden /> Mark the rise
+        <ChartNoAxesColumnIncreasing size={20} aria-hidden />
+        {words.markTheRise}
       </Button>
       {marks.length > 0 && (
         <p className="mt-2 flex flex-wrap items-center gap-x-4 text-lg" data-testid="rise-marks">
@@ -38,7 +40,8 @@ export function RiseMarks({ step, bench }: { step: MethodStep; bench: Bench }) {
             className="min-h-12"
             onClick={() => bench.tap({ type: 'riseTakenBack', stepId: step.id })}
           >
-            <Undo2 size={16} aria-hidden /> take the last back
+            <Undo2 size={16} aria-hidden />
+            {words.takeTheLastBack}
           </Button>
         </p>
       )}

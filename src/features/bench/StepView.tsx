@@ -8,11 +8,12 @@ import { Button } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { useSteady } from '@/ui/useSteady';
 import { useUnits } from '../preferences/PreferencesProvider';
-import { STEP_WORD } from '../wording/words';
+import { STEP_WORD } from '@/wording/words';
 import { FeelButton } from './FeelButton';
 import { RiseMarks } from './RiseMarks';
 import type { Bench } from './useBench';
 import { useNow } from '../clock/useNow';
+import { words } from '@/wording/screens/bench/StepView';
 
 interface StepViewProps {
   bake: BakeRecord;
@@ -49,11 +50,11 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
         />
       ) : (
         <section className="docket rounded-b-xl p-6">
-          <p className="figure text-5xl">Every step is done</p>
-          <p className="mt-3 text-lg text-soft">Wait for it to be cold. Then cut, look, taste and log it.</p>
+          <p className="figure text-5xl">{words.everyStepIsDone}</p>
+          <p className="mt-3 text-lg text-soft">{words.waitForItToBe}</p>
         </section>
       )}
-      <ol aria-label="All steps">
+      <ol aria-label={words.allSteps}>
         {sheet.steps.map((step, index) => (
           <StepLine
             key={step.id}
@@ -103,7 +104,7 @@ function StepLine({ step, number, bench, nowMs, current, onChoose }: StepLinePro
             done ? 'border-ink bg-ink text-surface' : 'border-edge',
           )}
         >
-          {done ? <Check size={18} strokeWidth={3} aria-label="done" /> : number}
+          {done ? <Check size={18} strokeWidth={3} aria-label={words.done} /> : number}
         </span>
         <span className="min-w-0 flex-1">
           {STEP_WORD[step.kind]}
@@ -144,17 +145,18 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
   const over = isRunning(timer) && leftS !== null && leftS <= 0;
   return (
     <section
-      aria-label="Step now"
+      aria-label={words.stepNow}
       className={cx('docket flex flex-col rounded-b-xl p-5 sm:p-7', over && 'border-alarm')}
     >
       <p className="flex items-center gap-3 text-lg text-soft">
-        Step {number} of {of}
+        {words.stepOf(number, of)}
         {step.handsOn && (
           <span className="flex items-center gap-1.5">
-            <Hand size={18} aria-hidden /> hands
+            <Hand size={18} aria-hidden />
+            {words.hands}
           </span>
         )}
-        {done && <strong className="text-good">done</strong>}
+        {done && <strong className="text-good">{words.done}</strong>}
       </p>
       <h2 className="text-5xl leading-none sm:text-6xl">{STEP_WORD[step.kind]}</h2>
       {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
@@ -162,7 +164,7 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
       {step.until && (
         <p className="mt-4 text-2xl leading-snug">
-          <span className="text-soft">until </span>
+          <span className="text-soft">{words.until}</span>
           {step.until}
         </p>
       )}
@@ -171,7 +173,8 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
       <StepButtons step={step} bench={bench} leftS={leftS} exchanged={exchanged} onDone={onDone} />
       {next && !done && (
         <p className="mt-5 border-t border-rule pt-3 text-xl text-soft">
-          then <strong className="text-ink">{STEP_WORD[next.kind]}</strong>
+          {words.then}
+          <strong className="text-ink">{STEP_WORD[next.kind]}</strong>
           {next.title && `: ${next.title}`}
         </p>
       )}
@@ -202,10 +205,10 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
     );
   const running = isRunning(timer);
   const over = running && leftS <= 0;
-  const ahead = over ? 'time is up: look at it' : `of ${formatDuration(timer.durationS)}`;
+  const ahead = over ? words.timeIsUpLookAt : words.of(formatDuration(timer.durationS));
   return (
     <>
-      <div className="mt-5" role="timer" aria-label={over ? 'Time is up' : 'Time left'}>
+      <div className="mt-5" role="timer" aria-label={over ? words.timeIsUp : words.timeLeft}>
         <span
           data-testid="clock"
           className={cx('figure block text-[clamp(5.5rem,24vw,11rem)]', over && 'text-alarm')}
@@ -214,7 +217,7 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
           {formatClock(leftS)}
         </span>
         <span className={cx('text-xl', over ? 'font-semibold text-alarm' : 'text-soft')}>
-          {running ? ahead : 'stopped'}
+          {running ? ahead : words.stopped}
         </span>
       </div>
       {step.tempC !== null && <p className="figure mt-3 text-4xl">{units.temperature(step.tempC)}</p>}
@@ -250,25 +253,30 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
           className={steady ? '' : 'disabled:opacity-100'}
           onClick={() => start(planned)}
         >
-          <Play size={28} aria-hidden fill="currentColor" /> Start {formatDuration(planned)}
+          <Play size={28} aria-hidden fill="currentColor" />
+          {words.start(formatDuration(planned))}
         </Button>
       )}
       {running && (
         <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
           <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
-            <Plus size={20} aria-hidden /> 1 min
+            <Plus size={20} aria-hidden />
+            {words.n1Min}
           </Button>
           <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 300 })}>
-            <Plus size={20} aria-hidden /> 5 min
+            <Plus size={20} aria-hidden />
+            {words.n5Min}
           </Button>
           <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: step.id })}>
-            <Square size={18} aria-hidden fill="currentColor" /> Stop
+            <Square size={18} aria-hidden fill="currentColor" />
+            {words.stop}
           </Button>
         </div>
       )}
       {timer !== null && !running && !done && (
         <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
-          <Play size={20} aria-hidden fill="currentColor" /> Run on
+          <Play size={20} aria-hidden fill="currentColor" />
+          {words.runOn}
         </Button>
       )}
       {!done && (
@@ -279,7 +287,8 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
       )}
       {done ? (
         <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
-          <RotateCcw size={24} aria-hidden /> Not done after all
+          <RotateCcw size={24} aria-hidden />
+          {words.notDoneAfterAll}
         </Button>
       ) : (
         <Button
@@ -290,7 +299,8 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
           className={steady ? '' : 'disabled:opacity-100'}
           onClick={finish}
         >
-          <Check size={30} aria-hidden strokeWidth={3} /> Done
+          <Check size={30} aria-hidden strokeWidth={3} />
+          {words.done2}
         </Button>
       )}
     </div>

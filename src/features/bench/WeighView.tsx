@@ -10,9 +10,10 @@ import { cx } from '@/ui/cx';
 import { Segmented } from '@/ui/Segmented';
 import { useSteady } from '@/ui/useSteady';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { STAGE_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { STAGE_WORD } from '@/wording/words';
 import type { Bench } from './useBench';
+import { words } from '@/wording/screens/bench/WeighView';
 
 interface WeighViewProps {
   bake: BakeRecord;
@@ -57,23 +58,23 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
         />
       ) : (
         <section className="docket rounded-b-xl p-6">
-          <p className="figure text-5xl">All in the bowl</p>
-          <p className="mt-3 text-lg text-soft">Every line is ticked. On to the steps.</p>
+          <p className="figure text-5xl">{words.allInTheBowl}</p>
+          <p className="mt-3 text-lg text-soft">{words.everyLineIsTickedOn}</p>
           <Button look="now" size="wall" className="mt-6 w-full" onClick={onSteps}>
-            To the steps
+            {words.toTheSteps}
           </Button>
         </section>
       )}
-      <section aria-label="Everything to weigh">
+      <section aria-label={words.everythingToWeigh}>
         <div className="mb-3 flex flex-wrap items-center gap-3">
           <Segmented
-            label="How the scale is used"
+            label={words.howTheScaleIsUsed}
             size="bench"
             value={running ? 'running' : 'zero'}
             onChange={(value) => setRunning(value === 'running')}
             options={[
-              { value: 'zero', label: 'Zero each time' },
-              { value: 'running', label: 'Running total' },
+              { value: 'zero', label: words.zeroEachTime },
+              { value: 'running', label: words.runningTotal },
             ]}
           />
           {running && <VesselCell vesselG={vesselG} onChange={setVesselG} />}
@@ -118,7 +119,7 @@ function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
         type="button"
         onClick={onChoose}
         aria-current={now ? 'step' : undefined}
-        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? ', in the bowl' : ''}`}
+        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? words.inTheBowl : ''}`}
         className={cx('flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg', now && 'bg-well')}
       >
         <span
@@ -134,7 +135,7 @@ function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
         <span className="text-right whitespace-nowrap">
           {units.mass(weighedG ?? line.massG)}
           {weighed && weighedG !== line.massG && (
-            <span className="block text-sm text-soft">planned {units.mass(line.massG)}</span>
+            <span className="block text-sm text-soft">{words.planned(units.mass(line.massG))}</span>
           )}
         </span>
       </button>
@@ -147,10 +148,10 @@ function VesselCell({ vesselG, onChange }: { vesselG: number; onChange: (massG: 
   const { preferences } = usePreferences();
   return (
     <label className="flex items-center gap-2 text-lg">
-      bowl
+      {words.bowl}
       <Cell
         size="bench"
-        label="Weight of the empty bowl or jug"
+        label={words.weightOfTheEmptyBowl}
         unit={units.massUnit}
         className="w-36"
         value={units.massCell(vesselG)}
@@ -201,13 +202,13 @@ function OneThing({
     setUnreadable(!value.ok);
     if (!value.ok)
       return running && mass.ok
-        ? `The display reads more than ${units.mass(beforeG)} by then.`
+        ? words.theDisplayReadsMoreThan(units.mass(beforeG))
         : wordProblem(value.problem, preferences);
     setShownG(value.value + beforeG);
     return null;
   };
   return (
-    <section aria-label="Weigh now" className="docket flex flex-col rounded-b-xl p-5 sm:p-7">
+    <section aria-label={words.weighNow} className="docket flex flex-col rounded-b-xl p-5 sm:p-7">
       <p className="text-lg text-soft">{stageName}</p>
       <h2 className="text-4xl leading-tight sm:text-5xl">{line.name}</h2>
       <p className="mt-5 flex items-baseline gap-3" data-testid="target">
@@ -218,16 +219,16 @@ function OneThing({
       </p>
       {running && (
         <p className="mt-2 text-xl text-soft">
-          on the display: {units.mass(beforeG)} there + {units.mass(line.massG)}
+          {words.onTheDisplayThere(units.mass(beforeG), units.mass(line.massG))}
         </p>
       )}
       {line.note && <p className="mt-2 text-xl">{line.note}</p>}
       {other && (
         <div className="mt-5">
-          <span className="text-lg font-semibold">{running ? 'The display reads' : 'It weighs'}</span>
+          <span className="text-lg font-semibold">{running ? words.theDisplayReads : words.itWeighs}</span>
           <Cell
             size="bench"
-            label={running ? 'What the display reads' : 'What it really weighs'}
+            label={running ? words.whatTheDisplayReads : words.whatItReallyWeighs}
             testId="actual"
             unit={units.massUnit}
             value={units.massCell(actualG + beforeG)}
@@ -246,15 +247,17 @@ function OneThing({
           onClick={() => onWeigh(Math.round(actualG * 100) / 100)}
         >
           <Check size={30} aria-hidden strokeWidth={3} />
-          {weighedG === null ? 'In the bowl' : 'Correct it'}
+          {weighedG === null ? words.inTheBowl2 : words.correctIt}
         </Button>
         {weighedG === null ? (
           <Button size="wall" className="text-xl" onClick={() => setOther(!other)} aria-expanded={other}>
-            <Pencil size={24} aria-hidden /> Other weight
+            <Pencil size={24} aria-hidden />
+            {words.otherWeight}
           </Button>
         ) : (
           <Button size="wall" className="text-xl" onClick={onUntick}>
-            <Undo2 size={24} aria-hidden /> Not in yet
+            <Undo2 size={24} aria-hidden />
+            {words.notInYet}
           </Button>
         )}
       </div>

@@ -141,7 +141,7 @@ describe('steps', () => {
     await userEvent.click(within(dialog).getByRole('radio', { name: /^jar/ }));
     await userEvent.click(within(dialog).getByRole('button', { name: '+50 %' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
-    await userEvent.click(screen.getByRole('button', { name: /take the last back/ }));
+    await userEvent.click(screen.getByRole('button', { name: /undo the last one/ }));
     expect(taps).toEqual([
       { type: 'rise', stepId: 'proof', of: 'jar', grownPercent: 50 },
       { type: 'riseTakenBack', stepId: 'proof' },
@@ -160,7 +160,7 @@ describe('steps', () => {
 
   test('a step done by mistake is opened again', async () => {
     const taps = stepping('mix', START_MS, { type: 'stepDone', stepId: 'mix' });
-    await userEvent.click(screen.getByRole('button', { name: 'Not done after all' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Mark as not done' }));
     expect(taps).toEqual([{ type: 'stepReopened', stepId: 'mix' }]);
   });
 });
@@ -169,12 +169,12 @@ test('what went in extra needs a name and a weight, and takes a reason', async (
   const { bench, taps } = testBench(testBake());
   const closed: boolean[] = [];
   show(<AdditionDialog onClose={() => closed.push(false)} tap={bench.tap} />);
-  await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Save it' }));
   expect(screen.getByRole('alert')).toHaveTextContent('Say what went in');
   await userEvent.click(screen.getByRole('button', { name: 'Water' }));
   await userEvent.type(screen.getByTestId('extra-mass'), '15');
   await userEvent.type(screen.getByRole('textbox', { name: 'Why it went in' }), 'cracked');
-  await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Save it' }));
   expect(taps).toEqual([{ type: 'added', ingredientId: 'water', massG: 15, note: 'cracked' }]);
   expect(closed).toEqual([false]);
 });

@@ -5,7 +5,7 @@ import type { Answer } from '../asking/ask';
 import type { Queue, Waiting } from '../queue/queue';
 import { againAfterMs } from '../queue/retry';
 import { refusalOf, tapsBody, type WaitingTap as WaitingBody } from '../queue/routes';
-import { wordTap } from '../wording/taps';
+import { wordTap } from '@/wording/taps';
 
 /** A tap waiting for the server, with the moment it was made by this device's clock. */
 interface WaitingTap {

@@ -6,7 +6,8 @@ import type { Formula } from '@/core/formula';
 import { cx } from '@/ui/cx';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useEaters } from '../kitchen/KitchenProvider';
-import { wordReason } from '../wording/eaters';
+import { wordReason } from '@/wording/eaters';
+import { words } from '@/wording/screens/eaters/EaterChecks';
 
 type Stages = Pick<Formula, 'stages'>['stages'];
 
@@ -37,7 +38,7 @@ export function EaterChecks({
     .sort((a, b) => Number(b.verdict === 'no') - Number(a.verdict === 'no'));
   const rest = checks.filter(({ verdict }) => verdict === 'nothingFound');
   return (
-    <section aria-label="Who eats it" className={className} data-testid="eaters">
+    <section aria-label={words.whoEatsIt} className={className} data-testid="eaters">
       <ul className={cx('text-sm', brief ? 'flex flex-wrap gap-x-4 lg:block lg:space-y-1' : 'space-y-1')}>
         {told.map(({ eater, verdict, reasons }) => {
           const no = verdict === 'no';
@@ -51,7 +52,7 @@ export function EaterChecks({
               )}
               <span>
                 <strong className={no ? 'text-alarm' : ''}>
-                  {no ? 'Not for' : 'Look first:'} {eater.name}
+                  {no ? words.notFor : words.lookFirst} {eater.name}
                 </strong>
                 <span className={brief ? 'max-lg:sr-only' : ''}>
                   {': '}
@@ -63,8 +64,7 @@ export function EaterChecks({
         })}
         {rest.length > 0 && !brief && (
           <li className="text-soft">
-            Nothing found against {rest.map(({ eater }) => eater.name).join(', ')}: the labels in your hand
-            decide.
+            {words.nothingFoundAgainstTheLabels(rest.map(({ eater }) => eater.name).join(', '))}
           </li>
         )}
       </ul>

@@ -7,9 +7,10 @@ import { EaterChecks } from '../eaters/EaterChecks';
 import { Term } from '../help/Term';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { useSheetState } from '../sheet/SheetContext';
-import { BAND_WORD } from '../wording/bands';
-import { ALLERGEN_WORD } from '../wording/allergens';
+import { BAND_WORD } from '@/wording/bands';
+import { ALLERGEN_WORD } from '@/wording/allergens';
 import { CardFigure } from './CardFigure';
+import { words } from '@/wording/screens/formula/AnswerCard';
 
 // the day and its slice are computed: their code follows when the sheet stands
 const DayFigures = dynamic(() => import('./DayFigures').then((module) => module.DayFigures), {
@@ -29,7 +30,7 @@ export const AnswerCard = memo(function AnswerCard({ formulaId }: { formulaId: s
   const band = consistency && BAND_WORD[consistency.rested.band];
   return (
     <aside
-      aria-label="What this makes"
+      aria-label={words.whatThisMakes}
       className="docket z-20 rounded-b-md px-3 pt-3 pb-2 tall:sticky tall:top-14 lg:tall:top-18 max-lg:-mx-3 max-sm:px-4 sm:max-lg:-mx-5 lg:px-4 lg:pt-4 lg:pb-3"
     >
       <div className="flex items-center gap-3 lg:block">
@@ -38,27 +39,25 @@ export const AnswerCard = memo(function AnswerCard({ formulaId }: { formulaId: s
             className="font-head text-2xl leading-tight font-bold tracking-tight lg:text-4xl"
             data-testid="band-rested"
           >
-            {band ? band.name : 'No dough yet'}
+            {band ? band.name : words.noDoughYet}
           </p>
-          <p className="text-sm text-soft max-lg:hidden">
-            {band?.like ?? 'Flour and water, and it has a word.'}
-          </p>
+          <p className="text-sm text-soft max-lg:hidden">{band?.like ?? words.flourAndWaterAndIt}</p>
         </div>
         <SheetSlice className="h-14 w-24 shrink-0 lg:mt-3 lg:h-36 lg:w-full" />
       </div>
       <dl className="mt-1 grid grid-cols-3 gap-x-3 lg:mt-3">
         <CardFigure
-          word={<Term id="hydration">water</Term>}
+          word={<Term id="hydration">{words.water}</Term>}
           figure={numbers.percent(totals.hydrationAll)}
           testId="hydration-all"
         />
         <CardFigure
-          word={<Term id="salt">salt</Term>}
+          word={<Term id="salt">{words.salt}</Term>}
           figure={numbers.percent(totals.saltPercent)}
           testId="salt"
         />
         <CardFigure
-          word={<Term id="binder">binder</Term>}
+          word={<Term id="binder">{words.binder}</Term>}
           figure={numbers.percent(totals.binderPercent)}
           testId="binder"
         />
@@ -82,9 +81,9 @@ function Contains() {
   return (
     <div className="mt-1 border-t border-rule pt-1 lg:mt-2 lg:pt-2">
       <p className="text-sm" data-testid="allergens">
-        <Term id="allergens">Contains</Term>{' '}
-        <strong>{legal.length > 0 ? legal.join(', ') : 'no allergen that the book knows of'}</strong>
-        {unknown && <strong className="text-alarm">; of {unknown} nothing is known</strong>}
+        <Term id="allergens">{words.contains}</Term>{' '}
+        <strong>{legal.length > 0 ? legal.join(', ') : words.noAllergenThatTheBook}</strong>
+        {unknown && <strong className="text-alarm">{words.ofNothingIsKnown(unknown)}</strong>}
       </p>
       <EaterChecks stages={stages} brief className="mt-1" />
     </div>

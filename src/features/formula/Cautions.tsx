@@ -3,9 +3,10 @@ import { useMemo } from 'react';
 import { allergenStatement, type Caution } from '@/core/cautions';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
-import { ALLERGEN_WORD, GLUTEN_WORD } from '../wording/allergens';
-import { wordCaution } from '../wording/cautions';
+import { ALLERGEN_WORD, GLUTEN_WORD } from '@/wording/allergens';
+import { wordCaution } from '@/wording/cautions';
 import { useSheetState } from '../sheet/SheetContext';
+import { words } from '@/wording/screens/formula/Cautions';
 
 /** Where it can hurt somebody: one sentence each, the longer text behind it; and the statement to check against the local rule. */
 export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
@@ -19,7 +20,7 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
   return (
     <section aria-labelledby="cautions" className="mt-4 border-t border-rule pt-3">
       <h2 id="cautions" className="text-base">
-        Watch out
+        {words.watchOut}
       </h2>
       <ul className="mt-1 text-sm">
         {cautions.map((caution) => {
@@ -35,9 +36,7 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
         })}
       </ul>
       <details className="border-t border-rule py-1 text-sm">
-        <summary className="min-h-6 cursor-pointer font-semibold">
-          Allergens and “made with”, to check
-        </summary>
+        <summary className="min-h-6 cursor-pointer font-semibold">{words.allergensAndMadeWithTo}</summary>
         <dl className="mt-1 space-y-1 text-xs" data-testid="statement">
           {statement.allergens.map(({ allergen, ingredientIds }) => (
             <div key={allergen}>
@@ -47,7 +46,7 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
           ))}
           {statement.avoided.map(({ allergen, ingredientIds }) => (
             <div key={allergen}>
-              <dt className="inline font-semibold">{ALLERGEN_WORD[allergen]}, which some avoid:</dt>{' '}
+              <dt className="inline font-semibold">{words.whichSomeAvoid(ALLERGEN_WORD[allergen])}</dt>{' '}
               <dd className="inline">{names(ingredientIds)}</dd>
             </div>
           ))}
@@ -58,14 +57,11 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
             </div>
           ))}
           <div>
-            <dt className="inline font-semibold">Made with, by weight:</dt>{' '}
+            <dt className="inline font-semibold">{words.madeWithByWeight}</dt>{' '}
             <dd className="inline">{names(statement.madeWith.map(({ ingredientId }) => ingredientId))}</dd>
           </div>
         </dl>
-        <p className="mt-2 text-xs text-soft">
-          Computed from what stands on the sheet and typical ingredients. Read your own labels. What may be
-          called gluten-free, and which allergens have to be named, is set by the food law where you are.
-        </p>
+        <p className="mt-2 text-xs text-soft">{words.computedFromWhatStandsOn}</p>
       </details>
     </section>
   );

@@ -8,6 +8,7 @@ import { ask } from '../asking/ask';
 import { Differences } from './Differences';
 import { useSheetState } from '../sheet/SheetContext';
 import type { LoadedFormula } from './useFormulaSheet';
+import { words } from '@/wording/screens/formula/ConflictBanner';
 
 interface ConflictBannerProps {
   formulaId: string;
@@ -36,25 +37,23 @@ export function ConflictBanner({ formulaId, conflict, onMineOnTop, onTheirs, onC
   return (
     <div role="alert" className="mb-4 rounded-md border-2 border-alarm bg-alarm-wash px-4 py-3">
       <p className="font-semibold">
-        This sheet was changed somewhere else
-        {conflict.savedAtMs > 0 && ` at ${time.clock(conflict.savedAtMs)}`} (revision {conflict.revision})
-        while you were changing it here.
+        {words.thisSheetWasChangedSomewhere}
+        {conflict.savedAtMs > 0 && words.at(time.clock(conflict.savedAtMs))}
+        {words.revisionWhileYouWereChanging(conflict.revision)}
       </p>
-      <p className="mt-1 text-sm">
-        Nothing was overwritten, and what you typed is still on this page. Which one goes on?
-      </p>
+      <p className="mt-1 text-sm">{words.nothingWasOverwrittenAndWhat}</p>
       {theirs && (
         <details className="mt-2" open>
-          <summary className="text-sm font-semibold">From theirs to yours</summary>
+          <summary className="text-sm font-semibold">{words.fromTheirsToYours}</summary>
           <Differences differences={compareFormulas(theirs, mine)} />
         </details>
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         <Button look="strong" onClick={onTheirs}>
-          Go on with theirs
+          {words.goOnWithTheirs}
         </Button>
-        <Button onClick={onMineOnTop}>Save mine as the newest</Button>
-        <Button onClick={onCopy}>Save mine as a formula of its own</Button>
+        <Button onClick={onMineOnTop}>{words.saveMineAsTheNewest}</Button>
+        <Button onClick={onCopy}>{words.saveMineAsAFormula}</Button>
       </div>
     </div>
   );

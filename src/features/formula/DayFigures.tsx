@@ -1,8 +1,9 @@
 'use client';
 import { Term } from '../help/Term';
 import { useSheetRun } from '../sheet/SheetContext';
-import { honestRange } from '../wording/run';
+import { honestRange } from '@/wording/run';
 import { CardFigure } from './CardFigure';
+import { words } from '@/wording/screens/formula/DayFigures';
 
 /** When the dough is ready for the oven, and when the bread may be cut; dashes while nobody can say. */
 export function DayFigures() {
@@ -18,16 +19,16 @@ export function DayFigures() {
     <dl className="mt-1 grid grid-cols-2 gap-x-3 lg:mt-3" aria-busy={run?.computing != null}>
       <CardFigure
         testId="run-ready"
-        word={<Term id="ready">ready to bake</Term>}
-        say={rises ? 'after mixing' : undefined}
+        word={<Term id="ready">{words.readyToBake}</Term>}
+        say={rises ? words.afterMixing : undefined}
         figure={
-          !rise ? '–' : rises ? honestRange(rise.wantedAtS.low, rise.wantedAtS.high) : 'no visible rise'
+          !rise ? '–' : rises ? honestRange(rise.wantedAtS.low, rise.wantedAtS.high) : words.noVisibleRise
         }
       />
       <CardFigure
         testId="run-cut"
-        word={<Term id="cut">may be cut</Term>}
-        say={cut ? 'out of the oven' : undefined}
+        word={<Term id="cut">{words.mayBeCut}</Term>}
+        say={cut ? words.outOfTheOven : undefined}
         figure={cutWords ?? '–'}
       />
     </dl>

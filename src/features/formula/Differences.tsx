@@ -3,6 +3,7 @@ import type { Difference } from '@/core/formula';
 import { never } from '@/core/result';
 import { useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/formula/Differences';
 
 /** What changed, a line each, from the first state to the second. */
 export function Differences({ differences }: { differences: readonly Difference[] }) {
@@ -17,25 +18,25 @@ export function Differences({ differences }: { differences: readonly Difference[
       case 'swapped':
         return `${nameOf(difference.fromId)} ${units.mass(difference.fromG)} → ${nameOf(difference.toId)} ${units.mass(difference.toG)}`;
       case 'added':
-        return `${nameOf(difference.ingredientId)} came in: ${units.mass(difference.massG)}`;
+        return words.cameIn(nameOf(difference.ingredientId), units.mass(difference.massG));
       case 'removed':
-        return `${nameOf(difference.ingredientId)} went out: ${units.mass(difference.massG)}`;
+        return words.wentOut(nameOf(difference.ingredientId), units.mass(difference.massG));
       case 'method': {
         const { changed, added, removed } = difference;
         const parts = [
-          changed && `${changed} changed`,
-          added && `${added} new`,
-          removed && `${removed} gone`,
+          changed && words.changed(changed),
+          added && words.newWord(added),
+          removed && words.gone(removed),
         ].filter(Boolean);
-        return `Method: ${parts.length > 0 ? parts.join(', ') : 'another order'}`;
+        return `Method: ${parts.length > 0 ? parts.join(', ') : words.anotherOrder}`;
       }
       case 'other':
-        return 'Order, notes or usual yield';
+        return words.orderNotesOrUsualYield;
       default:
         return never(difference);
     }
   };
-  if (differences.length === 0) return <p className="text-sm text-soft">No difference.</p>;
+  if (differences.length === 0) return <p className="text-sm text-soft">{words.noDifference}</p>;
   return (
     <ul className="text-sm">
       {differences.map((difference, index) => (

@@ -7,7 +7,7 @@ import { Cell } from '@/ui/Cell';
 import { Segmented } from '@/ui/Segmented';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { Feel } from './Feel';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { MoreAnswers } from './MoreAnswers';
@@ -15,15 +15,16 @@ import { Notices } from './Notices';
 import { WaterPicture } from './WaterPicture';
 import { useFurtherAnswers } from '../sheet/useFurtherAnswers';
 import { AnswerRow, Why } from '../sheet/Why';
+import { words } from '@/wording/screens/formula/DoughAnswers';
 
 /** Where a dose lies against what is usual: said in words only when it is outside. */
 function usualWords(book: IngredientBook, ingredientId: string, percent: number | null): string {
   const share = book.get(ingredientId)?.usualShare;
   const most = book.get(ingredientId)?.mostShare ?? null;
   if (!share || percent === null) return '';
-  const range = `usual ${share.from}–${share.to} %${most === null ? '' : `, at most ${most} %`}`;
-  if (most !== null && percent > most) return `above the most that makes sense; ${range}`;
-  return percent < share.from || percent > share.to ? `outside the usual; ${range}` : range;
+  const range = words.usual(share.from, share.to, most === null ? '' : words.atMost(most));
+  if (most !== null && percent > most) return words.aboveTheMostThatMakes(range);
+  return percent < share.from || percent > share.to ? words.outsideTheUsual(range) : range;
 }
 
 /** What the dough is, beyond the answer card: its ruler, its water, what stands behind each figure; and what one looks up, a tap away. */
@@ -34,7 +35,7 @@ export const DoughAnswers = memo(function DoughAnswers() {
   const units = useUnits();
   if (totals.totalG <= 0) return null;
   return (
-    <section aria-label="About this dough" className="docket mt-5 rounded-b-md px-4 pt-4 pb-3">
+    <section aria-label={words.aboutThisDough} className="docket mt-5 rounded-b-md px-4 pt-4 pb-3">
       <Notices notices={notices} />
       <div className="grid gap-x-8 md:grid-cols-2">
         <div>
@@ -43,21 +44,21 @@ export const DoughAnswers = memo(function DoughAnswers() {
         </div>
         <div>
           <Poured />
-          <AnswerRow word="Flours and starches, the 100 %" figure={units.mass(totals.baseG)}>
+          <AnswerRow word={words.floursAndStarchesThe100} figure={units.mass(totals.baseG)}>
             <Segmented
-              label="What counts as 100 %"
+              label={words.whatCountsAs100}
               value={percentBase}
               onChange={(percentBase) => edit({ type: 'setPercentBase', percentBase })}
               options={[
-                { value: 'flours', label: 'without binders' },
-                { value: 'floursAndBinders', label: 'with binders' },
+                { value: 'flours', label: words.withoutBinders },
+                { value: 'floursAndBinders', label: words.withBinders },
               ]}
               className="mt-1.5"
             />
           </AnswerRow>
           <Salt />
           <Binders />
-          <AnswerRow word="Dough" figure={units.mass(totals.doughG)}>
+          <AnswerRow word={words.dough} figure={units.mass(totals.doughG)}>
             <UsualYield />
           </AnswerRow>
           <MoreAnswers />
@@ -73,12 +74,14 @@ function Salt() {
   const book = useBook();
   const units = useUnits();
   return (
-    <AnswerRow word="Salt" figure={units.mass(totals.saltG)}>
+    <AnswerRow word={words.salt} figure={units.mass(totals.saltG)}>
       <p className="text-sm text-soft">{usualWords(book, 'salt', totals.saltPercent)}</p>
       <Why>
         <p>
-          Salt as such, on {units.mass(totals.baseG)}. With the salt inside cheese, olives and the like it
-          comes to {numbers.percent(nutrition.perBase100g?.salt ?? null, 2)}.
+          {words.saltAsSuchOnWith(
+            units.mass(totals.baseG),
+            numbers.percent(nutrition.perBase100g?.salt ?? null, 2),
+          )}
         </p>
       </Why>
     </AnswerRow>
@@ -91,19 +94,13 @@ function Poured() {
   const units = useUnits();
   return (
     <AnswerRow
-      word="Water as poured"
+      word={words.waterAsPoured}
       figure={numbers.percent(totals.hydrationPoured)}
       testId="hydration-poured"
     >
       <Why>
-        <p>
-          As poured: the weight of every liquid, milk and yoghurt whole, on {units.mass(totals.baseG)} of
-          flours.
-        </p>
-        <p>
-          The water on the card is all of it: what is in the liquids, egg, dairy, sweeteners, starters and
-          acids. The little water inside flours and binders as sold is not counted.
-        </p>
+        <p>{words.asPouredTheWeightOf(units.mass(totals.baseG))}</p>
+        <p>{words.theWaterOnTheCard}</p>
       </Why>
     </AnswerRow>
   );
@@ -117,7 +114,7 @@ function Binders() {
   const nameOf = useNameOf();
   const units = useUnits();
   return (
-    <AnswerRow word={bindersIn ? 'Binders, within the 100 %' : 'Binders'}>
+    <AnswerRow word={bindersIn ? words.bindersWithinThe100 : words.binders}>
       <ul className="text-sm text-soft">
         {totals.binders.map((binder) => (
           <li key={binder.ingredientId}>
@@ -125,13 +122,10 @@ function Binders() {
             {usualWords(book, binder.ingredientId, binder.percent)}
           </li>
         ))}
-        {totals.binders.length === 0 && totals.baseG > 0 && <li>None: expect a crumb that crumbles.</li>}
+        {totals.binders.length === 0 && totals.baseG > 0 && <li>{words.noneExpectACrumbThat}</li>}
       </ul>
       <Why>
-        <p>
-          Psyllium, gums, gelatine and gels, blends taken apart, on {units.mass(totals.baseG)}. Egg binds too,
-          but not by a dose; its grip is in the figure above.
-        </p>
+        <p>{words.psylliumGumsGelatineAndGels(units.mass(totals.baseG))}</p>
       </Why>
     </AnswerRow>
   );
@@ -166,18 +160,18 @@ function UsualYield() {
     };
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-1 text-sm text-soft">
-      usually
+      {words.usually}
       <Cell
-        label="Usual number of pieces"
+        label={words.usualNumberOfPieces}
         className="w-14 border-b border-dotted border-edge"
         value={String(usualYield.pieces)}
         onType={typeYield('pieces', numbers.parse)}
         restore={() => takeBack('yield:pieces')}
         onLeave={settle}
       />
-      {usualYield.pieces === 1 ? 'piece of' : 'pieces of'}
+      {usualYield.pieces === 1 ? words.pieceOf : words.piecesOf}
       <Cell
-        label="Usual weight of a piece"
+        label={words.usualWeightOfAPiece}
         className="w-24 border-b border-dotted border-edge"
         unit={units.massUnit}
         value={units.massCell(usualYield.pieceMassG)}
@@ -185,9 +179,9 @@ function UsualYield() {
         restore={() => takeBack('yield:pieceMassG')}
         onLeave={settle}
       />
-      losing
+      {words.losing}
       <Cell
-        label="Usual bake loss"
+        label={words.usualBakeLoss}
         className="w-16 border-b border-dotted border-edge"
         unit="%"
         value={numbers.decimal(usualYield.bakeLossPercent, 1)}
@@ -195,7 +189,7 @@ function UsualYield() {
         restore={() => takeBack('yield:bakeLossPercent')}
         onLeave={settle}
       />
-      in the oven
+      {words.inTheOven}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 import { lazy, Suspense, useState } from 'react';
+import { words } from '@/wording/screens/formula/DoughTemperature';
 
 export const loadDoughTemperature = () => import('./DoughTemperaturePanel');
 const Panel = lazy(() =>
@@ -15,7 +16,7 @@ export function DoughTemperature() {
       onToggle={(event) => setOpen(event.currentTarget.open)}
       onPointerEnter={() => void loadDoughTemperature()}
     >
-      <summary className="min-h-6 cursor-pointer text-sm">How warm must the water be?</summary>
+      <summary className="min-h-6 cursor-pointer text-sm">{words.howWarmMustTheWater}</summary>
       {open && (
         <Suspense fallback={<p className="h-48 text-sm text-soft">…</p>}>
           <Panel />

@@ -15,9 +15,10 @@ import { useBook } from '../book/BookProvider';
 import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { NumberField } from '../quantities/NumberField';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { useSheetState } from '../sheet/SheetContext';
 import { Why } from '../sheet/Why';
+import { words } from '@/wording/screens/formula/DoughTemperaturePanel';
 
 type Field = 'wantedC' | 'roomC' | 'tapC' | 'mixMin' | 'bowlG' | 'altitudeM';
 
@@ -66,33 +67,33 @@ export function DoughTemperaturePanel() {
     <div className="mt-1">
       <WaterAnswer formula={formula} day={day} />
       <div className="mt-2 space-y-0.5">
-        {field('wantedC', 'Dough wanted at', units.temperatureUnit, temperature)}
-        {field('roomC', 'Kitchen and flour', units.temperatureUnit, temperature)}
-        {field('tapC', 'Coldest water', units.temperatureUnit, temperature)}
+        {field('wantedC', words.doughWantedAt, units.temperatureUnit, temperature)}
+        {field('roomC', words.kitchenAndFlour, units.temperatureUnit, temperature)}
+        {field('tapC', words.coldestWater, units.temperatureUnit, temperature)}
         {field('mixMin', 'Mixing', 'min')}
         {field('bowlG', 'Bowl', units.massUnit, { show: units.massCell, read: units.parseMass })}
-        {field('altitudeM', 'Height above the sea', units.heightUnit, {
+        {field('altitudeM', words.heightAboveTheSea, units.heightUnit, {
           show: units.heightNumber,
           read: units.parseHeight,
         })}
       </div>
       <div className="mt-2 flex flex-wrap gap-2">
         <Segmented
-          label="How it is mixed"
+          label={words.howItIsMixed}
           value={day.mixing}
           onChange={(mixing) => setDay({ ...day, mixing })}
           options={[
-            { value: 'hand', label: 'by hand' },
-            { value: 'machine', label: 'machine' },
+            { value: 'hand', label: words.byHand },
+            { value: 'machine', label: words.machine },
           ]}
         />
         <Segmented
-          label="Where eggs, dairy and starter come from"
+          label={words.whereEggsDairyAndStarter}
           value={day.fridgeC === null ? 'room' : 'fridge'}
           onChange={(from) => setDay({ ...day, fridgeC: from === 'fridge' ? kit.fridgeC : null })}
           options={[
-            { value: 'fridge', label: 'eggs from the fridge' },
-            { value: 'room', label: 'at room' },
+            { value: 'fridge', label: words.eggsFromTheFridge },
+            { value: 'room', label: words.atRoom },
           ]}
         />
       </div>
@@ -103,12 +104,12 @@ export function DoughTemperaturePanel() {
 function useWarningWords(): Record<WaterWarning, string> {
   const units = useUnits();
   return {
-    yeastHurt: `Yeast is hurt from about ${units.temperature(YEAST_C.hurtFrom)}: stir it into the flour, not into this water.`,
-    yeastDead: `From about ${units.temperature(YEAST_C.deadFrom)} yeast dies. Warm the flour or the bowl instead.`,
-    needsIce: 'Colder than your tap: give part of it as ice.',
-    tooMuchIce: 'Even half of it as ice is not cold enough: chill the flour too.',
-    tooCold: 'Colder than a fridge gets it: chill the flour and the bowl too.',
-    nearBoiling: 'Hotter than water can be poured here: warm the flour or the bowl.',
+    yeastHurt: words.yeastIsHurtFromAbout(units.temperature(YEAST_C.hurtFrom)),
+    yeastDead: words.fromAboutYeastDiesWarm(units.temperature(YEAST_C.deadFrom)),
+    needsIce: words.colderThanYourTapGive,
+    tooMuchIce: words.evenHalfOfItAs,
+    tooCold: words.colderThanAFridgeGets,
+    nearBoiling: words.hotterThanWaterCanBe,
   };
 }
 
@@ -124,7 +125,7 @@ function WaterAnswer({ formula, day }: { formula: Formula; day: MixingDay }) {
     return (
       <p role="alert" className="text-sm text-alarm">
         {solved.problem.path === 'water'
-          ? 'Nothing is poured in this formula: no water, no milk, no juice.'
+          ? words.nothingIsPouredInThis
           : wordProblem(solved.problem, preferences)}
       </p>
     );
@@ -137,9 +138,13 @@ function WaterAnswer({ formula, day }: { formula: Formula; day: MixingDay }) {
         {units.temperature(value.waterC)}
       </p>
       <p className="text-sm text-soft">
-        {units.temperature(value.lowC)} – {units.temperature(value.highC)} for {units.mass(value.waterG)} of{' '}
-        {poured}
-        {value.iceG > 0.5 && <strong className="text-ink">, {units.mass(value.iceG)} of it ice</strong>}
+        {words.forOf(
+          units.temperature(value.lowC),
+          units.temperature(value.highC),
+          units.mass(value.waterG),
+          poured,
+        )}
+        {value.iceG > 0.5 && <strong className="text-ink">{words.ofItIce(units.mass(value.iceG))}</strong>}
       </p>
       {value.warnings.map((warning) => (
         <p key={warning} role="status" className="mt-1 text-sm text-alarm">
@@ -149,7 +154,7 @@ function WaterAnswer({ formula, day }: { formula: Formula; day: MixingDay }) {
 
       <div className="mt-2">
         <NumberField
-          word="Mine is"
+          word={words.mineIs}
           unit={units.temperatureUnit}
           name="pouredC"
           places={0}
@@ -162,7 +167,8 @@ function WaterAnswer({ formula, day }: { formula: Formula; day: MixingDay }) {
         />
         {comes?.ok && (
           <p role="status" className="text-sm" data-testid="dough-comes">
-            then the dough comes to <strong>{units.temperature(comes.value.doughC)}</strong>{' '}
+            {words.thenTheDoughComesTo}
+            <strong>{units.temperature(comes.value.doughC)}</strong>{' '}
             <span className="text-soft">
               ({units.temperature(comes.value.lowC)} – {units.temperature(comes.value.highC)})
             </span>
@@ -175,14 +181,12 @@ function WaterAnswer({ formula, day }: { formula: Formula; day: MixingDay }) {
         )}
       </div>
       <Why>
+        <p>{words.aHeatBalanceEverythingAt(units.temperature(value.boilingC))}</p>
         <p>
-          A heat balance: everything at its own temperature and specific heat (from its composition), the
-          bowl, the work of mixing and the warmth that dry flour gives off when it is wetted. Water boils here
-          at {units.temperature(value.boilingC)}.
-        </p>
-        <p>
-          Dry yeast wakes best in water of {units.temperature(YEAST_C.bloomFrom)}–
-          {units.temperature(YEAST_C.bloomTo)}.
+          {words.dryYeastWakesBestIn(
+            units.temperature(YEAST_C.bloomFrom),
+            units.temperature(YEAST_C.bloomTo),
+          )}
         </p>
       </Why>
     </>

@@ -12,51 +12,51 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Segmented } from '@/ui/Segmented';
 import { useBook, useStoredEntries } from '../book/BookProvider';
-import { STEP_WORD } from '../wording/words';
+import { STEP_WORD } from '@/wording/words';
 import { useSheetState } from '../sheet/SheetContext';
+import { words } from '@/wording/screens/formula/ExportDialog';
 
 const FORMATS = ['own', 'markdown', 'csv', 'jsonLd'] as const;
 type Format = (typeof FORMATS)[number];
 
 const ABOUT: Record<Format, { label: string; ending: string; type: string; words: string }> = {
   own: {
-    label: 'Honest Crumb',
+    label: words.honestCrumb,
     ending: 'crumb.json',
     type: 'application/json',
-    words:
-      'Everything, number for number, with the ingredients of your own that it needs. For another kitchen, or to keep.',
+    words: words.everythingNumberForNumberWith,
   },
   markdown: {
-    label: 'Markdown',
+    label: words.markdown,
     ending: 'md',
     type: 'text/markdown',
-    words: 'To read, print or put into a notebook.',
+    words: words.toReadPrintOrPut,
   },
   csv: {
-    label: 'CSV',
+    label: words.csv,
     ending: 'csv',
     type: 'text/csv',
-    words: 'The ingredients as a table for a spreadsheet.',
+    words: words.theIngredientsAsATable,
   },
   jsonLd: {
-    label: 'JSON-LD',
+    label: words.jsonLd,
     ending: 'json',
     type: 'application/ld+json',
-    words: 'A schema.org Recipe, for websites and other recipe programs.',
+    words: words.aSchemaOrgRecipeFor,
   },
 };
 
 const LOSS_WORD: Record<Loss, string> = {
-  percentBase: 'binders are counted within the 100 %',
-  usualYield: 'the usual pieces and losses',
-  partKinds: 'which part is a starter, a gel, a topping',
-  method: 'the method',
-  stepDetails: 'times, temperatures and cues as figures (they stand in the text)',
-  ownIngredients: 'what your own ingredients are made of',
-  measured: 'how it was measured (cups, eggs) and the doubt of it',
-  about: 'the text about it',
+  percentBase: words.bindersAreCountedWithinThe,
+  usualYield: words.theUsualPiecesAndLosses,
+  partKinds: words.whichPartIsAStarter,
+  method: words.theMethod,
+  stepDetails: words.timesTemperaturesAndCuesAs,
+  ownIngredients: words.whatYourOwnIngredientsAre,
+  measured: words.howItWasMeasuredCups,
+  about: words.theTextAboutIt,
   style: 'the style',
-  roundedGrams: 'hundredths of a gram and less',
+  roundedGrams: words.hundredthsOfAGramAnd,
 };
 
 const fileStem = (name: string): string =>
@@ -103,9 +103,9 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
   const about = ABOUT[format];
   const fileName = `${fileStem(formula.name)}.${about.ending}`;
   return (
-    <Dialog wide onClose={onClose} title="Write it out" hint={about.words}>
+    <Dialog wide onClose={onClose} title={words.writeItOut} hint={about.words}>
       <Segmented
-        label="Format"
+        label={words.format}
         value={format}
         onChange={(next) => {
           setFormat(next);
@@ -115,10 +115,10 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
       />
       <div className="mt-3 text-sm" data-testid="losses">
         {written.losses.length === 0 ? (
-          <p>Nothing is lost: read back, it is the same formula.</p>
+          <p>{words.nothingIsLostReadBack}</p>
         ) : (
           <>
-            <p className="font-semibold">This format does not carry:</p>
+            <p className="font-semibold">{words.thisFormatDoesNotCarry}</p>
             <ul className="list-disc pl-5 text-soft">
               {written.losses.map((loss) => (
                 <li key={loss}>{LOSS_WORD[loss]}</li>
@@ -129,7 +129,7 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
       </div>
       <pre
         tabIndex={0}
-        aria-label="What will be written"
+        aria-label={words.whatWillBeWritten}
         className="mt-3 max-h-64 overflow-auto rounded border border-rule bg-well p-3 text-xs whitespace-pre-wrap"
       >
         {written.text}
@@ -151,7 +151,7 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
             )
           }
         >
-          <Copy size={16} aria-hidden /> {copied ? 'Copied' : 'Copy'}
+          <Copy size={16} aria-hidden /> {copied ? words.copied : words.copy}
         </Button>
       </div>
     </Dialog>

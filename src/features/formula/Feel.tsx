@@ -2,8 +2,9 @@ import { BAND_ENDS, BANDS, type Band, type Consistency } from '@/core/consistenc
 import { formatDuration } from '@/core/units';
 import { cx } from '@/ui/cx';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
-import { BAND_WORD } from '../wording/bands';
+import { BAND_WORD } from '@/wording/bands';
 import { Why } from '../sheet/Why';
+import { words } from '@/wording/screens/formula/Feel';
 
 const FROM = 0.55;
 const TO = 1.6;
@@ -24,7 +25,7 @@ function placeOf(s: number): number {
 
 const likelyWords = (likely: readonly Band[], band: Band): string | null => {
   const others = likely.filter((each) => each !== band).map((each) => BAND_WORD[each].name.toLowerCase());
-  return others.length > 0 ? `may be ${others.join(' or ')}` : null;
+  return others.length > 0 ? words.mayBe(others.join(' or ')) : null;
 };
 
 /** What kind of dough this will be: the ruler from crumbly to pourable with its two moments. */
@@ -32,14 +33,14 @@ export function Feel({ consistency }: { consistency: Consistency }) {
   const numbers = useNumbers();
   const { now, rested, balance, holds, clings, shift } = consistency;
   const units = useUnits();
-  const words = BAND_WORD[rested.band];
+  const band = BAND_WORD[rested.band];
   const rest = formatDuration(balance.restMin * 60);
   const from = placeOf(rested.low);
   const to = placeOf(rested.high);
   return (
-    <section aria-label="What kind of dough">
+    <section aria-label={words.whatKindOfDough}>
       <p className="text-sm">
-        After {rest} of rest: {words.name.toLowerCase()}, {words.like}
+        {words.afterOfRest(rest, band.name.toLowerCase(), band.like)}
         {likelyWords(rested.likely, rested.band) && <>; {likelyWords(rested.likely, rested.band)}</>}
       </p>
       <div aria-hidden className="relative mt-3 mb-1 h-11">
@@ -80,23 +81,28 @@ export function Feel({ consistency }: { consistency: Consistency }) {
           aria-hidden
           className="mr-1.5 inline-block size-2.5 rounded-full border-2 border-ink bg-surface"
         />
-        At the end of mixing: <strong data-testid="band-now">{BAND_WORD[now.band].name.toLowerCase()}</strong>
+        {words.atTheEndOfMixing}
+        <strong data-testid="band-now">{BAND_WORD[now.band].name.toLowerCase()}</strong>
       </p>
       <Why>
         <p>
-          Saturation {numbers.decimal(rested.s, 2)} ({numbers.decimal(rested.low, 2)}–
-          {numbers.decimal(rested.high, 2)}, four times in five): {units.mass(balance.waterG)} of water and{' '}
-          {units.mass(balance.softeningG)} worth of oil and sugar, on the {units.mass(balance.demandG)} that
-          the powders will absorb in the end.
+          {words.saturationFourTimesInFive(
+            numbers.decimal(rested.s, 2),
+            numbers.decimal(rested.low, 2),
+            numbers.decimal(rested.high, 2),
+            units.mass(balance.waterG),
+            units.mass(balance.softeningG),
+            units.mass(balance.demandG),
+          )}
         </p>
         <p>
-          The binder holds the mass together {Math.round(100 * holds)} of 100 and clings{' '}
-          {Math.round(100 * clings)} of 100; it moves the edges by {numbers.decimal(shift, 3)}.
+          {words.theBinderHoldsTheMass(
+            Math.round(100 * holds),
+            Math.round(100 * clings),
+            numbers.decimal(shift, 3),
+          )}
         </p>
-        <p>
-          Mixed {formatDuration(balance.mixMin * 60)}, then {rest} until it is shaped or goes into its tin, as
-          the method has it. No bake of yours stands behind it yet: typical figures of the ingredients do.
-        </p>
+        <p>{words.mixedThenUntilItIs(formatDuration(balance.mixMin * 60), rest)}</p>
       </Why>
     </section>
   );

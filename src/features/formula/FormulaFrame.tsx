@@ -13,6 +13,7 @@ import { SheetHead } from './SheetHead';
 import { useFormulaActions } from './useFormulaActions';
 import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 import { useUndoKeys } from './useUndoKeys';
+import { words } from '@/wording/screens/formula/FormulaFrame';
 
 const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) => module.ConflictBanner), {
   ssr: false,
@@ -72,7 +73,7 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
           archive: () => void actions.archive(!archived),
         }}
       />
-      {archived && <p className="mb-3 text-sm text-soft">This formula is in the archive.</p>}
+      {archived && <p className="mb-3 text-sm text-soft">{words.thisFormulaIsInThe}</p>}
       <Places formulaId={loaded.id} />
       <div className="grid items-start gap-x-5 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="min-w-0 lg:order-2 lg:h-full">
@@ -86,17 +87,20 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
 }
 
 const PLACES = [
-  { path: '', word: 'Formula' },
-  { path: '/method', word: 'Method' },
-  { path: '/timeline', word: 'Timeline' },
-  { path: '/notes', word: 'Notes' },
+  { path: '', word: words.formula },
+  { path: '/method', word: words.method },
+  { path: '/timeline', word: words.timeline },
+  { path: '/notes', word: words.notes },
 ] as const;
 
 /** The places of a formula, each with an address of its own. */
 function Places({ formulaId }: { formulaId: string }) {
   const here = usePathname();
   return (
-    <nav aria-label="Places of this formula" className="mb-3 flex gap-1 overflow-x-auto border-b border-edge">
+    <nav
+      aria-label={words.placesOfThisFormula}
+      className="mb-3 flex gap-1 overflow-x-auto border-b border-edge"
+    >
       {PLACES.map(({ path, word }) => {
         const href = `/formulas/${formulaId}${path}`;
         const current = here.endsWith(href);
@@ -138,14 +142,13 @@ function SheetNotes({ loaded, sheet, trouble, onCopy }: SheetNotesProps) {
           onTheirs={() => void sheet.takeTheirs()}
           onCopy={() => {
             const mine = store.state.formula;
-            void onCopy({ formula: { ...mine, name: `${mine.name.slice(0, 72)} (mine)` } });
+            void onCopy({ formula: { ...mine, name: words.mine(mine.name.slice(0, 72)) } });
           }}
         />
       )}
       {sheet.broughtBack && sheet.save.kind !== 'conflict' && (
         <p role="status" className="mb-3 rounded border border-edge bg-surface px-3 py-2 text-sm">
-          What had not been saved when this page was last closed is back on the sheet. Undo takes it away
-          again.
+          {words.whatHadNotBeenSaved}
         </p>
       )}
       {trouble && sheet.save.kind !== 'conflict' && (

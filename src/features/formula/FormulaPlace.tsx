@@ -6,6 +6,7 @@ import { loadDoughTemperature } from './DoughTemperature';
 import { loadIngredientSearch } from './IngredientPicker';
 import { SheetLines } from './SheetLines';
 import { loadToolDialog, Tools } from './tools/Tools';
+import { words } from '@/wording/screens/formula/FormulaPlace';
 
 // below the lines: drawn when they stand
 const DoughAnswers = dynamic(() => import('./DoughAnswers').then((module) => module.DoughAnswers), {
@@ -21,7 +22,7 @@ export function FormulaPlace() {
   useFetchedEarly(NEEDED_OFFLINE);
   return (
     <>
-      <section aria-label="What goes in" className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
+      <section aria-label={words.whatGoesIn} className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
         <SheetLines />
         <Tools />
       </section>

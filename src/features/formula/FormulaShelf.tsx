@@ -12,8 +12,9 @@ import { Segmented } from '@/ui/Segmented';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useKitchenTime } from '../preferences/time';
-import { STYLE_WORD } from '../wording/words';
+import { STYLE_WORD } from '@/wording/words';
 import { useNumbers } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/formula/FormulaShelf';
 
 const SlicePicture = dynamic(() => import('../run/SlicePicture').then((module) => module.SlicePicture), {
   ssr: false,
@@ -71,7 +72,7 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
               <SlicePicture
                 slice={slice}
                 mostPores={MARK_PORES}
-                label={`The slice to expect of ${card.name}`}
+                label={words.theSliceToExpectOf(card.name)}
                 className="h-full w-full"
               />
             )}
@@ -83,11 +84,11 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
               {card.hydrationAll === null ? '–' : Math.round(card.hydrationAll)}
               <span className="text-lg"> %</span>
             </span>
-            <span className="text-xs text-soft">water, all counted</span>
+            <span className="text-xs text-soft">{words.waterAllCounted}</span>
           </span>
           <span className="text-right text-xs text-soft">
             {card.binders.length === 0
-              ? 'no binder'
+              ? words.noBinder
               : card.binders.map((binder) => (
                   <span key={binder.name} className="block">
                     {binder.name.toLowerCase()} {numbers.percent(binder.percent)}
@@ -99,7 +100,7 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
           <span>{flours.join(', ')}</span>
           <span className="whitespace-nowrap">
             {card.lastBakedAtMs === null
-              ? 'not baked yet'
+              ? words.notBakedYet
               : `${card.bakes} × · ${time.dayAndYear(card.lastBakedAtMs)}`}
           </span>
         </span>
@@ -160,17 +161,17 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
   return (
     <>
       <div className="mb-5 flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-3xl">Formulas</h1>
+        <h1 className="mr-auto text-3xl">{words.formulas}</h1>
         {(all > cards.length || find !== '' || style !== null || further) && (
           <>
             <FindField
-              label={`Find among ${all}`}
+              label={words.findAmong(all)}
               value={find}
               onFind={(text) => go({ find: text })}
               className="w-full sm:w-56"
             />
             <Choice
-              label="Which kind"
+              label={words.whichKind}
               value={style ?? ''}
               onChange={(value) => go({ style: value })}
               options={STYLE_OPTIONS}
@@ -180,20 +181,22 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
         )}
         {counts.archived > 0 && (
           <Segmented
-            label="Which formulas"
+            label={words.whichFormulas}
             value={archive ? 'archive' : 'saved'}
             onChange={(value) => go({ show: value === 'archive' ? value : '' })}
             options={[
-              { value: 'saved', label: 'On the shelf' },
-              { value: 'archive', label: `Archive (${counts.archived})` },
+              { value: 'saved', label: words.onTheShelf },
+              { value: 'archive', label: words.archive(counts.archived) },
             ]}
           />
         )}
         <KitchenLink href="/formulas/read" className={buttonClass('plain', 'table', 'min-h-10 px-4')}>
-          <ClipboardPaste size={17} aria-hidden /> Read a recipe
+          <ClipboardPaste size={17} aria-hidden />
+          {words.readARecipe}
         </KitchenLink>
         <Button look="strong" className="min-h-10 px-4" onClick={() => setMaking(true)}>
-          <Plus size={18} aria-hidden /> New formula
+          <Plus size={18} aria-hidden />
+          {words.newFormula}
         </Button>
       </div>
       {cards.length === 0 ? (
@@ -208,12 +211,12 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
       <p className="mt-5 flex flex-wrap gap-3">
         {further && (
           <KitchenLink href={address({})} className={buttonClass('plain')}>
-            To the first
+            {words.toTheFirst}
           </KitchenLink>
         )}
         {next && (
           <KitchenLink href={address({ after: next })} className={buttonClass('plain')}>
-            Further formulas
+            {words.furtherFormulas}
           </KitchenLink>
         )}
       </p>
@@ -223,8 +226,6 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
 }
 
 function emptyWords({ archive }: ShelfQuery, all: number, further: boolean): string {
-  if (all > 0 || further) return 'No formula answers to that.';
-  return archive
-    ? 'The archive is empty.'
-    : 'No formulas yet. A formula is flours and starches as the 100 %, a binder, water and salt: start one and type what goes in.';
+  if (all > 0 || further) return words.noFormulaAnswersToThat;
+  return archive ? words.theArchiveIsEmpty : words.noFormulasYetAFormula;
 }

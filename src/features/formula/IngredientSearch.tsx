@@ -10,8 +10,9 @@ import {
   type IngredientBook,
 } from '@/core/ingredients';
 import { useBook, useStoredEntries } from '../book/BookProvider';
-import { ROLE_WORD } from '../wording/words';
+import { ROLE_WORD } from '@/wording/words';
 import { RoleDot } from './RoleDot';
+import { words } from '@/wording/screens/formula/IngredientSearch';
 
 interface IngredientSearchProps {
   beside: RefObject<HTMLButtonElement | null>;
@@ -26,7 +27,7 @@ function insideWord({ madeOf }: Ingredient, book: IngredientBook): string {
     const part = book.get(ingredientId);
     return part?.roles[0] === 'binder' ? [part.name.toLowerCase()] : [];
   });
-  return binders.length > 0 ? `holds ${binders.join(', ')}` : 'no binder in it';
+  return binders.length > 0 ? words.holds(binders.join(', ')) : words.noBinderInIt;
 }
 
 /** Finds an ingredient by any of its names; arrows and Enter choose, Escape goes back to the button. */
@@ -59,13 +60,13 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
             <Command.Input
               value={text}
               onValueChange={setText}
-              placeholder="Type a name: rice, linseed, cornflour …"
+              placeholder={words.typeANameRiceLinseed}
               aria-label={label}
               className="w-full border-b border-rule bg-transparent px-3 py-2.5 outline-none focus-visible:outline-none"
             />
             <Command.List className="max-h-[min(20rem,50dvh)] overflow-y-auto p-1">
               <Command.Empty className="px-3 py-4 text-sm text-soft">
-                Nothing by that name. Try another word for it.
+                {words.nothingByThatNameTry}
               </Command.Empty>
               {found.map((ingredient) => (
                 <Command.Item
@@ -88,10 +89,11 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
                     )}
                     {lookAlikesOf(ingredient.id)[0] && (
                       <span className="block text-xs font-normal text-soft">
-                        not{' '}
-                        {lookAlikesOf(ingredient.id)
-                          .map(({ otherId }) => book.get(otherId)?.name.toLowerCase())
-                          .join(', ')}
+                        {words.not(
+                          lookAlikesOf(ingredient.id)
+                            .map(({ otherId }) => book.get(otherId)?.name.toLowerCase())
+                            .join(', '),
+                        )}
                       </span>
                     )}
                   </span>

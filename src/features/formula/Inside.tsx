@@ -4,6 +4,7 @@ import { Z80 } from '@/core/numeric';
 import { useNameOf } from '../book/BookProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { AnswerRow, Why } from '../sheet/Why';
+import { words } from '@/wording/screens/formula/Inside';
 
 const NUTRIENT_WORD = {
   protein: 'Protein',
@@ -22,7 +23,7 @@ export function YeastRow({ yeast }: { yeast: YeastDose }) {
   const range = (low: number, high: number) => (high - low > 0.05 ? ` (${units.massRange(low, high)})` : '');
   return (
     <AnswerRow
-      word="Yeast, as fresh"
+      word={words.yeastAsFresh}
       figure={yeast.freshPercent === null ? '–' : `${numbers.decimal(yeast.freshPercent, 1)} %`}
     >
       <ul className="text-xs text-soft" data-testid="yeast">
@@ -45,20 +46,20 @@ export function Inside({ nutrition }: { nutrition: Nutrition }) {
   return (
     <div className="border-t border-rule py-2.5">
       <div className="flex items-baseline justify-between gap-3">
-        <span className="text-sm">Starches in the base</span>
+        <span className="text-sm">{words.starchesInTheBase}</span>
         <span className="figure text-xl">{numbers.decimal(starchSharePercent ?? 0, 0)} %</span>
       </div>
       <table className="mt-1 w-full text-xs">
         <thead className="text-soft">
           <tr>
             <th scope="col" className="text-left font-normal">
-              What is in it
+              {words.whatIsInIt}
             </th>
             <th scope="col" className="text-right font-normal">
-              of the flours
+              {words.ofTheFlours}
             </th>
             <th scope="col" className="text-right font-normal">
-              100 g baked
+              {words.n100GBaked}
             </th>
           </tr>
         </thead>
@@ -77,12 +78,8 @@ export function Inside({ nutrition }: { nutrition: Nutrition }) {
           ))}
         </tbody>
       </table>
-      <Why word={`about ${Math.round(energyKjPerBaked100g / 10) * 10} kJ in 100 g`}>
-        <p>
-          From the typical composition of each ingredient, toppings included, with the usual bake loss taken
-          as water. What the yeast eats is not counted. An estimate for choosing between formulas, never a
-          label.
-        </p>
+      <Why word={words.aboutKjIn100G(Math.round(energyKjPerBaked100g / 10) * 10)}>
+        <p>{words.fromTheTypicalCompositionOf}</p>
       </Why>
     </div>
   );

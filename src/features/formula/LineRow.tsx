@@ -8,14 +8,15 @@ import { cx } from '@/ui/cx';
 import { IconButton } from '@/ui/Button';
 import { useBook } from '../book/BookProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { Carried } from './carry/carry';
 import type { Carry } from './carry/carryProps';
 import { IngredientPicker } from './IngredientPicker';
 import { quantitiesComing, readQuantity } from '../quantities/readQuantity';
 import { roleColor } from './RoleDot';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
-import { ROLE_WORD } from '../wording/words';
+import { ROLE_WORD } from '@/wording/words';
+import { words } from '@/wording/screens/formula/LineRow';
 
 interface LineRowProps {
   lineId: string;
@@ -118,14 +119,14 @@ function Row({ line, percent, onMove, carry }: RowProps) {
       </button>
       <IngredientPicker
         name={`${name}: put another ingredient here`}
-        label={`Instead of ${name}`}
+        label={words.insteadOf(name)}
         onPick={(picked) => edit({ type: 'setIngredient', lineId: line.id, ingredientId: picked.id })}
         className="min-h-9 rounded px-1 text-left leading-tight font-medium hover:underline"
       >
         {name}
       </IngredientPicker>
       <Cell
-        label={`Note for ${name}`}
+        label={words.noteFor(name)}
         value={line.note}
         align="left"
         inputMode="text"
@@ -137,7 +138,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
         onLeave={settle}
       />
       <Cell
-        label={`${name}, weight`}
+        label={words.weight(name)}
         testId="mass"
         value={units.massCell(line.massG)}
         unit={units.massUnit}
@@ -148,7 +149,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
         inputClassName="font-semibold"
       />
       <Cell
-        label={`${name}, percent of the flours`}
+        label={words.percentOfTheFlours(name)}
         testId="percent"
         value={percent === null ? '' : numbers.decimal(percent, percent < 10 ? 2 : 1)}
         placeholder="–"
@@ -158,7 +159,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
         onLeave={settle}
       />
       <IconButton
-        label={`Take ${name} out`}
+        label={words.takeOut(name)}
         onClick={() => edit({ type: 'removeLine', lineId: line.id })}
         className="opacity-60 group-focus-within:opacity-100 group-hover:opacity-100"
       >

@@ -5,10 +5,11 @@ import { methodTime, STEP_KINDS, type MethodStep } from '@/core/method';
 import { formatDurationRange, formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Menu } from '@/ui/Menu';
-import { STEP_WORD } from '../wording/words';
+import { STEP_WORD } from '@/wording/words';
 import { CarryArea, CarryList } from './carry/carry';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StepRow } from './StepRow';
+import { words } from '@/wording/screens/formula/MethodEditor';
 
 /** The method beneath the sheet: ordered steps, moved by drag or by keys. */
 export const MethodEditor = memo(function MethodEditor() {
@@ -32,7 +33,7 @@ export const MethodEditor = memo(function MethodEditor() {
   const nameOf = useCallback((id: string) => {
     const index = latest.current.findIndex((step) => step.id === id);
     const step = latest.current[index];
-    return step ? `step ${index + 1}, ${step.title || STEP_WORD[step.kind]}` : 'that place';
+    return step ? words.step(index + 1, step.title || STEP_WORD[step.kind]) : words.thatPlace;
   }, []);
   const order = steps.map((step) => step.id).join(' ');
   const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
@@ -48,17 +49,15 @@ export const MethodEditor = memo(function MethodEditor() {
         </CarryList>
       </CarryArea>
       {steps.length === 0 && (
-        <p className="border-t border-rule py-4 text-sm text-soft">
-          No steps yet. Put down what you do in order: bloom, mix, let it rest, proof, bake, cool. Each with a
-          time or with what to wait for.
-        </p>
+        <p className="border-t border-rule py-4 text-sm text-soft">{words.noStepsYetPutDown}</p>
       )}
       <div className="border-t border-rule pt-2">
         <Menu
           columns
           trigger={
             <Button look="quiet" className="text-soft">
-              <Plus size={16} aria-hidden /> Add a step
+              <Plus size={16} aria-hidden />
+              {words.addAStep}
             </Button>
           }
           choices={STEP_KINDS.map((kind) => ({
@@ -77,13 +76,13 @@ function MethodHead({ steps }: { steps: readonly MethodStep[] }) {
   return (
     <header className="flex flex-wrap items-baseline justify-between gap-2 pb-2">
       <h2 id="method-title" className="scroll-mt-20 text-xl">
-        Method
+        {words.method}
       </h2>
       {time.minS > 0 && (
         <p className="text-sm text-soft">
-          <strong className="text-ink">{formatDurationRange(time.minS, time.maxS)}</strong> in all, hands{' '}
-          {formatDuration(time.handsOnS)}
-          {time.untimed > 0 && `, ${time.untimed} without a time`}
+          <strong className="text-ink">{formatDurationRange(time.minS, time.maxS)}</strong>
+          {words.inAllHands(formatDuration(time.handsOnS))}
+          {time.untimed > 0 && words.withoutATime(time.untimed)}
         </p>
       )}
     </header>

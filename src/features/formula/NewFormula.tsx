@@ -8,6 +8,7 @@ import { Reason } from '@/ui/Reason';
 import { newUuid } from '@/ui/newUuid';
 import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
+import { words } from '@/wording/screens/formula/NewFormula';
 
 /** Asks for a name and opens the sheet. */
 export function NewFormula({ onClose }: { onClose: () => void }) {
@@ -22,20 +23,17 @@ export function NewFormula({ onClose }: { onClose: () => void }) {
     const answer = await ask<{ id: string }>(kitchen.api('/formulas'), { requestId, formula });
     if (answer.kind === 'ok') return router.push(`/formulas/${answer.value.id}`);
     setError('name', {
-      message:
-        answer.kind === 'invalid'
-          ? 'This name can’t be saved. Use up to 80 ordinary letters.'
-          : 'The server did not answer. Try again.',
+      message: answer.kind === 'invalid' ? words.thisNameCantBeSaved : words.theServerDidNotAnswer,
     });
   });
   return (
-    <Dialog onClose={onClose} title="A new formula" hint="Only a name for now; the sheet takes the rest.">
+    <Dialog onClose={onClose} title={words.aNewFormula} hint={words.onlyANameForNow}>
       <form onSubmit={(event) => void submit(event)} noValidate>
         <label htmlFor="new-name" className="text-sm font-semibold">
-          Name
+          {words.name}
         </label>
         <input
-          {...register('name', { validate: (name) => name.trim() !== '' || 'Give it a name.' })}
+          {...register('name', { validate: (name) => name.trim() !== '' || words.giveItAName })}
           id="new-name"
           maxLength={80}
           autoComplete="off"
@@ -45,7 +43,7 @@ export function NewFormula({ onClose }: { onClose: () => void }) {
         />
         <Reason id="new-name-why">{errors.name?.message}</Reason>
         <Button type="submit" look="strong" disabled={isSubmitting} className="mt-4 min-h-11 px-5">
-          Open the sheet
+          {words.openTheSheet}
         </Button>
       </form>
     </Dialog>

@@ -3,6 +3,7 @@ import { useParams } from 'next/navigation';
 import { useAwake } from '@/ui/useAwake';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
+import { words } from '@/wording/screens/formula/NotesPlace';
 
 /** What is written about a formula, and the ways to what happened to it. */
 export function NotesPlace() {
@@ -13,12 +14,12 @@ export function NotesPlace() {
       <ul className="mt-4 flex flex-wrap gap-x-6 gap-y-1 border-t border-rule pt-3">
         <li>
           <KitchenLink href={`/formulas/${id}/story`} className="inline-block min-h-8 text-link underline">
-            Its history, version by version
+            {words.itsHistoryVersionByVersion}
           </KitchenLink>
         </li>
         <li>
           <KitchenLink href={`/logbook?formula=${id}`} className="inline-block min-h-8 text-link underline">
-            What was baked of it
+            {words.whatWasBakedOfIt}
           </KitchenLink>
         </li>
       </ul>
@@ -33,7 +34,7 @@ function About() {
   return (
     <section aria-labelledby="about-title">
       <h2 id="about-title" className="text-lg">
-        About it
+        {words.aboutIt}
       </h2>
       <textarea
         aria-labelledby="about-title"
@@ -41,7 +42,7 @@ function About() {
         rows={8}
         maxLength={4000}
         value={about}
-        placeholder="What it is for, who asked for it, what to watch."
+        placeholder={words.whatItIsForWho}
         onChange={(event) => edit({ type: 'setAbout', about: event.currentTarget.value }, 'about')}
         onBlur={settle}
         className="mt-1 w-full rounded-md border border-rule bg-surface p-3"

@@ -3,8 +3,9 @@ import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import type { Notice } from '@/core/notices';
 import { useNameOf } from '../book/BookProvider';
-import { wordNotice } from '../wording/notices';
+import { wordNotice } from '@/wording/notices';
 import { useNumbers } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/formula/Notices';
 
 const FIRST = 3;
 
@@ -18,13 +19,13 @@ export function Notices({ notices }: { notices: readonly Notice[] }) {
   return (
     <section aria-labelledby="worth-checking" className="mb-4 border-b border-rule pb-3">
       <h2 id="worth-checking" className="scroll-mt-40 text-base">
-        Worth checking
+        {words.worthChecking}
       </h2>
       <ul className="mt-1 space-y-1.5 text-sm">
         {shown.map((notice, index) => (
           <li key={`${notice.code}${index}`} className="flex gap-2">
             {notice.rank >= 55 ? (
-              <TriangleAlert size={16} aria-label="Important:" className="mt-0.5 shrink-0 text-alarm" />
+              <TriangleAlert size={16} aria-label={words.important} className="mt-0.5 shrink-0 text-alarm" />
             ) : (
               <span aria-hidden className="mt-2 size-1.5 shrink-0 rounded-full bg-soft" />
             )}
@@ -39,7 +40,7 @@ export function Notices({ notices }: { notices: readonly Notice[] }) {
           onClick={() => setAll(!all)}
           className="mt-1 min-h-8 text-sm font-semibold text-soft underline decoration-dotted underline-offset-4"
         >
-          {all ? 'fewer' : `${notices.length - FIRST} more`}
+          {all ? words.fewer : words.more(notices.length - FIRST)}
         </button>
       )}
     </section>

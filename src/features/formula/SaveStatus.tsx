@@ -4,8 +4,9 @@ import { never } from '@/core/result';
 import { useAwake } from '@/ui/useAwake';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import type { SaveState } from '../queue/saver';
+import { words } from '@/wording/screens/formula/SaveStatus';
 
 /** One short line: is what I see saved? Read out politely when it changes to something that matters. */
 export function SaveStatus({ save }: { save: SaveState }) {
@@ -19,36 +20,34 @@ export function SaveStatus({ save }: { save: SaveState }) {
           icon: Check,
           text:
             save.savedAtMs > 0
-              ? `Saved ${time.clock(save.savedAtMs)} · revision ${save.revision}`
-              : `Revision ${save.revision}`,
+              ? words.savedRevision(time.clock(save.savedAtMs), save.revision)
+              : words.revision(save.revision),
         };
       case 'waiting':
       case 'saving':
-        return { icon: Loader, text: 'Saving …' };
+        return { icon: Loader, text: words.saving };
       case 'unreachable':
         return {
           icon: CloudOff,
-          text: save.full
-            ? 'The disk is full: saved in this browser, trying again'
-            : 'No answer: saved in this browser, trying again',
+          text: save.full ? words.theDiskIsFullSaved : words.noAnswerSavedInThis,
           alarm: true,
         };
       case 'held': {
         const first = save.problems[0];
         return {
           icon: CircleAlert,
-          text: `Not saved yet. ${first ? wordProblem(first, preferences) : ''}`,
+          text: words.notSavedYet(first ? wordProblem(first, preferences) : ''),
           alarm: true,
         };
       }
       case 'refused':
         return {
           icon: CircleAlert,
-          text: 'Not saved: the server did not take it. Your typing is safe in this browser.',
+          text: words.notSavedTheServerDid,
           alarm: true,
         };
       case 'conflict':
-        return { icon: CircleAlert, text: 'Not saved: see above', alarm: true };
+        return { icon: CircleAlert, text: words.notSavedSeeAbove, alarm: true };
       default:
         return never(save);
     }

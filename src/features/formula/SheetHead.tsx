@@ -18,10 +18,11 @@ import { Choice } from '@/ui/Choice';
 import { Menu } from '@/ui/Menu';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useSheetState } from '../sheet/SheetContext';
-import { wordProblem } from '../wording/problems';
-import { STYLE_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { STYLE_WORD } from '@/wording/words';
 import { SaveStatus } from './SaveStatus';
 import type { FormulaSheet } from './useFormulaSheet';
+import { words } from '@/wording/screens/formula/SheetHead';
 
 const STYLE_OPTIONS = STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] }));
 
@@ -54,7 +55,7 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
     <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
       <h1 className="sr-only">{name}</h1>
       <Cell
-        label="Name of the formula"
+        label={words.nameOfTheFormula}
         value={name}
         align="left"
         inputMode="text"
@@ -68,7 +69,7 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
         onLeave={settle}
       />
       <Choice
-        label="Style"
+        label={words.style}
         value={style}
         options={STYLE_OPTIONS}
         onChange={(next) => edit({ type: 'setStyle', style: next })}
@@ -76,30 +77,31 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
       />
       <SaveStatus save={sheet.save} />
       <div className="flex items-center gap-0.5">
-        <IconButton label="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo}>
+        <IconButton label={words.undoCtrlZ} disabled={!canUndo} onClick={undo}>
           <Undo2 size={18} aria-hidden />
         </IconButton>
-        <IconButton label="Redo (Ctrl Shift Z)" disabled={!canRedo} onClick={redo}>
+        <IconButton label={words.redoCtrlShiftZ} disabled={!canRedo} onClick={redo}>
           <Redo2 size={18} aria-hidden />
         </IconButton>
         <Menu
           trigger={
-            <IconButton label="More">
+            <IconButton label={words.more}>
               <EllipsisVertical size={18} aria-hidden />
             </IconButton>
           }
           choices={[
-            choice('story', History, 'Its story', does.story),
-            choice('write', FileOutput, 'Write it out', does.write),
+            choice('story', History, words.itsStory, does.story),
+            choice('write', FileOutput, words.writeItOut, does.write),
             choice('copy', Copy, 'Duplicate', does.copy),
             archived
-              ? choice('archive', ArchiveRestore, 'Bring back from the archive', does.archive)
-              : choice('archive', Archive, 'Put in the archive', does.archive),
+              ? choice('archive', ArchiveRestore, words.bringBackFromTheArchive, does.archive)
+              : choice('archive', Archive, words.putInTheArchive, does.archive),
           ]}
         />
       </div>
       <Button look="now" className="min-h-11 px-5 text-base" onClick={does.batch}>
-        <Scale size={18} aria-hidden /> Make a batch
+        <Scale size={18} aria-hidden />
+        {words.makeABatch}
       </Button>
     </div>
   );

@@ -6,10 +6,11 @@ import type { Ingredient } from '@/core/ingredients';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { MEASURE_WORD } from '../wording/words';
+import { MEASURE_WORD } from '@/wording/words';
 import { CarryArea } from './carry/carry';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StageBlock } from './StageBlock';
+import { words } from '@/wording/screens/formula/SheetLines';
 
 interface Place {
   stageId: string;
@@ -77,7 +78,7 @@ export const SheetLines = memo(function SheetLines() {
       const { stages } = store.state.formula;
       const line = stages.flatMap((stage) => stage.lines).find((each) => each.id === id);
       if (line) return store.book.get(line.ingredientId)?.name ?? line.ingredientId;
-      return stages.find((stage) => stage.id === id)?.name ?? 'that part';
+      return stages.find((stage) => stage.id === id)?.name ?? words.thatPart;
     },
     [store],
   );
@@ -134,15 +135,17 @@ function SheetFoot() {
         onClick={() =>
           edit({
             type: 'addStage',
-            stage: { id: newLocalId(), kind: 'late', name: 'Another part', lines: [] },
+            stage: { id: newLocalId(), kind: 'late', name: words.anotherPart2, lines: [] },
           })
         }
       >
-        <Plus size={16} aria-hidden /> Another part
+        <Plus size={16} aria-hidden />
+        {words.anotherPart}
       </Button>
       <CupChoice />
       <span className="pr-2 text-sm text-soft">
-        All of it <Total />
+        {words.allOfIt}
+        <Total />
       </span>
     </div>
   );
@@ -153,8 +156,8 @@ function CupChoice() {
   const { preferences, change } = usePreferences();
   return (
     <Choice
-      label="Whose cups, spoons and eggs"
-      title="Cells also take cups, spoons, eggs, packets and percent"
+      label={words.whoseCupsSpoonsAndEggs}
+      title={words.cellsAlsoTakeCupsSpoons}
       value={preferences.measure}
       options={MEASURES.map((measure) => ({ value: measure, label: MEASURE_WORD[measure].label }))}
       onChange={(measure) => change({ measure })}

@@ -7,13 +7,14 @@ import { buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { STAGE_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { STAGE_WORD } from '@/wording/words';
 import { CarryList } from './carry/carry';
 import { IngredientPicker } from './IngredientPicker';
 import { LineRow } from './LineRow';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import type { SheetState } from '../sheet/sheetStore';
+import { words } from '@/wording/screens/formula/StageBlock';
 
 const KINDS = STAGE_KINDS.map((kind) => ({ value: kind, label: STAGE_WORD[kind] }));
 
@@ -39,11 +40,11 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
     <section aria-label={name || STAGE_WORD[kind]} className="mt-5 first:mt-0">
       <header className="flex flex-wrap items-center gap-x-2 pb-1">
         <Cell
-          label="Name of this part"
+          label={words.nameOfThisPart}
           value={name}
           align="left"
           inputMode="text"
-          placeholder="Name this part"
+          placeholder={words.nameThisPart}
           className="min-w-32 flex-1"
           inputClassName="font-head text-base font-semibold"
           onType={(typed) => {
@@ -55,7 +56,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
           onLeave={settle}
         />
         <Choice
-          label={`What kind of part ${name} is`}
+          label={words.whatKindOfPartIs(name)}
           value={kind}
           options={KINDS}
           onChange={(next) => edit({ type: 'setStage', stageId, name, kind: next })}
@@ -64,7 +65,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
         <span className="ml-auto pr-1 text-sm text-soft">{units.mass(massG)}</span>
         {!only && (
           <IconButton
-            label={`Take the part ${name} out`}
+            label={words.takeThePartOut(name)}
             onClick={() => edit({ type: 'removeStage', stageId })}
           >
             <Trash2 size={15} aria-hidden />
@@ -77,11 +78,12 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
         ))}
       </CarryList>
       <IngredientPicker
-        label={`Add to ${name || STAGE_WORD[kind]}`}
+        label={words.addTo2(name || STAGE_WORD[kind])}
         onPick={(ingredient) => onAdd(stageId, ingredient)}
         className={buttonClass('quiet', 'table', 'mt-1 text-soft')}
       >
-        <Plus size={16} aria-hidden /> Add to {name || STAGE_WORD[kind]}
+        <Plus size={16} aria-hidden />
+        {words.addTo(name || STAGE_WORD[kind])}
       </IngredientPicker>
     </section>
   );

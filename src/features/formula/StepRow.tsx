@@ -9,11 +9,12 @@ import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { cx } from '@/ui/cx';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { STEP_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { STEP_WORD } from '@/wording/words';
 import { Carried } from './carry/carry';
 import type { Carry } from './carry/carryProps';
 import { useSheetActions } from '../sheet/SheetContext';
+import { words } from '@/wording/screens/formula/StepRow';
 
 const KINDS = STEP_KINDS.map((kind) => ({ value: kind, label: STEP_WORD[kind] }));
 
@@ -68,13 +69,13 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
       <StepCells step={step} number={number} />
       <div className="flex flex-col items-end">
         <IconButton
-          label={`Take step ${number} out`}
+          label={words.takeStepOut(number)}
           onClick={() => edit({ type: 'removeStep', stepId: step.id })}
         >
           <X size={15} aria-hidden />
         </IconButton>
         <IconButton
-          label={step.handsOn ? `Step ${number} needs hands` : `Step ${number} goes by itself`}
+          label={step.handsOn ? words.stepNeedsHands(number) : words.stepGoesByItself(number)}
           aria-pressed={step.handsOn}
           onClick={() => change({ handsOn: !step.handsOn }, 'hands')}
           className={step.handsOn ? 'text-ink' : 'opacity-50'}
@@ -104,7 +105,7 @@ function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
       <span className="flex items-center">
         <span className="figure w-6 text-right text-sm text-soft">{number}</span>
         <Choice
-          label={`Kind of step ${number}`}
+          label={words.kindOfStep(number)}
           value={step.kind}
           options={KINDS}
           onChange={(kind) => change({ kind, tempC: null }, 'kind')}
@@ -112,11 +113,11 @@ function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
         />
       </span>
       <Cell
-        label={`Step ${number}, what to do`}
+        label={words.stepWhatToDo(number)}
         value={step.title}
         align="left"
         inputMode="text"
-        placeholder="in your words"
+        placeholder={words.inYourWords}
         maxLength={80}
         className="max-sm:order-5 max-sm:col-span-2"
         onType={(title) => change({ title }, 'title')}
@@ -124,17 +125,17 @@ function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
         onLeave={settle}
       />
       <Cell
-        label={`Step ${number}, time`}
+        label={words.stepTime(number)}
         testId="time"
         value={step.minS === null ? '' : formatDurationRange(step.minS, step.maxS)}
         inputMode="text"
-        placeholder="time"
+        placeholder={words.time}
         onType={typeTime}
         restore={() => takeBack(`time:${step.id}`)}
         onLeave={settle}
       />
       <Cell
-        label={`Step ${number}, temperature`}
+        label={words.stepTemperature(number)}
         value={step.tempC === null ? '' : units.temperatureNumber(step.tempC)}
         unit={units.temperatureUnit}
         placeholder="–"
@@ -144,12 +145,12 @@ function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
         onLeave={settle}
       />
       <StepWords
-        word="until"
+        word={words.until}
         className="max-sm:order-6 sm:col-start-2 sm:col-end-3"
         cell={{
-          label: `Step ${number}, until`,
+          label: words.stepUntil(number),
           value: step.until,
-          placeholder: 'what to look for',
+          placeholder: words.whatToLookFor,
           inputClassName: 'text-sm italic',
           onType: (until) => change({ until }, 'until'),
           restore: () => takeBack(`until:${step.id}`),
@@ -157,10 +158,10 @@ function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
         }}
       />
       <StepWords
-        word="note"
+        word={words.note}
         className="max-sm:order-7 sm:col-start-3 sm:col-end-5"
         cell={{
-          label: `Step ${number}, note`,
+          label: words.stepNote(number),
           value: step.note,
           placeholder: '–',
           inputClassName: 'text-sm',

@@ -1,6 +1,7 @@
 'use client';
 import { lazy, Suspense } from 'react';
 import { useAwake } from '@/ui/useAwake';
+import { words } from '@/wording/screens/formula/TimelinePlace';
 
 const RunPanel = lazy(() => import('../run/RunPanel').then((module) => ({ default: module.RunPanel })));
 
@@ -13,10 +14,10 @@ export function TimelinePlace() {
       className="docket min-h-[36rem] rounded-b-md px-3 pt-4 pb-2 sm:px-4"
     >
       <h2 id="timeline-title" className="mb-2 text-xl">
-        Timeline
+        {words.timeline}
       </h2>
       {awake && (
-        <Suspense fallback={<p className="text-sm text-soft">Computing rise and bake …</p>}>
+        <Suspense fallback={<p className="text-sm text-soft">{words.computingRiseAndBake}</p>}>
           <RunPanel />
         </Suspense>
       )}

@@ -1,6 +1,7 @@
 'use client';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useFurtherAnswers } from '../sheet/useFurtherAnswers';
+import { words } from '@/wording/screens/formula/ToCheck';
 
 /** From this rank on a notice is about a bread that would not come out. */
 const GRAVE = 55;
@@ -15,7 +16,7 @@ export function ToCheck({ formulaId }: { formulaId: string }) {
       href={`/formulas/${formulaId}#worth-checking`}
       className="inline-block min-h-6 text-sm font-semibold text-alarm underline"
     >
-      {grave === 1 ? 'One thing to check' : `${grave} things to check`}
+      {grave === 1 ? words.oneThingToCheck : words.thingsToCheck(grave)}
     </KitchenLink>
   );
 }

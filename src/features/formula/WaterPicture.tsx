@@ -7,6 +7,7 @@ import { Segmented } from '@/ui/Segmented';
 import { useBook } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { roleColor } from './RoleDot';
+import { words } from '@/wording/screens/formula/WaterPicture';
 
 interface Part {
   readonly key: string;
@@ -72,7 +73,7 @@ export function WaterPicture({ totals, balance }: { totals: FormulaTotals; balan
   const units = useUnits();
   const [moment, setMoment] = useState<'now' | 'rested'>('rested');
   const allG = totals.waterSources.reduce((sum, source) => sum + source.waterG, 0);
-  if (allG <= 0) return <p className="mt-2 text-sm text-soft">No water in it yet.</p>;
+  if (allG <= 0) return <p className="mt-2 text-sm text-soft">{words.noWaterInItYet}</p>;
   const part = (ingredientId: string, waterG: number): Part => {
     const ingredient = book.get(ingredientId);
     return {
@@ -88,26 +89,26 @@ export function WaterPicture({ totals, balance }: { totals: FormulaTotals; balan
   );
   const state = balance && waterState(balance, moment === 'now' ? 0 : balance.restMin);
   return (
-    <section aria-label="The water" className="mt-4 border-t border-rule pt-3">
+    <section aria-label={words.theWater} className="mt-4 border-t border-rule pt-3">
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2 className="text-sm">The water</h2>
+        <h2 className="text-sm">{words.theWater}</h2>
         {balance && (
           <Segmented
-            label="At which moment"
+            label={words.atWhichMoment}
             value={moment}
             onChange={setMoment}
             options={[
-              { value: 'now', label: 'mixed' },
+              { value: 'now', label: words.mixed },
               { value: 'rested', label: formatDuration(balance.restMin * 60) },
             ]}
           />
         )}
       </div>
-      <Trough word="from" parts={sources} wholeG={allG} />
+      <Trough word={words.from} parts={sources} wholeG={allG} />
       {balance && state && (
         <>
           <Trough
-            word="held by"
+            word={words.heldBy}
             wholeG={allG}
             parts={[
               ...gather(
@@ -118,11 +119,12 @@ export function WaterPicture({ totals, balance }: { totals: FormulaTotals; balan
             ]}
           />
           <p className="mt-1 text-sm" data-testid="free-water">
-            <strong className="figure text-lg">{units.mass(state.freeG)}</strong> free
+            <strong className="figure text-lg">{units.mass(state.freeG)}</strong>
+            {words.free}
             <span className="text-soft">
               {state.shortG > 0.5
-                ? `; in the end the powders would take ${units.mass(state.shortG)} more than there is`
-                : '; more than the powders will ever take'}
+                ? words.inTheEndThePowders(units.mass(state.shortG))
+                : words.moreThanThePowdersWill}
             </span>
           </p>
         </>

@@ -8,9 +8,9 @@ import { libraryBook } from '@/core/ingredients';
 import { newStep } from '@/core/method';
 import { storyOf } from '@/core/story';
 import { show } from '../testKitchen';
-import { wordCaution } from '../wording/cautions';
-import { wordNotice } from '../wording/notices';
-import { wordTurn } from '../wording/story';
+import { wordCaution } from '@/wording/cautions';
+import { wordNotice } from '@/wording/notices';
+import { wordTurn } from '@/wording/story';
 import { ToolDialog } from './tools/ToolDialog';
 import { MoreAnswers } from './MoreAnswers';
 import { DoughTemperaturePanel } from './DoughTemperaturePanel';
@@ -27,7 +27,7 @@ jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn(), refre
 
 const nameOf = (id: string) => libraryBook.get(id)?.name ?? id;
 
-/** A part of the sheet standing alone: what it does to the formula is what `formula()` then gives. */
+/** A part of the formula standing alone: what it does to the formula is what `formula()` then gives. */
 function alone(part: React.ReactNode, formula: Formula = plainLoaf()) {
   const store = new SheetStore(formula, libraryBook);
   let now = formula;
@@ -145,7 +145,7 @@ describe('the tools', () => {
     const { formula, onClose } = open('water');
     await choose('After its rest it should be', 'Sticky');
     expect(screen.getByTestId('changes')).toHaveTextContent(/Water400 g→5\d\d(\.\d)? g/);
-    await userEvent.click(screen.getByRole('button', { name: 'Do it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Apply' }));
     expect(massOf(formula(), 'water')).toBeGreaterThan(480);
     expect(onClose).toHaveBeenCalled();
   });
@@ -165,12 +165,12 @@ describe('the tools', () => {
   test('swap, offering only what is of its kind', async () => {
     const { formula } = open('swap');
     expect(screen.getByTestId('changes')).toHaveTextContent('Xanthan gumnew→5.6 g');
-    const offered = within(screen.getByRole('combobox', { name: 'comes' }))
+    const offered = within(screen.getByRole('combobox', { name: 'use' }))
       .getAllByRole('option')
       .map((option) => option.textContent);
     expect(offered).toContain('HPMC');
     expect(offered).not.toContain('White rice flour');
-    await userEvent.click(screen.getByRole('button', { name: 'Do it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Apply' }));
     expect(massOf(formula(), 'xanthan')).toBeCloseTo(5.6, 6);
   });
 
@@ -181,7 +181,7 @@ describe('the tools', () => {
         .getAllByRole('option')
         .map((option) => option.textContent),
     ).toEqual(['egg', 'psyllium', 'rice']);
-    await userEvent.click(screen.getByRole('button', { name: 'Do it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Apply' }));
     expect(massOf(formula(), 'egg-whole')).toBeUndefined();
     expect(massOf(formula(), 'pea-protein')).toBeCloseTo(5, 6);
   });
@@ -194,7 +194,7 @@ describe('the tools', () => {
     expect(screen.getByText(/At least 0.01 g/)).toBeInTheDocument();
     await userEvent.tripleClick(have);
     await userEvent.paste('450');
-    await userEvent.click(screen.getByRole('button', { name: 'Do it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Apply' }));
     expect(massOf(formula(), 'water')).toBeCloseTo(600, 6);
   });
 });
@@ -223,7 +223,7 @@ test('how warm the water must be follows the kitchen, and warns where yeast woul
 test('written out in four formats, each saying what it cannot carry', async () => {
   alone(<ExportDialog onClose={() => undefined} />);
   expect(screen.getByTestId('losses')).toHaveTextContent('Nothing is lost');
-  const text = () => screen.getByLabelText('What will be written').textContent ?? '';
+  const text = () => screen.getByLabelText('What the file holds').textContent ?? '';
   expect(JSON.parse(text())).toMatchObject({
     format: 'honest-crumb.formula',
     formula: { name: 'Plain loaf' },

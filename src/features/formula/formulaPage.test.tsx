@@ -95,7 +95,7 @@ test('what is typed shows at once, is saved by itself, and a batch waits for it'
 test('a change taken back at once leaves nothing to keep, and a batch can be made', async () => {
   const server = fakeServer();
   await open();
-  const [takeOut, undo] = ['Take Salt out', 'Undo (Ctrl Z)'].map((name) =>
+  const [takeOut, undo] = ['Remove Salt', 'Undo (Ctrl Z)'].map((name) =>
     screen.getByRole('button', { name }),
   );
   // both within the pause before a save, however busy the machine is
@@ -139,7 +139,7 @@ test('what a closed page had not saved comes back, once, and can be undone', asy
   const queue = leave(1, draft);
   await open();
   await waitFor(() => expect(water()).toHaveValue('470'));
-  expect(screen.getByText(/is back on the sheet/)).toBeInTheDocument();
+  expect(screen.getByText(/is back on the page/)).toBeInTheDocument();
   await waitFor(() => expect(gramsOf(server.revisions.at(-1), 'water')).toBe(470));
   await waitFor(() => expect(queue.snapshot).toEqual([]));
   await userEvent.click(screen.getByRole('button', { name: 'Undo (Ctrl Z)' }));
@@ -151,7 +151,7 @@ test('a draft the server had taken after all is forgotten without a word', async
   const queue = leave(1, plainLoaf());
   await open();
   await waitFor(() => expect(queue.snapshot).toEqual([]));
-  expect(screen.queryByText(/is back on the sheet/)).toBeNull();
+  expect(screen.queryByText(/is back on the page/)).toBeNull();
   expect(state()).toBe('saved');
 });
 
@@ -163,7 +163,7 @@ describe('two hands on one sheet', () => {
     server.ahead({ ...plainLoaf(), name: 'Theirs' });
     await type(water(), '440');
     const banner = await screen.findByRole('alert');
-    expect(banner).toHaveTextContent('changed somewhere else (revision 2)');
+    expect(banner).toHaveTextContent('changed somewhere else (version 2)');
     expect(await within(banner).findByText('Water: 400 g → 440 g')).toBeInTheDocument();
     expect(server.revisions).toHaveLength(2);
     return {
@@ -210,8 +210,8 @@ test('the method: a step’s time, temperature and cue are typed in, and what ca
   expect(screen.getByRole('alert')).toHaveTextContent('At most 50 °C.');
   await userEvent.keyboard('{Escape}');
   await type(screen.getByRole('textbox', { name: 'Step 2, until' }), 'it jiggles');
-  await userEvent.click(screen.getByRole('button', { name: 'Step 2 goes by itself' }));
-  await userEvent.click(screen.getByRole('button', { name: 'Take step 1 out' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Step 2 is hands-off' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Remove step 1' }));
   await waitFor(() => expect(server.revisions.length).toBeGreaterThan(1));
   await waitFor(() => expect(state()).toBe('saved'));
   expect(server.revisions.at(-1)?.steps).toMatchObject([

@@ -4,8 +4,8 @@ import { SaveStatus } from './SaveStatus';
 import type { SaveState } from '../queue/saver';
 
 test.each<[SaveState, string]>([
-  [{ kind: 'saved', revision: 4, savedAtMs: Date.UTC(2026, 10, 19, 5, 7) }, 'Saved 05:07 · revision 4'],
-  [{ kind: 'saved', revision: 1, savedAtMs: 0 }, 'Revision 1'],
+  [{ kind: 'saved', revision: 4, savedAtMs: Date.UTC(2026, 10, 19, 5, 7) }, 'Saved 05:07 · version 4'],
+  [{ kind: 'saved', revision: 1, savedAtMs: 0 }, 'Version 1'],
   [{ kind: 'waiting' }, 'Saving …'],
   [{ kind: 'saving' }, 'Saving …'],
   [{ kind: 'unreachable', full: false }, 'No answer: saved in this browser, trying again'],

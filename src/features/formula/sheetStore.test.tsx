@@ -50,7 +50,7 @@ test('a change draws only what looks at what changed', () => {
   expect(drawn).toEqual(['water 410']);
 });
 
-test('the answers follow the sheet, say what is usual, and own their choice of the 100 %', async () => {
+test('the answers follow the formula, say what is usual, and own their choice of the 100 %', async () => {
   const actions = rig();
   show(
     <SheetActionsProvider value={actions}>
@@ -112,10 +112,10 @@ test('differences are told in the reader’s words and units', () => {
   );
   expect(screen.getAllByRole('listitem').map((entry) => entry.textContent)).toEqual([
     'Water: 400 g → 420 g',
-    'Honey came in: 12 g',
-    'Whole egg went out: 50 g',
+    'Honey added: 12 g',
+    'Whole egg removed: 50 g',
     'Tapioca starch 200 g → Potato starch 190 g',
-    'Method: 2 changed, 1 gone',
+    'Method: 2 changed, 1 removed',
     'Name: A → B',
     'Order, notes or usual yield',
   ]);

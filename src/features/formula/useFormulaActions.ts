@@ -4,6 +4,7 @@ import { newUuid } from '@/ui/newUuid';
 import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import type { FormulaSheet, LoadedFormula } from './useFormulaSheet';
+import { words } from '@/wording/screens/formula/useFormulaActions';
 
 /** What is done with a formula as a whole, and what went wrong with the last of it. */
 export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
@@ -14,12 +15,12 @@ export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
   const copy = async (body: object) => {
     const answer = await ask<{ id: string }>(kitchen.api('/formulas'), { requestId: newUuid(), ...body });
     if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
-    else setTrouble('The copy could not be made. Nothing is lost; try again.');
+    else setTrouble(words.theCopyCouldNotBe);
   };
   const archive = async (away: boolean) => {
     const answer = await ask(kitchen.api(`/formulas/${loaded.id}/archive`), { archived: away });
     if (answer.kind === 'ok') setArchived(away);
-    else setTrouble('That did not reach the server. Try again.');
+    else setTrouble(words.thatDidNotReachThe);
   };
   const toStory = async () => {
     // what is on the sheet belongs into its story; what can't be saved is shown beside the name, and the story goes without it
@@ -29,10 +30,7 @@ export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
   const toBatch = async () => {
     // the batch is planned from what is saved, so what is on the sheet has to be saved first
     if (await sheet.saved()) router.push(`/formulas/${loaded.id}/batch`);
-    else
-      setTrouble(
-        'The sheet is not saved yet, so there is nothing to make a batch of. See what stands beside its name.',
-      );
+    else setTrouble(words.theSheetIsNotSaved);
   };
   return { archived, trouble, copy, archive, toStory, toBatch };
 }

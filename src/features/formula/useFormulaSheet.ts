@@ -25,6 +25,7 @@ import { Saver, type SaveState, type SaveWish } from '../queue/saver';
 import type { Edit } from '../sheet/edit';
 import { readSheetDraft } from '../sheet/sheetDraft';
 import { SheetStore } from '../sheet/sheetStore';
+import { words } from '@/wording/screens/formula/useFormulaSheet';
 
 export interface LoadedFormula {
   readonly id: string;
@@ -59,7 +60,7 @@ const bodyOf = ({ requestId, seen, value }: SaveWish<unknown>) => ({ requestId, 
 const placeOf = (formulaId: string, queue: Queue, kitchen: KitchenPlace): DraftPlace => ({
   queue,
   lane: kitchen.lane(`sheet:${formulaId}`),
-  what: (formula) => `Changes to “${(formula as Formula).name}”`,
+  what: (formula) => words.changesTo((formula as Formula).name),
   body: bodyOf,
 });
 

@@ -1,7 +1,7 @@
 'use client';
 import { useId, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { cx } from '@/ui/cx';
-import type { TermId } from '../wording/glossary';
+import type { TermId } from '@/wording/glossary';
 
 /** Room that is left beside the explanation. */
 const EDGE_PX = 8;
@@ -30,7 +30,7 @@ export function Term({ id, children }: { id: TermId; children: ReactNode }) {
   const show = () => {
     setOpen(true);
     // the words are fetched when somebody asks
-    import('../wording/glossary').then(
+    import('@/wording/glossary').then(
       ({ GLOSSARY }) => setMeans(GLOSSARY[id].means),
       () => undefined,
     );

@@ -7,6 +7,7 @@ import { BakeCard, type LogbookLine } from '../logbook/BakeCard';
 import { useKitchenTime } from '../preferences/time';
 import { SetAsideNote } from '../shell/SetAsideNote';
 import { RunningBakes, type RunningBake } from './RunningBakes';
+import { words } from '@/wording/screens/home/HomePage';
 
 interface HomePageProps {
   kitchen: string;
@@ -30,41 +31,41 @@ export function HomePage({ kitchen, demo, running, more, last, setAside, nowMs }
         <p className="text-soft">
           {time.dayAndYear(nowMs)}{' '}
           <Link href="/kitchens" className="ml-2 text-link underline lg:hidden">
-            other kitchens
+            {words.otherKitchens}
           </Link>
         </p>
       </div>
       {demo && (
         <p className="mb-4 rounded border border-edge bg-surface px-3 py-2">
-          This is a made-up kitchen to look round in: change whatever you like.{' '}
+          {words.thisIsAMadeUp}
           <Link href="/kitchens/new" className="text-link underline">
-            Set up mine
+            {words.setUpMine}
           </Link>
         </p>
       )}
       <SetAsideNote setAside={setAside} />
       <section aria-labelledby="running-title">
         <h2 id="running-title" className="mb-2 text-lg">
-          Under way
+          {words.underWay}
         </h2>
         <RunningBakes bakes={running} nowMs={nowMs} />
         {more && (
           <KitchenLink href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
-            All that is under way
+            {words.allThatIsUnderWay}
           </KitchenLink>
         )}
       </section>
       <section aria-labelledby="last-title" className="mt-8">
         <div className="mb-2 flex items-baseline justify-between">
           <h2 id="last-title" className="text-lg">
-            Baked last
+            {words.bakedLast}
           </h2>
           <KitchenLink href="/logbook" className="text-sm text-link underline">
-            the whole logbook
+            {words.theWholeLogbook}
           </KitchenLink>
         </div>
         {last.length === 0 ? (
-          <p className="docket p-6 text-soft">What you bake will stand here, the newest first.</p>
+          <p className="docket p-6 text-soft">{words.whatYouBakeWillStand}</p>
         ) : (
           <div className="docket rounded-b-md pb-1">
             {last.map((line) => (

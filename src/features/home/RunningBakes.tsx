@@ -8,7 +8,8 @@ import { KitchenLink } from '../kitchen/KitchenProvider';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
-import { STEP_WORD } from '../wording/words';
+import { STEP_WORD } from '@/wording/words';
+import { words } from '@/wording/screens/home/RunningBakes';
 
 /** A bake under way as the server lists it. */
 export interface RunningBake extends RunningCard {
@@ -21,10 +22,10 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
   if (bakes.length === 0) {
     return (
       <div className="docket rounded-b-md p-6">
-        <p className="font-head text-2xl font-semibold">Nothing is under way.</p>
-        <p className="mt-1 text-soft">Open a formula, say how much, and take it to the bench.</p>
+        <p className="font-head text-2xl font-semibold">{words.nothingIsUnderWay}</p>
+        <p className="mt-1 text-soft">{words.openAFormulaSayHow}</p>
         <KitchenLink href="/formulas" className={buttonClass('strong', 'table', 'mt-4 min-h-11 px-5')}>
-          Choose a formula
+          {words.chooseAFormula}
         </KitchenLink>
       </div>
     );
@@ -51,7 +52,7 @@ function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) 
       <KitchenLink href={`/bench/${bake.id}`} className="block p-5 hover:bg-well">
         <span className="flex justify-between gap-3 text-sm text-soft">
           <span className="font-semibold text-ink">{bake.name}</span>
-          <span>since {time.clock(bake.startedAtMs)}</span>
+          <span>{words.since(time.clock(bake.startedAtMs))}</span>
         </span>
         {pressing ? (
           <>
@@ -60,9 +61,9 @@ function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) 
               {formatClock(leftS)}
             </span>
             <span className="mt-2 block text-lg">
-              {over ? 'Time is up: ' : 'left of '}
+              {over ? words.timeIsUp : words.leftOf}
               <strong>{pressing.stepTitle || STEP_WORD[pressing.stepKind]}</strong>
-              {pressing.until && <span className="text-soft">, until {pressing.until}</span>}
+              {pressing.until && <span className="text-soft">{words.until(pressing.until)}</span>}
             </span>
           </>
         ) : (
@@ -70,7 +71,7 @@ function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) 
             <NextThing next={bake.next} />
           </span>
         )}
-        <span className={buttonClass('now', 'table', 'mt-4 min-h-11 px-5')}>To the bench</span>
+        <span className={buttonClass('now', 'table', 'mt-4 min-h-11 px-5')}>{words.toTheBench}</span>
       </KitchenLink>
     </li>
   );
@@ -84,19 +85,22 @@ function NextThing({ next }: { next: RunningCard['next'] }) {
         <>
           <span className="figure mb-2 block text-7xl">{units.mass(next.massG)}</span>
           <span className="text-lg">
-            next to weigh: <strong>{next.name}</strong>, {next.done} of {next.of} are in
+            {words.nextToWeigh}
+            <strong>{next.name}</strong>
+            {words.ofAreIn(next.done, next.of)}
           </span>
         </>
       );
     case 'step':
       return (
         <>
-          Next: <strong>{next.stepTitle || STEP_WORD[next.stepKind]}</strong>
+          {words.next}
+          <strong>{next.stepTitle || STEP_WORD[next.stepKind]}</strong>
         </>
       );
     case 'topping':
-      return 'Something on top is still to weigh';
+      return words.somethingOnTopIsStill;
     case 'log':
-      return 'All done: look, taste and log it';
+      return words.allDoneLookTasteAnd;
   }
 }

@@ -2,6 +2,7 @@
 import { Plus } from 'lucide-react';
 import { KIT_LIMITS } from '@/core/kit';
 import { Button } from '@/ui/Button';
+import { words } from '@/wording/screens/kit/AddButton';
 
 /** One more of a list that has an end: at the end it says so instead of taking what could not be saved. */
 export function AddButton({ word, count, onAdd }: { word: string; count: number; onAdd: () => void }) {
@@ -13,7 +14,7 @@ export function AddButton({ word, count, onAdd }: { word: string; count: number;
       </Button>
       {full && (
         <p role="status" className="mt-1 text-sm text-soft">
-          {KIT_LIMITS.each} are the most. Remove one that is no longer used to add another.
+          {words.areTheMostRemoveOne(KIT_LIMITS.each)}
         </p>
       )}
     </>

@@ -18,8 +18,9 @@ import { ask } from '../asking/ask';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { useZones } from '../kitchen/useZones';
 import { ZoneOptions } from '../kitchen/ZoneOptions';
-import { EXCLUSION_WORD } from '../wording/eaters';
+import { EXCLUSION_WORD } from '@/wording/eaters';
 import { KitCard } from './KitCard';
+import { words } from '@/wording/screens/kit/DetailsCard';
 
 const FIELD = 'mt-1 block min-h-10 w-full rounded-md border border-edge bg-surface px-3';
 
@@ -38,7 +39,7 @@ const detailsOf = ({ people, eaters, ...details }: Typed): KitchenDetails => ({
   eaters: eaters.map((eater) => ({ ...eater, name: eater.name.trim() })),
 });
 
-const filled = (text: string) => text.trim() !== '' || 'Give it a name.';
+const filled = (text: string) => text.trim() !== '' || words.giveItAName;
 
 /** Who the kitchen is: its name and place, how it writes numbers and times, who bakes and who eats. Its address stays as it is. */
 export function DetailsCard({ details }: { details: KitchenDetails }) {
@@ -53,21 +54,21 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
   const save = handleSubmit(async (typed) => {
     const next = detailsOf(typed);
     const answer = await ask(kitchen.api('/details'), next);
-    setSaid(answer.kind === 'ok' ? null : 'That was not saved. Look at the names, then save again.');
+    setSaid(answer.kind === 'ok' ? null : words.thatWasNotSavedLook);
     if (answer.kind !== 'ok') return;
     reset(typedOf(next));
     // the name stands on other pages, and times are told by the zone
     router.refresh();
   });
   return (
-    <KitCard title="This kitchen">
+    <KitCard title={words.thisKitchen}>
       <form
         onSubmit={(event) => void save(event)}
         noValidate
         className="grid gap-3 border-t border-rule pt-3"
       >
         <label className="block text-sm font-semibold">
-          Name
+          {words.name}
           <input
             {...register('name', { validate: filled })}
             maxLength={80}
@@ -77,37 +78,37 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
           <Reason>{errors.name?.message}</Reason>
         </label>
         <label className="block text-sm font-semibold">
-          Time zone
+          {words.timeZone}
           <select {...register('timeZone')} className={FIELD}>
             <ZoneOptions zones={zones} />
           </select>
         </label>
         <div className="grid gap-3 sm:grid-cols-3">
           <label className="block text-sm font-semibold">
-            Clock
+            {words.clock}
             <select {...register('clockFace')} className={FIELD}>
               <option value="24">18:30</option>
-              <option value="12">6:30 pm</option>
+              <option value="12">{words.n630Pm}</option>
             </select>
           </label>
           <label className="block text-sm font-semibold">
-            Numbers
+            {words.numbers}
             <select {...register('decimalMark')} className={FIELD}>
               <option value="point">7.5</option>
               <option value="comma">7,5</option>
             </select>
           </label>
           <label className="block text-sm font-semibold">
-            The week begins on
+            {words.theWeekBeginsOn}
             <select {...register('weekStart')} className={FIELD}>
-              <option value="monday">Monday</option>
-              <option value="saturday">Saturday</option>
-              <option value="sunday">Sunday</option>
+              <option value="monday">{words.monday}</option>
+              <option value="saturday">{words.saturday}</option>
+              <option value="sunday">{words.sunday}</option>
             </select>
           </label>
         </div>
         <label className="block text-sm font-semibold">
-          About it
+          {words.aboutIt}
           <textarea
             {...register('about')}
             maxLength={1000}
@@ -119,7 +120,7 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
         <Eaters control={control} register={register} errors={errors} />
         <div className="flex flex-wrap items-center gap-3 pb-1">
           <Button type="submit" look="strong" disabled={!isDirty || isSubmitting} className="min-h-10 px-4">
-            Save
+            {words.save}
           </Button>
           <Reason>{said ?? undefined}</Reason>
         </div>
@@ -138,18 +139,18 @@ function People({ control, register, errors }: ListProps) {
   const { fields, append, remove } = useFieldArray({ control, name: 'people' });
   return (
     <fieldset className="border-t border-rule pt-2">
-      <legend className="float-left mb-1 w-full text-base font-semibold">Who bakes here</legend>
+      <legend className="float-left mb-1 w-full text-base font-semibold">{words.whoBakesHere}</legend>
       {fields.map((field, index) => (
         <div key={field.id} className="clear-both mt-1 flex items-center gap-2">
           <input
             {...register(`people.${index}.name`, { validate: filled })}
-            aria-label={`Name of person ${index + 1}`}
+            aria-label={words.nameOfPerson(index + 1)}
             aria-invalid={errors.people?.[index] !== undefined}
             maxLength={EATER_LIMITS.nameLength}
             autoComplete="off"
             className={`${FIELD} aria-invalid:border-alarm`}
           />
-          <IconButton label={`Remove person ${index + 1}`} className="size-10" onClick={() => remove(index)}>
+          <IconButton label={words.removePerson(index + 1)} className="size-10" onClick={() => remove(index)}>
             <X size={16} aria-hidden />
           </IconButton>
         </div>
@@ -160,7 +161,8 @@ function People({ control, register, errors }: ListProps) {
         disabled={fields.length >= EATER_LIMITS.people}
         onClick={() => append({ name: '' })}
       >
-        <Plus size={16} aria-hidden /> Add a person
+        <Plus size={16} aria-hidden />
+        {words.addAPerson}
       </Button>
     </fieldset>
   );
@@ -170,29 +172,29 @@ function Eaters({ control, register, errors }: ListProps) {
   const { fields, append, remove } = useFieldArray({ control, name: 'eaters', keyName: 'key' });
   return (
     <fieldset className="border-t border-rule pt-2">
-      <legend className="float-left mb-1 w-full text-base font-semibold">
-        Who eats it, and what they must not
-      </legend>
-      <p className="clear-both text-sm text-soft">
-        A person or an order. Every formula, swap, batch and bake is held against it.
-      </p>
+      <legend className="float-left mb-1 w-full text-base font-semibold">{words.whoEatsItAndWhat}</legend>
+      <p className="clear-both text-sm text-soft">{words.aPersonOrAnOrder}</p>
       {fields.map((field, index) => (
         <div
           key={field.key}
           role="group"
-          aria-label={field.name || `Eater ${index + 1}`}
+          aria-label={field.name || words.eater(index + 1)}
           className="mt-2 rounded-md border border-rule p-2"
         >
           <div className="flex items-center gap-2">
             <input
               {...register(`eaters.${index}.name`, { validate: filled })}
-              aria-label={`Name of eater ${index + 1}`}
+              aria-label={words.nameOfEater(index + 1)}
               aria-invalid={errors.eaters?.[index]?.name !== undefined}
               maxLength={EATER_LIMITS.nameLength}
               autoComplete="off"
               className={`${FIELD} aria-invalid:border-alarm`}
             />
-            <IconButton label={`Remove eater ${index + 1}`} className="size-10" onClick={() => remove(index)}>
+            <IconButton
+              label={words.removeEater(index + 1)}
+              className="size-10"
+              onClick={() => remove(index)}
+            >
               <X size={16} aria-hidden />
             </IconButton>
           </div>
@@ -217,7 +219,8 @@ function Eaters({ control, register, errors }: ListProps) {
         disabled={fields.length >= EATER_LIMITS.eaters}
         onClick={() => append({ id: newUuid().slice(0, 13), name: '', avoids: [] })}
       >
-        <Plus size={16} aria-hidden /> Add an eater or an order
+        <Plus size={16} aria-hidden />
+        {words.addAnEaterOrAn}
       </Button>
     </fieldset>
   );

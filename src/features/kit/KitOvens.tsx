@@ -4,10 +4,11 @@ import { AddButton } from './AddButton';
 import { KitCard, type KitProps } from './KitCard';
 import { newKitId } from './KitRow';
 import { OvenCard } from './OvenCard';
+import { words } from '@/wording/screens/kit/KitOvens';
 
 const newOven = (): KitOven => ({
   id: newKitId(),
-  name: 'Another oven',
+  name: words.anotherOven,
   kind: 'static',
   litres: null,
   heatUpMin: null,
@@ -21,7 +22,7 @@ export function KitOvens({ kit: { ovens, ovenId, roomC }, change }: KitProps) {
     change({ ovens: left, ovenId: ovenId === id ? left[0]!.id : ovenId });
   };
   return (
-    <KitCard title="Ovens">
+    <KitCard title={words.ovens}>
       {ovens.map((oven) => (
         <OvenCard
           key={oven.id}
@@ -34,7 +35,7 @@ export function KitOvens({ kit: { ovens, ovenId, roomC }, change }: KitProps) {
         />
       ))}
       <AddButton
-        word="Another oven"
+        word={words.anotherOven}
         count={ovens.length}
         onAdd={() => change({ ovens: [...ovens, newOven()] })}
       />

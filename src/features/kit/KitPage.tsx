@@ -8,21 +8,21 @@ import { KitPlates } from './KitPlates';
 import { KitScales } from './KitScales';
 import { KitTins } from './KitTins';
 import { useKit, type KitSave } from './useKit';
+import { words } from '@/wording/screens/kit/KitPage';
 
 const SAVE_WORDS: Record<KitSave, string> = {
   saved: 'Saved',
-  saving: 'Saving …',
-  unreachable: 'The server does not answer. It is tried again; leave this page open.',
-  stale:
-    'Somebody changed the kit in between. Reload this page to see how it is now; what you changed last is not saved.',
-  refused: 'The server could not take that. Check the figures; the last change is not saved.',
+  saving: words.saving,
+  unreachable: words.theServerDoesNotAnswer,
+  stale: words.somebodyChangedTheKitIn,
+  refused: words.theServerCouldNotTake,
 };
 
 /** Fetched when the page stands: a form and its package, for what is changed once a year. */
 const DetailsCard = dynamic(() => import('./DetailsCard').then((module) => module.DetailsCard), {
   ssr: false,
   loading: () => (
-    <KitCard title="Name and place">
+    <KitCard title={words.nameAndPlace}>
       <div className="min-h-80" />
     </KitCard>
   ),
@@ -41,10 +41,8 @@ export function KitPage({ stored, details }: KitPageProps) {
   return (
     <>
       <div className="mb-4 flex flex-wrap items-baseline gap-3">
-        <h1 className="text-2xl sm:text-3xl">Kit</h1>
-        <p className="text-sm text-soft">
-          What this kitchen has and how it is. What nobody measured is taken as ordinary.
-        </p>
+        <h1 className="text-2xl sm:text-3xl">{words.kit}</h1>
+        <p className="text-sm text-soft">{words.whatThisKitchenHasAnd}</p>
         <p
           role="status"
           data-testid="kit-save"

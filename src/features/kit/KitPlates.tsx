@@ -4,20 +4,21 @@ import { KIT_LIMITS, type Kit } from '@/core/kit';
 import { PLATE_KINDS } from '@/core/method/heating';
 import { Button } from '@/ui/Button';
 import { NumberField } from '../quantities/NumberField';
-import { PLATE_KIND_WORD } from '../wording/run';
+import { PLATE_KIND_WORD } from '@/wording/run';
 import { AddButton } from './AddButton';
 import { KitCard, type KitProps } from './KitCard';
 import { KitRow, newKitId } from './KitRow';
+import { words } from '@/wording/screens/kit/KitPlates';
 
 const KINDS = PLATE_KINDS.map((value) => ({ value, label: PLATE_KIND_WORD[value] }));
 const newPlate = (): Kit['plates'][number] => ({
-  id: newKitId(), name: 'A stone', kind: 'stone', thickMm: null,
+  id: newKitId(), name: words.aStone, kind: 'stone', thickMm: null,
 }); // prettier-ignore
 
 export function KitPlates({ kit, change }: KitProps) {
   const { plates } = kit;
   return (
-    <KitCard title="Stones, steels, pots and trays">
+    <KitCard title={words.stonesSteelsPotsAndTrays}>
       {plates.map((plate) => {
         const put = (part: Partial<typeof plate>) =>
           change({ plates: plates.map((each) => (each.id === plate.id ? { ...each, ...part } : each)) });
@@ -32,7 +33,7 @@ export function KitPlates({ kit, change }: KitProps) {
             onRemove={() => change({ plates: plates.filter((each) => each.id !== plate.id) })}
           >
             <NumberField
-              word="How thick"
+              word={words.howThick}
               measure="thick"
               name="thickMm"
               optional
@@ -44,7 +45,7 @@ export function KitPlates({ kit, change }: KitProps) {
         );
       })}
       <AddButton
-        word="A stone, steel or pot"
+        word={words.aStoneSteelOrPot}
         count={plates.length}
         onAdd={() => change({ plates: [...plates, newPlate()] })}
       />
@@ -57,17 +58,18 @@ function Fryer({ kit: { fryer }, change }: KitProps) {
   if (!fryer)
     return (
       <>
-        <h3 className="mt-4 text-base">Fryer</h3>
+        <h3 className="mt-4 text-base">{words.fryer}</h3>
         <Button className="mt-1" onClick={() => change({ fryer: { oilLitres: 2, powerW: 1800 } })}>
-          <Plus size={16} aria-hidden /> A fryer or a pot of oil
+          <Plus size={16} aria-hidden />
+          {words.aFryerOrAPot}
         </Button>
       </>
     );
   return (
     <>
-      <h3 className="mt-4 text-base">Fryer</h3>
+      <h3 className="mt-4 text-base">{words.fryer}</h3>
       <NumberField
-        word="Oil in it"
+        word={words.oilInIt}
         measure="volume"
         name="oilLitres"
         value={fryer.oilLitres}
@@ -75,7 +77,7 @@ function Fryer({ kit: { fryer }, change }: KitProps) {
         onChange={(oilLitres) => oilLitres !== null && change({ fryer: { ...fryer, oilLitres } })}
       />
       <NumberField
-        word="Its power"
+        word={words.itsPower}
         unit="W"
         name="powerW"
         places={0}
@@ -84,7 +86,7 @@ function Fryer({ kit: { fryer }, change }: KitProps) {
         onChange={(powerW) => powerW !== null && change({ fryer: { ...fryer, powerW } })}
       />
       <Button look="quiet" onClick={() => change({ fryer: null })}>
-        There is none
+        {words.thereIsNone}
       </Button>
     </>
   );

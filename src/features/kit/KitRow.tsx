@@ -6,6 +6,7 @@ import { IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { newUuid } from '@/ui/newUuid';
+import { words } from '@/wording/screens/kit/KitRow';
 
 export const newKitId = (): string => newUuid().slice(0, 13);
 
@@ -41,7 +42,7 @@ export function NameCell({
       className="min-w-40 flex-1"
       inputClassName="font-semibold"
       onType={(text) => {
-        if (text.trim() === '') return 'Give it a name.';
+        if (text.trim() === '') return words.giveItAName;
         onName(text.trim());
         return null;
       }}
@@ -73,15 +74,15 @@ export function KitRow<K extends string>({
   return (
     <div role="group" aria-label={name} className="border-t-2 border-rule py-2">
       <div className="flex flex-wrap items-center gap-2">
-        <NameCell name={name} label={`Name of ${name}`} onName={onName} />
+        <NameCell name={name} label={words.nameOf(name)} onName={onName} />
         <Choice
-          label={`Kind of ${name}`}
+          label={words.kindOf(name)}
           value={kind}
           options={kinds}
           onChange={onKind}
           className="border-edge text-sm"
         />
-        <IconButton label={`Take ${name} out of the kit`} onClick={onRemove}>
+        <IconButton label={words.takeOutOfTheKit(name)} onClick={onRemove}>
           <X size={15} aria-hidden />
         </IconButton>
       </div>

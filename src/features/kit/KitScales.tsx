@@ -6,6 +6,7 @@ import { Button, IconButton } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { NumberField } from '../quantities/NumberField';
+import { words } from '@/wording/screens/kit/KitScales';
 
 const STEPS = [0.01, 0.1, 0.5, 1, 2, 5] as const;
 type Step = (typeof STEPS)[number];
@@ -30,17 +31,14 @@ export function KitScales({
   return (
     <section aria-labelledby="scales-title" className="docket rounded-b-md px-4 pt-4 pb-3">
       <h2 id="scales-title" className="text-lg">
-        Scales
+        {words.scales}
       </h2>
-      <p className="mb-2 text-sm text-soft">
-        The finest first. A batch is rounded to what the scale for each weight can show; above the last, its
-        steps hold on.
-      </p>
+      <p className="mb-2 text-sm text-soft">{words.theFinestFirstABatch}</p>
       {scales.map((scale, index) => (
         <div key={index} className="grid grid-cols-[1fr_auto] items-center gap-x-3">
           <div>
             <NumberField
-              word={index === 0 ? 'Up to' : 'Then up to'}
+              word={index === 0 ? words.upTo : words.thenUpTo}
               measure="mass"
               name="upToG"
               value={scale.upToG}
@@ -51,9 +49,9 @@ export function KitScales({
               onChange={(upToG) => upToG !== null && put(index, { upToG })}
             />
             <div className="flex items-center justify-between gap-2 pb-1 text-sm">
-              <span>in steps of</span>
+              <span>{words.inStepsOf}</span>
               <Choice
-                label={`Steps of scale ${index + 1}`}
+                label={words.stepsOfScale(index + 1)}
                 value={String(scale.stepG)}
                 onChange={(text) => {
                   const stepG = Number(text);
@@ -64,7 +62,7 @@ export function KitScales({
             </div>
           </div>
           <IconButton
-            label={`Remove scale ${index + 1}`}
+            label={words.removeScale(index + 1)}
             disabled={scales.length === 1}
             onClick={() => onChange(scales.filter((_, at) => at !== index))}
           >
@@ -82,13 +80,14 @@ export function KitScales({
           ])
         }
       >
-        <Plus size={16} aria-hidden /> A scale for more
+        <Plus size={16} aria-hidden />
+        {words.aScaleForMore}
       </Button>
       {full && (
         <p className="mt-1 text-sm text-soft">
           {scales.length >= KIT_LIMITS.scales
-            ? `${KIT_LIMITS.scales} are the most. Remove one to add another.`
-            : 'The last one weighs up to a tonne: nothing is heavier.'}
+            ? words.areTheMostRemoveOne(KIT_LIMITS.scales)
+            : words.theLastOneWeighsUp}
         </p>
       )}
     </section>

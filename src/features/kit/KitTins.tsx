@@ -2,29 +2,26 @@
 import { KIT_LIMITS, type Kit } from '@/core/kit';
 import { TIN_KINDS } from '@/core/method/heating';
 import { NumberField } from '../quantities/NumberField';
-import { TIN_WORD } from '../wording/run';
+import { TIN_WORD } from '@/wording/run';
 import { AddButton } from './AddButton';
 import { KitCard, type KitProps } from './KitCard';
 import { capital, KitRow, newKitId } from './KitRow';
+import { words } from '@/wording/screens/kit/KitTins';
 
 const MEASURES = [
-  ['lengthCm', 'Inner length'],
-  ['widthCm', 'Inner width'],
-  ['heightCm', 'Inner height'],
+  ['lengthCm', words.innerLength],
+  ['widthCm', words.innerWidth],
+  ['heightCm', words.innerHeight],
 ] as const;
 const KINDS = TIN_KINDS.map((value) => ({ value, label: capital(TIN_WORD[value]) }));
 const newTin = (): Kit['tins'][number] => ({
-  id: newKitId(), name: 'A loaf tin', kind: 'dark', lengthCm: 22, widthCm: 10, heightCm: 8,
+  id: newKitId(), name: words.aLoafTin, kind: 'dark', lengthCm: 22, widthCm: 10, heightCm: 8,
 }); // prettier-ignore
 
 export function KitTins({ kit: { tins }, change }: KitProps) {
   return (
-    <KitCard title="Tins">
-      {tins.length === 0 && (
-        <p className="text-sm text-soft">
-          Measure a tin inside once: its loaf’s height and time are computed from then on.
-        </p>
-      )}
+    <KitCard title={words.tins}>
+      {tins.length === 0 && <p className="text-sm text-soft">{words.measureATinInsideOnce}</p>}
       {tins.map((tin) => {
         const put = (part: Partial<typeof tin>) =>
           change({ tins: tins.map((each) => (each.id === tin.id ? { ...each, ...part } : each)) });
@@ -52,7 +49,7 @@ export function KitTins({ kit: { tins }, change }: KitProps) {
           </KitRow>
         );
       })}
-      <AddButton word="A tin" count={tins.length} onAdd={() => change({ tins: [...tins, newTin()] })} />
+      <AddButton word={words.aTin} count={tins.length} onAdd={() => change({ tins: [...tins, newTin()] })} />
     </KitCard>
   );
 }

@@ -15,6 +15,7 @@ import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { AXIS, GRID, TOOLTIP } from '@/ui/chartLook';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/kit/OffsetChart';
 
 const DIALS_C = [100, 125, 150, 175, 200, 225, 250, 275, 300] as const;
 const signed = (degrees: number) => {
@@ -42,9 +43,7 @@ export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
   }));
   return (
     <figure className="mt-2" data-testid="offset-chart">
-      <figcaption className="text-xs text-soft">
-        Off the dial: each reading, what is taken from them, and its range
-      </figcaption>
+      <figcaption className="text-xs text-soft">{words.offTheDialEachReading}</figcaption>
       <ResponsiveContainer width="100%" height={170}>
         <ComposedChart margin={{ top: 8, right: 8, bottom: 0, left: -12 }}>
           <CartesianGrid {...GRID} />
@@ -59,7 +58,7 @@ export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
           <YAxis {...AXIS} tickFormatter={signed} width={56} />
           <Tooltip
             {...TOOLTIP}
-            labelFormatter={(at) => `dial at ${numbers.decimal(Number(at), 0)} ${units.temperatureUnit}`}
+            labelFormatter={(at) => words.dialAt(numbers.decimal(Number(at), 0), units.temperatureUnit)}
             formatter={(value) =>
               Array.isArray(value)
                 ? value.map((end) => numbers.mark(signed(Number(end)))).join(' to ')

@@ -8,6 +8,7 @@ import { NumberField } from '../quantities/NumberField';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { NameCell } from './KitRow';
 import { OvenReadings } from './OvenReadings';
+import { words } from '@/wording/screens/kit/OvenCard';
 
 // the fit's mathematics follow when the page stands
 const OvenOffset = dynamic(() => import('./OvenOffset').then((module) => module.OvenOffset), {
@@ -19,9 +20,9 @@ const OffsetChart = dynamic(() => import('./OffsetChart').then((module) => modul
 });
 
 const KINDS = [
-  { value: 'static', label: 'top and bottom heat' },
-  { value: 'fan', label: 'fan' },
-  { value: 'deck', label: 'deck' },
+  { value: 'static', label: words.topAndBottomHeat },
+  { value: 'fan', label: words.fan },
+  { value: 'deck', label: words.deck },
 ] as const;
 
 interface OvenCardProps {
@@ -41,29 +42,29 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
       <div className="flex flex-wrap items-center gap-2">
         <NameCell
           name={oven.name}
-          label={`Name of ${oven.name}`}
+          label={words.nameOf(oven.name)}
           onName={(name) => onChange({ ...oven, name })}
         />
         <Choice
-          label={`Kind of ${oven.name}`}
+          label={words.kindOf(oven.name)}
           value={oven.kind}
           options={KINDS}
           onChange={(kind) => onChange({ ...oven, kind })}
           className="border-edge text-sm"
         />
         {onRemove && (
-          <IconButton label={`Take ${oven.name} out of the kit`} onClick={onRemove}>
+          <IconButton label={words.takeOutOfTheKit(oven.name)} onClick={onRemove}>
             <X size={15} aria-hidden />
           </IconButton>
         )}
       </div>
       <label className="flex min-h-8 items-center gap-2 pl-1.5 text-sm">
-        <input type="radio" name="usual-oven" checked={usual} onChange={onUsual} /> the one bakes are computed
-        for
+        <input type="radio" name="usual-oven" checked={usual} onChange={onUsual} />
+        {words.theOneBakesAreComputed}
       </label>
       <div className="pl-1.5">
         <NumberField
-          word="Room inside"
+          word={words.roomInside}
           measure="volume"
           name="litres"
           optional
@@ -72,7 +73,7 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
           onChange={(litres) => onChange({ ...oven, litres })}
         />
         <NumberField
-          word={`Cold to ${units.temperature(220)} takes it`}
+          word={words.coldToTakesIt(units.temperature(220))}
           unit="min"
           name="heatUpMin"
           optional

@@ -4,8 +4,9 @@ import { heatOven, type KitOven } from '@/core/kit';
 import { Z80 } from '@/core/numeric';
 import { Button } from '@/ui/Button';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
-import { honestTime } from '../wording/run';
+import { honestTime } from '@/wording/run';
 import { Row } from './KitRow';
+import { words } from '@/wording/screens/kit/OvenOffset';
 
 interface OvenOffsetProps {
   oven: KitOven;
@@ -26,35 +27,37 @@ export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
   };
   return (
     <>
-      <Row word="Its dial is off by">
+      <Row word={words.itsDialIsOffBy}>
         <span className="text-right" data-testid={`offset-${oven.id}`}>
           {known ? (
             <>
-              <strong className="figure text-lg">{off(200)}</strong> at {units.temperature(200)}
-              <span className="block text-xs text-soft">
-                {off(240)} at {units.temperature(240)}
-              </span>
+              <strong className="figure text-lg">{off(200)}</strong>
+              {words.at(units.temperature(200))}
+              <span className="block text-xs text-soft">{words.at2(off(240), units.temperature(240))}</span>
             </>
           ) : (
-            <span className="text-soft">not known: taken as right, give or take {give(200)}°</span>
+            <span className="text-soft">{words.notKnownTakenAsRight(give(200))}</span>
           )}
         </span>
       </Row>
       {oven.fitted && (
         <p className="flex items-center justify-between gap-2 text-xs text-soft">
           <span>
-            From {oven.fitted.traces} probe {oven.fitted.traces === 1 ? 'trace' : 'traces'}: it heats{' '}
-            {numbers.decimal(100 * oven.fitted.transfer, 0)} % (±{' '}
-            {numbers.decimal(100 * Z80 * oven.fitted.transfer * oven.fitted.transferCv, 0)}) of an ordinary
-            one; the fit misses by {numbers.decimal(oven.fitted.missC * units.degreesPerC, 1)}°.
+            {words.fromProbeItHeatsOf(
+              oven.fitted.traces,
+              oven.fitted.traces === 1 ? words.trace : words.traces,
+              numbers.decimal(100 * oven.fitted.transfer, 0),
+              numbers.decimal(100 * Z80 * oven.fitted.transfer * oven.fitted.transferCv, 0),
+              numbers.decimal(oven.fitted.missC * units.degreesPerC, 1),
+            )}
           </span>
           <Button look="quiet" onClick={onForget}>
-            Forget it
+            {words.forgetIt}
           </Button>
         </p>
       )}
       <p className="text-xs text-soft">
-        Computed to heat to {units.temperature(220)} in {honestTime(heatUpS(at(220), roomC, 220, roomC))}.
+        {words.computedToHeatToIn(units.temperature(220), honestTime(heatUpS(at(220), roomC, 220, roomC)))}
       </p>
     </>
   );

@@ -5,6 +5,7 @@ import { READING_LIMITS, type DialReading } from '@/core/heat';
 import { Button, IconButton } from '@/ui/Button';
 import { NumberField } from '../quantities/NumberField';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/kit/OvenReadings';
 
 interface OvenReadingsProps {
   readings: readonly DialReading[];
@@ -17,7 +18,7 @@ export function OvenReadings({ readings, onChange }: OvenReadingsProps) {
   return (
     <details className="mt-1">
       <summary className="min-h-6 cursor-pointer text-sm font-semibold">
-        Thermometer readings ({readings.length})
+        {words.thermometerReadings(readings.length)}
       </summary>
       <ul className="mt-1 flex flex-wrap gap-1.5">
         {readings.map((reading, index) => (
@@ -27,7 +28,7 @@ export function OvenReadings({ readings, onChange }: OvenReadingsProps) {
           >
             {units.temperatureNumber(reading.dialC)} → {units.temperature(reading.trueC)}
             <IconButton
-              label={`Forget the reading at ${units.temperature(reading.dialC)}`}
+              label={words.forgetTheReadingAt(units.temperature(reading.dialC))}
               onClick={() => onChange(readings.filter((_, at) => at !== index))}
             >
               <X size={13} aria-hidden />
@@ -36,10 +37,7 @@ export function OvenReadings({ readings, onChange }: OvenReadingsProps) {
         ))}
       </ul>
       <NewReading readings={readings} onChange={onChange} />
-      <p className="mt-1 text-xs text-soft">
-        An oven thermometer on the middle shelf, a quarter of an hour after the lamp went out. Three or four
-        settings make it sure. Thermometer readings count until a probe trace is fitted.
-      </p>
+      <p className="mt-1 text-xs text-soft">{words.anOvenThermometerOnThe}</p>
     </details>
   );
 }
@@ -68,7 +66,7 @@ function NewReading({ readings, onChange }: OvenReadingsProps) {
     <>
       <NumberField
         {...shared}
-        word="On the dial"
+        word={words.onTheDial}
         name="dialC"
         value={dialC}
         bounds={READING_LIMITS.dialC}
@@ -76,7 +74,7 @@ function NewReading({ readings, onChange }: OvenReadingsProps) {
       />
       <NumberField
         {...shared}
-        word="A thermometer inside says"
+        word={words.aThermometerInsideSays}
         name="trueC"
         value={trueC}
         bounds={READING_LIMITS.trueC}
@@ -84,8 +82,7 @@ function NewReading({ readings, onChange }: OvenReadingsProps) {
       />
       {apart && (
         <p role="alert" className="text-sm text-alarm">
-          More than {numbers.decimal(READING_LIMITS.mostOffC * units.degreesPerC, 0)}° apart: no oven is that
-          far off. Check both.
+          {words.moreThanApartNoOven(numbers.decimal(READING_LIMITS.mostOffC * units.degreesPerC, 0))}
         </p>
       )}
       <Button
@@ -93,7 +90,8 @@ function NewReading({ readings, onChange }: OvenReadingsProps) {
         disabled={!reading || apart || readings.length >= READING_LIMITS.count}
         onClick={take}
       >
-        <Plus size={16} aria-hidden /> Take this reading
+        <Plus size={16} aria-hidden />
+        {words.takeThisReading}
       </Button>
     </>
   );

@@ -6,6 +6,7 @@ import { NumberField } from '../quantities/NumberField';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { KitCard, type KitProps } from './KitCard';
 import { Row } from './KitRow';
+import { words } from '@/wording/screens/kit/RoomsCard';
 
 /** How warm and how high the kitchen is, and what mixing does there. */
 export function RoomsCard({ kit, change }: KitProps) {
@@ -26,21 +27,21 @@ export function RoomsCard({ kit, change }: KitProps) {
     />
   );
   return (
-    <KitCard title="Rooms and mixing">
+    <KitCard title={words.roomsAndMixing}>
       {warm('Room', 'roomC')}
-      {warm('Warmest place for a proof', 'warmC')}
+      {warm(words.warmestPlaceForAProof, 'warmC')}
       {warm('Fridge', 'fridgeC')}
       <NumberField
-        word="Height above the sea"
+        word={words.heightAboveTheSea}
         measure="height"
         name="altitudeM"
         value={kit.altitudeM}
         bounds={KIT_LIMITS.altitudeM}
         onChange={(value) => value !== null && change({ altitudeM: value })}
       />
-      <Row word="Mixing">
+      <Row word={words.mixing}>
         <select
-          aria-label="Mixing"
+          aria-label={words.mixing}
           className="min-h-8 rounded border border-edge bg-transparent px-1"
           value={kit.mixer.kind}
           onChange={(event) =>
@@ -49,12 +50,12 @@ export function RoomsCard({ kit, change }: KitProps) {
             })
           }
         >
-          <option value="hand">by hand</option>
-          <option value="machine">by machine</option>
+          <option value="hand">{words.byHand}</option>
+          <option value="machine">{words.byMachine}</option>
         </select>
       </Row>
       <NumberField
-        word="Mixing warms the dough by, a minute"
+        word={words.mixingWarmsTheDoughBy}
         unit={units.temperatureUnit}
         name="frictionCPerMin"
         optional

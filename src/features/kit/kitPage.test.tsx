@@ -92,7 +92,7 @@ test('somebody else’s change in between is said, not overwritten', async () =>
   answers = [() => reply({ error: { kind: 'stale', revision: 4 } }, 409)];
   open();
   await user.selectOptions(screen.getByRole('combobox', { name: 'Mixing' }), 'by hand');
-  await waitFor(() => expect(status()).toHaveTextContent('Somebody changed the kit'));
+  await waitFor(() => expect(status()).toHaveTextContent('Somebody changed the equipment'));
 });
 
 test('thermometer readings make the dial’s error known, and how surely', async () => {

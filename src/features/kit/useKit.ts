@@ -10,6 +10,7 @@ import { findDraft, rememberDraft, type DraftPlace } from '../queue/draft';
 import { Saver, type SaveState, type SaveWish } from '../queue/saver';
 import { browserQueue } from '../queue/browserQueue';
 import type { Queue } from '../queue/queue';
+import { words } from '@/wording/screens/kit/useKit';
 
 export type KitSave = 'saved' | 'saving' | 'stale' | 'unreachable' | 'refused';
 
@@ -32,7 +33,7 @@ const bodyOf = ({ requestId, seen, value }: SaveWish<unknown>) => ({ requestId, 
 const placeOf = (queue: Queue, kitchen: KitchenPlace): DraftPlace => ({
   queue,
   lane: kitchen.lane('kit'),
-  what: () => 'Changes to the kit',
+  what: () => words.changesToTheKit,
   body: bodyOf,
 });
 

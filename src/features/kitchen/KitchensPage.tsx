@@ -10,8 +10,9 @@ import { Reason } from '@/ui/Reason';
 import { useTwice } from '@/ui/useTwice';
 import { ask } from '../asking/ask';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { kitchenPlace } from './place';
+import { words } from '@/wording/screens/kitchen/KitchensPage';
 
 /** A kitchen as the first page lists it. */
 export interface KitchenCard {
@@ -27,17 +28,14 @@ export function KitchensPage({ kitchens }: { kitchens: readonly KitchenCard[] })
   return (
     <>
       <h1 className="text-4xl sm:text-5xl">
-        Honest<span className="ml-2 bg-ink px-2.5 text-surface">Crumb</span>
+        {words.honest}
+        <span className="ml-2 bg-ink px-2.5 text-surface">{words.crumb}</span>
       </h1>
-      <p className="mt-4 max-w-2xl text-lg">
-        For people who bake gluten-free bread with yeast. Write a formula, and it says how wet the dough is,
-        when it is risen, when it is baked and when it may be cut, with honest ranges. Then it leads you
-        through the day at the scales, and afterwards tells you what to change.
-      </p>
+      <p className="mt-4 max-w-2xl text-lg">{words.forPeopleWhoBakeGluten}</p>
       {own.length > 0 && (
         <section aria-labelledby="own-kitchens" className="mt-8">
           <h2 id="own-kitchens" className="mb-2 text-lg">
-            Your kitchens
+            {words.yourKitchens}
           </h2>
           <ul className="grid gap-3">
             {own.map(({ address, name }) => (
@@ -59,26 +57,21 @@ export function KitchensPage({ kitchens }: { kitchens: readonly KitchenCard[] })
         <div className="grid gap-5">
           <section aria-labelledby="set-up" className="docket rounded-b-md p-5">
             <h2 id="set-up" className="text-2xl">
-              {own.length === 0 ? 'Set up your kitchen' : 'Another kitchen'}
+              {own.length === 0 ? words.setUpYourKitchen : words.anotherKitchen}
             </h2>
-            <p className="mt-1 text-soft">
-              Three questions, each with an answer that does for now. Three formulas to begin with, or none.
-            </p>
+            <p className="mt-1 text-soft">{words.threeQuestionsEachWithAn}</p>
             <Link
               href="/kitchens/new"
               className={buttonClass(own.length === 0 ? 'now' : 'strong', 'bench', 'mt-4')}
             >
-              <Plus size={22} aria-hidden /> {own.length === 0 ? 'Set up mine' : 'Set up another'}
+              <Plus size={22} aria-hidden /> {own.length === 0 ? words.setUpMine : words.setUpAnother}
             </Link>
           </section>
           <ImportCard />
         </div>
         <DemoCard demo={demo} />
       </div>
-      <p className="mt-8 text-sm text-soft">
-        Everything stays on this machine: no account, no cloud. Anybody who can open this address can write
-        here.
-      </p>
+      <p className="mt-8 text-sm text-soft">{words.everythingStaysOnThisMachine}</p>
     </>
   );
 }
@@ -89,10 +82,11 @@ function ExportLink({ address, name }: { address: string; name: string }) {
     <a
       href={kitchenPlace(address).api('/export')}
       download
-      aria-label={`Export ${name}`}
+      aria-label={words.exportWord2(name)}
       className={buttonClass('quiet', 'table', 'mx-2 min-h-11 px-3')}
     >
-      <Download size={18} aria-hidden /> Export
+      <Download size={18} aria-hidden />
+      {words.exportWord}
     </a>
   );
 }
@@ -109,15 +103,14 @@ function ImportCard() {
   // one wish for one file: chosen again after a dead network it is still one kitchen
   const wish = useRef<{ of: string; requestId: string } | null>(null);
   const take = async (file: File): Promise<void> => {
-    if (file.size > MOST_BYTES)
-      return setTrouble('That is more than a browser should carry: ./crumb import takes it.');
+    if (file.size > MOST_BYTES) return setTrouble(words.thatIsMoreThanA);
     const of = `${file.name} ${file.size} ${file.lastModified}`;
     if (wish.current?.of !== of) wish.current = { of, requestId: newUuid() };
     let data: unknown;
     try {
       data = JSON.parse(await file.text());
     } catch {
-      return setTrouble('That is no file of a kitchen. Nothing was changed.');
+      return setTrouble(words.thatIsNoFileOf);
     }
     setBusy(true);
     setTrouble(null);
@@ -130,24 +123,21 @@ function ImportCard() {
     const problem = answer.kind === 'invalid' ? answer.problems[0] : undefined;
     setTrouble(
       problem
-        ? `It cannot be taken, and nothing was changed. ${problem.path || 'At its top'}: ${wordProblem(problem, preferences)}`
-        : 'The server did not answer. Choose the file again: it will still be one kitchen.',
+        ? words.itCannotBeTakenAnd(problem.path || words.atItsTop, wordProblem(problem, preferences))
+        : words.theServerDidNotAnswer,
     );
   };
   return (
     <section aria-labelledby="import" className="docket rounded-b-md p-5">
       <h2 id="import" className="text-2xl">
-        From a file
+        {words.fromAFile}
       </h2>
-      <p className="mt-1 text-soft">
-        A kitchen that was exported here or elsewhere: formulas with every version, bakes, ingredients and
-        kit. It stands beside the others; none of them changes.
-      </p>
+      <p className="mt-1 text-soft">{words.aKitchenThatWasExported}</p>
       <input
         ref={field}
         type="file"
         accept=".json,application/json"
-        aria-label="A kitchen’s file"
+        aria-label={words.aKitchensFile}
         className="sr-only"
         tabIndex={-1}
         onChange={(event) => {
@@ -157,7 +147,7 @@ function ImportCard() {
         }}
       />
       <Button size="bench" className="mt-4" disabled={busy} onClick={() => field.current?.click()}>
-        <Upload size={22} aria-hidden /> {busy ? 'Reading it …' : 'Choose the file'}
+        <Upload size={22} aria-hidden /> {busy ? words.readingIt : words.chooseTheFile}
       </Button>
       <Reason>{trouble ?? undefined}</Reason>
     </section>
@@ -174,22 +164,20 @@ function DemoCard({ demo }: { demo: KitchenCard | null }) {
     setBusy(true);
     const answer = await ask(path, {});
     setBusy(false);
-    setTrouble(answer.kind === 'ok' ? null : 'The server did not answer. Press again.');
+    setTrouble(answer.kind === 'ok' ? null : words.theServerDidNotAnswer2);
     if (answer.kind === 'ok') router.refresh();
   };
   return (
     <section aria-labelledby="demo" className="docket rounded-b-md p-5">
       <h2 id="demo" className="text-2xl">
-        Look round
+        {words.lookRound}
       </h2>
       {demo ? (
         <>
-          <p className="mt-1 text-soft">
-            {demo.name} is a made-up kitchen with ten formulas and a month of bakes. Change whatever you like
-            there: it can be put back as it was.
-          </p>
+          <p className="mt-1 text-soft">{words.isAMadeUpKitchen(demo.name)}</p>
           <Link href={kitchenPlace(demo.address).page('/')} className={buttonClass('plain', 'bench', 'mt-4')}>
-            Look round in {demo.name} <ArrowRight size={22} aria-hidden />
+            {words.lookRoundIn(demo.name)}
+            <ArrowRight size={22} aria-hidden />
           </Link>
           <div className="mt-3 flex flex-wrap gap-1">
             <Button
@@ -198,7 +186,7 @@ function DemoCard({ demo }: { demo: KitchenCard | null }) {
               className="text-soft"
               onClick={() => renewal.press() && void send('/api/kitchens/demo')}
             >
-              {renewal.asked ? 'Yes, put it back; changes there are lost' : 'Put it back as it was'}
+              {renewal.asked ? words.yesPutItBackChanges : words.putItBackAsIt}
             </Button>
             <Button
               look="quiet"
@@ -206,22 +194,20 @@ function DemoCard({ demo }: { demo: KitchenCard | null }) {
               className="text-soft"
               onClick={() => removal.press() && void send(kitchenPlace(demo.address).api('/removal'))}
             >
-              {removal.asked ? 'Yes, remove it and what was done there' : 'Remove it'}
+              {removal.asked ? 'Yes, remove it and what was done there' : words.removeIt}
             </Button>
           </div>
         </>
       ) : (
         <>
-          <p className="mt-1 text-soft">
-            The made-up kitchen has been removed. It can come back, with its formulas and bakes.
-          </p>
+          <p className="mt-1 text-soft">{words.theMadeUpKitchenHas}</p>
           <Button
             size="bench"
             className="mt-4"
             disabled={busy}
             onClick={() => void send('/api/kitchens/demo')}
           >
-            Bring it back
+            {words.bringItBack}
           </Button>
         </>
       )}

@@ -15,21 +15,22 @@ import { kitchenPlace } from './place';
 import type { KitchenCard } from './KitchensPage';
 import { useZones } from './useZones';
 import { ZoneOptions } from './ZoneOptions';
+import { words } from '@/wording/screens/kitchen/SetUpPage';
 
 const BAKING_WORDS: readonly { readonly value: Baking; readonly word: string; readonly more: string }[] = [
-  { value: 'everything', word: 'A bit of everything', more: 'a tin loaf, rolls and pizza to begin with' },
-  { value: 'loaves', word: 'Loaves', more: 'a tin loaf, a round and a baton' },
-  { value: 'small', word: 'Rolls and small things', more: 'rolls, boiled rings and fried knots' },
-  { value: 'flat', word: 'Flat things', more: 'pizza, flatbread and crispbread' },
-  { value: 'none', word: 'My own formulas only', more: 'the shelf begins empty' },
+  { value: 'everything', word: words.aBitOfEverything, more: words.aTinLoafRollsAnd },
+  { value: 'loaves', word: words.loaves, more: words.aTinLoafARound },
+  { value: 'small', word: words.rollsAndSmallThings, more: words.rollsBoiledRingsAndFried },
+  { value: 'flat', word: words.flatThings, more: words.pizzaFlatbreadAndCrispbread },
+  { value: 'none', word: words.myOwnFormulasOnly, more: words.theShelfBeginsEmpty },
 ];
 
 type Measures = 'metric' | 'cups' | 'ounces' | 'imperial';
 const MEASURE_WORDS: readonly { readonly value: Measures; readonly word: string; readonly more: string }[] = [
-  { value: 'metric', word: 'Grams and °C', more: 'cups of 250 ml where a recipe has cups' },
-  { value: 'cups', word: 'Grams and °F', more: 'US cups of 237 ml and US egg sizes' },
-  { value: 'ounces', word: 'Ounces and °F', more: 'US cups of 237 ml and US egg sizes' },
-  { value: 'imperial', word: 'Ounces and °C', more: 'imperial pints and British egg sizes' },
+  { value: 'metric', word: words.gramsAndC, more: words.cupsOf250MlWhere },
+  { value: 'cups', word: words.gramsAndF, more: words.usCupsOf237Ml },
+  { value: 'ounces', word: words.ouncesAndF, more: words.usCupsOf237Ml },
+  { value: 'imperial', word: words.ouncesAndC, more: words.imperialPintsAndBritishEgg },
 ];
 const PREFERENCES_OF: Readonly<Record<Measures, Partial<Preferences>>> = {
   metric: { massUnit: 'g', temperatureUnit: 'C', measure: 'metric', lengthUnit: 'cm' },
@@ -40,9 +41,9 @@ const PREFERENCES_OF: Readonly<Record<Measures, Partial<Preferences>>> = {
 
 type OvenKind = 'static' | 'fan' | 'deck';
 const OVEN_WORDS: readonly { readonly value: OvenKind; readonly word: string; readonly more: string }[] = [
-  { value: 'static', word: 'An oven without fan', more: 'top and bottom heat' },
-  { value: 'fan', word: 'A fan oven', more: 'the air is driven round' },
-  { value: 'deck', word: 'A deck oven', more: 'with a stone floor' },
+  { value: 'static', word: words.anOvenWithoutFan, more: words.topAndBottomHeat },
+  { value: 'fan', word: words.aFanOven, more: words.theAirIsDrivenRound },
+  { value: 'deck', word: words.aDeckOven, more: words.withAStoneFloor },
 ];
 
 interface Answers {
@@ -67,7 +68,7 @@ function useSetUp() {
       baking: 'everything',
       measures: 'metric',
       ovenKind: 'static',
-      name: 'My kitchen',
+      name: words.myKitchen,
       timeZone: 'UTC',
       altitudeM: '0',
     },
@@ -76,21 +77,17 @@ function useSetUp() {
   const open = form.handleSubmit(async ({ measures, altitudeM, ...answers }) => {
     const height = parseDecimal(altitudeM.trim() === '' ? '0' : altitudeM);
     if (!height.ok || height.value < 0 || height.value > HIGHEST_M)
-      return setError('altitudeM', { message: `A number of metres, 0 to ${HIGHEST_M}.` });
+      return setError('altitudeM', { message: words.aNumberOfMetres0(HIGHEST_M) });
     change(PREFERENCES_OF[measures]);
     const body = { requestId, ...answers, name: answers.name.trim(), altitudeM: Math.round(height.value) };
     const answer = await ask<KitchenCard>('/api/kitchens', body);
     if (answer.kind === 'ok') return router.push(kitchenPlace(answer.value.address).page('/'));
-    setTrouble(
-      answer.kind === 'unreachable'
-        ? 'The server did not answer. Press again: it will still be one kitchen.'
-        : 'That could not be taken as it is. Look at the name, the zone and the height.',
-    );
+    setTrouble(answer.kind === 'unreachable' ? words.theServerDidNotAnswer : words.thatCouldNotBeTaken);
   });
   return { form, open, trouble };
 }
 
-const TITLES = ['What do you bake?', 'How do you measure?', 'Your oven and your place'];
+const TITLES = [words.whatDoYouBake, words.howDoYouMeasure, words.yourOvenAndYourPlace];
 
 /** Three questions, each answered already well enough to go on. */
 export function SetUpPage() {
@@ -105,11 +102,9 @@ export function SetUpPage() {
   return (
     <>
       <Link href="/kitchens" className="text-sm text-link underline">
-        Back
+        {words.back}
       </Link>
-      <p className="mt-4 text-soft">
-        Question {step + 1} of {TITLES.length}
-      </p>
+      <p className="mt-4 text-soft">{words.questionOf(step + 1, TITLES.length)}</p>
       <h1 ref={heading} tabIndex={-1} className="text-3xl outline-none sm:text-4xl">
         {TITLES[step]}
       </h1>
@@ -125,23 +120,19 @@ export function SetUpPage() {
         {step === 0 && <Choices name="baking" options={BAKING_WORDS} register={register} />}
         {step === 1 && <Choices name="measures" options={MEASURE_WORDS} register={register} />}
         {last && <PlaceQuestion form={form} />}
-        <p className="mt-4 text-sm text-soft">
-          {last
-            ? 'All of this can be changed later, under Kit.'
-            : 'What is chosen does for now. It can be changed at any time.'}
-        </p>
+        <p className="mt-4 text-sm text-soft">{last ? words.allOfThisCanBe : words.whatIsChosenDoesFor}</p>
         <div className="mt-5 flex flex-wrap gap-3">
           <Button type="submit" look="now" size="bench" disabled={formState.isSubmitting}>
-            {last ? 'Open my kitchen' : 'Next'}
+            {last ? words.openMyKitchen : words.next}
           </Button>
           {step > 0 && (
             <Button size="bench" look="quiet" onClick={() => setStep(step - 1)}>
-              Previous
+              {words.previous}
             </Button>
           )}
           {!last && (
             <Button size="bench" look="quiet" onClick={() => setStep(step + 1)}>
-              Later
+              {words.later}
             </Button>
           )}
         </div>
@@ -162,20 +153,20 @@ function PlaceQuestion({ form }: { form: UseFormReturn<Answers> }) {
     <>
       <Choices name="ovenKind" options={OVEN_WORDS} register={register} />
       <div className="mt-5 grid gap-4 sm:grid-cols-2">
-        <Field label="What the kitchen is called" why={formState.errors.name?.message}>
+        <Field label={words.whatTheKitchenIsCalled} why={formState.errors.name?.message}>
           <input
-            {...register('name', { validate: (name) => name.trim() !== '' || 'Give it a name.' })}
+            {...register('name', { validate: (name) => name.trim() !== '' || words.giveItAName })}
             maxLength={80}
             autoComplete="off"
             className={FIELD}
           />
         </Field>
-        <Field label="Its time zone" why={undefined}>
+        <Field label={words.itsTimeZone} why={undefined}>
           <select {...register('timeZone')} className={FIELD}>
             <ZoneOptions zones={zones} />
           </select>
         </Field>
-        <Field label="Height above the sea, m" why={formState.errors.altitudeM?.message}>
+        <Field label={words.heightAboveTheSeaM} why={formState.errors.altitudeM?.message}>
           <input {...register('altitudeM')} inputMode="numeric" autoComplete="off" className={FIELD} />
         </Field>
       </div>

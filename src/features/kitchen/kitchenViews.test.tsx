@@ -140,7 +140,7 @@ test('the first page: into each kitchen, and the demo put back or removed by two
   frame(<KitchensPage kitchens={[]} />);
   expect(screen.queryByRole('link', { name: /Look round/ })).not.toBeInTheDocument();
   answers = [{ status: 201, body: demo }];
-  await press('Bring it back');
+  await press('Restore it');
   await waitFor(() => expect(refresh).toHaveBeenCalledTimes(2));
   expect(posted.at(-1)).toEqual({ path: '/api/kitchens/demo', body: {} });
 });

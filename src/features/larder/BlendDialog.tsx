@@ -6,21 +6,22 @@ import { newUuid } from '@/ui/newUuid';
 import { Segmented } from '@/ui/Segmented';
 import { useStoredEntries } from '../book/BookProvider';
 import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { FormNumber } from './FormNumber';
 import { otherNames } from './otherNames';
 import { PartList, type ListedPart } from './PartList';
 import { SaveIt } from './SaveIt';
 import { TextField } from './TextField';
 import { useEntryForm } from './useEntryForm';
+import { words } from '@/wording/screens/larder/BlendDialog';
 
 const ROLES = [
-  { value: 'flour', label: 'flours' },
-  { value: 'starter', label: 'a starter' },
-  { value: 'binder', label: 'a gel' },
-  { value: 'scald', label: 'a scald' },
-  { value: 'inclusion', label: 'seeds, bits' },
-  { value: 'flavour', label: 'spices' },
+  { value: 'flour', label: words.flours },
+  { value: 'starter', label: words.aStarter },
+  { value: 'binder', label: words.aGel },
+  { value: 'scald', label: words.aScald },
+  { value: 'inclusion', label: words.seedsBits },
+  { value: 'flavour', label: words.spices },
 ] as const;
 
 const sameParts = (was: BlendEntry, parts: readonly ListedPart[]): boolean =>
@@ -65,9 +66,9 @@ const entryOf = ({ id, name, also, role, parts, density, note }: BlendValues, wa
   }) satisfies BlendEntry;
 
 const missingIn = ({ name, parts }: BlendValues): string | null => {
-  if (name.trim() === '') return 'Give it a name.';
+  if (name.trim() === '') return words.giveItAName;
   const complete = parts.length > 0 && parts.every(({ amount }) => amount !== null);
-  return complete ? null : 'Say how much of each goes in.';
+  return complete ? null : words.sayHowMuchOfEach;
 };
 
 /** A mixture that is made once and used in several formulas: what goes in, by weight. Its figures follow from its parts. */
@@ -92,11 +93,11 @@ export function BlendDialog({ id, onClose }: { id: string | null; onClose: (save
     <FormProvider {...form}>
       <Dialog
         onClose={onClose}
-        title={id ? `Change ${was?.name ?? 'the blend'}` : 'A blend of mine'}
-        hint="What goes into it, by weight. On a sheet it is taken apart again, to the last flour."
+        title={id ? words.change(was?.name ?? words.theBlend) : words.aBlendOfMine}
+        hint={words.whatGoesIntoItBy}
       >
-        <TextField<BlendValues> name="name" word="Name" />
-        <TextField<BlendValues> name="also" word="Also called" hint="commas between" />
+        <TextField<BlendValues> name="name" word={words.name} />
+        <TextField<BlendValues> name="also" word={words.alsoCalled} hint={words.commasBetween} />
         <BlendParts />
         {made && <MadeOf made={made} parts={values.parts} />}
         {book && !book.ok && (
@@ -106,13 +107,13 @@ export function BlendDialog({ id, onClose }: { id: string | null; onClose: (save
         )}
         <FormNumber<BlendValues, 'density'>
           name="density"
-          word="A millilitre of it weighs, if you measured it"
+          word={words.aMillilitreOfItWeighs}
           unit="g"
           optional
           bounds={ENTRY_LIMITS.densityGPerMl}
         />
-        <TextField<BlendValues> name="note" word="Note" maxLength={ENTRY_LIMITS.sourceLength} />
-        <SaveIt form={blend} missing={missing ?? (book?.ok ? null : 'See above.')} />
+        <TextField<BlendValues> name="note" word={words.note} maxLength={ENTRY_LIMITS.sourceLength} />
+        <SaveIt form={blend} missing={missing ?? (book?.ok ? null : words.seeAbove)} />
       </Dialog>
     </FormProvider>
   );
@@ -123,9 +124,9 @@ function BlendParts() {
   const parts = useController<BlendValues, 'parts'>({ name: 'parts' }).field;
   return (
     <>
-      <p className="mt-3 text-sm font-semibold">It is</p>
+      <p className="mt-3 text-sm font-semibold">{words.itIs}</p>
       <Segmented
-        label="What it is"
+        label={words.whatItIs}
         value={role.value}
         onChange={role.onChange}
         options={ROLES}
@@ -148,9 +149,13 @@ function MadeOf({ made: { per100g }, parts }: { made: Ingredient; parts: readonl
   const wholeG = parts.reduce((sum, { amount }) => sum + (amount ?? 0), 0);
   return (
     <p className="mt-2 text-sm text-soft">
-      {numbers.decimal(wholeG, 1)} g in all. In 100 g: {numbers.decimal(per100g.water.value, 1)} water,{' '}
-      {numbers.decimal(per100g.starch.value, 1)} starch, {numbers.decimal(per100g.protein.value, 1)} protein,{' '}
-      {numbers.decimal(per100g.fibre.value, 1)} fibre.
+      {words.gInAllIn100(
+        numbers.decimal(wholeG, 1),
+        numbers.decimal(per100g.water.value, 1),
+        numbers.decimal(per100g.starch.value, 1),
+        numbers.decimal(per100g.protein.value, 1),
+        numbers.decimal(per100g.fibre.value, 1),
+      )}
     </p>
   );
 }

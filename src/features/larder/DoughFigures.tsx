@@ -5,6 +5,7 @@ import { Z80 } from '@/core/numeric';
 import { NumberField } from '../quantities/NumberField';
 import type { EntryValues } from './entryValues';
 import { FormNumber } from './FormNumber';
+import { words } from '@/wording/screens/larder/DoughFigures';
 
 /** Four fifths of the water are in after this many time constants. */
 const CONSTANTS_TO_FOUR_FIFTHS = Math.log(5);
@@ -21,9 +22,9 @@ export function DoughFigures() {
   const absorption: Absorption = field.value;
   return (
     <fieldset className="border-b border-rule">
-      <legend className="font-semibold">In the dough</legend>
+      <legend className="font-semibold">{words.inTheDough}</legend>
       <NumberField
-        word="Absorbs, g of water per g"
+        word={words.absorbsGOfWaterPer}
         unit="g/g"
         optional
         value={absorption?.gPerG.value ?? null}
@@ -34,7 +35,7 @@ export function DoughFigures() {
         <>
           <FormNumber<EntryValues, 'figures.absorption.gPerG.sd'>
             name="figures.absorption.gPerG.sd"
-            word="give or take (four bags of five)"
+            word={words.giveOrTakeFourBags}
             unit="g/g"
             bounds={L.absorptionGPerG}
             from={(sd) => sd * Z80}
@@ -42,7 +43,7 @@ export function DoughFigures() {
           />
           <FormNumber<EntryValues, 'figures.absorption.tauMin'>
             name="figures.absorption.tauMin"
-            word="Four fifths of it in"
+            word={words.fourFifthsOfItIn}
             unit="min"
             places={0}
             bounds={{ min: 1, max: 380 }}
@@ -53,19 +54,19 @@ export function DoughFigures() {
       )}
       <FormNumber<EntryValues>
         name="figures.densitySpooned"
-        word="A millilitre, spooned"
+        word={words.aMillilitreSpooned}
         unit="g"
         bounds={L.densityGPerMl}
       />
       <FormNumber<EntryValues>
         name="figures.densityScooped"
-        word="A millilitre, scooped"
+        word={words.aMillilitreScooped}
         unit="g"
         bounds={L.densityGPerMl}
       />
       <FormNumber<EntryValues>
         name="figures.mostShare"
-        word="At most, of the flours"
+        word={words.atMostOfTheFlours}
         unit="%"
         optional
         bounds={L.sharePercent}

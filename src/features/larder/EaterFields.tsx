@@ -2,8 +2,9 @@
 import { useController } from 'react-hook-form';
 import { ALLERGENS, GLUTEN_RISKS, type Allergen } from '@/core/ingredients';
 import { Choice } from '@/ui/Choice';
-import { ALLERGEN_WORD, GLUTEN_WORD } from '../wording/allergens';
+import { ALLERGEN_WORD, GLUTEN_WORD } from '@/wording/allergens';
 import type { EntryValues } from './entryValues';
+import { words } from '@/wording/screens/larder/EaterFields';
 
 /** Who must not eat it. What the library knows of a thing no bag takes away: those stay ticked. */
 export function EaterFields({ fixed }: { fixed: readonly Allergen[] }) {
@@ -12,9 +13,9 @@ export function EaterFields({ fixed }: { fixed: readonly Allergen[] }) {
   const allergens: readonly Allergen[] = field.value;
   return (
     <fieldset className="mt-4">
-      <legend className="font-semibold">Who must not eat it</legend>
+      <legend className="font-semibold">{words.whoMustNotEatIt}</legend>
       <Choice
-        label="Gluten"
+        label={words.gluten}
         value={gluten.value}
         options={GLUTEN_RISKS.map((value) => ({ value, label: GLUTEN_WORD[value] }))}
         onChange={gluten.onChange}

@@ -11,6 +11,7 @@ import { PartFigures } from './PartFigures';
 import { SaveIt } from './SaveIt';
 import { TextField } from './TextField';
 import { useEntryForm } from './useEntryForm';
+import { words } from '@/wording/screens/larder/EntryDialog';
 
 interface EntryDialogProps {
   /** The ingredient to start from; null: a new one, started from white rice flour. */
@@ -21,8 +22,8 @@ interface EntryDialogProps {
 }
 
 const HINT = {
-  bag: 'State what you know better than the library: from the label, or from your own dough. The rest stays as it is.',
-  own: 'From the label or the mill’s data sheet. What you don’t know may stay as it stands.',
+  bag: words.stateWhatYouKnowBetter,
+  own: words.fromTheLabelOrThe,
 };
 
 /** Every figure of an ingredient, to be stated for one's own or for the bag at hand. */
@@ -36,17 +37,17 @@ export function EntryDialog({ id, bag, onClose }: EntryDialogProps) {
     onSaved: onClose,
   });
   const { figures } = entry.values;
-  const ownTitle = id ? `Change ${figures.name}` : 'An ingredient of mine';
+  const ownTitle = id ? words.change(figures.name) : words.anIngredientOfMine;
   return (
     <FormProvider {...entry.form}>
       <Dialog
         wide
         onClose={onClose}
-        title={bag ? `The bag of ${figures.name.toLowerCase()} I hold` : ownTitle}
+        title={bag ? words.theBagOfIHold(figures.name.toLowerCase()) : ownTitle}
         hint={bag ? HINT.bag : HINT.own}
       >
         {bag ? (
-          <TextField<EntryValues> name="bag" word="Which bag" hint="mill, lot, opened when" />
+          <TextField<EntryValues> name="bag" word={words.whichBag} hint={words.millLotOpenedWhen} />
         ) : (
           <EntryNames />
         )}
@@ -57,8 +58,8 @@ export function EntryDialog({ id, bag, onClose }: EntryDialogProps) {
         <EaterFields fixed={bag ? (libraryBook.get(figures.id)?.allergens ?? []) : []} />
         <TextField<EntryValues>
           name="note"
-          word="Where the figures come from"
-          hint="label, data sheet, my dough"
+          word={words.whereTheFiguresComeFrom}
+          hint={words.labelDataSheetMyDough}
           maxLength={ENTRY_LIMITS.sourceLength}
         />
         <SaveIt form={entry} missing={missingIn(entry.values, bag)} />

@@ -2,9 +2,10 @@
 import { useController } from 'react-hook-form';
 import { FAMILIES, ROLES } from '@/core/ingredients';
 import { Choice } from '@/ui/Choice';
-import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import { FAMILY_WORD, ROLE_WORD } from '@/wording/words';
 import type { EntryValues } from './entryValues';
 import { TextField } from './TextField';
+import { words } from '@/wording/screens/larder/EntryNames';
 
 /** What an ingredient of one's own is called, and what it is in the dough. */
 export function EntryNames() {
@@ -12,18 +13,18 @@ export function EntryNames() {
   const roles = useController<EntryValues, 'figures.roles'>({ name: 'figures.roles' }).field;
   return (
     <>
-      <TextField<EntryValues> name="figures.name" word="Name" />
-      <TextField<EntryValues> name="also" word="Also called" hint="commas between" />
+      <TextField<EntryValues> name="figures.name" word={words.name} />
+      <TextField<EntryValues> name="also" word={words.alsoCalled} hint={words.commasBetween} />
       <div className="mt-2 flex flex-wrap gap-2 text-sm">
         <Choice
-          label="Family"
+          label={words.family}
           value={family.value}
           options={FAMILIES.map((value) => ({ value, label: FAMILY_WORD[value] }))}
           onChange={family.onChange}
           className="border-edge bg-surface"
         />
         <Choice
-          label="What it is in the dough"
+          label={words.whatItIsInThe}
           value={roles.value[0]}
           options={ROLES.map((value) => ({ value, label: ROLE_WORD[value] }))}
           onChange={(role) => roles.onChange([role])}

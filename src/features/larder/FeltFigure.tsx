@@ -9,6 +9,7 @@ import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useSaveEntry } from './useSaveEntry';
 import { useNumbers } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/larder/FeltFigure';
 
 /** What hands have taught of each powder, asked once when the larder is opened. */
 export function useAbsorption(): ReadonlyMap<string, AbsorptionLearnt> {
@@ -53,7 +54,7 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
   const entry: BagEntry = {
     kind: 'bag',
     id: ingredient.id,
-    bag: feels === 1 ? 'felt once at the bench' : `felt ${feels} times at the bench`,
+    bag: feels === 1 ? words.feltOnceAtTheBench : words.feltTimesAtTheBench(feels),
     source: '',
     learntFrom: feels,
     changes: { absorption: { gPerG: after, tauMin: absorption?.tauMin ?? 12 } },
@@ -61,30 +62,32 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
   return (
     <div className="mt-2 rounded border border-rule bg-well px-3 py-2 text-sm" data-testid="felt">
       <p>
-        Felt at the bench {feels === 1 ? 'once' : `${feels} times`}:{' '}
-        {news ? 'it absorbs' : 'it absorbs as was believed,'}{' '}
-        <strong className="figure">{numbers.mark(spread(after))}</strong> g of water per g
+        {words.feltAtTheBench(
+          feels === 1 ? words.once : words.times(feels),
+          news ? words.itAbsorbs : words.itAbsorbsAsWasBelieved,
+        )}
+        <strong className="figure">{numbers.mark(spread(after))}</strong>
+        {words.gOfWaterPerG}
         {news && (
           <>
-            ; before that <span className="figure">{numbers.mark(spread(before))}</span>
+            {words.beforeThat}
+            <span className="figure">{numbers.mark(spread(before))}</span>
           </>
         )}
         .
       </p>
       {!news ? null : inUse ? (
-        <p className="text-soft">In use.</p>
+        <p className="text-soft">{words.inUse}</p>
       ) : may ? (
         <Button
           className="mt-1.5"
           disabled={busy}
           onClick={() => void save({ entry, seen: own?.version ?? 0, away: false })}
         >
-          Use it
+          {words.useIt}
         </Button>
       ) : (
-        <p className="text-soft">
-          Your own figure stands; change it where you wrote it, if your hand knows better.
-        </p>
+        <p className="text-soft">{words.yourOwnFigureStandsChange}</p>
       )}
       {trouble && (
         <p role="alert" className="mt-1 text-alarm">

@@ -7,10 +7,11 @@ import { useStoredEntries, useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
 import { RoleDot } from '../formula/RoleDot';
 import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
-import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import { FAMILY_WORD, ROLE_WORD } from '@/wording/words';
 import { FeltFigure } from './FeltFigure';
 import { figuresOf } from './figures';
 import { useSaveEntry } from './useSaveEntry';
+import { words } from '@/wording/screens/larder/IngredientCard';
 
 interface IngredientCardProps {
   ingredient: Ingredient;
@@ -46,7 +47,7 @@ export function IngredientCard({
           </p>
           <h2 className="text-2xl">{ingredient.name}</h2>
           {ingredient.alsoCalled.length > 0 && (
-            <p className="text-sm text-soft">also called {ingredient.alsoCalled.join(', ')}</p>
+            <p className="text-sm text-soft">{words.alsoCalled(ingredient.alsoCalled.join(', '))}</p>
           )}
         </div>
         <CardButtons
@@ -64,7 +65,9 @@ export function IngredientCard({
       )}
       {own?.entry.kind === 'bag' && !own.away && !(learnt && own.entry.learntFrom !== undefined) && (
         <p className="mt-2 rounded border border-rule bg-well px-3 py-1.5 text-sm">
-          Your bag: <strong>{own.entry.bag}</strong>. Its figures stand here instead of the library’s.
+          {words.yourBag}
+          <strong>{own.entry.bag}</strong>
+          {words.itsFiguresStandHereInstead}
         </p>
       )}
       {learnt && <FeltFigure key={ingredient.id} ingredient={ingredient} learnt={learnt} own={own} />}
@@ -72,7 +75,7 @@ export function IngredientCard({
         <p key={otherId} className="mt-2 flex gap-2 text-sm">
           <TriangleAlert size={16} aria-hidden className="mt-0.5 shrink-0 text-alarm" />
           <span>
-            Not{' '}
+            {words.not}
             <button type="button" className="min-h-6 text-link underline" onClick={() => onBeside(otherId)}>
               {nameOf(otherId).toLowerCase()}
             </button>
@@ -82,7 +85,7 @@ export function IngredientCard({
       ))}
       {ingredient.madeOf && (
         <p className="mt-2 text-sm">
-          Made of{' '}
+          {words.madeOf}
           {ingredient.madeOf.map(({ ingredientId, share }, index) => (
             <span key={ingredientId}>
               {index > 0 && ', '}
@@ -100,7 +103,7 @@ export function IngredientCard({
       )}
       <FigureTable ingredient={ingredient} beside={beside} onApart={() => onBeside(null)} />
       <p className="mt-3 text-xs text-soft">
-        ± holds four bags of five. {ingredient.source}
+        {words.holdsFourBagsOfFive(ingredient.source)}
         {beside && beside.source !== ingredient.source && ` ${beside.name}: ${beside.source}`}
       </p>
     </article>
@@ -114,8 +117,8 @@ interface CardButtonsProps extends Pick<IngredientCardProps, 'ingredient' | 'onE
 }
 
 const awayWord = ({ entry, away }: StoredEntry): string => {
-  if (entry.kind === 'bag') return away ? 'Use my bag again' : 'Back to the library’s figures';
-  return away ? 'Bring back' : 'Put away';
+  if (entry.kind === 'bag') return away ? words.useMyBagAgain : words.backToTheLibrarysFigures;
+  return away ? words.bringBack : words.putAway;
 };
 
 function CardButtons({ ingredient, own, onEdit, onBeside, onPutAway }: CardButtonsProps) {
@@ -123,15 +126,16 @@ function CardButtons({ ingredient, own, onEdit, onBeside, onPutAway }: CardButto
     <div className="flex flex-wrap gap-1.5">
       <Button onClick={() => onEdit(ingredient)}>
         <PencilLine size={15} aria-hidden />{' '}
-        {own && own.entry.kind !== 'bag' ? 'Change it' : 'The bag I hold'}
+        {own && own.entry.kind !== 'bag' ? words.changeIt : words.theBagIHold}
       </Button>
       {own && <Button onClick={() => onPutAway(own)}>{awayWord(own)}</Button>}
       <IngredientPicker
-        label={`Compare ${ingredient.name} with another`}
+        label={words.compareWithAnother(ingredient.name)}
         onPick={({ id }) => onBeside(id)}
         className={buttonClass('plain')}
       >
-        <Columns2 size={15} aria-hidden /> Compare
+        <Columns2 size={15} aria-hidden />
+        {words.compare}
       </IngredientPicker>
     </div>
   );
@@ -149,7 +153,7 @@ function FigureTable({ ingredient, beside, onApart }: FigureTableProps) {
   const others = beside
     ? new Map(figuresOf(beside, preferences.temperatureUnit).map((each) => [each.word, each]))
     : null;
-  const words = [
+  const rows = [
     ...figures.map(({ word }) => word),
     ...[...(others?.keys() ?? [])].filter((word) => !figures.some((each) => each.word === word)),
   ];
@@ -173,14 +177,14 @@ function FigureTable({ ingredient, beside, onApart }: FigureTableProps) {
             <th scope="col" className="py-1 text-left">
               {beside.name}{' '}
               <Button look="quiet" className="px-1 text-xs text-soft" onClick={onApart}>
-                remove
+                {words.remove}
               </Button>
             </th>
           </tr>
         </thead>
       )}
       <tbody>
-        {words.map((word) => {
+        {rows.map((word) => {
           const figure = figures.find((each) => each.word === word);
           const other = others?.get(word);
           return (

@@ -11,17 +11,18 @@ import { Dialog } from '@/ui/Dialog';
 import { newUuid } from '@/ui/newUuid';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { FormNumber } from './FormNumber';
 import { PartList, type ListedPart } from './PartList';
 import { SaveIt } from './SaveIt';
 import { TextField } from './TextField';
 import { useEntryForm } from './useEntryForm';
+import { words } from '@/wording/screens/larder/LabelDialog';
 
 const PANEL: readonly (readonly [keyof Label['panel'], string])[] = [
   ['fat', 'Fat'],
   ['carbohydrate', 'Carbohydrate'],
-  ['sugars', 'of which sugars'],
+  ['sugars', words.ofWhichSugars],
   ['fibre', 'Fibre'],
   ['protein', 'Protein'],
   ['salt', 'Salt'],
@@ -52,7 +53,7 @@ const estimateOf = ({ parts, panel }: Pick<LabelValues, 'parts' | 'panel'>, book
       );
 
 const surely = (sureness: number): string =>
-  sureness > 0.75 ? 'fairly sure' : sureness > 0.45 ? 'half sure' : 'mostly a guess';
+  sureness > 0.75 ? words.fairlySure : sureness > 0.45 ? words.halfSure : words.mostlyAGuess;
 
 function blendOf(
   { id, name }: LabelValues,
@@ -71,7 +72,7 @@ function blendOf(
     id,
     name: name.trim(),
     alsoCalled: [],
-    source: `Estimated from its label, ${surely(sureness)}: ${listed}.`.slice(0, ENTRY_LIMITS.sourceLength),
+    source: words.estimatedFromItsLabel(surely(sureness), listed).slice(0, ENTRY_LIMITS.sourceLength),
     role: 'flour',
     parts: shares.map(({ ingredientId, percent }) => ({
       ingredientId,
@@ -99,20 +100,15 @@ export function LabelDialog({ onClose }: { onClose: (savedId?: string) => void }
   // thousands of draws take a moment: the typing goes first
   const printed = useDeferredValue(useMemo(() => ({ parts, panel }), [panel, parts]));
   const estimate = useMemo(() => estimateOf(printed, book), [book, printed]);
-  const missing = !estimate ? 'List what is in it.' : estimate.ok ? null : 'See above.';
+  const missing = !estimate ? words.listWhatIsInIt : estimate.ok ? null : words.seeAbove;
   return (
     <FormProvider {...label.form}>
-      <Dialog
-        wide
-        onClose={onClose}
-        title="A bought blend, from its label"
-        hint="The ingredients in the order of the label, gums and salt too, with the percentages it prints. Then the nutrition panel."
-      >
-        <TextField<LabelValues> name="name" word="Name" hint="yours, not the maker’s, will do" />
+      <Dialog wide onClose={onClose} title={words.aBoughtBlendFromIts} hint={words.theIngredientsInTheOrder}>
+        <TextField<LabelValues> name="name" word={words.name} hint={words.yoursNotTheMakersWill} />
         <Printed />
         {estimate && !estimate.ok && <LabelTrouble problem={estimate.problem} />}
         {estimate?.ok && <Inside estimate={estimate.value} />}
-        <SaveIt form={label} missing={name.trim() === '' ? 'Give it a name.' : missing} />
+        <SaveIt form={label} missing={name.trim() === '' ? words.giveItAName : missing} />
       </Dialog>
     </FormProvider>
   );
@@ -128,11 +124,11 @@ function Printed() {
         unit="%"
         max={100}
         amountWord="Percentage"
-        emptyWord="not printed"
+        emptyWord={words.notPrinted}
         onChange={field.onChange}
       />
       <fieldset className="mt-3 border-b border-rule">
-        <legend className="text-sm font-semibold">In 100 g, as printed</legend>
+        <legend className="text-sm font-semibold">{words.in100GAsPrinted}</legend>
         {PANEL.map(([key, word]) => (
           <FormNumber<LabelValues, `panel.${keyof Label['panel']}`>
             key={key}
@@ -152,9 +148,7 @@ function LabelTrouble({ problem }: { problem: Problem }) {
   const { preferences } = usePreferences();
   return (
     <p role="alert" className="mt-3 text-sm text-alarm">
-      {problem.code === 'rangeReversed'
-        ? 'A label lists by falling weight: a percentage further down can’t be larger.'
-        : wordProblem(problem, preferences)}
+      {problem.code === 'rangeReversed' ? words.aLabelListsByFalling : wordProblem(problem, preferences)}
     </p>
   );
 }
@@ -163,13 +157,14 @@ function Inside({ estimate }: { estimate: LabelEstimate }) {
   const numbers = useNumbers();
   const nameOf = useNameOf();
   return (
-    <section aria-label="What must be inside" className="mt-4" data-testid="estimate">
+    <section aria-label={words.whatMustBeInside2} className="mt-4" data-testid="estimate">
       <p className="font-semibold">
-        What must be inside: <span className="figure">{surely(estimate.sureness)}</span>
+        {words.whatMustBeInside}
+        <span className="figure">{surely(estimate.sureness)}</span>
       </p>
       {estimate.misfit > 2 && (
         <p role="status" className="text-sm text-alarm">
-          List and panel do not agree. Is an ingredient missing, or the panel for the baked bread?
+          {words.listAndPanelDoNot}
         </p>
       )}
       <ul className="mt-1">
@@ -195,8 +190,10 @@ function Inside({ estimate }: { estimate: LabelEstimate }) {
       </ul>
       {estimate.absorption && (
         <p className="mt-1 text-sm text-soft">
-          It should absorb {numbers.decimal(estimate.absorption.gPerG.value, 2)} ±{' '}
-          {numbers.decimal(Z80 * estimate.absorption.gPerG.sd, 2)} g of water per g.
+          {words.itShouldAbsorbGOf(
+            numbers.decimal(estimate.absorption.gPerG.value, 2),
+            numbers.decimal(Z80 * estimate.absorption.gPerG.sd, 2),
+          )}
         </p>
       )}
     </section>

@@ -11,9 +11,10 @@ import { Menu } from '@/ui/Menu';
 import { useAwake } from '@/ui/useAwake';
 import { useBook, useStoredEntries } from '../book/BookProvider';
 import { RoleDot } from '../formula/RoleDot';
-import { FAMILY_WORD, ROLE_WORD } from '../wording/words';
+import { FAMILY_WORD, ROLE_WORD } from '@/wording/words';
 import { useAbsorption } from './FeltFigure';
 import { IngredientCard } from './IngredientCard';
+import { words } from '@/wording/screens/larder/LarderPage';
 
 const EntryDialog = dynamic(() => import('./EntryDialog').then((module) => module.EntryDialog), {
   ssr: false,
@@ -85,7 +86,7 @@ export function LarderPage() {
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-3xl">Larder</h1>
+        <h1 className="text-3xl">{words.larder}</h1>
         <AddOwn onWrite={setWriting} />
       </div>
       <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">
@@ -121,23 +122,24 @@ function AddOwn({ onWrite }: { onWrite: (writing: Writing) => void }) {
     <Menu
       trigger={
         <Button look="strong" className="min-h-10 px-4">
-          <Plus size={18} aria-hidden /> Add your own
+          <Plus size={18} aria-hidden />
+          {words.addYourOwn}
         </Button>
       }
       choices={[
         {
           key: 'blend',
-          words: 'A blend or starter from things here',
+          words: words.aBlendOrStarterFrom,
           onSelect: () => onWrite({ kind: 'blend', id: null }),
         },
         {
           key: 'label',
-          words: 'A bought blend, from its label',
+          words: words.aBoughtBlendFromIts,
           onSelect: () => onWrite({ kind: 'label' }),
         },
         {
           key: 'own',
-          words: 'An ingredient, figure by figure',
+          words: words.anIngredientFigureByFigure,
           onSelect: () => onWrite({ kind: 'own', id: null }),
         },
       ]}
@@ -153,24 +155,24 @@ interface LarderListProps {
 function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLook }: LarderListProps) {
   const awake = useAwake();
   return (
-    <section aria-label="Ingredients" className="docket min-w-0 rounded-b-md">
+    <section aria-label={words.ingredients} className="docket min-w-0 rounded-b-md">
       <div className="flex items-center gap-2 border-b border-rule px-3 pt-2">
         <Search size={16} aria-hidden className="text-soft" />
         <input
           type="search"
-          aria-label="Find an ingredient"
+          aria-label={words.findAnIngredient}
           readOnly={!awake}
           value={query.find}
-          placeholder="rice, linseed, cornflour …"
+          placeholder={words.riceLinseedCornflour}
           onChange={(event) => void setQuery({ find: event.currentTarget.value })}
           className="min-h-11 w-full bg-transparent outline-none focus-visible:outline-none"
         />
       </div>
       <Choice
-        label="Which of them"
+        label={words.whichOfThem}
         value={query.of}
         options={[
-          { value: 'all', label: 'All of them' },
+          { value: 'all', label: words.allOfThem },
           { value: 'mine', label: `Mine (${mine.size})` },
           ...FAMILIES.map((family) => ({ value: family, label: FAMILY_WORD[family] })),
         ]}
@@ -193,19 +195,15 @@ function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLoo
               <span className="min-w-0 flex-1">{ingredient.name}</span>
               <span className="text-xs text-soft">
                 {away.has(ingredient.id)
-                  ? 'put away'
+                  ? words.putAway
                   : mine.has(ingredient.id)
-                    ? 'mine'
+                    ? words.mine
                     : ROLE_WORD[ingredient.roles[0]]}
               </span>
             </button>
           </li>
         ))}
-        {found.length === 0 && (
-          <li className="p-3 text-sm text-soft">
-            Nothing by that name. Try another word for it, or add your own.
-          </li>
-        )}
+        {found.length === 0 && <li className="p-3 text-sm text-soft">{words.nothingByThatNameTry}</li>}
       </ul>
     </section>
   );

@@ -6,6 +6,7 @@ import { addsUp, sumOf, type EntryValues } from './entryValues';
 import { PART_WORD } from './figures';
 import { FormNumber } from './FormNumber';
 import { useNumbers } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/larder/PartFigures';
 
 type Part = (typeof PARTS)[number];
 type PartName = `figures.per100g.${Part}`;
@@ -21,9 +22,10 @@ export function PartFigures() {
   return (
     <fieldset className="border-b border-rule">
       <legend className="font-semibold">
-        In 100 g{' '}
+        {words.in100G}
         <span className={cx('text-sm font-normal', right ? 'text-soft' : 'text-alarm')}>
-          together {numbers.decimal(sumOf(figures), 1)} g{!right && ': must be 98 to 102'}
+          {words.togetherG(numbers.decimal(sumOf(figures), 1))}
+          {!right && words.mustBe98To102}
         </span>
       </legend>
       {PARTS.map((part) => (
@@ -40,7 +42,7 @@ export function PartFigures() {
       ))}
       <FormNumber<EntryValues>
         name="figures.saltPer100g"
-        word="Salt, of the ash"
+        word={words.saltOfTheAsh}
         unit="g"
         bounds={L.gPer100g}
       />

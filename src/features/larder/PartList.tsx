@@ -6,7 +6,8 @@ import { Cell } from '@/ui/Cell';
 import { useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
 import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/larder/PartList';
 
 export interface ListedPart {
   readonly ingredientId: string;
@@ -38,7 +39,7 @@ export function PartList({ parts, unit, max, amountWord, emptyWord, onChange }: 
             <span className="w-5 text-right text-sm text-soft">{at + 1}</span>
             <span className="min-w-0 flex-1 font-medium">{nameOf(part.ingredientId)}</span>
             <Cell
-              label={`${amountWord} of ${nameOf(part.ingredientId)}`}
+              label={words.of(amountWord, nameOf(part.ingredientId))}
               className="w-28"
               unit={unit}
               placeholder={emptyWord}
@@ -57,7 +58,7 @@ export function PartList({ parts, unit, max, amountWord, emptyWord, onChange }: 
               restore={() => set(at, part)}
             />
             <IconButton
-              label={`${nameOf(part.ingredientId)} one up`}
+              label={words.oneUp(nameOf(part.ingredientId))}
               disabled={at === 0}
               onClick={() =>
                 onChange([
@@ -71,7 +72,7 @@ export function PartList({ parts, unit, max, amountWord, emptyWord, onChange }: 
               <ArrowUp size={15} aria-hidden />
             </IconButton>
             <IconButton
-              label={`Take ${nameOf(part.ingredientId)} out`}
+              label={words.takeOut(nameOf(part.ingredientId))}
               onClick={() => onChange(parts.filter((_, index) => index !== at))}
             >
               <X size={15} aria-hidden />
@@ -80,11 +81,12 @@ export function PartList({ parts, unit, max, amountWord, emptyWord, onChange }: 
         ))}
       </ol>
       <IngredientPicker
-        label="Add to it"
+        label={words.addToIt}
         onPick={({ id }) => onChange([...parts, { ingredientId: id, amount: null }])}
         className={buttonClass('quiet', 'table', 'mt-1 text-soft')}
       >
-        <Plus size={16} aria-hidden /> Add an ingredient
+        <Plus size={16} aria-hidden />
+        {words.addAnIngredient}
       </IngredientPicker>
     </div>
   );

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@/ui/Button';
 import type { EntryForm } from './useEntryForm';
+import { words } from '@/wording/screens/larder/SaveIt';
 
 /** The end of each dialog of the larder: why it could not be saved, and the button that tries (again). */
 export function SaveIt({
@@ -24,7 +25,7 @@ export function SaveIt({
         disabled={saving.busy || missing !== null}
         onClick={submit}
       >
-        Save it
+        {words.saveIt}
       </Button>
       {missing && <span className="ml-3 text-sm text-soft">{missing}</span>}
     </>

@@ -3,6 +3,7 @@ import {
 } from '@/core/ingredients'; // prettier-ignore
 import { newUuid } from '@/ui/newUuid';
 import { otherNames } from './otherNames';
+import { words } from '@/wording/screens/larder/entryValues';
 
 /** What the dialog of an ingredient holds while it is being filled in. */
 export interface EntryValues {
@@ -72,7 +73,7 @@ export const addsUp = (figures: Ingredient): boolean => Math.abs(sumOf(figures) 
 
 /** What still stands in the way of saving it, in words. */
 export function missingIn({ figures, bag }: EntryValues, isBag: boolean): string | null {
-  if (isBag && bag.trim() === '') return 'Say which bag it is.';
-  if (!isBag && figures.name.trim() === '') return 'Give it a name.';
-  return addsUp(figures) ? null : 'The parts must add up.';
+  if (isBag && bag.trim() === '') return words.sayWhichBagItIs;
+  if (!isBag && figures.name.trim() === '') return words.giveItAName;
+  return addsUp(figures) ? null : words.thePartsMustAddUp;
 }

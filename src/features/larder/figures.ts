@@ -8,7 +8,8 @@ import {
 } from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
 import { degreesPerC, formatDecimal, formatTemperature, type TemperatureUnit } from '@/core/units';
-import { GLUTEN_WORD, ALLERGEN_WORD } from '../wording/allergens';
+import { GLUTEN_WORD, ALLERGEN_WORD } from '@/wording/allergens';
+import { words } from '@/wording/screens/larder/figures';
 
 export const PART_WORD: Record<(typeof PARTS)[number], string> = {
   water: 'Water',
@@ -17,7 +18,7 @@ export const PART_WORD: Record<(typeof PARTS)[number], string> = {
   starch: 'Starch',
   sugars: 'Sugars',
   fibre: 'Fibre',
-  ash: 'Ash (minerals)',
+  ash: words.ashMinerals,
   other: 'Other',
 };
 
@@ -42,59 +43,65 @@ export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure
   const { absorption, gelatinisationC, usualShare, mostShare, per100g, smokePointC } = ingredient;
   const figures: (Figure | null)[] = [
     absorption && {
-      word: 'Absorbs, g of water per g',
+      word: words.absorbsGOfWaterPer,
       text: `${formatDecimal(absorption.gPerG.value, 2)} ± ${formatDecimal(Z80 * absorption.gPerG.sd, 2)}`,
       share: Math.min(1, absorption.gPerG.value / 15),
     },
     absorption && {
-      word: 'Four fifths of it taken in',
-      text: `${formatDecimal(absorption.tauMin * Math.log(5), 0)} ± ${formatDecimal(Z80 * FIGURE_SPREADS.tauCv * absorption.tauMin * Math.log(5), 0)} min`,
+      word: words.fourFifthsOfItTaken,
+      text: words.min(
+        formatDecimal(absorption.tauMin * Math.log(5), 0),
+        formatDecimal(Z80 * FIGURE_SPREADS.tauCv * absorption.tauMin * Math.log(5), 0),
+      ),
       share: Math.min(1, absorption.tauMin / 40),
     },
     usualShare && {
-      word: 'Usual, of the flours',
-      text: `${usualShare.from}–${usualShare.to} %${mostShare === null ? '' : `, at most ${mostShare} %`}`,
+      word: words.usualOfTheFlours,
+      text: `${usualShare.from}–${usualShare.to} %${mostShare === null ? '' : words.atMost(mostShare)}`,
       share: null,
     },
     ...PARTS.map((part) => ({
-      word: `${PART_WORD[part]}, g in 100 g`,
+      word: words.gIn100G(PART_WORD[part]),
       text: spread(per100g[part].value, per100g[part].sd),
       share: per100g[part].value / 100,
     })),
     {
-      word: 'Salt, g in 100 g',
+      word: words.saltGIn100G,
       text: spread(ingredient.saltPer100g, saltSdPer100g(ingredient), 2),
       share: null,
     },
     {
-      word: 'Energy, kJ in 100 g',
+      word: words.energyKjIn100G,
       text: spread(energyKjPer100g(ingredient), energySdKjPer100g(ingredient), 0),
       share: Math.min(1, energyKjPer100g(ingredient) / 3700),
     },
     {
-      word: 'A millilitre weighs, g',
+      word: words.aMillilitreWeighsG,
       text:
         ingredient.densitySpooned === ingredient.densityScooped
           ? spread(ingredient.densitySpooned, FIGURE_SPREADS.liquidDensityCv * ingredient.densitySpooned, 2)
-          : `${formatDecimal(ingredient.densitySpooned, 2)} spooned, ${formatDecimal(ingredient.densityScooped, 2)} scooped`,
+          : words.spoonedScooped(
+              formatDecimal(ingredient.densitySpooned, 2),
+              formatDecimal(ingredient.densityScooped, 2),
+            ),
       share: Math.min(1, ingredient.densityScooped / 1.5),
     },
     gelatinisationC && {
-      word: 'Starch swells and sets at',
+      word: words.starchSwellsAndSetsAt,
       text: warmth(gelatinisationC.onset, gelatinisationC.peak, FIGURE_SPREADS.gelatinisationC, unit),
       share: null,
     },
     smokePointC === null
       ? null
       : {
-          word: 'Smokes at',
+          word: words.smokesAt,
           text: warmth(smokePointC, smokePointC, FIGURE_SPREADS.smokePointC, unit),
           share: Math.min(1, smokePointC / 260),
         },
-    { word: 'Gluten', text: GLUTEN_WORD[ingredient.gluten], share: null },
+    { word: words.gluten, text: GLUTEN_WORD[ingredient.gluten], share: null },
     {
-      word: 'Allergens, and what some avoid',
-      text: ingredient.allergens.map((allergen) => ALLERGEN_WORD[allergen]).join(', ') || 'none known',
+      word: words.allergensAndWhatSomeAvoid,
+      text: ingredient.allergens.map((allergen) => ALLERGEN_WORD[allergen]).join(', ') || words.noneKnown,
       share: null,
     },
   ];

@@ -78,7 +78,7 @@ test('an ingredient of one’s own: parts must add up, a refusal is told with it
   await put('Name', 'Gate mill flour');
   // key by key: a comma is typed like any other letter
   await userEvent.type(
-    screen.getByRole('textbox', { name: 'Also called commas between' }),
+    screen.getByRole('textbox', { name: 'Also called separated by commas' }),
     'gate flour, miller’s own',
   );
   await put('Starch', '20');
@@ -115,7 +115,7 @@ test('a blend is mixed by weight, shows what comes of it, and never holds itself
   const sent = server();
   const onClose = jest.fn();
   show(<BlendDialog id="own-jar" onClose={onClose} />, {}, [stored(jar, 3), stored(sponge)]);
-  expect(screen.getByText(/1000 g in all. In 100 g: 12 water, 81\.\d starch/)).toBeInTheDocument();
+  expect(screen.getByText(/1000 g in total. In 100 g: 12 water, 81\.\d starch/)).toBeInTheDocument();
   await put('Weight of Tapioca starch', '1400');
   await userEvent.click(screen.getByRole('button', { name: 'Tapioca starch one up' }));
   expect(within(screen.getByRole('list')).getAllByRole('listitem')[0]).toHaveTextContent('Tapioca starch');
@@ -189,7 +189,7 @@ test('two ingredients stand figure beside figure; look-alikes warn and lead to o
   expect(onBeside).toHaveBeenCalledWith(null);
 });
 
-test('a bag can be put away again, and the sheet goes back to the library', async () => {
+test('a bag can be archived again, and the formula goes back to the library', async () => {
   const sent = server();
   const bag: BagEntry = {
     kind: 'bag',
@@ -211,7 +211,7 @@ test('a bag can be put away again, and the sheet goes back to the library', asyn
     [stored(bag, 2)],
   );
   expect(screen.getByText('Gate mill')).toBeInTheDocument();
-  await userEvent.click(screen.getByRole('button', { name: 'Back to the library’s figures' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Use the library’s figures again' }));
   await waitFor(() => expect(sent[0]).toMatchObject({ seen: 2, away: true, entry: bag }));
 });
 

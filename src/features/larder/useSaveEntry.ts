@@ -7,7 +7,8 @@ import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { browserQueue } from '../queue/browserQueue';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/larder/useSaveEntry';
 
 interface Wish {
   readonly entry: KitchenEntry;
@@ -17,11 +18,11 @@ interface Wish {
 
 /** Where in an entry a refusal belongs, in words. */
 const placeOf = (path: string): string => {
-  if (/per100g/.test(path)) return 'What is in 100 g: ';
+  if (/per100g/.test(path)) return words.whatIsIn100G;
   if (path.split('.').at(-1) === 'name') return 'Name: ';
-  if (path.split('.').at(-1) === 'bag') return 'Which bag: ';
+  if (path.split('.').at(-1) === 'bag') return words.whichBag;
   const part = /parts\.(\d+)/.exec(path)?.[1];
-  return part === undefined ? '' : `Part ${Number(part) + 1}: `;
+  return part === undefined ? '' : words.part(Number(part) + 1);
 };
 
 const nameOf = (entry: KitchenEntry): string => (entry.kind === 'bag' ? entry.bag : entry.name);
@@ -51,7 +52,7 @@ export function useSaveEntry() {
     setBusy(true);
     setTrouble(null);
     const letGo = queue.hold(lane);
-    await queue.put({ id: requestId, lane, what: `Ingredient “${nameOf(body.entry)}”`, body: request });
+    await queue.put({ id: requestId, lane, what: words.ingredient(nameOf(body.entry)), body: request });
     const answer = await ask(kitchen.api('/ingredients'), request);
     letGo();
     setBusy(false);
@@ -66,10 +67,10 @@ export function useSaveEntry() {
       problem
         ? `${placeOf(problem.path)}${wordProblem(problem, preferences)}`
         : answer.kind === 'stale'
-          ? 'Somebody changed this ingredient in between. Reload the page to see how it is now.'
+          ? words.somebodyChangedThisIngredientIn
           : answer.kind === 'unreachable'
-            ? 'The server did not answer. It is written down in this browser and sent by itself when the server is back; you may close this.'
-            : 'The server did not take it. Nothing was changed; press again.',
+            ? words.theServerDidNotAnswer
+            : words.theServerDidNotTake,
     );
     return false;
   };

@@ -2,8 +2,9 @@ import type { BakeCard as Card } from '@/core/bake';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
-import { AGAIN_WORD } from '../wording/words';
+import { AGAIN_WORD } from '@/wording/words';
 import { Scores } from './Scores';
+import { words } from '@/wording/screens/logbook/BakeCard';
 
 /** A line of the logbook, as the server lists it. */
 export interface LogbookLine extends Card {
@@ -28,16 +29,16 @@ export function BakeCard({ line }: { line: LogbookLine }) {
         <strong className="font-head text-lg">{line.name}</strong>
         <span className="ml-2 text-sm text-soft">
           {line.pieces} × {units.mass(line.doughG)}
-          {lossPercent !== null && `, lost ${numbers.decimal(lossPercent, 1)} %`}
+          {lossPercent !== null && words.lost(numbers.decimal(lossPercent, 1))}
         </span>
         {line.words && <span className="mt-0.5 line-clamp-2 block text-sm">{line.words}</span>}
         {line.givenUp !== null && (
           <span className="mt-0.5 block text-sm">
-            <strong className="text-alarm">Given up.</strong> {line.givenUp}
+            <strong className="text-alarm">{words.givenUp}</strong> {line.givenUp}
           </span>
         )}
         {line.again && (
-          <span className="mt-0.5 block text-xs text-soft">Again? {AGAIN_WORD[line.again]}</span>
+          <span className="mt-0.5 block text-xs text-soft">{words.again(AGAIN_WORD[line.again])}</span>
         )}
       </span>
       {line.scores && <Scores scores={line.scores} />}

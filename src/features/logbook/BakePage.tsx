@@ -12,11 +12,12 @@ import { useBook } from '../book/BookProvider';
 import { useBench } from '../bench/useBench';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
-import { wordProblem } from '../wording/problems';
-import { AGAIN_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { AGAIN_WORD } from '@/wording/words';
 import { PlannedActual } from './PlannedActual';
 import { Scores } from './Scores';
 import { TimeLog } from './TimeLog';
+import { words } from '@/wording/screens/logbook/BakePage';
 
 const CorrectionDialog = dynamic(
   () => import('./CorrectionDialog').then((module) => module.CorrectionDialog),
@@ -56,8 +57,8 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           {outcome && <OutcomeView outcome={outcome} state={state} onCorrect={() => setDialog('correct')} />}
           {state.abandoned && (
             <section className="docket rounded-b-md p-5">
-              <h2 className="text-xl text-alarm">Given up</h2>
-              <p className="mt-1">{state.abandoned.reason || 'No reason was noted.'}</p>
+              <h2 className="text-xl text-alarm">{words.givenUp}</h2>
+              <p className="mt-1">{state.abandoned.reason || words.noReasonWasNoted}</p>
             </section>
           )}
           <RiseChart marks={state.rises} />
@@ -77,13 +78,13 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
 function UnderWay({ bakeId, sent }: { bakeId: string; sent: boolean }) {
   return (
     <p role="status" className="mb-4 rounded border border-edge bg-surface px-3 py-2">
-      This bake is still under way.{' '}
+      {words.thisBakeIsStillUnder}
       {sent ? (
         <KitchenLink href={`/bench/${bakeId}`} className="text-link underline">
-          To the bench
+          {words.toTheBench}
         </KitchenLink>
       ) : (
-        'The server is being told …'
+        words.theServerIsBeingTold
       )}
     </p>
   );
@@ -107,16 +108,17 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
           href="/logbook"
           className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
         >
-          <ArrowLeft size={15} aria-hidden /> the logbook
+          <ArrowLeft size={15} aria-hidden />
+          {words.theLogbook}
         </KitchenLink>
         <h1 className="text-2xl sm:text-3xl">{bake.sheet.name}</h1>
         <p className="text-soft">
           {time.dayAndYear(bake.startedAtMs)}, {time.clock(bake.startedAtMs)}
           {endedAtMs !== null &&
             ` – ${time.clock(endedAtMs)} (${formatDuration(60 * Math.round((endedAtMs - bake.startedAtMs) / 60_000))})`}
-          , from{' '}
+          {words.from}
           <KitchenLink href={`/formulas/${bake.formulaId}`} className="text-link underline">
-            revision {bake.revision} of the formula
+            {words.revisionOfTheFormula(bake.revision)}
           </KitchenLink>
         </p>
       </div>
@@ -128,17 +130,17 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
             if (reopen.press()) onReopen();
           }}
         >
-          {reopen.asked ? 'Yes, open it again' : 'It is not over yet'}
+          {reopen.asked ? words.yesOpenItAgain : words.itIsNotOverYet}
         </Button>
       )}
       <Button className="no-print min-h-10" onClick={onNote}>
-        Add a note
+        {words.addANote}
       </Button>
       <KitchenLink
         href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${numbers.decimal(bake.sheet.pieces.doughG, 2)}`}
         className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
       >
-        Bake it again
+        {words.bakeItAgain}
       </KitchenLink>
     </div>
   );
@@ -153,13 +155,13 @@ function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState
   return (
     <section aria-labelledby="planned-title" className="docket rounded-b-md px-4 pt-4 pb-4">
       <h2 id="planned-title" className="text-xl">
-        Planned and weighed
+        {words.plannedAndWeighed}
       </h2>
       <PlannedActual bake={bake} state={state} />
       <dl className="mt-4 grid grid-cols-3 border-t-2 border-ink pt-3 text-sm">
         {(
           [
-            ['Hydration, all water', planned.hydrationAll, actual.hydrationAll, 1],
+            [words.hydrationAllWater, planned.hydrationAll, actual.hydrationAll, 1],
             ['Salt', planned.saltPercent, actual.saltPercent, 2],
             ['Binders', planned.binderPercent, actual.binderPercent, 2],
           ] as const
@@ -167,7 +169,7 @@ function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState
           <div key={word}>
             <dt className="text-soft">{word}</dt>
             <dd className="figure mt-1 text-2xl">{numbers.percent(to, places)}</dd>
-            <dd className="text-soft">planned {numbers.percent(from, places)}</dd>
+            <dd className="text-soft">{words.planned(numbers.percent(from, places))}</dd>
           </div>
         ))}
       </dl>
@@ -198,10 +200,11 @@ function OutcomeView({
     <section aria-labelledby="out-title" className="docket rounded-b-md px-5 pt-4 pb-5">
       <div className="flex items-center justify-between">
         <h2 id="out-title" className="text-xl">
-          What came out
+          {words.whatCameOut}
         </h2>
         <Button look="quiet" className="no-print text-soft" onClick={onCorrect}>
-          <Pencil size={15} aria-hidden /> Correct
+          <Pencil size={15} aria-hidden />
+          {words.correct}
         </Button>
       </div>
       <dl className="mt-2 flex flex-wrap gap-x-6 gap-y-2">
@@ -217,20 +220,26 @@ function OutcomeView({
       </div>
       {outcome.again && (
         <p className="mt-4">
-          Again? <strong>{AGAIN_WORD[outcome.again]}</strong>
+          {words.again}
+          <strong>{AGAIN_WORD[outcome.again]}</strong>
         </p>
       )}
       {outcome.words && <p className="mt-2 max-w-prose whitespace-pre-line">{outcome.words}</p>}
       {state.earlierOutcomes.map(({ outcome: earlier, atMs }) => (
         <details key={atMs} className="mt-3 text-sm text-soft">
-          <summary>Before the correction of {time.dayAndClock(atMs)}</summary>
+          <summary>{words.beforeTheCorrectionOf(time.dayAndClock(atMs))}</summary>
           <p className="mt-1">
-            {earlier.pieces ?? '–'} pieces,{' '}
-            {earlier.massBeforeG === null ? '–' : units.mass(earlier.massBeforeG)} →{' '}
-            {earlier.massAfterG === null ? '–' : units.mass(earlier.massAfterG)}, core{' '}
-            {earlier.coreTempC === null ? '–' : units.temperature(earlier.coreTempC)}; crumb{' '}
-            {earlier.scores.crumb ?? '–'}, crust {earlier.scores.crust ?? '–'}, chew{' '}
-            {earlier.scores.chew ?? '–'}, flavour {earlier.scores.flavour ?? '–'}. {earlier.words}
+            {words.piecesCoreCrumbCrustChew(
+              earlier.pieces ?? '–',
+              earlier.massBeforeG === null ? '–' : units.mass(earlier.massBeforeG),
+              earlier.massAfterG === null ? '–' : units.mass(earlier.massAfterG),
+              earlier.coreTempC === null ? '–' : units.temperature(earlier.coreTempC),
+              earlier.scores.crumb ?? '–',
+              earlier.scores.crust ?? '–',
+              earlier.scores.chew ?? '–',
+              earlier.scores.flavour ?? '–',
+              earlier.words,
+            )}
           </p>
         </details>
       ))}

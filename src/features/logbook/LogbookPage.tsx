@@ -7,8 +7,9 @@ import { buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FindField } from '@/ui/FindField';
 import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
-import { AGAIN_WORD } from '../wording/words';
+import { AGAIN_WORD } from '@/wording/words';
 import { BakeCard, type LogbookLine } from './BakeCard';
+import { words } from '@/wording/screens/logbook/LogbookPage';
 
 const ScoreChart = dynamic(() => import('./ScoreChart').then((module) => module.ScoreChart), { ssr: false });
 
@@ -30,11 +31,11 @@ interface LogbookPageProps {
 }
 
 const AGAIN_OPTIONS = [
-  { value: '', label: 'However they came out' },
+  { value: '', label: words.howeverTheyCameOut },
   { value: 'yes', label: `Again? ${AGAIN_WORD.yes}` },
   { value: 'changed', label: `Again? ${AGAIN_WORD.changed}` },
   { value: 'no', label: `Again? ${AGAIN_WORD.no}` },
-  { value: 'givenUp', label: 'Given up' },
+  { value: 'givenUp', label: words.givenUp },
 ] as const;
 
 /** Every bake that is over, newest first, a page at a time. */
@@ -49,15 +50,15 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-3xl">Logbook</h1>
+        <h1 className="mr-auto text-3xl">{words.logbook}</h1>
         <FindField
-          label="Find in names and words"
+          label={words.findInNamesAndWords}
           value={find}
           onFind={(text) => go({ find: text })}
           className="w-full sm:w-64"
         />
         <Choice
-          label="How they came out"
+          label={words.howTheyCameOut}
           value={again ?? ''}
           onChange={(value) => go({ again: value })}
           options={AGAIN_OPTIONS}
@@ -70,18 +71,16 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
             href={address({ formula: null })}
             className={buttonClass('plain', 'table', 'max-w-full')}
           >
-            <span className="truncate">Only {formula.name}</span>
+            <span className="truncate">{words.only(formula.name)}</span>
             <X size={16} aria-hidden className="shrink-0" />
-            <span className="sr-only">: show all formulas</span>
+            <span className="sr-only">{words.showAllFormulas}</span>
           </KitchenLink>
         </p>
       )}
       {formula && <ScoreChart lines={lines} />}
       {lines.length === 0 ? (
         <p className="docket p-6 text-soft">
-          {asked || further
-            ? 'No bake in this book answers to that.'
-            : 'Nothing here yet. Every bake that is closed at the bench is saved in this book, with what was planned and what was done.'}
+          {asked || further ? words.noBakeInThisBook : words.nothingHereYetEveryBake}
         </p>
       ) : (
         <div className="docket rounded-b-md pb-1" aria-busy={searching}>
@@ -93,12 +92,12 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       <p className="mt-4 flex flex-wrap gap-3">
         {further && (
           <KitchenLink href={address({})} className={buttonClass('plain')}>
-            To the newest
+            {words.toTheNewest}
           </KitchenLink>
         )}
         {next && (
           <KitchenLink href={address({ after: next })} className={buttonClass('plain')}>
-            Older bakes
+            {words.olderBakes}
           </KitchenLink>
         )}
       </p>

@@ -4,6 +4,7 @@ import { cx } from '@/ui/cx';
 import { useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
+import { words } from '@/wording/screens/logbook/PlannedActual';
 
 /** Each line as planned and as weighed, the difference said where there is one; then what else went in. */
 export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeState }) {
@@ -17,16 +18,16 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
       <thead>
         <tr className="text-left text-soft">
           <th scope="col" className="py-1 font-semibold">
-            Ingredient
+            {words.ingredient}
           </th>
           <th scope="col" className="py-1 text-right font-semibold">
-            planned
+            {words.planned}
           </th>
           <th scope="col" className="py-1 text-right font-semibold">
-            weighed
+            {words.weighed}
           </th>
           <th scope="col" className="py-1 text-right font-semibold">
-            off
+            {words.off}
           </th>
         </tr>
       </thead>
@@ -41,7 +42,11 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
               </th>
               <td className="py-1.5 text-right whitespace-nowrap text-soft">{units.mass(line.massG)}</td>
               <td className="py-1.5 text-right font-semibold whitespace-nowrap">
-                {weighing ? units.mass(weighing.massG) : <span className="text-alarm">not ticked</span>}
+                {weighing ? (
+                  units.mass(weighing.massG)
+                ) : (
+                  <span className="text-alarm">{words.notTicked}</span>
+                )}
                 {weighing?.before.map((old) => (
                   <span key={old.atMs} className="block text-xs font-normal text-soft">
                     <s>{units.mass(old.massG)}</s> {time.clock(old.atMs)}
@@ -64,8 +69,7 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
             <th scope="row" className="py-1.5 pr-2 text-left font-normal">
               {nameOf(addition.ingredientId)}
               <span className="block text-xs text-soft">
-                extra, {time.clock(addition.atMs)}
-                {addition.note && `: ${addition.note}`}
+                {words.extra(time.clock(addition.atMs), addition.note && `: ${addition.note}`)}
               </span>
             </th>
             <td className="py-1.5 text-right text-soft">–</td>

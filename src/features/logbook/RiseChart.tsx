@@ -3,8 +3,9 @@ import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, X
 import type { RiseMark } from '@/core/bake';
 import { AXIS, GRID, TOOLTIP } from '@/ui/chartLook';
 import { useKitchenTime } from '../preferences/time';
-import { RISE_OF_WORD } from '../wording/rise';
+import { RISE_OF_WORD } from '@/wording/rise';
 import { useNumbers } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/logbook/RiseChart';
 
 const SERIES = [
   { of: 'jar', stroke: 'var(--is-leaven)', strokeDasharray: '' },
@@ -21,7 +22,7 @@ export function RiseChart({ marks }: { marks: readonly RiseMark[] }) {
     .map(({ atMs, of, grownPercent }) => ({ atMs, [of]: grownPercent }));
   return (
     <figure className="docket rounded-b-md px-4 pt-4 pb-3" data-testid="rise-chart">
-      <figcaption className="font-head text-xl font-bold">How it rose</figcaption>
+      <figcaption className="font-head text-xl font-bold">{words.howItRose}</figcaption>
       <ResponsiveContainer width="100%" height={200}>
         <LineChart data={points} margin={{ top: 12, right: 16, bottom: 0, left: -4 }}>
           <CartesianGrid {...GRID} />

@@ -4,6 +4,7 @@ import { SCORE_NAMES } from '@/core/bake';
 import { AXIS, GRID, TOOLTIP } from '@/ui/chartLook';
 import { useKitchenTime } from '../preferences/time';
 import type { LogbookLine } from './BakeCard';
+import { words } from '@/wording/screens/logbook/ScoreChart';
 
 /** Told apart by colour, by dashes and by the shape of their points. */
 const LOOK: Record<(typeof SCORE_NAMES)[number], { stroke: string; strokeDasharray?: string }> = {
@@ -23,7 +24,7 @@ export function ScoreChart({ lines }: { lines: readonly LogbookLine[] }) {
   if (bakes.length < 2) return null;
   return (
     <figure className="docket mb-4 rounded-b-md px-4 pt-3 pb-2" data-testid="score-chart">
-      <figcaption className="text-sm font-semibold">Scores of these {bakes.length} bakes</figcaption>
+      <figcaption className="text-sm font-semibold">{words.scoresOfTheseBakes(bakes.length)}</figcaption>
       <ResponsiveContainer width="100%" height={190}>
         <LineChart data={bakes} margin={{ top: 8, right: 12, bottom: 0, left: -24 }}>
           <CartesianGrid {...GRID} />

@@ -4,9 +4,10 @@ import type { BakeState, BakeRecord, Feeling, RiseMark } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
 import { useKitchenTime } from '../preferences/time';
-import { BAND_WORD } from '../wording/bands';
-import { grownWord, RISE_OF_WORD } from '../wording/rise';
-import { STEP_WORD } from '../wording/words';
+import { BAND_WORD } from '@/wording/bands';
+import { grownWord, RISE_OF_WORD } from '@/wording/rise';
+import { STEP_WORD } from '@/wording/words';
+import { words } from '@/wording/screens/logbook/TimeLog';
 
 type Entry =
   | { readonly kind: 'step'; readonly atMs: number; readonly step: MethodStep; readonly tookS: number }
@@ -53,11 +54,9 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
   return (
     <section aria-labelledby="time-title" className="docket rounded-b-md px-4 pt-4 pb-4">
       <h2 id="time-title" className="text-xl">
-        What happened when
+        {words.whatHappenedWhen}
       </h2>
-      {entries.length === 0 && (
-        <p className="mt-2 text-sm text-soft">No step was ticked and nothing was noted.</p>
-      )}
+      {entries.length === 0 && <p className="mt-2 text-sm text-soft">{words.noStepWasTickedAnd}</p>}
       <ol className="mt-2">
         {entries.map((entry, index) => {
           const day = time.dayAndYear(entry.atMs);
@@ -70,14 +69,16 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                 <span className="text-soft">{time.clock(entry.atMs)}</span>
                 {entry.kind === 'felt' ? (
                   <p>
-                    It felt <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>
+                    {words.itFelt}
+                    <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>
                   </p>
                 ) : entry.kind === 'rise' ? (
                   <p>
-                    {RISE_OF_WORD[entry.of]} at <strong>{grownWord(entry.grownPercent)}</strong>
+                    {words.at(RISE_OF_WORD[entry.of])}
+                    <strong>{grownWord(entry.grownPercent)}</strong>
                   </p>
                 ) : entry.kind === 'reopened' ? (
-                  <p>Opened again (it had been ended at {time.clock(entry.endedAtMs)})</p>
+                  <p>{words.openedAgainItHadBeen(time.clock(entry.endedAtMs))}</p>
                 ) : entry.kind === 'note' ? (
                   <p className="border-l-4 border-edge pl-2 whitespace-pre-line">{entry.text}</p>
                 ) : (
@@ -89,7 +90,7 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                       {formatDuration(Math.round(entry.tookS / 60) * 60)}
                       {entry.step.minS !== null && (
                         <span className="block text-xs text-soft">
-                          planned {formatDurationRange(entry.step.minS, entry.step.maxS)}
+                          {words.planned(formatDurationRange(entry.step.minS, entry.step.maxS))}
                         </span>
                       )}
                     </span>

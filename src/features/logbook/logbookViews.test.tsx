@@ -135,7 +135,7 @@ test('a card tells how it was, and owns up to a bake given up', () => {
   );
   show(<BakeCard line={line({ type: 'abandoned', reason: 'forgot the salt' })} />);
   expect(screen.getByText('forgot the salt', { exact: false })).toHaveTextContent(
-    'Given up. forgot the salt',
+    'Abandoned. forgot the salt',
   );
 });
 

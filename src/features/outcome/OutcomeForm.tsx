@@ -6,10 +6,11 @@ import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
 import { useTwice } from '@/ui/useTwice';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { AGAIN_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { AGAIN_WORD } from '@/wording/words';
 import { readOutcome, type NumberName, type OutcomeText } from './readOutcome';
 import { textOf, useOutcomeDraft } from './useOutcomeDraft';
+import { words } from '@/wording/screens/outcome/OutcomeForm';
 
 interface OutcomeFormProps {
   start?: Outcome;
@@ -66,20 +67,20 @@ export function OutcomeForm({
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="docket rounded-b-xl p-5 sm:p-7">
       <div className="grid grid-cols-2 gap-4 lg:grid-cols-4">
-        {field('pieces', 'Pieces', '', `planned ${planned.pieces}`)}
-        {field('massBeforeG', 'Weight before', units.massUnit, `planned ${units.mass(planned.massG)}`)}
-        {field('massAfterG', 'Weight after', units.massUnit, 'out of the oven')}
-        {field('coreTempC', 'Core', units.temperatureUnit, 'in the middle')}
+        {field('pieces', 'Pieces', '', words.planned(planned.pieces))}
+        {field('massBeforeG', words.weightBefore, units.massUnit, words.planned2(units.mass(planned.massG)))}
+        {field('massAfterG', words.weightAfter, units.massUnit, words.outOfTheOven)}
+        {field('coreTempC', 'Core', units.temperatureUnit, words.inTheMiddle)}
       </div>
       <Judgement control={control} />
       <label className="mt-5 block">
-        <span className="text-lg font-semibold">In words</span>
+        <span className="text-lg font-semibold">{words.inWords}</span>
         <textarea
           {...register('words')}
           rows={4}
           maxLength={2000}
           aria-invalid={!!fault('words')}
-          placeholder="The cut, the smell, the next day. What you would change."
+          placeholder={words.theCutTheSmellThe}
           className="mt-1 w-full rounded-lg border border-edge bg-surface p-3 text-lg"
         />
         {fault('words') && (
@@ -93,7 +94,7 @@ export function OutcomeForm({
       </Button>
       {twice && (
         <p role="status" className="mt-2 min-h-6 text-center text-soft">
-          {confirm.asked ? 'Press once more to close it. Anything else goes on baking.' : ''}
+          {confirm.asked ? words.pressOnceMoreToClose : ''}
         </p>
       )}
     </form>
@@ -144,7 +145,7 @@ function Judgement({ control }: { control: Control<OutcomeText> }) {
   return (
     <>
       <fieldset className="mt-6">
-        <legend className="text-lg font-semibold">How was it? 1 poor, 5 as good as it gets</legend>
+        <legend className="text-lg font-semibold">{words.howWasIt1Poor}</legend>
         <div className="mt-2 grid gap-3 sm:grid-cols-2">
           {SCORE_NAMES.map((name) => (
             <Controller
@@ -178,9 +179,9 @@ function Judgement({ control }: { control: Control<OutcomeText> }) {
         name="again"
         render={({ field: again }) => (
           <div className="mt-5 flex flex-wrap items-center gap-3">
-            <span className="text-lg font-semibold">Bake it again?</span>
+            <span className="text-lg font-semibold">{words.bakeItAgain}</span>
             <Segmented
-              label="Would I bake it again"
+              label={words.wouldIBakeItAgain}
               size="bench"
               clearable
               value={again.value ?? ''}

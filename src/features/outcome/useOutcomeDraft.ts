@@ -14,6 +14,7 @@ import type { Preferences } from '../preferences/preferences';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { browserQueue } from '../queue/browserQueue';
 import type { OutcomeText } from './readOutcome';
+import { words } from '@/wording/screens/outcome/useOutcomeDraft';
 
 type Units = ReturnType<typeof useUnits>;
 export function textOf(outcome: Outcome, units: Units): OutcomeText {
@@ -89,7 +90,7 @@ export function useOutcomeDraft(
 
     const watching = watch((text) => {
       const body = { text, massUnit, temperatureUnit };
-      void queue.put({ id: draftKey, lane: draftKey, what: 'A half-written log', body });
+      void queue.put({ id: draftKey, lane: draftKey, what: words.aHalfWrittenLog, body });
     });
     return () => watching.unsubscribe();
   }, [draftKey, massUnit, queue, temperatureUnit, watch]);

@@ -1,5 +1,5 @@
 'use client';
-import { DAYS, MONTHS } from '../wording/calendar';
+import { DAYS, MONTHS } from '@/wording/calendar';
 import { usePreferences, type KitchenWays } from './PreferencesProvider';
 
 export interface KitchenTime {

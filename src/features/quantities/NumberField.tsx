@@ -3,7 +3,7 @@ import type { Result } from '@/core/result';
 import { parseDecimal, within, type Bounds } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 
 interface NumberFieldProps {
   word: string;

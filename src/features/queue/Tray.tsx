@@ -5,21 +5,22 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import type { Refused, Waiting } from './queue';
 import { useDrain, useWaiting } from './useQueue';
+import { words } from '@/wording/screens/queue/Tray';
 
 /** What is on its way is no news; what is still here after so long is. */
 const SLOW_MS = 4000;
 
 const REASON: Readonly<Record<Refused['why'], string>> = {
-  stale: 'Something else was saved there in between. Open it again to see both.',
-  invalid: 'It can’t be saved as it is.',
-  otherContent: 'It was sent before with something else in it.',
-  notFound: 'What it belongs to is not in this kitchen (any more).',
-  tooBig: 'It is too large to be saved.',
-  forbidden: 'This page may not write to this server.',
-  broken: 'The server could not take it.',
+  stale: words.somethingElseWasSavedThere,
+  invalid: words.itCantBeSavedAs,
+  otherContent: words.itWasSentBeforeWith,
+  notFound: words.whatItBelongsToIs,
+  tooBig: words.itIsTooLargeTo,
+  forbidden: words.thisPageMayNotWrite,
+  broken: words.theServerCouldNotTake,
 };
 
 /** The queue in the frame of every page: how much waits, what was not taken, and a way to take it out again. */
@@ -45,18 +46,14 @@ export function Tray() {
         onClick={() => setOpen(true)}
       >
         {refused.length > 0 ? <Inbox size={17} aria-hidden /> : <CloudOff size={17} aria-hidden />}
-        {refused.length > 0 ? `${refused.length} not taken` : `${slow.length} waiting`}
+        {refused.length > 0 ? words.notTaken(refused.length) : words.waiting(slow.length)}
       </Button>
       {open && (
         <Dialog
           wide
           onClose={() => setOpen(false)}
-          title="Not on the server yet"
-          hint={
-            queue.fragile
-              ? 'This browser keeps nothing when the page is closed: leave it open until all is sent.'
-              : 'Saved in this browser, also when it is closed. What waits is sent by itself.'
-          }
+          title={words.notOnTheServerYet}
+          hint={queue.fragile ? words.thisBrowserKeepsNothingWhen : words.savedInThisBrowserAlso}
         >
           <ul className="grid gap-3">
             {[...refused, ...slow].map((entry) => (
@@ -93,11 +90,11 @@ function Entry({ entry, onAgain, onRemove }: { entry: Waiting; onAgain: () => vo
               : REASON[refused.why]}
           </span>
         ) : (
-          'Waiting for the server.'
+          words.waitingForTheServer
         )}
       </p>
       <details className="mt-1 text-sm">
-        <summary className="cursor-pointer text-link underline">What it was, whole</summary>
+        <summary className="cursor-pointer text-link underline">{words.whatItWasWhole}</summary>
         <pre className="mt-1 max-h-40 overflow-auto rounded bg-well p-2 text-xs whitespace-pre-wrap">
           {text}
         </pre>
@@ -108,11 +105,11 @@ function Entry({ entry, onAgain, onRemove }: { entry: Waiting; onAgain: () => vo
             void navigator.clipboard?.writeText(text).then(() => setCopied(true));
           }}
         >
-          {copied ? 'Copied' : 'Copy it'}
+          {copied ? words.copied : words.copyIt}
         </Button>
-        {refused && <Button onClick={onAgain}>Send it again</Button>}
+        {refused && <Button onClick={onAgain}>{words.sendItAgain}</Button>}
         <Button look="quiet" className="text-alarm" onClick={() => (sure ? onRemove() : setSure(true))}>
-          {sure ? 'Yes, remove it for good' : 'Remove it'}
+          {sure ? 'Yes, remove it for good' : words.removeIt}
         </Button>
       </div>
     </li>

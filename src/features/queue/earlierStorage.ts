@@ -1,4 +1,5 @@
 import type { QueueStore, Waiting } from './queue';
+import { words } from '@/wording/screens/queue/earlierStorage';
 
 const parsed = (text: string | null): unknown => {
   try {
@@ -35,7 +36,7 @@ export async function takeEarlierStorage(
               entry(
                 tap.eventId,
                 `taps:${id}`,
-                'A press at the bench',
+                words.aPressAtTheBench,
                 { action: tap.action },
                 'before',
                 tap.madeAtMs,
@@ -46,7 +47,7 @@ export async function takeEarlierStorage(
       found.push({ key, entries });
     } else if (kind === 'crumb-draft' && typeof value === 'object' && value !== null) {
       const { seen, formula } = value as { seen?: unknown; formula?: { name?: unknown } };
-      const what = `Changes to “${typeof formula?.name === 'string' ? formula.name : 'a formula'}”`;
+      const what = words.changesTo(typeof formula?.name === 'string' ? formula.name : words.aFormula);
       const good = typeof seen === 'number' && typeof formula === 'object';
       const body = { requestId: newId(), seen, formula };
       found.push({ key, entries: good ? [entry(`sheet:${id}:${tab}`, `sheet:${id}`, what, body, tab)] : [] });
@@ -54,7 +55,7 @@ export async function takeEarlierStorage(
       found.push({
         key,
         entries: [
-          entry(`form:outcome:${id}`, `form:outcome:${id}`, 'A half-written log', { text: value }, 'before'),
+          entry(`form:outcome:${id}`, `form:outcome:${id}`, words.aHalfWrittenLog, { text: value }, 'before'),
         ],
       });
     }

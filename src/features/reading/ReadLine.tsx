@@ -9,16 +9,17 @@ import { IngredientPicker } from '../formula/IngredientPicker';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
+import { words } from '@/wording/screens/reading/ReadLine';
 
 const QUESTION: Record<Asking, string> = {
-  which: 'Which one is meant?',
-  unknown: 'What is this?',
-  gluten: 'This names a grain with gluten. What goes in instead?',
-  certified: 'Only when certified gluten-free. Is this one? If not: what goes in instead?',
-  howMuch: 'How much of it?',
-  disagree: 'Its amounts do not agree. Which is right?',
-  several: 'More than one thing on this line. What and how much goes on the sheet?',
+  which: words.whichOneIsMeant,
+  unknown: words.whatIsThis,
+  gluten: words.thisNamesAGrainWith,
+  certified: words.onlyWhenCertifiedGlutenFree,
+  howMuch: words.howMuchOfIt,
+  disagree: words.itsAmountsDoNotAgree,
+  several: words.moreThanOneThingOn,
 };
 
 interface ReadLineProps {
@@ -57,7 +58,7 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
       <li className="flex items-center justify-between gap-3 border-t border-rule py-1.5 text-sm text-soft">
         <span className="line-through">{item.text}</span>
         <Button look="quiet" onClick={() => onAnswer({})}>
-          back in
+          {words.backIn}
         </Button>
       </li>
     );
@@ -69,9 +70,9 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
     >
       <div className="flex items-baseline gap-2">
         {open ? (
-          <CircleHelp size={16} aria-label="Asks:" className="shrink-0 self-center text-alarm" />
+          <CircleHelp size={16} aria-label={words.asks} className="shrink-0 self-center text-alarm" />
         ) : (
-          <Check size={16} aria-label="Read:" className="shrink-0 self-center text-soft" />
+          <Check size={16} aria-label={words.read} className="shrink-0 self-center text-soft" />
         )}
         <span className="min-w-0 flex-1">
           <strong>{ingredientId ? nameOf(ingredientId) : '?'}</strong>
@@ -85,14 +86,16 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
             <span className="block text-xs text-soft">{units.massRange(range.lowG, range.highG)}</span>
           )}
         </span>
-        <IconButton label={`Leave out: ${item.text}`} onClick={() => onAnswer({ leaveOut: true })}>
+        <IconButton label={words.leaveOut(item.text)} onClick={() => onAnswer({ leaveOut: true })}>
           <X size={15} aria-hidden />
         </IconButton>
       </div>
       {percentOff && (
         <p className="text-xs text-alarm">
-          It says {numbers.decimal(percentOff.written, 1)} %, but the weights make{' '}
-          {numbers.decimal(percentOff.is, 1)} %.
+          {words.itSaysButTheWeights(
+            numbers.decimal(percentOff.written, 1),
+            numbers.decimal(percentOff.is, 1),
+          )}
         </p>
       )}
       {asked && <LineQuestion item={item} answer={answer} open={open} taken={taken} onAnswer={onAnswer} />}
@@ -133,11 +136,11 @@ function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps
       ))}
       {!item.ingredientId && (
         <IngredientPicker
-          label={`What is ${item.text}?`}
+          label={words.whatIs(item.text)}
           onPick={(ingredient) => take(ingredient.id)}
           className={buttonClass('plain')}
         >
-          {item.candidates.length > 0 ? 'another …' : 'find it …'}
+          {item.candidates.length > 0 ? words.another : words.findIt}
         </IngredientPicker>
       )}
       {item.asks.includes('disagree') &&
@@ -155,11 +158,11 @@ function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps
         item.asks.includes('several') ||
         (ingredientId && (massG === null || open))) && (
         <Cell
-          label={`Weight of ${item.text}`}
+          label={words.weightOf(item.text)}
           className="w-28 border-b border-edge"
           unit={units.massUnit}
           value={answer.massG === undefined ? '' : units.massCell(answer.massG)}
-          placeholder="weight"
+          placeholder={words.weight}
           onType={(text) => {
             const typed = readMass(text, ingredientId ? (book.get(ingredientId) ?? null) : null);
             if (!typed.ok) return wordProblem(typed.problem, preferences);

@@ -8,23 +8,15 @@ import { Segmented } from '@/ui/Segmented';
 import { useAwake } from '@/ui/useAwake';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { MEASURE_WORD } from '../wording/words';
+import { MEASURE_WORD } from '@/wording/words';
+import { words } from '@/wording/screens/reading/ReadingPage';
 
 const ReadingView = dynamic(() => import('./ReadingView').then((module) => module.ReadingView), {
   ssr: false,
 });
 
 const MOST_BYTES = 2_000_000;
-const EXAMPLE = `Sunday rolls
-
-200 g brown rice flour
-1 cup (125 g) tapioca starch
-18 g psyllium husk
-300 ml warm water
-7 g yeast
-1 tsp salt
-
-Mix for 5 minutes. Let it rest for 30 minutes, shape, and bake for 25 min at 220 °C.`;
+const EXAMPLE = words.sundayRolls200GBrown;
 
 /** Paste a recipe on the left, see on the right how every line of it was understood, answer what was not, get a sheet. */
 export function ReadingPage() {
@@ -38,12 +30,12 @@ export function ReadingPage() {
 
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
-    if (chosen.size > MOST_BYTES) return setTrouble('This file is larger than any recipe: 2 MB is the most.');
+    if (chosen.size > MOST_BYTES) return setTrouble(words.thisFileIsLargerThan);
     try {
       setText(new TextDecoder('utf-8', { fatal: true }).decode(await chosen.arrayBuffer()));
       setTrouble(null);
     } catch {
-      setTrouble('This is not a text file. JSON, CSV, Markdown and plain text can be read.');
+      setTrouble(words.thisIsNotAText);
     }
   };
 
@@ -53,17 +45,15 @@ export function ReadingPage() {
         href="/formulas"
         className="inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
       >
-        <ArrowLeft size={15} aria-hidden /> all formulas
+        <ArrowLeft size={15} aria-hidden />
+        {words.allFormulas}
       </KitchenLink>
-      <h1 className="mb-1 text-2xl sm:text-3xl">Read a recipe</h1>
-      <p className="mb-4 max-w-3xl text-soft">
-        Paste it as it stands: cups, grams, fractions, sub-headings, method and all. What is sure is taken,
-        what is not is asked, and no line falls away.
-      </p>
+      <h1 className="mb-1 text-2xl sm:text-3xl">{words.readARecipe}</h1>
+      <p className="mb-4 max-w-3xl text-soft">{words.pasteItAsItStands}</p>
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <section aria-label="The text" className="lg:sticky lg:top-18">
+        <section aria-label={words.theText} className="lg:sticky lg:top-18">
           <textarea
-            aria-label="The recipe"
+            aria-label={words.theRecipe}
             readOnly={!awake}
             rows={18}
             value={text}
@@ -78,17 +68,18 @@ export function ReadingPage() {
               accept=".json,.jsonld,.csv,.md,.markdown,.txt,application/json,text/*"
               className="sr-only"
               tabIndex={-1}
-              aria-label="Open a file"
+              aria-label={words.openAFile}
               onChange={(event) => {
                 void open(event.currentTarget.files?.[0]);
                 event.currentTarget.value = '';
               }}
             />
             <Button onClick={() => file.current?.click()}>
-              <FileUp size={16} aria-hidden /> Open a file
+              <FileUp size={16} aria-hidden />
+              {words.openAFile2}
             </Button>
             <Segmented
-              label="Whose cups, spoons and eggs"
+              label={words.whoseCupsSpoonsAndEggs}
               value={preferences.measure}
               onChange={(measure) => change({ measure })}
               options={MEASURE_SYSTEMS.map((measure) => ({ value: measure, ...MEASURE_WORD[measure] }))}
@@ -101,9 +92,7 @@ export function ReadingPage() {
           )}
         </section>
         {settled.trim() === '' ? (
-          <p className="docket rounded-b-md p-6 text-soft">
-            How it was understood will stand here, line by line.
-          </p>
+          <p className="docket rounded-b-md p-6 text-soft">{words.howItWasUnderstoodWill}</p>
         ) : (
           <ReadingView text={settled} />
         )}

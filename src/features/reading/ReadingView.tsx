@@ -8,11 +8,12 @@ import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useBook } from '../book/BookProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordPath } from '../wording/paths';
-import { wordProblem } from '../wording/problems';
-import { STAGE_WORD, STEP_WORD } from '../wording/words';
+import { wordPath } from '@/wording/paths';
+import { wordProblem } from '@/wording/problems';
+import { STAGE_WORD, STEP_WORD } from '@/wording/words';
 import { ReadLine } from './ReadLine';
 import { useReading, type ReadingState } from './useReading';
+import { words } from '@/wording/screens/reading/ReadingView';
 
 /** Ids for lines and steps while a text is being read: the same text gives the same ids, so that answers stay with their lines. */
 function counter(letter: string): () => string {
@@ -23,10 +24,10 @@ function counter(letter: string): () => string {
 const placeWords = (path: string): string => {
   const line = /^line\.(\d+)/.exec(path)?.[1];
   const row = /^row\.(\d+)(?:\.(\w+))?/.exec(path);
-  if (line) return `Line ${line}: `;
+  if (line) return words.line(line);
   if (row) return `Row ${row[1]}${row[2] ? `, ${row[2]}` : ''}: `;
   if (/^stages(?:\.\d+\.lines)?$/.test(path))
-    return path === 'stages' ? 'Parts: ' : 'Ingredients in one part: ';
+    return path === 'stages' ? 'Parts: ' : words.ingredientsInOnePart;
   return wordPath(path);
 };
 
@@ -56,8 +57,8 @@ export function ReadingView({ text }: { text: string }) {
       problem
         ? `${placeWords(problem.path)}${wordProblem(problem, preferences)}`
         : answer.kind === 'refused' && answer.why === 'tooBig'
-          ? 'This is more than one sheet can be: half a megabyte is the most.'
-          : 'The server did not answer. Nothing was made; press again.',
+          ? words.thisIsMoreThanOne
+          : words.theServerDidNotAnswer,
     );
   };
 
@@ -74,7 +75,7 @@ export function ReadingView({ text }: { text: string }) {
     );
   }
   return (
-    <section aria-label="How it was understood" className="docket min-w-0 rounded-b-md px-4 pt-4 pb-5">
+    <section aria-label={words.howItWasUnderstood} className="docket min-w-0 rounded-b-md px-4 pt-4 pb-5">
       {trouble && (
         <p
           role="alert"
@@ -85,17 +86,15 @@ export function ReadingView({ text }: { text: string }) {
       )}
       {read.value.as === 'ours' ? (
         <>
-          <p className="text-lg font-semibold">A formula file of Honest Crumb.</p>
-          <p className="mt-1 text-sm text-soft">
-            It is taken whole, with the ingredients it brings along, or not at all.
-          </p>
+          <p className="text-lg font-semibold">{words.aFormulaFileOfHonest}</p>
+          <p className="mt-1 text-sm text-soft">{words.itIsTakenWholeWith}</p>
           <Button
             look="now"
             className="mt-4 min-h-11 px-5"
             disabled={busy}
             onClick={() => void send(kitchen.api('/formulas/import'), { file: of })}
           >
-            Take it in
+            {words.takeItIn}
           </Button>
         </>
       ) : (
@@ -113,10 +112,9 @@ export function ReadingView({ text }: { text: string }) {
 }
 
 const NOT_READ = {
-  tooLong:
-    'This text takes longer to read than any recipe. Paste only the recipe itself, or open it as a plain text.',
-  broken: 'This text could not be read. Paste only the recipe itself.',
-  left: 'Reading was stopped. Change the text to read it again.',
+  tooLong: words.thisTextTakesLongerTo,
+  broken: words.thisTextCouldNotBe,
+  left: words.readingWasStoppedChangeThe,
 } as const;
 
 function NotRead({
@@ -135,8 +133,8 @@ function NotRead({
   }
   return (
     <div role="status" className="docket flex items-center justify-between gap-3 rounded-b-md p-6 text-soft">
-      <span>Reading …</span>
-      <Button onClick={onCancel}>Stop</Button>
+      <span>{words.reading}</span>
+      <Button onClick={onCancel}>{words.stop}</Button>
     </div>
   );
 }
@@ -163,13 +161,12 @@ function Understood({
     <>
       <div className="flex flex-wrap items-center justify-between gap-3">
         <div>
-          <h2 className="text-xl">{reading.title ?? 'Without a title'}</h2>
+          <h2 className="text-xl">{reading.title ?? words.withoutATitle}</h2>
           <p className="text-sm text-soft" data-testid="understood">
-            {count} ingredients, {reading.steps.length} steps
+            {words.ingredientsSteps(count, reading.steps.length)}
             {sheet.open.length > 0 && (
               <strong className="text-alarm">
-                {' '}
-                · {sheet.open.length === 1 ? 'one question' : `${sheet.open.length} questions`} left
+                {words.left(sheet.open.length === 1 ? words.oneQuestion : words.questions(sheet.open.length))}
               </strong>
             )}
           </p>
@@ -180,7 +177,7 @@ function Understood({
           disabled={busy || sheet.open.length > 0 || count === 0 || problem !== undefined}
           onClick={() => onMake(sheet.formula)}
         >
-          Make the sheet
+          {words.makeTheSheet}
         </Button>
       </div>
       {problem && (
@@ -191,18 +188,18 @@ function Understood({
       )}
       {sheet.cutLetters > 0 && (
         <p role="alert" className="mt-2 text-sm text-alarm">
-          Its words are too many for “about it”: the last {sheet.cutLetters} letters would be cut off.
+          {words.itsWordsAreTooMany(sheet.cutLetters)}
         </p>
       )}
       {sheet.assumedBaseG !== null && (
         <p className="mt-2 text-sm text-soft">
-          Only percentages were given: computed for {units.mass(sheet.assumedBaseG)} of flours.
+          {words.onlyPercentagesWereGivenComputed(units.mass(sheet.assumedBaseG))}
         </p>
       )}
       {reading.parts.map((part, index) => (
         <section key={index} className="mt-4">
           <h3 className="text-sm text-soft">
-            {part.name || 'Ingredients'}
+            {part.name || words.ingredients}
             {part.kind !== 'main' &&
               !part.name.toLowerCase().includes(part.kind) &&
               ` · ${STAGE_WORD[part.kind].toLowerCase()}`}
@@ -237,15 +234,19 @@ function RestOfReading({ reading, left }: { reading: RecipeReading; left: readon
         <section className="mt-4 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
           {reading.contradictions.map(({ written, firstC, secondC, number }) => (
             <p key={`${number} ${written}`}>
-              Line {number} says “{written}”: that is {numbers.decimal(firstC, 0)} °C and{' '}
-              {numbers.decimal(secondC, 0)} °C. One is a slip: no step takes its temperature from there.
+              {words.lineSaysThatIsC(
+                number,
+                written,
+                numbers.decimal(firstC, 0),
+                numbers.decimal(secondC, 0),
+              )}
             </p>
           ))}
         </section>
       )}
       {reading.steps.length > 0 && (
         <section className="mt-4">
-          <h3 className="text-sm text-soft">Method</h3>
+          <h3 className="text-sm text-soft">{words.method}</h3>
           <ol className="text-sm">
             {reading.steps.map((step) => (
               <li key={step.id} className="flex gap-3 border-t border-rule py-1.5">
@@ -268,16 +269,14 @@ function RestOfReading({ reading, left }: { reading: RecipeReading; left: readon
       )}
       {(others.length > 0 || left.length > 0) && (
         <section className="mt-4 text-sm">
-          <h3 className="text-sm text-soft">Saved in “about it”</h3>
+          <h3 className="text-sm text-soft">{words.savedInAboutIt}</h3>
           {others.map((line) => (
             <p key={line.number} className="border-t border-rule py-1">
               {line.text}
             </p>
           ))}
           {left.length > 0 && (
-            <p className="border-t border-rule py-1 text-soft">
-              The file also says {left.join(', ')}: a sheet has no place for that.
-            </p>
+            <p className="border-t border-rule py-1 text-soft">{words.theFileAlsoSaysA(left.join(', '))}</p>
           )}
         </section>
       )}

@@ -55,12 +55,12 @@ salt to taste
 100 g rye flour
 Bake 20 min at 350 °F / 220 °C.`;
 
-test('each question has its answer beside it; the sheet is made once there are none', async () => {
+test('each question has its answer beside it; the formula is made once there are none', async () => {
   const sent = server();
   await read(TEXT, { measure: 'us' });
   expect(screen.getByTestId('understood')).toHaveTextContent('6 ingredients, 1 steps · 5 questions left');
   expect(screen.getByText(/One is a slip/)).toHaveTextContent('177 °C and 220 °C');
-  expect(screen.getByRole('button', { name: 'Make the sheet' })).toBeDisabled();
+  expect(screen.getByRole('button', { name: 'Make the formula' })).toBeDisabled();
   expect(line(3)).toHaveTextContent('Its amounts do not agree');
   await press(/^1 cup = 133/, line(3));
   expect(line(4)).toHaveTextContent('Which one is meant?');
@@ -75,7 +75,7 @@ test('each question has its answer beside it; the sheet is made once there are n
   await press('find it …', line(7));
   await userEvent.type(await screen.findByRole('combobox'), 'sorghum flour{Enter}');
   expect(line(7)).toHaveTextContent('Sorghum flour');
-  await press('Make the sheet');
+  await press('Make the formula');
   await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/made'));
   const { formula } = sent[0]!.body;
   expect(
@@ -106,7 +106,7 @@ test('oats ask whether they are certified, a bought blend whether there is gum i
     'no binder in it',
   );
   await userEvent.click(screen.getByRole('option', { name: /^Gluten-free flour blend, with/ }));
-  await press('Make the sheet');
+  await press('Make the formula');
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(sent[0]!.body.formula!.stages[0]!.lines.map(({ ingredientId }) => ingredientId)).toEqual([
     'oat-flour-certified',
@@ -126,7 +126,7 @@ test('what was left out can come back, and the server’s refusal is told', asyn
   await press('Leave out: 100 g water');
   expect(screen.getByText('100 g water')).toHaveClass('line-through');
   await press('back in');
-  await press('Make the sheet');
+  await press('Make the formula');
   expect(await screen.findByRole('alert')).toHaveTextContent('makes the water 900 %');
   expect(push).not.toHaveBeenCalled();
 });
@@ -135,7 +135,7 @@ test('a file of ours goes to the server whole; a broken one says where it breaks
   const sent = server();
   const text = writeFormulaFile(plainLoaf(), []);
   const { unmount } = await read(text);
-  await press('Take it in');
+  await press('Import it');
   await waitFor(() => expect(push).toHaveBeenCalled());
   expect(sent[0]).toMatchObject({ path: '/api/k/test/formulas/import', body: { file: text } });
   unmount();

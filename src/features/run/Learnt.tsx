@@ -5,6 +5,7 @@ import { formatDecimal } from '@/core/units';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useNumbers } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/run/Learnt';
 
 /** What this formula's marks have taught, asked once when the run is opened; null: nothing yet. */
 export function useLearnt(formulaId: string | null): RiseLearning | null {
@@ -45,11 +46,13 @@ export function LearntLine({ learning, on, onTurn }: LearntLineProps) {
         onChange={(event) => onTurn(event.currentTarget.checked)}
       />
       <span>
-        Use what {marks === 1 ? 'one mark' : `${marks} marks`} at the bench taught: against the books this
-        dough rises <strong className="figure">{numbers.mark(factor(learnt.vigour))}</strong> as fast and
-        holds <strong className="figure">{numbers.mark(factor(learnt.holding))}</strong> as much.{' '}
+        {words.useWhatAtTheBench(marks === 1 ? words.oneMark : words.marks(marks))}
+        <strong className="figure">{numbers.mark(factor(learnt.vigour))}</strong>
+        {words.asFastAndHolds}
+        <strong className="figure">{numbers.mark(factor(learnt.holding))}</strong>
+        {words.asMuch}
         <span className="text-soft">
-          {marks > 1 && `The marks lie ${numbers.decimal(100 * miss, 0)} % of its volume from the curve.`}
+          {marks > 1 && words.theMarksLieOfIts(numbers.decimal(100 * miss, 0))}
         </span>
       </span>
     </label>

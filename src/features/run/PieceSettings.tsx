@@ -5,7 +5,8 @@ import { SHAPES, TIN_KINDS } from '@/core/method/heating';
 import { Choice } from '@/ui/Choice';
 import { useStoredKit } from '../kit/KitProvider';
 import { NumberField } from '../quantities/NumberField';
-import { SHAPE_WORD, TIN_WORD } from '../wording/run';
+import { SHAPE_WORD, TIN_WORD } from '@/wording/run';
+import { words } from '@/wording/screens/run/PieceSettings';
 
 type BakedAs = NonNullable<Formula['bakedAs']>;
 
@@ -25,7 +26,7 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
       as.shape === 'tin' && tin.kind === as.tin && tin.lengthCm === as.lengthCm && tin.widthCm === as.widthCm,
   )?.id;
   const longWord = {
-    tin: 'Tin, inner length',
+    tin: words.tinInnerLength,
     baguette: 'Length',
     disc: 'Across',
     flatbread: 'Across',
@@ -34,16 +35,18 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
   return (
     <details className="mt-3 border-t border-rule py-2">
       <summary className="min-h-6 cursor-pointer text-sm">
-        Baked as: <strong>{SHAPE_WORD[as.shape].toLowerCase()}</strong>
-        {as.shape === 'tin' && as.tin && <>, {TIN_WORD[as.tin]}</>}, in{' '}
-        <strong>{oven?.name ?? 'an ordinary oven'}</strong>
+        {words.bakedAs}
+        <strong>{SHAPE_WORD[as.shape].toLowerCase()}</strong>
+        {as.shape === 'tin' && as.tin && <>, {TIN_WORD[as.tin]}</>}
+        {words.inWord}
+        <strong>{oven?.name ?? words.anOrdinaryOven}</strong>
       </summary>
       <div className="mt-2 grid gap-x-8 sm:grid-cols-2">
         <div className="space-y-1">
           <div className="flex items-center justify-between gap-2 text-sm">
-            <span>Shape</span>
+            <span>{words.shape}</span>
             <Choice
-              label="Shape"
+              label={words.shape}
               value={as.shape}
               options={SHAPES.map((value) => ({ value, label: SHAPE_WORD[value] }))}
               onChange={(shape) =>
@@ -59,9 +62,9 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
             />
           </div>
           <div className="flex items-center justify-between gap-2 text-sm">
-            <span>Oven</span>
+            <span>{words.oven}</span>
             <Choice
-              label="Oven"
+              label={words.oven}
               value={oven?.id ?? ''}
               options={kit.ovens.map(({ id, name }) => ({ value: id, label: name }))}
               onChange={(ovenId) => onChange({ ...as, ovenId })}
@@ -70,12 +73,12 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
           </div>
           {as.shape === 'tin' && kit.tins.length > 0 && (
             <div className="flex items-center justify-between gap-2 text-sm">
-              <span>Tin</span>
+              <span>{words.tin}</span>
               <Choice
-                label="Tin"
+                label={words.tin}
                 value={tinId ?? ''}
                 options={[
-                  { value: '', label: 'a usual one' },
+                  { value: '', label: words.aUsualOne },
                   ...kit.tins.map((tin) => ({ value: tin.id, label: tin.name })),
                 ]}
                 onChange={(id) => {
@@ -93,9 +96,9 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
           )}
           {as.shape === 'tin' && (
             <div className="flex items-center justify-between gap-2 text-sm">
-              <span>Its wall</span>
+              <span>{words.itsWall}</span>
               <Choice
-                label="Tin wall"
+                label={words.tinWall}
                 value={as.tin ?? 'dark'}
                 options={TIN_KINDS.map((value) => ({ value, label: TIN_WORD[value] }))}
                 onChange={(tin) => onChange({ ...as, tin })}
@@ -118,7 +121,7 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
           )}
           {as.shape === 'tin' && (
             <NumberField
-              word="Tin, inner width"
+              word={words.tinInnerWidth}
               measure="length"
               name="widthCm"
               optional
@@ -128,7 +131,7 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
             />
           )}
           <NumberField
-            word="Pieces in the oven at once"
+            word={words.piecesInTheOvenAt}
             unit=""
             name="perLoad"
             optional

@@ -5,6 +5,7 @@ import { Button } from '@/ui/Button';
 import { useStoredKit } from '../kit/KitProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { useProbeFit, type ProbeQuestion } from './useProbeFit';
+import { words } from '@/wording/screens/run/ProbeFit';
 
 const EXAMPLE = 'min;°C\n0;27\n10;34\n20;58\n30;79\n40;92';
 const MOST_BYTES = 400_000;
@@ -17,13 +18,10 @@ export function ProbeFit(question: ProbeQuestion) {
   if (!oven) return null;
   return (
     <details className="border-t border-rule py-2">
-      <summary className="min-h-6 cursor-pointer text-sm">Had a probe in it? Fit: {oven.name}</summary>
-      <p className="mt-2 text-sm text-soft">
-        Time and core temperature, one reading a line, from the moment of loading. It is fitted for this
-        formula as it stands on the sheet.
-      </p>
+      <summary className="min-h-6 cursor-pointer text-sm">{words.hadAProbeInIt(oven.name)}</summary>
+      <p className="mt-2 text-sm text-soft">{words.timeAndCoreTemperatureOne}</p>
       <textarea
-        aria-label="Probe readings"
+        aria-label={words.probeReadings}
         rows={5}
         value={text}
         maxLength={MOST_BYTES}
@@ -33,20 +31,20 @@ export function ProbeFit(question: ProbeQuestion) {
       />
       <div className="mt-1 flex flex-wrap items-center gap-2">
         <label className="inline-flex min-h-9 items-center gap-2 text-sm">
-          or a file
+          {words.orAFile}
           <input
             type="file"
             accept=".csv,.txt,.tsv,text/csv,text/plain"
             onChange={(event) => {
               const file = event.currentTarget.files?.[0];
               if (!file) return;
-              if (file.size > MOST_BYTES) return probe.setTrouble('That file is too big for a probe’s log.');
+              if (file.size > MOST_BYTES) return probe.setTrouble(words.thatFileIsTooBig);
               void file.text().then(probe.setText);
             }}
           />
         </label>
         <Button look="strong" disabled={busy || text.trim() === ''} onClick={() => void probe.fit()}>
-          {busy ? 'Fitting …' : 'Fit the oven'}
+          {busy ? words.fitting : words.fitTheOven}
         </Button>
       </div>
       {trouble && (
@@ -57,7 +55,7 @@ export function ProbeFit(question: ProbeQuestion) {
       {fitted && <Fitted fitted={fitted} busy={busy} onUse={() => void probe.use()} />}
       {done && (
         <p role="status" className="mt-2 text-sm">
-          Saved with {oven.name}; every run is computed with it now.
+          {words.savedWithEveryRunIs(oven.name)}
         </p>
       )}
     </details>
@@ -71,18 +69,23 @@ function Fitted({ fitted, busy, onUse }: { fitted: TraceFit; busy: boolean; onUs
   return (
     <div className="mt-2" data-testid="fitted">
       <p className="text-sm">
-        The oven is{' '}
+        {words.theOvenIs}
         <strong className="figure text-lg">
           {numbers.decimal(Math.abs(oven.offsetC * degreesPerC), 0)}°
-        </strong>{' '}
-        {oven.offsetC < 0 ? 'cooler' : 'hotter'} than its dial (±{' '}
-        {numbers.decimal(Z80 * oven.offsetSdC * degreesPerC, 0)}) and heats{' '}
-        <strong className="figure text-lg">{numbers.decimal(100 * oven.transfer, 0)} %</strong> of an ordinary
-        one (± {numbers.decimal(100 * Z80 * oven.transfer * oven.transferCv, 0)}). The fitted bake misses the{' '}
-        {points} readings by {numbers.decimal(missC * degreesPerC, 1)}°.
+        </strong>
+        {words.thanItsDialAndHeats(
+          oven.offsetC < 0 ? words.cooler : words.hotter,
+          numbers.decimal(Z80 * oven.offsetSdC * degreesPerC, 0),
+        )}
+        <strong className="figure text-lg">{numbers.decimal(100 * oven.transfer, 0)} %</strong>
+        {words.ofAnOrdinaryOneThe(
+          numbers.decimal(100 * Z80 * oven.transfer * oven.transferCv, 0),
+          points,
+          numbers.decimal(missC * degreesPerC, 1),
+        )}
       </p>
       <Button className="mt-1" look="strong" disabled={busy} onClick={onUse}>
-        Use this from now on
+        {words.useThisFromNowOn}
       </Button>
     </div>
   );

@@ -8,8 +8,9 @@ import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { useNameOf } from '../book/BookProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { STEP_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { STEP_WORD } from '@/wording/words';
+import { words } from '@/wording/screens/run/ReadyBy';
 
 const SLOWEST_S = 3 * 86_400;
 const LIFTS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'];
@@ -37,7 +38,7 @@ export function ReadyBy({ run, formula, onEdit, onSettle }: ReadyByProps) {
   /** The same day with its last stay as long as it takes, so that the time asked for lies inside. */
   const asked = (untilS: number): RiseQuestion => ({ ...run.rise, beyondS: Math.max(3600, untilS) });
   const solve = (how: 'yeast' | 'warmth') => {
-    if (targetS === null) return setTrouble('Say after how long it should be ready.');
+    if (targetS === null) return setTrouble(words.sayAfterHowLongIt);
     setTrouble(null);
     const solved =
       how === 'yeast'
@@ -47,8 +48,8 @@ export function ReadyBy({ run, formula, onEdit, onSettle }: ReadyByProps) {
       return setTrouble(
         solved.problem.code === 'notSolvable'
           ? how === 'yeast'
-            ? 'No amount of yeast from a fiftieth to eight times this one does that.'
-            : 'No temperature at which dough rises does that: the stays before take too long, or it is too soon.'
+            ? words.noAmountOfYeastFrom
+            : words.noTemperatureAtWhichDough
           : wordProblem(solved.problem, preferences),
       );
     if (how === 'yeast' && yeast)
@@ -68,11 +69,11 @@ export function ReadyBy({ run, formula, onEdit, onSettle }: ReadyByProps) {
   };
   return (
     <details className="border-t border-rule py-2">
-      <summary className="min-h-6 cursor-pointer text-sm">Have it ready by a time</summary>
+      <summary className="min-h-6 cursor-pointer text-sm">{words.haveItReadyByA}</summary>
       <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
-        <span>Ready after mixing in</span>
+        <span>{words.readyAfterMixingIn}</span>
         <Cell
-          label="Ready after mixing in"
+          label={words.readyAfterMixingIn}
           className="w-28 border-b border-edge"
           inputMode="text"
           value={targetS === null ? '' : formatDuration(targetS)}
@@ -80,19 +81,19 @@ export function ReadyBy({ run, formula, onEdit, onSettle }: ReadyByProps) {
           onType={(text) => {
             const typed = parseDurationS(text);
             if (!typed.ok) return wordProblem(typed.problem, preferences);
-            if (typed.value < 600 || typed.value > SLOWEST_S) return 'From 10 minutes to three days.';
+            if (typed.value < 600 || typed.value > SLOWEST_S) return words.from10MinutesToThree;
             setTargetS(typed.value);
             return null;
           }}
           restore={() => setTargetS(targetS)}
         />
         <Button disabled={!yeast} onClick={() => solve('yeast')}>
-          Set {yeast ? nameOf(yeast.ingredientId).toLowerCase() : 'the yeast'}
+          {words.set(yeast ? nameOf(yeast.ingredientId).toLowerCase() : words.theYeast)}
         </Button>
         <Button disabled={!proofStep} onClick={() => solve('warmth')}>
-          Set how warm: {proofStep ? proofStep.title || STEP_WORD[proofStep.kind] : 'the proof'}
+          {words.setHowWarm(proofStep ? proofStep.title || STEP_WORD[proofStep.kind] : words.theProof)}
         </Button>
-        <span className="text-soft">now {yeast ? units.mass(yeast.massG) : 'none'}</span>
+        <span className="text-soft">{words.now(yeast ? units.mass(yeast.massG) : words.none)}</span>
       </div>
       {trouble && (
         <p role="alert" className="mt-1 text-sm text-alarm">

@@ -5,14 +5,15 @@ import type { RunForecast } from '@/core/run';
 import { formatDecimal } from '@/core/units';
 import { Why } from '../sheet/Why';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import {
   COLOUR_WORD,
   HEAT_PARAMETER_WORD,
   honestRange,
   honestTime,
   RISE_PARAMETER_WORD,
-} from '../wording/run';
+} from '@/wording/run';
+import { words } from '@/wording/screens/run/RunAnswers';
 
 /** A rise in steps an eye can tell, %. */
 function risen({ low, high }: Range): string {
@@ -23,7 +24,7 @@ function risen({ low, high }: Range): string {
 function colours({ low, high }: Range): string {
   const from = COLOUR_WORD[colourOf(low)];
   const to = COLOUR_WORD[colourOf(high)];
-  return from === to ? from : `${from} to ${to}`;
+  return from === to ? from : words.to(from, to);
 }
 
 /** A share of the weight, as a range where it is one. */
@@ -78,26 +79,29 @@ export function RunAnswers({
       <div className="grid grid-cols-2 gap-3">
         <Answer
           testId="run-most"
-          word="The most it can rise"
+          word={words.theMostItCanRise}
           figure={rises ? risen(rise.canHold) : '–'}
           say={
             rise.pastAtS.value === null
-              ? 'it does not sink again in this time'
-              : `past it after ${honestRange(rise.pastAtS.low, rise.pastAtS.high)}`
+              ? words.itDoesNotSinkAgain
+              : words.pastItAfter(honestRange(rise.pastAtS.low, rise.pastAtS.high))
           }
         />
         {bake && (
           <Answer
             testId="run-set"
-            word="Crumb set"
+            word={words.crumbSet}
             figure={honestRange(bake.set.low, bake.set.high)}
-            say={`from loading, at ${units.temperature(Math.min(96, bake.simulation.boilsC - 2.5))} in the middle; the method bakes ${honestTime(bakesS)}`}
+            say={words.fromLoadingAtInThe(
+              units.temperature(Math.min(96, bake.simulation.boilsC - 2.5)),
+              honestTime(bakesS),
+            )}
           />
         )}
       </div>
       {bakeProblem && (
         <p role="alert" className="mt-3 text-sm text-alarm">
-          The bake can’t be computed: {wordProblem(bakeProblem, preferences)}
+          {words.theBakeCantBeComputed(wordProblem(bakeProblem, preferences))}
         </p>
       )}
       {bake && (
@@ -105,41 +109,37 @@ export function RunAnswers({
           {bake.setChance < 0.85 && (
             <strong className="text-alarm">
               {bake.setChance < 0.15
-                ? 'Raw in the middle at the end of this method. '
-                : `Set at its end in ${Math.round(bake.setChance * 10)} of 10 kitchens like yours. `}
+                ? words.rawInTheMiddleAt
+                : words.setAtItsEndIn(Math.round(bake.setChance * 10))}
             </strong>
           )}
-          {topped ? 'Rim' : 'Top'} {colours(bake.brownTop)}, base {colours(bake.brownBase)}. It loses{' '}
-          {shares(bake.lost)} % of its weight in the heat, {shares(bake.lostCooled)} % by the time it is cut;
-          the crust is about {units.thick(Math.max(1, Math.round(bake.simulation.crustMm)))}.
+          {words.baseItLosesOfIts(
+            topped ? words.rim : words.top,
+            colours(bake.brownTop),
+            colours(bake.brownBase),
+            shares(bake.lost),
+            shares(bake.lostCooled),
+            units.thick(Math.max(1, Math.round(bake.simulation.crustMm))),
+          )}
           {lidded && bake.holds.low !== null && (
-            <>
-              {' '}
-              The lid may come off after {honestRange(bake.holds.low, bake.holds.high)}: half of the crumb is
-              set then.
-            </>
+            <>{words.theLidMayComeOff(honestRange(bake.holds.low, bake.holds.high))}</>
           )}
           {preheat && preheat.ovenS !== null && (
             <>
-              {' '}
-              Heat the oven {honestTime(preheat.ovenS)} before
+              {words.heatTheOvenBefore(honestTime(preheat.ovenS))}
               {preheat.plateS !== null &&
-                `, ${honestTime(Math.max(preheat.plateS, preheat.ovenS))} with what stands in it`}
-              {preheat.recoverS !== null && `; wait ${honestTime(preheat.recoverS)} between loads`}.
+                words.withWhatStandsInIt(honestTime(Math.max(preheat.plateS, preheat.ovenS)))}
+              {preheat.recoverS !== null && words.waitBetweenLoads(honestTime(preheat.recoverS))}.
             </>
           )}
         </p>
       )}
       <Why>
+        <p>{words.readyIsSevenTenthsOf}</p>
         <p>
-          Ready is seven tenths of what this dough can hold: there is some left for the oven. The ranges are
-          the middle 80 % of 24 computations of the rise and 10 of the bake, each with other, equally likely
-          figures for what nobody has measured.
-        </p>
-        <p>
-          What makes the rise most unsure: {RISE_PARAMETER_WORD[rise.dominant]}
-          {bake && <>; the bake: {HEAT_PARAMETER_WORD[bake.dominant]}</>}. Baked, it is{' '}
-          {numbers.decimal(forecast.bakedVolume, 2)} times the dough from the bowl.
+          {words.whatMakesTheRiseMost(RISE_PARAMETER_WORD[rise.dominant])}
+          {bake && <>{words.theBake(HEAT_PARAMETER_WORD[bake.dominant])}</>}
+          {words.bakedItIsTimesThe(numbers.decimal(forecast.bakedVolume, 2))}
         </p>
       </Why>
     </>

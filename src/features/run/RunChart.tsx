@@ -4,8 +4,9 @@ import { ticksS, type Run, type RunForecast, type TimeAxis } from '@/core/run';
 import { formatDuration } from '@/core/units';
 import { cx } from '@/ui/cx';
 import { useUnits } from '../preferences/PreferencesProvider';
-import { STEP_WORD } from '../wording/words';
+import { STEP_WORD } from '@/wording/words';
 import { StepBlock, STEPS } from './StepBlock';
+import { words } from '@/wording/screens/run/RunChart';
 
 /** Heights of the three bands that share the one clock, px. */
 const VOLUME = { top: 18, height: 96 } as const;
@@ -132,7 +133,7 @@ export function RunChart({
         width={width}
         height={CHART_HEIGHT}
         role="img"
-        aria-label="Rise, dough, oven and core temperature over one clock, from the first step to the last"
+        aria-label={words.riseDoughOvenAndCore}
         className="absolute inset-0"
       >
         {apart(ticksS(axis), x).map((tS) => (
@@ -163,7 +164,7 @@ export function RunChart({
                 {text(
                   middle,
                   VOLUME.top - 5,
-                  `${formatDuration(part.toS - part.fromS)}, shortened`,
+                  words.shortened(formatDuration(part.toS - part.fromS)),
                   'middle',
                 )}
               </g>
@@ -272,7 +273,7 @@ export function RunChart({
           />
         )}
       </svg>
-      <ol aria-label="Steps on the clock" className="absolute inset-0">
+      <ol aria-label={words.stepsOnTheClock} className="absolute inset-0">
         {run.steps
           .filter((step) => step.endS > step.startS)
           .map((step) => (

@@ -7,9 +7,9 @@ import { useBook, useNameOf } from '../book/BookProvider';
 import { useSheetActions, useSheetRun, useSheetState, useTaught } from '../sheet/SheetContext';
 import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { Choice } from '@/ui/Choice';
-import { STEP_WORD } from '../wording/words';
+import { STEP_WORD } from '@/wording/words';
 import { formulaAnswers } from '@/core/notices';
 import { LearntLine } from './Learnt';
 import { PieceSettings } from './PieceSettings';
@@ -21,6 +21,7 @@ import { Schools } from './Schools';
 import { StepDials } from './StepDials';
 import { useRunForecast } from './useRunForecast';
 import { supposables, WhatIfs } from './WhatIfs';
+import { words } from '@/wording/screens/run/RunPanel';
 
 /** The width the chart may have, followed as the window changes. */
 function useWidth() {
@@ -78,14 +79,14 @@ export function RunPanel() {
   }, [what, later, kitchen, book]);
   const beside = useRunForecast('ghost', ghost?.run ?? null, ghost?.feel ?? null);
 
-  if (!made) return <p className="text-sm text-soft">Computing rise and bake …</p>;
+  if (!made) return <p className="text-sm text-soft">{words.computingRiseAndBake}</p>;
   if (!run || !consistency) {
     return (
       <p className="text-sm text-soft">
         {made.ok || made.problem.code === 'noFlour'
-          ? 'Flour and water on the sheet, and steps in the method: then its day is drawn here.'
+          ? words.flourAndWaterOnThe
           : made.problem.path === 'steps'
-            ? 'Steps in the method above: then its day is drawn here.'
+            ? words.stepsInTheMethodAbove
             : wordProblem(made.problem, preferences)}
       </p>
     );
@@ -125,9 +126,7 @@ export function RunPanel() {
             />
           ) : (
             <p className="min-h-28 text-sm text-soft">
-              {broken
-                ? 'The computation broke off. Change anything to start it again.'
-                : 'Computing rise and bake …'}
+              {broken ? words.theComputationBrokeOffChange : words.computingRiseAndBake}
             </p>
           )}
         </div>
@@ -138,7 +137,7 @@ export function RunPanel() {
         </p>
       )}
       <p role="status" className="h-5 text-right text-xs text-soft" data-testid="computing">
-        {computing ? `computing ${computing.done} of ${computing.of} …` : ''}
+        {computing ? words.computingOf(computing.done, computing.of) : ''}
       </p>
       <div ref={ref} style={{ minHeight: CHART_HEIGHT }} className="overflow-x-auto">
         {width > 0 && (
@@ -157,11 +156,11 @@ export function RunPanel() {
           />
         )}
       </div>
-      <ul aria-label="Lines of the picture" className="flex flex-wrap gap-x-4 gap-y-1 text-xs text-soft">
+      <ul aria-label={words.linesOfThePicture} className="flex flex-wrap gap-x-4 gap-y-1 text-xs text-soft">
         {[
           ['var(--is-leaven)', 'dough: rise and warmth, with its range'],
-          ['var(--is-fat)', 'oven; dashed: its spring'],
-          ['var(--ink)', 'middle of the piece, with its range'],
+          ['var(--is-fat)', words.ovenDashedItsSpring],
+          ['var(--ink)', words.middleOfThePieceWith],
         ].map(([colour, words]) => (
           <li key={words} className="flex items-center gap-1.5">
             <span aria-hidden className="h-1 w-5 rounded" style={{ background: colour }} /> {words}
@@ -169,12 +168,12 @@ export function RunPanel() {
         ))}
       </ul>
       <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
-        Step in the hand
+        {words.stepInTheHand}
         <Choice
-          label="Step in the hand"
+          label={words.stepInTheHand}
           value={chosen ?? ''}
           options={[
-            { value: '', label: 'none' },
+            { value: '', label: words.none },
             ...formula.steps.map((each, index) => ({
               value: each.id,
               label: `${index + 1}. ${each.title || STEP_WORD[each.kind]}`,

@@ -8,9 +8,10 @@ import { formatDurationRange } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
-import { SCHOOL_WORD } from '../wording/run';
-import { STEP_WORD } from '../wording/words';
+import { wordProblem } from '@/wording/problems';
+import { SCHOOL_WORD } from '@/wording/run';
+import { STEP_WORD } from '@/wording/words';
+import { words } from '@/wording/screens/run/Schools';
 
 /** The steps a school takes the place of: what lies between mixing and the heat. */
 const ITS_OWN: ReadonlySet<MethodStep['kind']> = new Set([
@@ -60,7 +61,7 @@ export function Schools({ run, kit }: { run: Run; kit: Kit }) {
         minS: step.minS,
         maxS: step.maxS !== null && step.minS !== null && step.maxS > step.minS ? step.maxS : null,
         tempC: step.tempC,
-        until: step.risePercent === null ? (stored?.until ?? '') : `risen by about ${step.risePercent} %`,
+        until: step.risePercent === null ? (stored?.until ?? '') : words.risenByAbout(step.risePercent),
       };
     });
     const rest = formula.steps.filter((step) => !ITS_OWN.has(step.kind));
@@ -74,8 +75,8 @@ export function Schools({ run, kit }: { run: Run; kit: Kit }) {
   };
   return (
     <details className="border-t border-rule py-2">
-      <summary className="min-h-6 cursor-pointer text-sm">Let it rise another way</summary>
-      <div role="group" aria-label="Ways of rising" className="mt-2 flex flex-wrap gap-1.5">
+      <summary className="min-h-6 cursor-pointer text-sm">{words.letItRiseAnotherWay}</summary>
+      <div role="group" aria-label={words.waysOfRising} className="mt-2 flex flex-wrap gap-1.5">
         {SCHOOLS.map((each) => (
           <button
             key={each}
@@ -103,13 +104,13 @@ export function Schools({ run, kit }: { run: Run; kit: Kit }) {
                   {step.minS === null ? '' : formatDurationRange(step.minS, step.maxS)}
                 </span>
                 <span className="text-soft">
-                  {step.risePercent === null ? '' : `until risen by about ${step.risePercent} %`}
+                  {step.risePercent === null ? '' : words.untilRisenByAbout(step.risePercent)}
                 </span>
               </li>
             ))}
           </ol>
           <Button className="mt-2" look="strong" onClick={take}>
-            Put this into the method
+            {words.putThisIntoTheMethod}
           </Button>
         </div>
       )}

@@ -3,6 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { TimedStep } from '@/core/run';
 import { formatDuration } from '@/core/units';
 import { cx } from '@/ui/cx';
+import { words } from '@/wording/screens/run/StepBlock';
 
 /** Where the steps lie under the picture, px: one lane for what follows, one for what runs beside. */
 export const STEPS = { top: 292, height: 40 } as const;
@@ -74,7 +75,7 @@ export function StepBlock({
     onSettle();
   };
   const fill = `color-mix(in oklab, ${STRETCH_FILL[step.stretch]} ${step.timed ? 38 : 20}%, var(--surface))`;
-  const hint = `${title}, ${formatDuration(durationS)}${step.timed ? '' : ' (a usual time: none is given)'}`;
+  const hint = `${title}, ${formatDuration(durationS)}${step.timed ? '' : words.aUsualTimeNoneIs}`;
   const style = { left: fromX, top, width: wide, height };
   // too narrow to be hit: it is chosen from the list below
   if (wide < 26 && !dragged) {
@@ -105,7 +106,7 @@ export function StepBlock({
         <span
           role="slider"
           tabIndex={0}
-          aria-label={`How long: ${title}`}
+          aria-label={words.howLong(title)}
           aria-valuemin={1}
           aria-valuemax={10_080}
           aria-valuenow={Math.round(durationS / 60)}

@@ -6,8 +6,9 @@ import type { StepHeat } from '@/core/run/stepHeat';
 import { formatDuration } from '@/core/units';
 import { Choice } from '@/ui/Choice';
 import { useUnits } from '../preferences/PreferencesProvider';
-import { STEP_WORD } from '../wording/words';
-import { MOIST_WORD, PLATE_WORD } from '../wording/run';
+import { STEP_WORD } from '@/wording/words';
+import { MOIST_WORD, PLATE_WORD } from '@/wording/run';
+import { words } from '@/wording/screens/run/StepDials';
 
 type Step = Formula['steps'][number];
 
@@ -43,7 +44,8 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
     <fieldset className="mt-2 flex flex-wrap items-end gap-x-6 gap-y-2 border-t border-rule pt-2">
       <legend className="pr-2 text-sm font-semibold">{name}</legend>
       <label className="text-sm">
-        How long: <strong className="figure text-base">{formatDuration(durationS)}</strong>
+        {words.howLong}
+        <strong className="figure text-base">{formatDuration(durationS)}</strong>
         <input
           type="range"
           className="block h-8 w-56 accent-(--ink)"
@@ -62,9 +64,9 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
       </label>
       {slides && (
         <label className="text-sm">
-          How warm:{' '}
+          {words.howWarm}
           <strong className="figure text-base">
-            {step.tempC === null ? 'as the room' : units.temperature(step.tempC)}
+            {step.tempC === null ? words.asTheRoom : units.temperature(step.tempC)}
           </strong>
           <input
             type="range"
@@ -73,7 +75,7 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
             max={Math.min(range.max, slides[1])}
             step={slides[1] > 60 ? 5 : 1}
             value={step.tempC ?? Math.max(slides[0], Math.min(slides[1], 21))}
-            aria-valuetext={step.tempC === null ? 'as the room' : units.temperature(step.tempC)}
+            aria-valuetext={step.tempC === null ? words.asTheRoom : units.temperature(step.tempC)}
             onChange={(event) => set({ tempC: Number(event.currentTarget.value) }, 'warm')}
             onPointerUp={onSettle}
             onBlur={onSettle}
@@ -84,7 +86,7 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
         <div className="flex flex-wrap items-center gap-2 text-sm">
           {step.kind === 'bake' && (
             <Choice
-              label={`Air in the oven: ${name}`}
+              label={words.airInTheOven(name)}
               value={heat.moist}
               options={MOISTURES.map((value) => ({ value, label: MOIST_WORD[value] }))}
               onChange={(moist) => setHeat({ moist })}
@@ -92,12 +94,12 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
             />
           )}
           <Choice
-            label={`Lies on: ${name}`}
+            label={words.liesOn(name)}
             value={heat.on ?? 'rack'}
             options={(['rack', ...PLATE_KINDS.filter((kind) => kind !== 'griddle')] as const).map(
               (value) => ({
                 value,
-                label: `on ${PLATE_WORD[value]}`,
+                label: words.on(PLATE_WORD[value]),
               }),
             )}
             onChange={(on) => setHeat({ on: on === 'rack' ? null : on })}
@@ -109,7 +111,7 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
               checked={heat.inTin}
               onChange={(event) => setHeat({ inTin: event.currentTarget.checked })}
             />
-            in its tin
+            {words.inItsTin}
           </label>
           <label className="inline-flex min-h-8 items-center gap-1.5">
             <input
@@ -117,7 +119,7 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
               checked={heat.topped}
               onChange={(event) => setHeat({ topped: event.currentTarget.checked })}
             />
-            topped
+            {words.topped}
           </label>
         </div>
       )}

@@ -6,7 +6,8 @@ import type { IngredientBook } from '@/core/ingredients';
 import { bakedAsOf, hasYeast, type RunForecast, type WhatIf } from '@/core/run';
 import { buttonClass } from '@/ui/Button';
 import { useUnits, type Units } from '../preferences/PreferencesProvider';
-import { COLOUR_WORD, honestTime, PLATE_WORD, TIN_WORD } from '../wording/run';
+import { COLOUR_WORD, honestTime, PLATE_WORD, TIN_WORD } from '@/wording/run';
+import { words } from '@/wording/screens/run/WhatIfs';
 
 export interface Supposed {
   readonly id: string;
@@ -28,29 +29,29 @@ export function supposables(
   const flat = as.shape === 'disc' || as.shape === 'flatbread';
   const bakes = formula.steps.some((step) => step.kind === 'bake');
   const list: (Supposed | null)[] = [
-    { id: 'cool', word: `at ${units.temperature(cool)}`, what: { type: 'room', tempC: cool } },
-    { id: 'warm', word: `at ${units.temperature(28)}`, what: { type: 'room', tempC: 28 } },
+    { id: 'cool', word: words.at(units.temperature(cool)), what: { type: 'room', tempC: cool } },
+    { id: 'warm', word: words.at2(units.temperature(28)), what: { type: 'room', tempC: 28 } },
     hasYeast(formula, book)
-      ? { id: 'half', word: 'half the yeast', what: { type: 'yeast', factor: 0.5 } }
+      ? { id: 'half', word: words.halfTheYeast, what: { type: 'yeast', factor: 0.5 } }
       : null,
     hasYeast(formula, book)
-      ? { id: 'twice', word: 'twice the yeast', what: { type: 'yeast', factor: 2 } }
+      ? { id: 'twice', word: words.twiceTheYeast, what: { type: 'yeast', factor: 2 } }
       : null,
-    { id: 'small', word: 'two small instead of one big', what: { type: 'pieces', factor: 2 } },
-    { id: 'big', word: 'half as big again', what: { type: 'pieces', factor: 1 / 1.5 } },
+    { id: 'small', word: words.twoSmallInsteadOfOne, what: { type: 'pieces', factor: 2 } },
+    { id: 'big', word: words.halfAsBigAgain, what: { type: 'pieces', factor: 1 / 1.5 } },
     as.shape === 'tin'
-      ? { id: 'tin', word: `in a ${TIN_WORD[otherTin]}`, what: { type: 'tin', tin: otherTin } }
+      ? { id: 'tin', word: words.inA(TIN_WORD[otherTin]), what: { type: 'tin', tin: otherTin } }
       : null,
     as.shape !== 'tin' && bakes
-      ? { id: 'steel', word: `on ${PLATE_WORD.steel}`, what: { type: 'plate', on: 'steel' } }
+      ? { id: 'steel', word: words.on(PLATE_WORD.steel), what: { type: 'plate', on: 'steel' } }
       : null,
     flat && as.lengthCm !== null
-      ? { id: 'thick', word: 'half as thick again', what: { type: 'thicker', factor: 1.5 } }
+      ? { id: 'thick', word: words.halfAsThickAgain, what: { type: 'thicker', factor: 1.5 } }
       : null,
-    { id: 'high', word: `at ${units.height(1800)}`, what: { type: 'altitude', altitudeM: 1800 } },
+    { id: 'high', word: words.at3(units.height(1800)), what: { type: 'altitude', altitudeM: 1800 } },
     {
       id: 'hotter',
-      word: `oven ${units.degrees(15)} hotter than I think`,
+      word: words.ovenHotterThanIThink(units.degrees(15)),
       what: { type: 'offset', byC: 15 },
     },
     ...kit.ovens
@@ -68,7 +69,7 @@ export function supposables(
 const shift = (from: number | null, to: number | null): string | null => {
   if (from === null || to === null) return null;
   const by = to - from;
-  if (Math.abs(by) < 30) return 'the same';
+  if (Math.abs(by) < 30) return words.theSame;
   return `${honestTime(Math.abs(by))} ${by > 0 ? 'later' : 'sooner'}`;
 };
 
@@ -92,14 +93,14 @@ export function WhatIfs({ list, chosen, onChoose, before, after, computing }: Wh
     before && after
       ? [
           [
-            'ready to bake',
+            words.readyToBake,
             shift(before.rise.wantedAtS.value, after.rise.wantedAtS.value) ??
-              (after.rise.wantedAtS.value === null ? 'not in this time' : null),
+              (after.rise.wantedAtS.value === null ? words.notInThisTime : null),
           ],
           [
             'set',
             before.bake && after.bake
-              ? (shift(before.bake.set.value, after.bake.set.value) ?? 'not in this time')
+              ? (shift(before.bake.set.value, after.bake.set.value) ?? words.notInThisTime)
               : null,
           ],
           ['cut', before.bake && after.bake ? shift(before.bake.cut.value, after.bake.cut.value) : null],
@@ -110,7 +111,7 @@ export function WhatIfs({ list, chosen, onChoose, before, after, computing }: Wh
               : null,
           ],
           [
-            'middle at the end',
+            words.middleAtTheEnd,
             after.bake ? units.temperature(Math.round(after.bake.coreAtEndC.value)) : null,
           ],
         ]
@@ -118,7 +119,7 @@ export function WhatIfs({ list, chosen, onChoose, before, after, computing }: Wh
   return (
     <div className="mt-3">
       <p className="text-sm font-semibold" id="what-if">
-        What if
+        {words.whatIf}
       </p>
       <div role="group" aria-labelledby="what-if" className="mt-1 flex flex-wrap gap-1.5">
         {list.map(({ id, word }) => (
@@ -136,7 +137,7 @@ export function WhatIfs({ list, chosen, onChoose, before, after, computing }: Wh
       {chosen && (
         <p role="status" className="mt-2 min-h-6 text-sm" data-testid="what-if">
           {computing || !after
-            ? 'Computing …'
+            ? words.computing
             : rows
                 .filter(([, change]) => change !== null)
                 .map(([word, change]) => `${word} ${change}`)

@@ -92,7 +92,7 @@ test('a step is taken into the hand, made longer and warmer; the method has it a
   await screen.findByTestId('run-set');
   const before = minutes('run-ready');
   const user = userEvent.setup();
-  await user.selectOptions(screen.getByRole('combobox', { name: 'Step in the hand' }), '3. Proof');
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Selected step' }), '3. Proof');
   const hand = screen.getByRole('group', { name: 'Proof' });
   fireEvent.change(within(hand).getByRole('slider', { name: /How warm/ }), { target: { value: '38' } });
   expect(store.state.formula.steps[2]).toMatchObject({ tempC: 38 });
@@ -110,15 +110,15 @@ test('a step is taken into the hand, made longer and warmer; the method has it a
 test('how a bake heats is shown as it was read, and can be set', async () => {
   const { store } = open();
   const user = userEvent.setup();
-  await user.selectOptions(await screen.findByRole('combobox', { name: 'Step in the hand' }), '4. Bake');
+  await user.selectOptions(await screen.findByRole('combobox', { name: 'Selected step' }), '4. Bake');
   expect(screen.getByRole('combobox', { name: 'Air in the oven: Bake' })).toHaveValue('dry');
-  expect(screen.getByRole('combobox', { name: 'Lies on: Bake' })).toHaveValue('tray');
-  await user.selectOptions(screen.getByRole('combobox', { name: 'Lies on: Bake' }), 'on hot steel');
+  expect(screen.getByRole('combobox', { name: 'Baked on: Bake' })).toHaveValue('tray');
+  await user.selectOptions(screen.getByRole('combobox', { name: 'Baked on: Bake' }), 'on hot steel');
   await user.selectOptions(screen.getByRole('combobox', { name: 'Air in the oven: Bake' }), 'with steam');
   expect(store.state.formula.steps[3]!.heat).toEqual({ on: 'steel', moist: 'steam' });
 });
 
-test('a supposition is put beside it and taken away; the sheet is not touched', async () => {
+test('a supposition is put beside it and taken away; the formula is not touched', async () => {
   const { store } = open();
   await screen.findByTestId('run-set');
   const user = userEvent.setup();
@@ -144,9 +144,9 @@ test('another school puts its own steps into the method, with times', async () =
 
 test('what cannot be baked is said in words, what cannot be computed at all teaches', async () => {
   open({ ...rollsWithMethod(), usualYield: { ...rollsWithMethod().usualYield, pieceMassG: 2000 } });
-  expect(await screen.findByText(/The bake can’t be computed/)).toHaveTextContent('400');
+  expect(await screen.findByText(/The bake can’t be calculated/)).toHaveTextContent('400');
   open({ ...rollsWithMethod(), steps: [] });
-  expect(screen.getByText(/Steps in the method above/)).toBeVisible();
+  expect(screen.getByText(/Add steps to the method/)).toBeVisible();
 });
 
 test('settings of the piece: shape, tin wall, length; nonsense stays at its field', async () => {
@@ -229,7 +229,7 @@ test('a probe’s log: the line that cannot be read, a trace that fits no such o
     return Promise.resolve({ ok: true, status: 201, json: () => Promise.resolve({}) } as Response);
   });
   await user.click(screen.getByRole('button', { name: 'Use this from now on' }));
-  await screen.findByText(/every run is computed with it now/);
+  await screen.findByText(/every timeline is calculated with it now/);
   expect(sent[0]!.kit.ovens[0]!.fitted).toMatchObject({ traces: 1 });
 });
 
@@ -271,7 +271,7 @@ test('what jars taught is used and said; left out, the books stand', async () =>
   }) as unknown as typeof fetch;
   open(rollsWithMethod(), 'f1');
   expect(await screen.findByTestId('learnt')).toHaveTextContent(
-    'what 5 marks at the bench taught: against the books this dough rises × 0.6 (± 13 %) as fast and holds × 1.05 (± 13 %) as much. The marks lie 3 % of its volume from the curve.',
+    'what 5 marks at the bench taught: compared with a typical dough this one rises × 0.6 (± 13 %) as fast and holds × 1.05 (± 13 %) as much gas. The marks lie 3 % of its volume from the curve.',
   );
   expect(asked).toEqual(['/api/k/test/formulas/f1/learnt']);
   await screen.findByTestId('run-set');

@@ -10,8 +10,9 @@ import { useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { wordProblem } from '../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { client } from './useRunForecast';
+import { words } from '@/wording/screens/run/useProbeFit';
 
 export interface ProbeQuestion {
   readonly run: Run;
@@ -20,10 +21,9 @@ export interface ProbeQuestion {
   readonly ovenId: string;
 }
 
-const STALE = 'Somebody changed the kit in between. Reload this page and fit again.';
-const UNREACHED = 'That did not reach the server. Nothing was changed; press again.';
-const OTHER_OVEN =
-  'No oven of this kind makes that trace with this piece and this method. Check the weight, the tin and the times above, and that the probe sat in the middle.';
+const STALE = words.somebodyChangedTheKitIn;
+const UNREACHED = words.thatDidNotReachThe;
+const OTHER_OVEN = words.noOvenOfThisKind;
 
 /** The fit of an oven to a probe's log: computed in a worker, and saved with the kit when the baker says so. */
 export function useProbeFit({ run, feel, forecast, ovenId }: ProbeQuestion) {
@@ -39,7 +39,7 @@ export function useProbeFit({ run, feel, forecast, ovenId }: ProbeQuestion) {
 
   const wordTrouble = (problem: Problem): string => {
     const line = /^line (\d+)$/.exec(problem.path)?.[1];
-    return `${line ? `Line ${line}: ` : ''}${wordProblem(problem, preferences)}`;
+    return `${line ? words.line(line) : ''}${wordProblem(problem, preferences)}`;
   };
   const fit = async () => {
     setFitted(null);
@@ -48,7 +48,7 @@ export function useProbeFit({ run, feel, forecast, ovenId }: ProbeQuestion) {
     const trace = readProbeTrace(text);
     if (!trace.ok) return setTrouble(wordTrouble(trace.problem));
     const bake = bakeQuestionOf(run, forecast.rise, feel);
-    if (!bake) return setTrouble('There is no bake in this method.');
+    if (!bake) return setTrouble(words.thereIsNoBakeIn);
     setBusy(true);
     try {
       const answer = await client().ask('fit', 'fit', { bake, trace: trace.value });
@@ -56,7 +56,7 @@ export function useProbeFit({ run, feel, forecast, ovenId }: ProbeQuestion) {
       else if (answer)
         setTrouble(answer.problem.code === 'notSolvable' ? OTHER_OVEN : wordTrouble(answer.problem));
     } catch {
-      setTrouble('The computation broke off. Press again.');
+      setTrouble(words.theComputationBrokeOffPress);
     }
     setBusy(false);
   };

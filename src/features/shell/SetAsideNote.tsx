@@ -1,13 +1,14 @@
 import { FileWarning } from 'lucide-react';
 import type { SetAside } from '@/core/documents';
+import { words } from '@/wording/screens/shell/SetAsideNote';
 
 const WORD: Readonly<Record<string, string>> = {
   formula: 'formula',
   bakePlan: 'bake',
-  bakeAction: 'entry of a log',
-  kit: 'version of the kit',
+  bakeAction: words.entryOfALog,
+  kit: words.versionOfTheKit,
   kitchenEntry: 'ingredient',
-  kitchenDetails: 'kitchen’s name and time zone',
+  kitchenDetails: words.kitchensNameAndTimeZone,
 };
 
 /** What cannot be shown because it cannot be read: said where it would stand, and everything else is shown all the same. */
@@ -21,14 +22,15 @@ export function SetAsideNote({ setAside }: { setAside: readonly SetAside[] }) {
       <FileWarning size={18} aria-hidden className="mt-0.5 shrink-0 text-alarm" />
       <div>
         <p className="font-semibold text-alarm">
-          {setAside.length === 1 ? 'One thing here' : `${setAside.length} things here`} cannot be read by this
-          version of Honest Crumb. Nothing of it is lost: it stays in the database as it is.
+          {words.cannotBeReadByThis(
+            setAside.length === 1 ? words.oneThingHere : words.thingsHere(setAside.length),
+          )}
         </p>
         <ul className="mt-1">
           {setAside.map(({ kind, id, name, version, newer }) => (
             <li key={`${kind} ${id}`}>
               {WORD[kind] ?? kind} {name ? `“${name}”` : <code className="text-xs">{id}</code>}:{' '}
-              {newer ? `written by a newer version (shape ${version})` : 'its data are damaged'}
+              {newer ? words.writtenByANewerVersion(version) : words.itsDataAreDamaged}
             </li>
           ))}
         </ul>

@@ -22,6 +22,7 @@ import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { UnitSwitches } from './UnitSwitches';
+import { words } from '@/wording/screens/shell/Shell';
 
 // what waits and what rings is looked at when the page stands
 const Tray = dynamic(() => import('../queue/Tray').then((module) => module.Tray), { ssr: false });
@@ -36,12 +37,12 @@ const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) =>
 const NEEDED_OFFLINE = [loadDialog];
 
 const STATIONS = [
-  { href: '/', word: 'Today', Icon: Sunrise, key: 't' },
-  { href: '/formulas', word: 'Formulas', Icon: NotebookPen, key: 'f' },
-  { href: '/ingredients', word: 'Larder', Icon: Boxes, key: 'i' },
-  { href: '/kit', word: 'Kit', Icon: Heater, key: 'k' },
-  { href: '/bench', word: 'Bench', Icon: CookingPot, key: 'b' },
-  { href: '/logbook', word: 'Logbook', Icon: BookOpenText, key: 'l' },
+  { href: '/', word: words.today, Icon: Sunrise, key: 't' },
+  { href: '/formulas', word: words.formulas, Icon: NotebookPen, key: 'f' },
+  { href: '/ingredients', word: words.larder, Icon: Boxes, key: 'i' },
+  { href: '/kit', word: words.kit, Icon: Heater, key: 'k' },
+  { href: '/bench', word: words.bench, Icon: CookingPot, key: 'b' },
+  { href: '/logbook', word: words.logbook, Icon: BookOpenText, key: 'l' },
 ] as const;
 
 /** A page's place within its kitchen. */
@@ -88,7 +89,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
         href="#main"
         className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-surface focus:p-3"
       >
-        Skip to the sheet
+        {words.skipToTheSheet}
       </a>
       <header
         className={cx(
@@ -97,26 +98,27 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
         )}
       >
         <KitchenLink href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-2 lg:mr-6">
-          Honest<span className="ml-1 bg-ink px-1.5 text-surface">Crumb</span>
+          {words.honest}
+          <span className="ml-1 bg-ink px-1.5 text-surface">{words.crumb}</span>
         </KitchenLink>
         <Stations path={path} />
         <div className="ml-auto flex min-w-0 items-center gap-1">
           <Tray />
           <Link
             href="/kitchens"
-            title="Other kitchens"
+            title={words.otherKitchens}
             className="mr-2 max-w-48 truncate text-sm text-soft underline max-lg:hidden"
           >
             {name}
           </Link>
           <UnitSwitches />
           <IconButton
-            label={dim ? 'Daylight (Shift D)' : 'Dim the light (Shift D)'}
+            label={dim ? words.daylightShiftD : words.dimTheLightShiftD}
             onClick={() => change({ light: dim ? 'day' : 'dim' })}
           >
             {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}
           </IconButton>
-          <IconButton label="Keys (?)" className="max-sm:hidden" onClick={() => setHelp(true)}>
+          <IconButton label={words.keys} className="max-sm:hidden" onClick={() => setHelp(true)}>
             <Keyboard size={18} aria-hidden />
           </IconButton>
         </div>
@@ -137,7 +139,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
 function Stations({ path }: { path: string }) {
   return (
     <nav
-      aria-label="Stations"
+      aria-label={words.stations}
       className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper sm:static sm:border-0 sm:bg-transparent"
     >
       {STATIONS.map(({ href, word, Icon }) => {

@@ -1,41 +1,42 @@
 'use client';
 import { Dialog } from '@/ui/Dialog';
+import { words } from '@/wording/screens/shell/ShortcutDialog';
 
 const GROUPS = [
   {
-    title: 'Anywhere',
+    title: words.anywhere,
     keys: [
-      ['g then t', 'Today'],
-      ['g then f', 'Formulas'],
-      ['g then i', 'Larder'],
-      ['g then b', 'Bench'],
-      ['g then l', 'Logbook'],
-      ['Shift D', 'Dim the light, and back'],
-      ['?', 'This page'],
+      [words.gThenT, 'Today'],
+      [words.gThenF, 'Formulas'],
+      [words.gThenI, 'Larder'],
+      [words.gThenB, 'Bench'],
+      [words.gThenL, 'Logbook'],
+      [words.shiftD, words.dimTheLightAndBack],
+      ['?', words.thisPage],
     ],
   },
   {
-    title: 'On a formula',
+    title: words.onAFormula,
     keys: [
-      ['Ctrl Z', 'Undo'],
-      ['Ctrl Shift Z', 'Redo'],
-      ['Alt ↑ / Alt ↓', 'Move the line or step you are in'],
-      ['Space, arrows, Space', 'On a grip: lift, carry, set down'],
-      ['Esc', 'Give a cell its old value back'],
+      [words.ctrlZ, 'Undo'],
+      [words.ctrlShiftZ, 'Redo'],
+      ['Alt ↑ / Alt ↓', words.moveTheLineOrStep],
+      [words.spaceArrowsSpace, words.onAGripLiftCarry],
+      ['Esc', words.giveACellItsOld],
     ],
   },
   {
-    title: 'At the bench',
+    title: words.atTheBench,
     keys: [
-      ['Enter', 'The big button: weighed, done, start the timer'],
-      ['n', 'Note something'],
+      ['Enter', words.theBigButtonWeighedDone],
+      ['n', words.noteSomething],
     ],
   },
 ] as const;
 
 export function ShortcutDialog({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog onClose={onClose} title="Keys">
+    <Dialog onClose={onClose} title={words.keys}>
       <div className="grid gap-5 sm:grid-cols-2">
         {GROUPS.map((group) => (
           <section key={group.title}>

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@/ui/Button';
 import { usePreferences } from '../preferences/PreferencesProvider';
+import { words } from '@/wording/screens/shell/UnitSwitches';
 
 /** Grams or ounces, Celsius or Fahrenheit, centimetres or inches: one press each, everywhere at once. */
 export function UnitSwitches() {
@@ -8,22 +9,22 @@ export function UnitSwitches() {
   const { massUnit, temperatureUnit, lengthUnit } = preferences;
   const switches = [
     massUnit === 'g'
-      ? { shown: 'g', name: 'Weights in grams: change to ounces', to: { massUnit: 'oz' as const } }
-      : { shown: 'oz', name: 'Weights in ounces: change to grams', to: { massUnit: 'g' as const } },
+      ? { shown: 'g', name: words.weightsInGramsChangeTo, to: { massUnit: 'oz' as const } }
+      : { shown: words.oz, name: words.weightsInOuncesChangeTo, to: { massUnit: 'g' as const } },
     temperatureUnit === 'C'
       ? {
           shown: '°C',
-          name: 'Temperatures in Celsius: change to Fahrenheit',
+          name: words.temperaturesInCelsiusChangeTo,
           to: { temperatureUnit: 'F' as const },
         }
       : {
           shown: '°F',
-          name: 'Temperatures in Fahrenheit: change to Celsius',
+          name: words.temperaturesInFahrenheitChangeTo,
           to: { temperatureUnit: 'C' as const },
         },
     lengthUnit === 'cm'
-      ? { shown: 'cm', name: 'Lengths in centimetres: change to inches', to: { lengthUnit: 'in' as const } }
-      : { shown: 'in', name: 'Lengths in inches: change to centimetres', to: { lengthUnit: 'cm' as const } },
+      ? { shown: words.cm, name: words.lengthsInCentimetresChangeTo, to: { lengthUnit: 'in' as const } }
+      : { shown: words.inWord, name: words.lengthsInInchesChangeTo, to: { lengthUnit: 'cm' as const } },
   ];
   return (
     <>

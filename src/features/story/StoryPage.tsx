@@ -8,6 +8,7 @@ import { useKitchenTime } from '../preferences/time';
 import type { Branch, Revision, Story } from './story';
 import { Turns } from './Turns';
 import { useStoryActions } from './useStoryActions';
+import { words } from '@/wording/screens/story/StoryPage';
 
 interface StoryPageProps {
   formulaId: string;
@@ -43,20 +44,21 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
         href={`/formulas/${formulaId}`}
         className="inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
       >
-        <ArrowLeft size={15} aria-hidden /> the sheet
+        <ArrowLeft size={15} aria-hidden />
+        {words.theSheet}
       </KitchenLink>
-      <h1 className="text-2xl sm:text-3xl">The story of {name}</h1>
+      <h1 className="text-2xl sm:text-3xl">{words.theStoryOf(name)}</h1>
       <p className="mb-4 text-soft">
         {story.branch ? (
           <>
-            It branched off{' '}
+            {words.itBranchedOff}
             <KitchenLink href={`/formulas/${story.branch.id}/story`} className="text-link underline">
               {story.branch.name}
-            </KitchenLink>{' '}
-            at revision {story.branch.revision}.
+            </KitchenLink>
+            {words.atRevision(story.branch.revision)}
           </>
         ) : (
-          'Each time the sheet was saved, and what that changed. Tick two to lay them beside one another.'
+          words.eachTimeTheSheetWas
         )}
       </p>
       {trouble && (
@@ -89,11 +91,15 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
       </ol>
       {story.moreBranches > 0 && (
         <p className="mb-3 text-sm text-soft">
-          {story.moreBranches} older {story.moreBranches === 1 ? 'branch is' : 'branches are'} not listed
-          here: find them on the shelf.
+          {words.olderNotListedHereFind(
+            story.moreBranches,
+            story.moreBranches === 1 ? words.branchIs : words.branchesAre,
+          )}
         </p>
       )}
-      {oldest > 1 && revisions.length >= page && <Button onClick={() => void more()}>Older ones</Button>}
+      {oldest > 1 && revisions.length >= page && (
+        <Button onClick={() => void more()}>{words.olderOnes}</Button>
+      )}
     </>
   );
 }
@@ -126,16 +132,17 @@ function RevisionItem({
         <label className="flex min-h-8 items-center gap-2.5">
           <input type="checkbox" className="size-5 accent-ink" checked={picked} onChange={onPick} />
           <span>
-            <strong>Revision {revision.number}</strong>{' '}
+            <strong>{words.revision(revision.number)}</strong>{' '}
             <span className="text-sm text-soft">{time.dayAndClock(revision.savedAtMs)}</span>
-            {newest && <span className="ml-2 text-sm font-semibold">as it is now</span>}
+            {newest && <span className="ml-2 text-sm font-semibold">{words.asItIsNow}</span>}
           </span>
         </label>
         <span className="flex gap-1.5">
           <Button look="quiet" onClick={onBranch}>
-            <GitBranch size={15} aria-hidden /> Branch from here
+            <GitBranch size={15} aria-hidden />
+            {words.branchFromHere}
           </Button>
-          {!newest && <Button onClick={onRestore}>Bring back</Button>}
+          {!newest && <Button onClick={onRestore}>{words.bringBack}</Button>}
         </span>
       </div>
       <div className="mt-1">
@@ -143,7 +150,7 @@ function RevisionItem({
           <Turns from={before.formula} to={revision.formula} />
         ) : (
           <p className="text-soft">
-            {revision.number === 1 ? 'How it began.' : 'What came before is further down.'}
+            {revision.number === 1 ? words.howItBegan : words.whatCameBeforeIsFurther}
           </p>
         )}
       </div>
@@ -152,8 +159,8 @@ function RevisionItem({
           <GitBranch size={14} aria-hidden className="mr-1 inline" />
           <KitchenLink href={`/formulas/${branch.id}`} className="text-link underline">
             {branch.name}
-          </KitchenLink>{' '}
-          branched off here
+          </KitchenLink>
+          {words.branchedOffHere}
         </p>
       ))}
     </li>
@@ -165,7 +172,7 @@ function Compared({ newer, older }: { newer: Revision | undefined; older: Revisi
   const time = useKitchenTime();
   return (
     <section
-      aria-label="Two compared"
+      aria-label={words.twoCompared}
       aria-live="polite"
       className={cx(
         'docket sticky top-16 z-10 mb-4 max-w-4xl rounded-b-md px-4 py-3',
@@ -175,8 +182,12 @@ function Compared({ newer, older }: { newer: Revision | undefined; older: Revisi
       {newer && older && (
         <>
           <p className="mb-1 text-sm text-soft">
-            From revision {older.number} ({time.dayAndClock(older.savedAtMs)}) to {newer.number} (
-            {time.dayAndClock(newer.savedAtMs)})
+            {words.fromRevisionTo(
+              older.number,
+              time.dayAndClock(older.savedAtMs),
+              newer.number,
+              time.dayAndClock(newer.savedAtMs),
+            )}
           </p>
           <Turns from={older.formula} to={newer.formula} />
         </>

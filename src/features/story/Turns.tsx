@@ -3,7 +3,8 @@ import { storyOf } from '@/core/story';
 import type { Formula } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
-import { wordTurn } from '../wording/story';
+import { wordTurn } from '@/wording/story';
+import { words } from '@/wording/screens/story/Turns';
 
 /** What changed between two states of a formula, told in one breath; the first thing told is the first thing to know. */
 export function Turns({ from, to }: { from: Formula; to: Formula }) {
@@ -12,7 +13,7 @@ export function Turns({ from, to }: { from: Formula; to: Formula }) {
   const nameOf = useNameOf();
   const units = useUnits();
   const turns = storyOf(from, to, book);
-  if (turns.length === 0) return <p className="text-soft">No difference.</p>;
+  if (turns.length === 0) return <p className="text-soft">{words.noDifference}</p>;
   return (
     <ul className="flex flex-wrap gap-x-1 leading-relaxed">
       {turns.map((turn, index) => (

@@ -39,7 +39,7 @@ function server(answers: Record<string, { status: number; body: unknown }>) {
 }
 const open = () => show(<StoryPage formulaId="f" name="Plain loaf" head={5} story={story} page={3} />);
 const entry = (number: number) =>
-  screen.getAllByRole('listitem').find((item) => item.textContent?.startsWith(`Revision ${number}`))!;
+  screen.getAllByRole('listitem').find((item) => item.textContent?.startsWith(`Version ${number}`))!;
 
 beforeEach(() => push.mockClear());
 
@@ -58,18 +58,18 @@ test('each revision by what it changed, where it came from, what came of it', ()
     '/k/test/formulas/elder/story',
   );
   expect(entry(3)).toHaveTextContent('What came before is further down.');
-  expect(screen.getByText(/3 older branches are not listed here/)).toBeInTheDocument();
+  expect(screen.getByText(/3 older copies are not listed here/)).toBeInTheDocument();
 });
 
 test('any two are compared, oldest first whichever was ticked first; a third takes the place of the first', async () => {
   server({});
   open();
   const tick = (number: number) =>
-    userEvent.click(screen.getByRole('checkbox', { name: new RegExp(`Revision ${number}`) }));
+    userEvent.click(screen.getByRole('checkbox', { name: new RegExp(`Version ${number}`) }));
   await tick(5);
   await tick(3);
   const compared = screen.getByRole('region', { name: 'Two compared' });
-  expect(compared).toHaveTextContent('From revision 3');
+  expect(compared).toHaveTextContent('From version 3');
   expect(compared).toHaveTextContent('water 78 → 84 %');
   await tick(4);
   expect(compared).toHaveTextContent('water 78 → 80 %');
@@ -88,7 +88,7 @@ test('older ones are fetched, a branch is made once however often it is pressed'
   expect(await screen.findByText('How it began.')).toBeInTheDocument();
   expect(entry(3)).toHaveTextContent('water 76 → 78 %');
   expect(screen.queryByRole('button', { name: 'Older ones' })).toBeNull();
-  const branch = within(entry(2)).getByRole('button', { name: 'Branch from here' });
+  const branch = within(entry(2)).getByRole('button', { name: 'Make a copy from here' });
   await userEvent.click(branch);
   await userEvent.click(branch);
   await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/new'));
@@ -97,7 +97,7 @@ test('older ones are fetched, a branch is made once however often it is pressed'
   expect(new Set(wishes.map(({ requestId }) => requestId)).size).toBe(1);
 });
 
-test('brought back on what was seen; a newer state in between is told, not overwritten', async () => {
+test('brought back on what was seen; a newer version in between is told, not overwritten', async () => {
   const answers = {
     '/api/k/test/formulas/f/revisions': {
       status: 409,
@@ -106,14 +106,14 @@ test('brought back on what was seen; a newer state in between is told, not overw
   };
   const sent = server(answers);
   open();
-  await userEvent.click(within(entry(4)).getByRole('button', { name: 'Bring back' }));
-  expect(await screen.findByRole('alert')).toHaveTextContent('newer state in between');
+  await userEvent.click(within(entry(4)).getByRole('button', { name: 'Restore' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('newer version in between');
   expect(push).not.toHaveBeenCalled();
   answers['/api/k/test/formulas/f/revisions'] = {
     status: 200,
     body: { id: 'f', revision: 6, savedAtMs: 0 } as never,
   };
-  await userEvent.click(within(entry(4)).getByRole('button', { name: 'Bring back' }));
+  await userEvent.click(within(entry(4)).getByRole('button', { name: 'Restore' }));
   await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/f'));
   expect(sent[0]!.body).toMatchObject({ seen: 5, formula: withWater(400) });
 });

@@ -4,6 +4,7 @@ import { newUuid } from '@/ui/newUuid';
 import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
 import { ask } from '../asking/ask';
 import type { Revision, Story } from './story';
+import { words } from '@/wording/screens/story/useStoryActions';
 
 interface Told {
   readonly formulaId: string;
@@ -26,7 +27,7 @@ export function useStoryActions({ formulaId, name, head }: Told) {
   const olderThan = async (oldest: number): Promise<readonly Revision[]> => {
     const answer = await ask<Story>(kitchen.api(`/formulas/${formulaId}/story?before=${oldest}`));
     if (answer.kind === 'ok') return answer.value.revisions;
-    setTrouble('The server did not answer. Try again.');
+    setTrouble(words.theServerDidNotAnswer);
     return [];
   };
   const branchFrom = async (number: number) => {
@@ -37,7 +38,7 @@ export function useStoryActions({ formulaId, name, head }: Told) {
       name: `${name.slice(0, 60)}, from ${number}`,
     });
     if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
-    else setTrouble('The branch could not be made. Nothing is lost; try again.');
+    else setTrouble(words.theBranchCouldNotBe);
   };
   const restore = async ({ number, formula }: Revision) => {
     const answer = await ask(kitchen.api(`/formulas/${formulaId}/revisions`), {
@@ -48,12 +49,7 @@ export function useStoryActions({ formulaId, name, head }: Told) {
     if (answer.kind === 'ok') {
       router.push(`/formulas/${formulaId}`);
       router.refresh();
-    } else
-      setTrouble(
-        answer.kind === 'stale'
-          ? 'Somebody saved a newer state in between. Reload this page to see it.'
-          : 'It could not be brought back. Nothing is lost; try again.',
-      );
+    } else setTrouble(answer.kind === 'stale' ? words.somebodySavedANewerState : words.itCouldNotBeBrought);
   };
   return { trouble, olderThan, branchFrom, restore };
 }

@@ -9,9 +9,10 @@ import { useKitchen } from '../kitchen/KitchenProvider';
 import { kitchenPlace } from '../kitchen/place';
 import { ask } from '../asking/ask';
 import { useNow } from '../clock/useNow';
-import { STEP_WORD } from '../wording/words';
+import { STEP_WORD } from '@/wording/words';
 import { ring } from './bell';
 import { timerBoard, type BoardTimer, type KitchenTimer } from './timerBoard';
+import { words } from '@/wording/screens/timers/TimerBell';
 
 const LOOK_MS = 8000;
 /** A timer that ended longer ago than this before the page was opened is shown, and does not ring: somebody has heard it. */
@@ -79,23 +80,23 @@ export function TimerBell() {
           <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
           <span className="min-w-48 flex-1">
             <strong className="block text-lg leading-tight">
-              Time is up: {timer.stepTitle || STEP_WORD[timer.stepKind]}
+              {words.timeIsUp(timer.stepTitle || STEP_WORD[timer.stepKind])}
             </strong>
             <span className="block truncate text-sm text-soft">
-              {timer.bakeName}, {formatClock((now - timer.localEndMs) / 1000)} ago
+              {words.ago(timer.bakeName, formatClock((now - timer.localEndMs) / 1000))}
             </span>
           </span>
           <Link
             href={`${benchOf(timer)}?at=steps&step=${timer.stepId}`}
             className={buttonClass('now', 'table', 'min-h-12 px-4 max-sm:flex-1')}
           >
-            Go to it
+            {words.goToIt}
           </Link>
           <Button
             className="min-h-12 max-sm:flex-1"
             onClick={() => setSeen(new Set([...seen, keyOf(timer)]))}
           >
-            Seen
+            {words.seen}
           </Button>
         </li>
       ))}

@@ -52,7 +52,7 @@ test('a timer rings once when it is up, by the server’s clock, on whatever pag
   expect(ring).toHaveBeenCalledTimes(1);
   await userEvent
     .setup({ advanceTimers: jest.advanceTimersByTime })
-    .click(screen.getByRole('button', { name: 'Seen' }));
+    .click(screen.getByRole('button', { name: 'Dismiss' }));
   expect(screen.queryByRole('alert')).toBeNull();
   // a minute more is another end
   served = [timer(Date.now() + 5000 + 1000)];

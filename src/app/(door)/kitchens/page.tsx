@@ -3,8 +3,9 @@ import { connection } from 'next/server';
 import { KitchensPage } from '@/features/kitchen/KitchensPage';
 import { installation } from '@/server/kitchenContext';
 import { kitchensHere } from '@/server/kitchens';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Kitchens' };
+export const metadata: Metadata = { title: words.kitchens };
 
 export default async function Kitchens() {
   await connection();

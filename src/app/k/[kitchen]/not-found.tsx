@@ -1,13 +1,14 @@
 import { KitchenLink } from '@/features/kitchen/KitchenProvider';
 import { buttonClass } from '@/ui/Button';
+import { words } from '@/wording/screens/pages';
 
 export default function NotFound() {
   return (
     <div className="docket mx-auto mt-10 max-w-xl p-6">
-      <h1 className="text-2xl">Nothing lies here</h1>
-      <p className="mt-2 text-soft">The address leads to no formula and no bake of this kitchen.</p>
+      <h1 className="text-2xl">{words.nothingLiesHere}</h1>
+      <p className="mt-2 text-soft">{words.theAddressLeadsToNo}</p>
       <KitchenLink href="/formulas" className={buttonClass('strong', 'table', 'mt-5')}>
-        To the formulas
+        {words.toTheFormulas}
       </KitchenLink>
     </div>
   );

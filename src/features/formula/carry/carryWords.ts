@@ -1,17 +1,14 @@
 import type { Announcements } from '@dnd-kit/core';
+import { words } from '@/wording/screens/formula/carry/carryWords';
 
 /** What a screen reader says while something is carried, with the thing's own name instead of its id. */
 export function carryWords(nameOf: (id: string) => string): Announcements {
   const name = (thing: { id: string | number }) => nameOf(String(thing.id));
   return {
-    onDragStart: ({ active }) =>
-      `Lifted ${name(active)}. Arrows carry it, Space sets it down, Escape puts it back.`,
-    onDragOver: ({ active, over }) =>
-      over ? `${name(active)} is at the place of ${name(over)}.` : undefined,
+    onDragStart: ({ active }) => words.liftedArrowsCarryItSpace(name(active)),
+    onDragOver: ({ active, over }) => (over ? words.isAtThePlaceOf(name(active), name(over)) : undefined),
     onDragEnd: ({ active, over }) =>
-      over
-        ? `${name(active)} is set down at the place of ${name(over)}.`
-        : `${name(active)} is back where it was.`,
-    onDragCancel: ({ active }) => `${name(active)} is back where it was.`,
+      over ? words.isSetDownAtThe(name(active), name(over)) : words.isBackWhereItWas(name(active)),
+    onDragCancel: ({ active }) => words.isBackWhereItWas(name(active)),
   };
 }

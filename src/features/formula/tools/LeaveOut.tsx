@@ -5,10 +5,11 @@ import { useBook } from '../../book/BookProvider';
 import { newLocalId, useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
+import { words } from '@/wording/screens/formula/tools/LeaveOut';
 
 const AVOIDED_WORD: Record<Avoided, string> = {
-  egg: 'egg', milk: 'milk and dairy', maize: 'maize', oats: 'oats', treeNuts: 'tree nuts', soya: 'soya', lupin: 'lupin',
-  sesame: 'sesame', potato: 'potato', psyllium: 'psyllium', xanthan: 'xanthan', rice: 'rice', wheat: 'wheat starch',
+  egg: 'egg', milk: words.milkAndDairy, maize: 'maize', oats: 'oats', treeNuts: words.treeNuts, soya: 'soya', lupin: 'lupin',
+  sesame: 'sesame', potato: 'potato', psyllium: 'psyllium', xanthan: 'xanthan', rice: 'rice', wheat: words.wheatStarch,
 }; // prettier-ignore
 
 export function LeaveOut({ onDone }: { onDone: () => void }) {
@@ -16,12 +17,11 @@ export function LeaveOut({ onDone }: { onDone: () => void }) {
   const book = useBook();
   const avoidable = avoidableIn(formula, book);
   const [avoided, setAvoided] = useState<Avoided | null>(avoidable[0] ?? null);
-  if (!avoided)
-    return <p className="mt-2 text-soft">There is nothing on this sheet that people usually leave out.</p>;
+  if (!avoided) return <p className="mt-2 text-soft">{words.thereIsNothingOnThis}</p>;
   return (
     <>
       <Asked
-        word="Without"
+        word={words.without}
         value={avoided}
         options={avoidable.map((each) => ({ value: each, label: AVOIDED_WORD[each] }))}
         onChange={setAvoided}

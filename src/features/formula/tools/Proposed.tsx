@@ -5,9 +5,10 @@ import { Button } from '@/ui/Button';
 import { useNameOf } from '../../book/BookProvider';
 import { EaterChecks } from '../../eaters/EaterChecks';
 import { useNumbers, usePreferences, useUnits } from '../../preferences/PreferencesProvider';
-import { BAND_WORD } from '../../wording/bands';
-import { wordProblem } from '../../wording/problems';
+import { BAND_WORD } from '@/wording/bands';
+import { wordProblem } from '@/wording/problems';
 import { useSheetActions } from '../../sheet/SheetContext';
+import { words } from '@/wording/screens/formula/tools/Proposed';
 
 /** What would change, line by line, and what the dough becomes; one press does it, one undo takes it back. */
 export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onDone: () => void }) {
@@ -27,7 +28,7 @@ export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onD
   return (
     <div className="mt-4 border-t border-rule pt-3">
       {changes.length === 0 ? (
-        <p className="text-soft">Nothing has to change.</p>
+        <p className="text-soft">{words.nothingHasToChange}</p>
       ) : (
         <table className="w-full text-sm" data-testid="changes">
           <tbody>
@@ -36,9 +37,11 @@ export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onD
                 <th scope="row" className="py-1 text-left font-medium">
                   {nameOf(ingredientId)}
                 </th>
-                <td className="text-right tabular-nums text-soft">{fromG > 0 ? units.mass(fromG) : 'new'}</td>
+                <td className="text-right tabular-nums text-soft">
+                  {fromG > 0 ? units.mass(fromG) : words.newWord}
+                </td>
                 <td className="w-6 text-center text-soft">→</td>
-                <td className="figure text-right text-lg">{toG > 0 ? units.mass(toG) : 'out'}</td>
+                <td className="figure text-right text-lg">{toG > 0 ? units.mass(toG) : words.out}</td>
               </tr>
             ))}
           </tbody>
@@ -46,14 +49,15 @@ export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onD
       )}
       {without.length > 0 && (
         <p className="mt-2 text-sm text-alarm">
-          Nothing is known to stand in for {without.map((id) => nameOf(id).toLowerCase()).join(', ')}: it is
-          only taken away.
+          {words.nothingIsKnownToStand(without.map((id) => nameOf(id).toLowerCase()).join(', '))}
         </p>
       )}
       <EaterChecks stages={formula.stages} className="mt-2 border-t border-rule pt-2" />
       <p className="mt-2 text-sm text-soft">
-        After its rest: {BAND_WORD[before.rested.band].name.toLowerCase()} (
-        {numbers.decimal(before.rested.s, 2)}) →{' '}
+        {words.afterItsRest(
+          BAND_WORD[before.rested.band].name.toLowerCase(),
+          numbers.decimal(before.rested.s, 2),
+        )}
         <strong className="text-ink">{BAND_WORD[after.rested.band].name.toLowerCase()}</strong> (
         {numbers.decimal(after.rested.s, 2)}, {numbers.decimal(after.rested.low, 2)}–
         {numbers.decimal(after.rested.high, 2)})
@@ -67,7 +71,7 @@ export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onD
           onDone();
         }}
       >
-        Do it
+        {words.doIt}
       </Button>
     </div>
   );

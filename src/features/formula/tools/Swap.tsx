@@ -7,6 +7,7 @@ import { useBook, useStoredEntries, useNameOf } from '../../book/BookProvider';
 import { newLocalId, useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
+import { words } from '@/wording/screens/formula/tools/Swap';
 
 export function Swap({ onDone }: { onDone: () => void }) {
   const formula = useSheetState((state) => state.formula);
@@ -35,11 +36,11 @@ export function Swap({ onDone }: { onDone: () => void }) {
   const chosen = alike.includes(toId) ? toId : '';
   return (
     <>
-      <Asked word="Instead of" value={fromId} options={options(onSheet)} onChange={setFromId} />
+      <Asked word={words.insteadOf} value={fromId} options={options(onSheet)} onChange={setFromId} />
       <Asked
-        word="comes"
+        word={words.comes}
         value={chosen}
-        options={[{ value: '', label: 'choose …' }, ...options(alike)]}
+        options={[{ value: '', label: words.choose }, ...options(alike)]}
         onChange={setToId}
       />
       {chosen && (

@@ -6,10 +6,11 @@ import { massByIngredient } from '@/core/formula';
 import { isFlourBase } from '@/core/ingredients';
 import { useBook, useNameOf } from '../../book/BookProvider';
 import { useNumbers, usePreferences, useUnits } from '../../preferences/PreferencesProvider';
-import { BAND_OPTIONS } from '../../wording/bands';
-import { wordProblem } from '../../wording/problems';
+import { BAND_OPTIONS } from '@/wording/bands';
+import { wordProblem } from '@/wording/problems';
 import { useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
+import { words } from '@/wording/screens/formula/tools/TooWetToday';
 
 /** What every kitchen has, beside the powders of the sheet. */
 const AT_HAND = ['tapioca-starch', 'white-rice-flour', 'psyllium-powder'];
@@ -35,8 +36,8 @@ export function TooWetToday() {
   const answers = tooWet(formula, felt, wanted, [...new Set([...onSheet, ...AT_HAND])], book);
   return (
     <>
-      <Asked word="It feels" value={felt} options={BAND_OPTIONS} onChange={setFelt} />
-      <Asked word="It should be" value={wanted} options={BAND_OPTIONS} onChange={setWanted} />
+      <Asked word={words.itFeels} value={felt} options={BAND_OPTIONS} onChange={setFelt} />
+      <Asked word={words.itShouldBe} value={wanted} options={BAND_OPTIONS} onChange={setWanted} />
       {answers.ok ? (
         <ul className="mt-4 border-t border-rule" data-testid="too-wet">
           {answers.value.map(
@@ -52,20 +53,27 @@ export function TooWetToday() {
                   </span>
                 </p>
                 <p className="text-xs text-soft">
-                  water {numbers.decimal(hydration.from ?? 0, 1)} → {numbers.decimal(hydration.to ?? 0, 1)} %
+                  {words.water(
+                    numbers.decimal(hydration.from ?? 0, 1),
+                    numbers.decimal(hydration.to ?? 0, 1),
+                  )}
                   {saltPercent.from !== null && saltPercent.from > 0 && (
                     <>
-                      , salt {numbers.decimal(saltPercent.from, 2)} →{' '}
-                      {numbers.decimal(saltPercent.to ?? 0, 2)} %
-                      {saltG >= 0.05 && <>: {units.mass(saltG)} more keeps it</>}
+                      {words.salt(
+                        numbers.decimal(saltPercent.from, 2),
+                        numbers.decimal(saltPercent.to ?? 0, 2),
+                      )}
+                      {saltG >= 0.05 && <>{words.moreKeepsIt(units.mass(saltG))}</>}
                     </>
                   )}
                   {leavenG
                     .filter((leaven) => leaven.addG >= 0.05)
                     .map((leaven) => (
                       <span key={leaven.ingredientId}>
-                        ; {nameOf(leaven.ingredientId).toLowerCase()} {units.mass(leaven.addG)} more keeps its
-                        pace
+                        {words.moreKeepsItsPace(
+                          nameOf(leaven.ingredientId).toLowerCase(),
+                          units.mass(leaven.addG),
+                        )}
                       </span>
                     ))}
                 </p>
@@ -76,7 +84,7 @@ export function TooWetToday() {
       ) : (
         <p role="alert" className="mt-4 text-alarm">
           {answers.problem.code === 'rangeReversed'
-            ? 'It is to become drier: choose a firmer dough than it feels now.'
+            ? words.itIsToBecomeDrier
             : wordProblem(answers.problem, preferences)}
         </p>
       )}

@@ -7,31 +7,32 @@ import { SetWater } from './SetWater';
 import { Swap } from './Swap';
 import { TooWetToday } from './TooWetToday';
 import { UseUp } from './UseUp';
+import { words } from '@/wording/screens/formula/tools/ToolDialog';
 
 const TOOL: Record<Tool, { title: string; hint: string; Body: FC<{ onDone: () => void }> }> = {
   water: {
-    title: 'Set the water',
-    hint: 'How should the dough be after its rest? Only the water changes.',
+    title: words.setTheWater,
+    hint: words.howShouldTheDoughBe,
     Body: SetWater,
   },
   tooWet: {
-    title: 'Too wet today',
-    hint: 'Your hand is right, whatever the sheet says: how much of which powder brings it back.',
+    title: words.tooWetToday,
+    hint: words.yourHandIsRightWhatever,
     Body: TooWetToday,
   },
   swap: {
-    title: 'Swap one for another',
-    hint: 'The dose is fitted, and the water set so that the dough feels the same.',
+    title: words.swapOneForAnother,
+    hint: words.theDoseIsFittedAnd,
     Body: Swap,
   },
   leaveOut: {
-    title: 'Leave something out',
-    hint: 'What goes is replaced by what does its work: water, bind, protein and fat are put back.',
+    title: words.leaveSomethingOut,
+    hint: words.whatGoesIsReplacedBy,
     Body: LeaveOut,
   },
   useUp: {
-    title: 'Use up what there is',
-    hint: 'The whole sheet is scaled so that this comes to what you have.',
+    title: words.useUpWhatThereIs,
+    hint: words.theWholeSheetIsScaled,
     Body: UseUp,
   },
 };

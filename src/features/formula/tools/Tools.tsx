@@ -3,13 +3,14 @@ import { Droplets, Leaf, PackageOpen, Replace, Waves } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { buttonClass } from '@/ui/Button';
 import { TOOLS, type Tool } from './toolNames';
+import { words } from '@/wording/screens/formula/tools/Tools';
 
 const BUTTON = {
-  water: { word: 'Set the water', Icon: Droplets },
-  tooWet: { word: 'Too wet today', Icon: Waves },
-  swap: { word: 'Swap', Icon: Replace },
-  leaveOut: { word: 'Leave out', Icon: Leaf },
-  useUp: { word: 'Use up', Icon: PackageOpen },
+  water: { word: words.setTheWater, Icon: Droplets },
+  tooWet: { word: words.tooWetToday, Icon: Waves },
+  swap: { word: words.swap, Icon: Replace },
+  leaveOut: { word: words.leaveOut, Icon: Leaf },
+  useUp: { word: words.useUp, Icon: PackageOpen },
 } as const;
 
 export const loadToolDialog = () => import('./ToolDialog');

@@ -9,10 +9,11 @@ import { useBook, useNameOf } from '../../book/BookProvider';
 import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
 import { quantitiesComing } from '../../quantities/readQuantity';
 import { useQuantity } from '../../quantities/useQuantity';
-import { wordProblem } from '../../wording/problems';
+import { wordProblem } from '@/wording/problems';
 import { useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
+import { words } from '@/wording/screens/formula/tools/UseUp';
 
 /** What there is a bag's rest of is most often the flour there is most of. */
 function mostOf(masses: ReadonlyMap<string, number>, book: IngredientBook): string {
@@ -37,7 +38,7 @@ export function UseUp({ onDone }: { onDone: () => void }) {
   return (
     <>
       <Asked
-        word="Of"
+        word={words.of}
         value={id}
         options={[...masses.keys()].map((each) => ({ value: each, label: nameOf(each) }))}
         onChange={(next) => {
@@ -45,10 +46,10 @@ export function UseUp({ onDone }: { onDone: () => void }) {
           setHaveG(masses.get(next) ?? 100);
         }}
       />
-      <p className="mt-2 text-sm font-semibold">I have</p>
+      <p className="mt-2 text-sm font-semibold">{words.iHave}</p>
       <Cell
         size="bench"
-        label="How much there is"
+        label={words.howMuchThereIs}
         unit={units.massUnit}
         value={units.massCell(haveG)}
         onType={(text) => {

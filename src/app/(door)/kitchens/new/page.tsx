@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { SetUpPage } from '@/features/kitchen/SetUpPage';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Set up a kitchen' };
+export const metadata: Metadata = { title: words.setUpAKitchen };
 
 export default async function NewKitchen() {
   await connection();

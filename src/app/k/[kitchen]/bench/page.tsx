@@ -8,8 +8,9 @@ import { bakesUnderWay } from '@/server/bakes';
 import { buttonClass } from '@/ui/Button';
 import { placeOf, single, wordPlace, type Query } from '../addresses';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Bench' };
+export const metadata: Metadata = { title: words.bench };
 
 const PAGE = 20;
 
@@ -25,7 +26,7 @@ export default async function Page({
     redirect(kitchenPlace(context.kitchen.address).page(`/bench/${only.id}`));
   return (
     <>
-      <h1 className="mb-4 text-3xl">Bench</h1>
+      <h1 className="mb-4 text-3xl">{words.bench}</h1>
       <SetAsideNote setAside={setAside} />
       <RunningBakes bakes={bakes} nowMs={context.now().getTime()} />
       {next && (
@@ -33,7 +34,7 @@ export default async function Page({
           href={`/bench?after=${wordPlace(next)}`}
           className={buttonClass('plain', 'table', 'mt-4')}
         >
-          Begun earlier
+          {words.begunEarlier}
         </KitchenLink>
       )}
     </>

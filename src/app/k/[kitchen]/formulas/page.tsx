@@ -6,8 +6,9 @@ import { knownId } from '@/server/knownId';
 import { loadShelf, type ShelfPlace } from '@/server/shelf';
 import { single, wordsOf, type Query } from '../addresses';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Formulas' };
+export const metadata: Metadata = { title: words.formulas };
 
 const PAGE = 30;
 

@@ -3,8 +3,9 @@ import { KitPage } from '@/features/kit/KitPage';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { loadKit } from '@/server/kit';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Kit' };
+export const metadata: Metadata = { title: words.kit };
 
 export default async function Kit({ params }: KitchenParams) {
   const context = await kitchenOf(params);

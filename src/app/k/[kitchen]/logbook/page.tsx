@@ -6,8 +6,9 @@ import { formulaName } from '@/server/formulas';
 import { knownId } from '@/server/knownId';
 import { placeOf, single, wordPlace, wordsOf, type Query } from '../addresses';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Logbook' };
+export const metadata: Metadata = { title: words.logbook };
 
 const PAGE = 30;
 const AGAIN = ['yes', 'changed', 'no', 'givenUp'] as const;
@@ -34,7 +35,7 @@ export default async function Page({
         query={{
           find,
           again,
-          formula: formulaId === null ? null : { id: formulaId, name: name ?? 'one formula' },
+          formula: formulaId === null ? null : { id: formulaId, name: name ?? words.oneFormula },
         }}
         next={wordPlace(next)}
         further={after !== null}

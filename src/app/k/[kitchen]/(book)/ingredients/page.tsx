@@ -5,8 +5,9 @@ import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { siftLarder } from '@/server/ingredients';
 import { Book } from '../../Book';
 import { kitchenOf, type KitchenParams } from '../../kitchenOf';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Larder' };
+export const metadata: Metadata = { title: words.larder };
 
 export default async function Page({ params }: KitchenParams) {
   const context = await kitchenOf(params);

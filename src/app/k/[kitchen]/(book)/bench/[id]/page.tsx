@@ -7,8 +7,9 @@ import { kitchenPlace } from '@/features/kitchen/place';
 import { loadBake } from '@/server/bakeRecords';
 import { Book } from '../../../Book';
 import { documentPage, type IdParams } from '../../../documentPage';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Bench' };
+export const metadata: Metadata = { title: words.bench };
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadBake, (bake, context) => {

@@ -2,8 +2,9 @@ import type { Metadata } from 'next';
 import { ReadingPage } from '@/features/reading/ReadingPage';
 import { Book } from '../../../Book';
 import { kitchenOf, type KitchenParams } from '../../../kitchenOf';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Read a recipe' };
+export const metadata: Metadata = { title: words.readARecipe };
 
 export default async function Page({ params }: KitchenParams) {
   return (

@@ -3,8 +3,9 @@ import { BakePage } from '@/features/logbook/BakePage';
 import { loadBake } from '@/server/bakeRecords';
 import { Book } from '../../../Book';
 import { documentPage, type IdParams } from '../../../documentPage';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'A bake' };
+export const metadata: Metadata = { title: words.aBake };
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadBake, (bake, context) => (

@@ -4,6 +4,7 @@ import { kitchenContext } from '@/server/kitchenContext';
 import { knownId } from '@/server/knownId';
 import { loadFormula } from '@/server/formulas';
 import { orUnreadable } from '@/server/orUnreadable';
+import { words } from '@/wording/screens/pages';
 
 export interface SheetParams {
   readonly params: Promise<{ kitchen: string; id: string }>;
@@ -21,5 +22,5 @@ export async function sheetTitle({ params }: SheetParams, place?: string): Promi
   const { kitchen, id } = await params;
   const found = await loadSheet(kitchen, id);
   const name = 'setAside' in found ? found.setAside.name : found.value?.formula.name;
-  return { title: name && place ? `${name}: ${place}` : (name ?? 'Not found') };
+  return { title: name && place ? `${name}: ${place}` : (name ?? words.notFound) };
 }

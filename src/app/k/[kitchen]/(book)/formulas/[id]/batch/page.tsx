@@ -5,8 +5,9 @@ import { loadFormula } from '@/server/formulas';
 import { loadKit } from '@/server/kit';
 import { Book } from '../../../../Book';
 import { documentPage, type IdParams } from '../../../../documentPage';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Batch' };
+export const metadata: Metadata = { title: words.batch };
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadFormula, async (loaded, context) => (

@@ -3,8 +3,9 @@ import { StoryPage } from '@/features/story/StoryPage';
 import { loadFormula, loadStory, STORY_PAGE } from '@/server/formulas';
 import { Book } from '../../../../Book';
 import { documentPage, type IdParams } from '../../../../documentPage';
+import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: 'Story' };
+export const metadata: Metadata = { title: words.story };
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadFormula, async (loaded, context) => {

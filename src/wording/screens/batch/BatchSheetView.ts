@@ -1,0 +1,23 @@
+/** What the screen says. */
+export const words = {
+  movedMostByAFiner: (name: string, percent: string) =>
+    ` ${name} moved most, by ${percent} %: a finer scale would help.`,
+  roundedToTheScaleHydration: (worst: string) =>
+    `Rounded to the scale: hydration, salt and binder stay as they are.${worst}`,
+  roundedToTheScale: (join: string, worst: string) => `Rounded to the scale: ${join}.${worst}`,
+  thePiecesWantMoreDough: (shortG: string, mass: string) =>
+    `The pieces want ${shortG} more dough than there is: make them ${mass} each, or one fewer.`,
+  nothingLeftOver: 'Nothing left over.',
+  ofTheDoughIsLeft: (remainderG: string) =>
+    `${remainderG} of the dough is left over: enough for more pieces.`,
+  aScrapOfIsLeft: (remainderG: string) => `A scrap of ${remainderG} is left over.`,
+  ofTheDough: (round: number) => `, ${round} % of the dough`,
+  andASmallOneOf: (remainderG: string, much: string) => `And a small one of ${remainderG}${much}.`,
+  ofDough: ' of dough',
+  aboutBaked: (bakedG: string) => `about ${bakedG} baked`,
+  ofDoughInAllThe: (sheet: string, doughG: string, factor: string) =>
+    `${sheet} ${doughG} of dough in total, ${factor} × the formula.`,
+  ingredient: 'Ingredient',
+  weigh: 'Weigh',
+  toWeigh: 'To weigh',
+} as const;

@@ -1,0 +1,14 @@
+/** What the screen says. */
+export const words = {
+  sayWhatWentInAnd: 'Say what went in, and how much.',
+  howMuch: 'How much',
+  weightOfWhatWentIn: 'Weight of what went in',
+  why: 'Why',
+  whyItWentIn: 'Why it went in',
+  tooWetByFeel: 'too wet by feel',
+  writeItDown: 'Save it',
+  somethingExtraWentIn: 'Something extra went in',
+  itCountsInThisBakes: 'It counts in this bake’s hydration and stays in its log.',
+  another: 'Another …',
+  anotherIngredient: 'Another ingredient',
+} as const;

@@ -1,0 +1,23 @@
+/** What the screen says. */
+export const words = {
+  notInYet: 'Not in yet:',
+  closeTheBake: 'Close the bake',
+  yesCloseTheBake: 'Yes, close the bake',
+  until: (clock: string) => `until ${clock}`,
+  leaveTheBenchTheBake: 'Leave the bench; the bake goes on',
+  extra: 'Extra',
+  note: 'Note',
+  more: 'More',
+  daylight: 'Daylight',
+  dimTheLight: 'Dim the light',
+  giveThisBakeUp: 'Abandon this bake …',
+  nothingIsWaiting: 'nothing is waiting',
+  savedOnThisDevice: (length: number) => `${length} saved on this device`,
+  theServerDoesNotAnswer: (part: string) =>
+    `The server does not answer. Go on: ${part}, it will be sent by itself.`,
+  theLastPressWasNot: (refused: string) => `The last tap was not saved: ${refused}`,
+  weigh: 'Weigh',
+  steps: 'Steps',
+  log: 'Log',
+  partsOfTheBake: 'Parts of the bake',
+} as const;

@@ -1,0 +1,12 @@
+/** What the screen says. */
+export const words = {
+  noDoughYet: 'No dough yet',
+  flourAndWaterAndIt: 'Flour and water, and it has a word.',
+  water: 'water',
+  salt: 'salt',
+  binder: 'binder',
+  whatThisMakes: 'What this makes',
+  contains: 'Contains',
+  noAllergenThatTheBook: 'no allergen that the book knows of',
+  ofNothingIsKnown: (unknown: string) => `; of ${unknown} nothing is known`,
+} as const;

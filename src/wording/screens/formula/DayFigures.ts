@@ -1,0 +1,8 @@
+/** What the screen says. */
+export const words = {
+  readyToBake: 'ready to bake',
+  afterMixing: 'after mixing',
+  noVisibleRise: 'no visible rise',
+  mayBeCut: 'may be cut',
+  outOfTheOven: 'out of the oven',
+} as const;

@@ -1,0 +1,28 @@
+/** What the screen says. */
+export const words = {
+  honestCrumb: 'Honest Crumb',
+  everythingNumberForNumberWith:
+    'Everything, number for number, with the ingredients of your own that it needs. For another kitchen, or to keep.',
+  markdown: 'Markdown',
+  toReadPrintOrPut: 'To read, print or put into a notebook.',
+  csv: 'CSV',
+  theIngredientsAsATable: 'The ingredients as a table for a spreadsheet.',
+  jsonLd: 'JSON-LD',
+  aSchemaOrgRecipeFor: 'A schema.org Recipe, for websites and other recipe programs.',
+  bindersAreCountedWithinThe: 'binders are counted within the 100 %',
+  theUsualPiecesAndLosses: 'the usual pieces and losses',
+  whichPartIsAStarter: 'which part is a starter, a gel, a topping',
+  theMethod: 'the method',
+  timesTemperaturesAndCuesAs: 'times, temperatures and cues as figures (they stand in the text)',
+  whatYourOwnIngredientsAre: 'what your own ingredients are made of',
+  howItWasMeasuredCups: 'how it was measured (cups, eggs) and the doubt of it',
+  theTextAboutIt: 'the text about it',
+  hundredthsOfAGramAnd: 'hundredths of a gram and less',
+  format: 'Format',
+  nothingIsLostReadBack: 'Nothing is lost: read back, it is the same formula.',
+  thisFormatDoesNotCarry: 'This format does not carry:',
+  whatWillBeWritten: 'What the file holds',
+  copied: 'Copied',
+  copy: 'Copy',
+  writeItOut: 'Export',
+} as const;

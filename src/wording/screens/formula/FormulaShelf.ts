@@ -1,0 +1,21 @@
+/** What the screen says. */
+export const words = {
+  theSliceToExpectOf: (name: string) => `The slice to expect of ${name}`,
+  waterAllCounted: 'water, all counted',
+  noBinder: 'no binder',
+  notBakedYet: 'not baked yet',
+  formulas: 'Formulas',
+  findAmong: (all: number) => `Search ${all} formulas`,
+  whichKind: 'Which kind',
+  whichFormulas: 'Which formulas',
+  onTheShelf: 'On the shelf',
+  archive: (archived: number) => `Archive (${archived})`,
+  readARecipe: 'Import a recipe',
+  newFormula: 'New formula',
+  toTheFirst: 'Back to the start',
+  furtherFormulas: 'More formulas',
+  noFormulaAnswersToThat: 'No formula matches that.',
+  theArchiveIsEmpty: 'The archive is empty.',
+  noFormulasYetAFormula:
+    'No formulas yet. A formula is flours and starches as the 100 %, a binder, water and salt: start one and type what goes in.',
+} as const;

@@ -1,0 +1,8 @@
+/** What the screen says. */
+export const words = {
+  insteadOf: (name: string) => `Instead of ${name}`,
+  noteFor: (name: string) => `Note for ${name}`,
+  weight: (name: string) => `${name}, weight`,
+  percentOfTheFlours: (name: string) => `${name}, percent of the flours`,
+  takeOut: (name: string) => `Remove ${name}`,
+} as const;

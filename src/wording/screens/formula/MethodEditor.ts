@@ -1,0 +1,11 @@
+/** What the screen says. */
+export const words = {
+  step: (part: number, part2: string) => `step ${part}, ${part2}`,
+  thatPlace: 'that place',
+  noStepsYetPutDown:
+    'No steps yet. Put down what you do in order: bloom, mix, let it rest, proof, bake, cool. Each with a time or with what to wait for.',
+  addAStep: 'Add a step',
+  method: 'Method',
+  inAllHands: (handsOnS: string) => ` in total, hands-on ${handsOnS}`,
+  withoutATime: (untimed: number) => `, ${untimed} without a time`,
+} as const;

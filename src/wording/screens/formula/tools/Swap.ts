@@ -1,0 +1,6 @@
+/** What the screen says. */
+export const words = {
+  insteadOf: 'Instead of',
+  comes: 'use',
+  choose: 'choose …',
+} as const;

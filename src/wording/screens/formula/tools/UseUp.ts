@@ -1,0 +1,6 @@
+/** What the screen says. */
+export const words = {
+  of: 'Of',
+  iHave: 'I have',
+  howMuchThereIs: 'How much there is',
+} as const;

@@ -1,0 +1,16 @@
+/** What the screen says. */
+export const words = {
+  nothingIsUnderWay: 'Nothing is in progress.',
+  openAFormulaSayHow: 'Open a formula, say how much, and take it to the bench.',
+  chooseAFormula: 'Choose a formula',
+  since: (startedAtMs: string) => `since ${startedAtMs}`,
+  timeIsUp: 'Time is up: ',
+  leftOf: 'left of ',
+  until: (until: string) => `, until ${until}`,
+  toTheBench: 'To the bench',
+  nextToWeigh: 'next to weigh: ',
+  ofAreIn: (done: number, of: number) => `, ${done} of ${of} are in`,
+  next: 'Next: ',
+  somethingOnTopIsStill: 'Something on top is still to weigh',
+  allDoneLookTasteAnd: 'All done: look, taste and log it',
+} as const;

@@ -1,0 +1,5 @@
+/** What the screen says. */
+export const words = {
+  anotherOven: 'Another oven',
+  ovens: 'Ovens',
+} as const;

@@ -1,0 +1,7 @@
+/** What the screen says. */
+export const words = {
+  giveItAName: 'Give it a name.',
+  nameOf: (name: string) => `Name of ${name}`,
+  kindOf: (name: string) => `Kind of ${name}`,
+  takeOutOfTheKit: (name: string) => `Remove ${name}`,
+} as const;

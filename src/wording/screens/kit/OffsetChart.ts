@@ -1,0 +1,5 @@
+/** What the screen says. */
+export const words = {
+  offTheDialEachReading: 'Off the dial: each reading, what is taken from them, and its range',
+  dialAt: (decimal: string, temperatureUnit: string) => `dial at ${decimal} ${temperatureUnit}`,
+} as const;

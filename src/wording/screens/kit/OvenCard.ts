@@ -1,0 +1,12 @@
+/** What the screen says. */
+export const words = {
+  topAndBottomHeat: 'top and bottom heat',
+  fan: 'fan',
+  deck: 'deck',
+  nameOf: (name: string) => `Name of ${name}`,
+  kindOf: (name: string) => `Kind of ${name}`,
+  takeOutOfTheKit: (name: string) => `Remove ${name}`,
+  theOneBakesAreComputed: ' the one bakes are calculated for',
+  roomInside: 'Room inside',
+  coldToTakesIt: (temperature: string) => `Cold to ${temperature} takes it`,
+} as const;

@@ -1,0 +1,5 @@
+/** What the screen says. */
+export const words = {
+  whoMustNotEatIt: 'Who must not eat it',
+  gluten: 'Gluten',
+} as const;

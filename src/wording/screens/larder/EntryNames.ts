@@ -1,0 +1,8 @@
+/** What the screen says. */
+export const words = {
+  name: 'Name',
+  alsoCalled: 'Also called',
+  commasBetween: 'separated by commas',
+  family: 'Family',
+  whatItIsInThe: 'What it is in the dough',
+} as const;

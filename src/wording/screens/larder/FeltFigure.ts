@@ -1,0 +1,16 @@
+/** What the screen says. */
+export const words = {
+  feltOnceAtTheBench: 'felt once at the bench',
+  feltTimesAtTheBench: (feels: number) => `felt ${feels} times at the bench`,
+  once: 'once',
+  times: (feels: number) => `${feels} times`,
+  itAbsorbs: 'it absorbs',
+  itAbsorbsAsWasBelieved: 'it absorbs as expected,',
+  feltAtTheBench: (part: string, part2: string) => `Felt at the bench ${part}: ${part2} `,
+  gOfWaterPerG: ' g of water per g',
+  beforeThat: '; before that ',
+  inUse: 'In use.',
+  useIt: 'Use it',
+  yourOwnFigureStandsChange:
+    'Your own figure stands; change it where you wrote it, if your hand knows better.',
+} as const;

@@ -1,0 +1,20 @@
+/** What the screen says. */
+export const words = {
+  ashMinerals: 'Ash (minerals)',
+  absorbsGOfWaterPer: 'Absorbs, g of water per g',
+  fourFifthsOfItTaken: 'Four fifths of it taken in',
+  min: (formatDecimal: string, formatDecimal2: string) => `${formatDecimal} ± ${formatDecimal2} min`,
+  usualOfTheFlours: 'Usual, of the flours',
+  atMost: (mostShare: number) => `, at most ${mostShare} %`,
+  gIn100G: (part: string) => `${part}, g in 100 g`,
+  saltGIn100G: 'Salt, g in 100 g',
+  energyKjIn100G: 'Energy, kJ in 100 g',
+  aMillilitreWeighsG: 'A millilitre weighs, g',
+  spoonedScooped: (densitySpooned: string, densityScooped: string) =>
+    `${densitySpooned} spooned, ${densityScooped} scooped`,
+  starchSwellsAndSetsAt: 'Starch swells and sets at',
+  smokesAt: 'Smokes at',
+  gluten: 'Gluten',
+  allergensAndWhatSomeAvoid: 'Allergens, and what some avoid',
+  noneKnown: 'none known',
+} as const;

@@ -1,0 +1,20 @@
+/** What the screen says. */
+export const words = {
+  whichOneIsMeant: 'Which one is meant?',
+  whatIsThis: 'What is this?',
+  thisNamesAGrainWith: 'This names a grain with gluten. What goes in instead?',
+  onlyWhenCertifiedGlutenFree: 'Only when certified gluten-free. Is this one? If not: what goes in instead?',
+  howMuchOfIt: 'How much of it?',
+  itsAmountsDoNotAgree: 'Its amounts do not agree. Which is right?',
+  moreThanOneThingOn: 'More than one thing on this line. What and how much of it goes in?',
+  backIn: 'back in',
+  asks: 'Asks:',
+  read: 'Read:',
+  leaveOut: (text: string) => `Leave out: ${text}`,
+  itSaysButTheWeights: (written: string, is: string) => `It says ${written} %, but the weights make ${is} %.`,
+  another: 'another …',
+  findIt: 'find it …',
+  whatIs: (text: string) => `What is ${text}?`,
+  weightOf: (text: string) => `Weight of ${text}`,
+  weight: 'weight',
+} as const;

@@ -1,0 +1,16 @@
+/** What the screen says. */
+export const words = {
+  sayAfterHowLongIt: 'Say after how long it should be ready.',
+  noAmountOfYeastFrom: 'No amount of yeast from a fiftieth to eight times this one does that.',
+  noTemperatureAtWhichDough:
+    'No temperature at which dough rises does that: the earlier steps take too long, or it is too soon.',
+  haveItReadyByA: 'Have it ready by a time',
+  readyAfterMixingIn: 'Ready after mixing in',
+  from10MinutesToThree: 'From 10 minutes to three days.',
+  theYeast: 'the yeast',
+  set: (part: string) => `Set ${part}`,
+  theProof: 'the proof',
+  setHowWarm: (part: string) => `Set how warm: ${part}`,
+  none: 'none',
+  now: (part: string) => `now ${part}`,
+} as const;

@@ -1,0 +1,33 @@
+/** What the screen says. */
+export const words = {
+  to: (from: string, to: string) => `${from} to ${to}`,
+  theMostItCanRise: 'The most it can rise',
+  itDoesNotSinkAgain: 'it does not sink again in this time',
+  pastItAfter: (low: string) => `past it after ${low}`,
+  crumbSet: 'Crumb set',
+  fromLoadingAtInThe: (temperature: string, bakesS: string) =>
+    `from loading, at ${temperature} in the middle; the method bakes ${bakesS}`,
+  theBakeCantBeComputed: (bakeProblem: string) => `The bake can’t be calculated: ${bakeProblem}`,
+  rawInTheMiddleAt: 'Raw in the middle at the end of this method. ',
+  setAtItsEndIn: (round: number) => `Set at its end in ${round} of 10 kitchens like yours. `,
+  rim: 'Rim',
+  top: 'Top',
+  baseItLosesOfIts: (
+    part: string,
+    brownTop: string,
+    brownBase: string,
+    lost: string,
+    lostCooled: string,
+    thick: string,
+  ) =>
+    `${part} ${brownTop}, base ${brownBase}. It loses ${lost} % of its weight in the heat, ${lostCooled} % by the time it is cut; the crust is about ${thick}.`,
+  theLidMayComeOff: (low: string) => ` The lid may come off after ${low}: half of the crumb is set then.`,
+  heatTheOvenBefore: (ovenS: string) => ` Heat the oven ${ovenS} before`,
+  withWhatStandsInIt: (honestTime: string) => `, ${honestTime} with what stands in it`,
+  waitBetweenLoads: (recoverS: string) => `; wait ${recoverS} between loads`,
+  readyIsSevenTenthsOf:
+    'Ready is seven tenths of what this dough can hold: there is some left for the oven. The ranges are the middle 80 % of 24 calculations of the rise and 10 of the bake, each with other, equally likely figures for what nobody has measured.',
+  whatMakesTheRiseMost: (part: string) => `What makes the rise most unsure: ${part}`,
+  theBake: (part: string) => `; the bake: ${part}`,
+  bakedItIsTimesThe: (bakedVolume: string) => `. Baked, it is ${bakedVolume} times the dough from the bowl.`,
+} as const;

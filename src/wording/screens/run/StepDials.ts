@@ -1,0 +1,11 @@
+/** What the screen says. */
+export const words = {
+  howLong: 'How long: ',
+  howWarm: 'How warm: ',
+  asTheRoom: 'as the room',
+  airInTheOven: (name: string) => `Air in the oven: ${name}`,
+  liesOn: (name: string) => `Baked on: ${name}`,
+  on: (part: string) => `on ${part}`,
+  inItsTin: 'in its tin',
+  topped: 'topped',
+} as const;

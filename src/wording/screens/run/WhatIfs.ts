@@ -1,0 +1,20 @@
+/** What the screen says. */
+export const words = {
+  at: (cool: string) => `at ${cool}`,
+  at2: (temperature: string) => `at ${temperature}`,
+  halfTheYeast: 'half the yeast',
+  twiceTheYeast: 'twice the yeast',
+  twoSmallInsteadOfOne: 'two small instead of one big',
+  halfAsBigAgain: 'half as big again',
+  inA: (part: string) => `in a ${part}`,
+  on: (steel: string) => `on ${steel}`,
+  halfAsThickAgain: 'half as thick again',
+  at3: (height: string) => `at ${height}`,
+  ovenHotterThanIThink: (degrees: string) => `oven ${degrees} hotter than I think`,
+  theSame: 'the same',
+  readyToBake: 'ready to bake',
+  notInThisTime: 'not in this time',
+  middleAtTheEnd: 'middle at the end',
+  whatIf: 'What if',
+  computing: 'Calculating …',
+} as const;

@@ -1,0 +1,17 @@
+/** What the screen says. */
+export const words = {
+  today: 'Today',
+  formulas: 'Formulas',
+  larder: 'Ingredients',
+  kit: 'Equipment',
+  bench: 'Bench',
+  logbook: 'Logbook',
+  skipToTheSheet: 'Skip to the content',
+  honest: 'Honest',
+  crumb: 'Crumb',
+  otherKitchens: 'Other kitchens',
+  daylightShiftD: 'Daylight (Shift D)',
+  dimTheLightShiftD: 'Dim the light (Shift D)',
+  keys: 'Keyboard shortcuts (?)',
+  stations: 'Main pages',
+} as const;

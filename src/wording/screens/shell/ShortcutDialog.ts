@@ -1,0 +1,23 @@
+/** What the screen says. */
+export const words = {
+  anywhere: 'Anywhere',
+  gThenT: 'g then t',
+  gThenF: 'g then f',
+  gThenI: 'g then i',
+  gThenB: 'g then b',
+  gThenL: 'g then l',
+  shiftD: 'Shift D',
+  dimTheLightAndBack: 'Dim the light, and back',
+  thisPage: 'This page',
+  onAFormula: 'On a formula',
+  ctrlZ: 'Ctrl Z',
+  ctrlShiftZ: 'Ctrl Shift Z',
+  moveTheLineOrStep: 'Move the line or step you are in',
+  spaceArrowsSpace: 'Space, arrows, Space',
+  onAGripLiftCarry: 'On a grip: lift, carry, set down',
+  giveACellItsOld: 'Restore the old value of a field',
+  atTheBench: 'At the bench',
+  theBigButtonWeighedDone: 'The big button: weighed, done, start the timer',
+  noteSomething: 'Note something',
+  keys: 'Keyboard shortcuts',
+} as const;
