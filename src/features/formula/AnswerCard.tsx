@@ -3,7 +3,6 @@ import dynamic from 'next/dynamic';
 import { memo, useMemo } from 'react';
 import { allergenStatement } from '@/core/cautions/allergenStatement';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { EaterChecks } from '../eaters/EaterChecks';
 import { Term } from '../help/Term';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { useSheetState } from '../sheet/SheetContext';
@@ -16,6 +15,9 @@ import { words } from '@/wording/screens/formula/AnswerCard';
 const DayFigures = dynamic(() => import('./DayFigures').then((module) => module.DayFigures), {
   ssr: false,
   loading: () => <div className="min-h-11 lg:min-h-24" />,
+});
+const EaterChecks = dynamic(() => import('../eaters/EaterChecks').then((module) => module.EaterChecks), {
+  ssr: false,
 });
 const ToCheck = dynamic(() => import('./ToCheck').then((module) => module.ToCheck), { ssr: false });
 const SheetSlice = dynamic(() => import('./SheetSlice').then((module) => module.SheetSlice), { ssr: false });
