@@ -145,7 +145,12 @@ export function Cell({
       }
       if (event.key === 'Enter') {
         event.preventDefault();
-        event.currentTarget.blur();
+        // down the column, as on paper; at its end the caret stays, with what stands there ready to be typed over
+        const column = testId ? [...document.querySelectorAll<HTMLElement>(`[data-testid="${testId}"]`)] : [];
+        const next = column[column.indexOf(event.currentTarget) + 1];
+        leave();
+        if (next) next.focus();
+        else event.currentTarget.select();
       }
     },
     onBlur: leave,

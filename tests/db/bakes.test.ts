@@ -165,7 +165,7 @@ test('the logbook pages backwards without losing or doubling a bake, though all 
   let after: BakePlace | null = null;
   const sizes: number[] = [];
   do {
-    const filter = { formulaId: null, words: [], again: null, after, most: 3 };
+    const filter = { formulaId: null, words: [], again: null, order: 'newest' as const, after, most: 3 };
     const page: Awaited<ReturnType<typeof logbook>> = await logbook(here, filter);
     seen.push(...page.lines.map((line) => line.id));
     sizes.push(page.lines.length);

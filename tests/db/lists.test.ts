@@ -101,14 +101,23 @@ test('a card follows its bake: counted once, under way or in the book, never bot
   expect((await underWay(here)).bakes.map(({ id }) => id)).toEqual([two]);
   expect((await ended(here)).lines).toMatchObject([{ id: one, name: 'Millet loaf', pieces: 8, again: null }]);
   const find = async (...words: string[]) =>
-    (await logbook(here, { formulaId: null, words, again: null, after: null, most: 9 })).lines.length;
+    (
+      await logbook(here, {
+        formulaId: null,
+        words,
+        again: null,
+        order: 'newest' as const,
+        after: null,
+        most: 9,
+      })
+    ).lines.length;
   expect([await find('gummy'), await find('gum', 'mill'), await find('gum', 'rye')]).toEqual([1, 1, 0]);
   // no word is an operator
   expect([await find("'", ':*', '&', '\\'), await find('!gummy')]).toEqual([expect.any(Number), 1]);
   await tap(one, { type: 'outcomeCorrected', outcome: { ...emptyOutcome, words: 'fine', again: 'yes' } });
   expect([await find('gummy'), await find('fine')]).toEqual([0, 1]);
   const again = (word: 'yes' | 'no' | 'givenUp') =>
-    logbook(here, { formulaId, words: [], again: word, after: null, most: 9 });
+    logbook(here, { formulaId, words: [], again: word, order: 'newest', after: null, most: 9 });
   await tap(two, { type: 'abandoned', reason: '' });
   expect((await again('yes')).lines.map(({ id }) => id)).toEqual([one]);
   expect((await again('givenUp')).lines.map(({ id }) => id)).toEqual([two]);
@@ -182,6 +191,52 @@ test('what is under way is listed a page at a time; the timers of all of it ring
   expect([await heard(there), await heard(here)]).toEqual([0, 59]);
 });
 
+test('in another order, a page at a time: what was baked last first on the shelf, the oldest first in the logbook', async () => {
+  const [never, once, lately] = [await made('A never'), await made('B once'), await made('C lately')];
+  const bakes: string[] = [];
+  for (const formulaId of [once, lately, once, lately]) {
+    bakes.push(await started(formulaId));
+    await tap(bakes.at(-1)!, close(''));
+    clock.ms += 60_000;
+  }
+  const shelfIds: string[] = [];
+  for (
+    let after = null as Awaited<ReturnType<typeof loadShelf>>['next'], more = true;
+    more;
+    more = after !== null
+  ) {
+    const page = await loadShelf(here, {
+      words: [],
+      style: null,
+      archived: false,
+      order: 'baked',
+      after,
+      most: 1,
+    });
+    shelfIds.push(...page.cards.map(({ id }) => id));
+    after = page.next;
+  }
+  expect(shelfIds).toEqual([lately, once, never]);
+  const seen: string[] = [];
+  for (
+    let after = null as Awaited<ReturnType<typeof logbook>>['next'], more = true;
+    more;
+    more = after !== null
+  ) {
+    const page = await logbook(here, {
+      formulaId: null,
+      words: [],
+      again: null,
+      order: 'oldest',
+      after,
+      most: 3,
+    });
+    seen.push(...page.lines.map(({ id }) => id));
+    after = page.next;
+  }
+  expect(seen).toEqual(bakes);
+});
+
 test('the shelf: by name, a page at a time, found by words and kind, the archive apart', async () => {
   const names = ['Teff rolls', 'millet loaf', 'Millet rolls', 'Rice flats', 'ähren loaf'];
   const ids = new Map<string, string>();
@@ -191,7 +246,15 @@ test('the shelf: by name, a page at a time, found by words and kind, the archive
   }); // prettier-ignore
   await archiveFormula(here, { id: ids.get('Teff rolls')!, archived: true });
   const ask = (part: Partial<Parameters<typeof loadShelf>[1]>) =>
-    loadShelf(here, { words: [], style: null, archived: false, after: null, most: 50, ...part });
+    loadShelf(here, {
+      words: [],
+      style: null,
+      archived: false,
+      order: 'name' as const,
+      after: null,
+      most: 50,
+      ...part,
+    });
   const all = (await ask({})).cards.map(({ name }) => name);
   expect([...all].sort()).toEqual(['Buckwheat flats', 'Millet rolls', 'millet loaf', 'ähren loaf']);
   const paged: string[] = [];
@@ -305,7 +368,10 @@ test('a stranger’s kitchen sees nothing in any list', async () => {
     { formulaId, words: [] },
     { formulaId: null, words: ['secret'] },
   ])
-    expect((await logbook(there, { ...filter, again: null, after: null, most: 9 })).lines).toEqual([]);
+    expect(
+      (await logbook(there, { ...filter, again: null, order: 'newest' as const, after: null, most: 9 }))
+        .lines,
+    ).toEqual([]);
   expect(await shelf(there)).toMatchObject({ cards: [], counts: { onShelf: 0, archived: 0 } });
   expect(await bakeNews(there, running, 0)).toBeNull();
   expect(await formulaName(there, formulaId)).toBeNull();
@@ -333,15 +399,22 @@ test('every list is read along an index in its order, whatever the size of the k
     await client.query('set enable_seqscan = off; set enable_sort = off; set enable_bitmapscan = off');
     const k = moved.value.id;
     const id = randomUUID();
-    const bakes = { formulaId: null, words: [], again: null, after: null, most: 31 };
-    const forms = { words: [], style: null, archived: false, after: null, most: 31 };
+    const bakes = {
+      formulaId: null,
+      words: [],
+      again: null,
+      order: 'newest' as const,
+      after: null,
+      most: 31,
+    };
+    const forms = { words: [], style: null, archived: false, order: 'name' as const, after: null, most: 31 };
     const place = { startedAtMs: Date.UTC(2026, 0, 1), id };
     const lists: Record<string, { text: string; values: unknown[] }> = {
       'bake_card_ended': logbookQuery(k, bakes),
       'bake_card_ended after': logbookQuery(k, { ...bakes, after: place }),
       'bake_card_of_formula': logbookQuery(k, { ...bakes, formulaId: id, after: place }),
       'formula_on_shelf': shelfQuery(k, forms),
-      'formula_on_shelf after': shelfQuery(k, { ...forms, words: ['x'], after: { name: 'm', id } }),
+      'formula_on_shelf after': shelfQuery(k, { ...forms, words: ['x'], after: { name: 'm', id, lastBakedAtMs: 0 } }),
       'formula_in_archive': shelfQuery(k, { ...forms, archived: true }),
       'bake_card_risen': { text: RISEN_BAKES.text, values: [k, id, 12] },
       'bake_card_risen of a page': { text: RISE_SIGNATURES.text, values: [k, [id], 12] },

@@ -71,8 +71,15 @@ afterAll(() => db.drop());
 
 type Ask = (client: pg.PoolClient, kitchenId: string) => Promise<unknown>;
 const place = { startedAtMs: 4e12, id: 'ffffffff-ffff-4fff-bfff-ffffffffffff' };
-const everything = { formulaId: null, words: [], again: null, after: null, most: 50 };
-const onShelf = { words: [], style: null, archived: false, after: null, most: 50 };
+const everything = {
+  formulaId: null,
+  words: [],
+  again: null,
+  order: 'newest' as const,
+  after: null,
+  most: 50,
+};
+const onShelf = { words: [], style: null, archived: false, order: 'name' as const, after: null, most: 50 };
 
 /** What sees: in the owner's kitchen something, in a stranger's nothing. */
 const READS: Record<string, Ask> = {
@@ -118,7 +125,7 @@ const READS: Record<string, Ask> = {
   newestKit: (c, k) => kits.newestKit(c, k),
   findKitByRequest: (c, k) => kits.findKitByRequest(c, k, ids.requests.kit),
   listShelf: (c, k) => shelf.listShelf(c, k, onShelf),
-  'listShelf, found': (c, k) => shelf.listShelf(c, k, { ...onShelf, words: ['loaf'], after: { name: ' ', id: place.id } }),
+  'listShelf, found': (c, k) => shelf.listShelf(c, k, { ...onShelf, words: ['loaf'], after: { name: ' ', id: place.id, lastBakedAtMs: 0 } }),
   countShelf: (c, k) => shelf.countShelf(c, k),
 }; // prettier-ignore
 

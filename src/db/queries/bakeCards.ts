@@ -198,6 +198,7 @@ export interface LogbookFilter {
   /** Words of a bake's name or of what was logged of it, or beginnings of them; all have to be there. */
   readonly words: readonly string[];
   readonly again: BakeCard['again'] | 'givenUp';
+  readonly order: 'newest' | 'oldest';
   readonly after: BakePlace | null;
   readonly most: number;
 }
@@ -214,7 +215,7 @@ const WORDS_SHOWN = 240;
 /** The statement for a filter: only what is asked for stands in it, so that each is served by an index of its own. */
 export function logbookQuery(
   kitchenId: string,
-  { formulaId, words, again, after, most }: LogbookFilter,
+  { formulaId, words, again, order, after, most }: LogbookFilter,
 ): { text: string; values: unknown[] } {
   const values: unknown[] = [kitchenId];
   const value = (given: unknown): string => `$${values.push(given)}`;
@@ -228,7 +229,7 @@ export function logbookQuery(
   else if (again) where.push(`and again = ${value(again)}`);
   if (after)
     where.push(
-      `and (started_at, bake_id) < (${value(new Date(after.startedAtMs))}, ${value(after.id)}::uuid)`,
+      `and (started_at, bake_id) ${order === 'newest' ? '<' : '>'} (${value(new Date(after.startedAtMs))}, ${value(after.id)}::uuid)`,
     );
   const conditions = where.join(' ');
   return {
@@ -236,7 +237,7 @@ export function logbookQuery(
              dough_g as "doughG", loss_percent as "lossPercent", scores, again, left(words, ${WORDS_SHOWN}) as words,
              given_up as "givenUp", unreadable_version as "unreadableVersion"
            from bake_card where kitchen_id = $1 and ended_at is not null ${conditions}
-           order by started_at desc, bake_id desc limit ${value(most)}`,
+           order by ${order === 'newest' ? 'started_at desc, bake_id desc' : 'started_at, bake_id'} limit ${value(most)}`,
     values,
   };
 }
@@ -245,7 +246,7 @@ export function logbookQuery(
 const asQuery = (words: readonly string[]): string =>
   words.map((word) => `'${word.replace(/['\\]/g, ' ')}':*`).join(' & ');
 
-/** Bakes that ended, newest first, a page at a time. */
+/** Bakes that ended, a page at a time. */
 export async function listLogbook(
   db: Queryable,
   kitchenId: string,

@@ -18,38 +18,51 @@ export type ShelfRow = z.infer<typeof shelfRow>;
 export interface ShelfPlace {
   readonly name: string;
   readonly id: string;
+  /** 0: never. */
+  readonly lastBakedAtMs: number;
 }
+
+/** By name, or what was baked last first. */
+export type ShelfOrder = 'name' | 'baked';
 
 export interface ShelfFilter {
   /** Words of the name, in any order. */
   readonly words: readonly string[];
   readonly style: string | null;
   readonly archived: boolean;
+  readonly order: ShelfOrder;
   readonly after: ShelfPlace | null;
   readonly most: number;
 }
 
-/** The statement for a filter, by name; only what is asked for stands in it. */
+/** When it was baked last; what never was comes after all that were. */
+const LAST = `coalesce(f.last_baked_at, 'epoch')`;
+
+/** The statement for a filter and an order; only what is asked for stands in it. */
 export function shelfQuery(
   kitchenId: string,
-  { words, style, archived, after, most }: ShelfFilter,
+  { words, style, archived, order, after, most }: ShelfFilter,
 ): { text: string; values: unknown[] } {
   const values: unknown[] = [kitchenId];
   const value = (given: unknown): string => `$${values.push(given)}`;
   const where = words.map((word) => `and position(lower(${value(word)}) in lower(f.name)) > 0`);
   if (style) where.push(`and f.style = ${value(style)}`);
   if (after)
-    where.push(`and (lower(f.name), f.id) > (lower(${value(after.name)}), ${value(after.id)}::uuid)`);
+    where.push(
+      order === 'name'
+        ? `and (lower(f.name), f.id) > (lower(${value(after.name)}), ${value(after.id)}::uuid)`
+        : `and (${LAST}, f.id) < (${value(new Date(after.lastBakedAtMs))}, ${value(after.id)}::uuid)`,
+    );
   return {
     text: `select f.id, f.head as revision, f.name, f.archived_at as "archivedAtMs", f.bakes,
              f.last_baked_at as "lastBakedAtMs" from formula f
            where f.kitchen_id = $1 and f.archived_at is ${archived ? 'not null' : 'null'} ${where.join(' ')}
-           order by lower(f.name), f.id limit ${value(most)}`,
+           order by ${order === 'name' ? 'lower(f.name), f.id' : `${LAST} desc, f.id desc`} limit ${value(most)}`,
     values,
   };
 }
 
-/** A page of the shelf, by name. */
+/** A page of the shelf. */
 export async function listShelf(
   db: Queryable,
   kitchenId: string,
@@ -59,7 +72,7 @@ export async function listShelf(
   const found = await many(db, { text, row: shelfRow }, values);
   const rows = found.slice(0, filter.most);
   const end = found.length > filter.most ? rows.at(-1) : undefined;
-  return { rows, next: end ? { name: end.name, id: end.id } : null };
+  return { rows, next: end ? { name: end.name, id: end.id, lastBakedAtMs: end.lastBakedAtMs ?? 0 } : null };
 }
 
 const countsRow = z.object({ onShelf: z.number().int(), archived: z.number().int() });

@@ -49,6 +49,7 @@ type BenchDialog = 'note' | 'addition' | 'abandon';
 
 /** N writes a note, Enter presses what the screen is there for: not while somebody types, nor over a dialog. */
 function useBenchKeys(onNote: () => void) {
+  const { shortcuts } = usePreferences().preferences;
   const note = useRef(onNote);
   useEffect(() => {
     note.current = onNote;
@@ -57,7 +58,7 @@ function useBenchKeys(onNote: () => void) {
     const onKey = (event: KeyboardEvent) => {
       const within = (selector: string) =>
         event.target instanceof HTMLElement && event.target.closest(selector) !== null;
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (shortcuts === 'off' || event.ctrlKey || event.metaKey || event.altKey) return;
       if (within('input, textarea, select, [role="dialog"], [role="menu"]')) return;
       if (event.key === 'n') {
         event.preventDefault();
@@ -69,7 +70,7 @@ function useBenchKeys(onNote: () => void) {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  }, [shortcuts]);
 }
 
 /** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
@@ -122,19 +123,21 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
           <span className="truncate">{[...open.now, ...open.later].map((line) => line.name).join(', ')}</span>
         </button>
       )}
-      {view === 'weigh' && <WeighView bake={bake} bench={bench} onSteps={() => void setView('steps')} />}
-      {view === 'steps' && (
-        <StepView bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={setChosen} />
-      )}
-      {view === 'log' && (
-        <OutcomeForm
-          planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
-          draftKey={`form:outcome:${bake.id}`}
-          deed={words.closeTheBake}
-          twice={words.yesCloseTheBake}
-          onOutcome={(outcome) => tap({ type: 'closed', outcome })}
-        />
-      )}
+      <div id="bench-part" role="tabpanel" aria-labelledby={`tab-${view}`}>
+        {view === 'weigh' && <WeighView bake={bake} bench={bench} onSteps={() => void setView('steps')} />}
+        {view === 'steps' && (
+          <StepView bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={setChosen} />
+        )}
+        {view === 'log' && (
+          <OutcomeForm
+            planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
+            draftKey={`form:outcome:${bake.id}`}
+            deed={words.closeTheBake}
+            twice={words.yesCloseTheBake}
+            onOutcome={(outcome) => tap({ type: 'closed', outcome })}
+          />
+        )}
+      </div>
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'addition' && <AdditionDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'abandon' && <AbandonDialog onClose={() => setDialog(null)} tap={tap} />}
@@ -294,11 +297,22 @@ function BenchTabs({ bake, bench: { state }, view, onView }: BenchTabsProps) {
           key={tab.value}
           type="button"
           role="tab"
+          id={`tab-${tab.value}`}
           aria-selected={view === tab.value}
+          aria-controls="bench-part"
+          tabIndex={view === tab.value ? 0 : -1}
+          onKeyDown={(event) => {
+            const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+            const to = by && tabs[(tabs.indexOf(tab) + by + tabs.length) % tabs.length];
+            if (!to) return;
+            event.preventDefault();
+            onView(to.value);
+            document.getElementById(`tab-${to.value}`)?.focus();
+          }}
           onClick={() => onView(tab.value)}
           className={cx(
             'min-h-12 rounded-lg text-lg font-semibold',
-            view === tab.value ? 'bg-ink text-surface' : 'text-soft',
+            view === tab.value ? 'bg-strong text-strong-ink' : 'text-soft',
           )}
         >
           {tab.word} <span className="font-normal opacity-80">{tab.count}</span>

@@ -1,6 +1,6 @@
 'use client';
 import { Check, Pencil, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { onScaleBeforeG, stillToWeigh, type BakeRecord } from '@/core/bake';
 import type { BatchLine } from '@/core/batch';
 import { within } from '@/core/units';
@@ -9,6 +9,7 @@ import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { Segmented } from '@/ui/Segmented';
 import { useSteady } from '@/ui/useSteady';
+import { EaterChecks } from '../eaters/EaterChecks';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { STAGE_WORD } from '@/wording/words';
@@ -24,6 +25,7 @@ interface WeighViewProps {
 /** One thing to weigh at a time, very large; the whole list beneath, ticked or not, tappable in any order. */
 export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const { state, tap } = bench;
+  const units = useUnits();
   const [chosen, setChosen] = useState<string | null>(null);
   const [running, setRunning] = useState(false);
   const [vesselG, setVesselG] = useState(0);
@@ -40,7 +42,10 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   };
 
   return (
-    <div className="grid gap-5 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+    <div className="grid gap-5 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] landscape:max-lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+      <p role="status" className="sr-only">
+        {current ? words.toWeighNow(current.name, units.mass(current.massG)) : words.allInTheBowl}
+      </p>
       {current ? (
         <OneThing
           key={current.id}
@@ -66,6 +71,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
         </section>
       )}
       <section aria-label={words.everythingToWeigh}>
+        <EaterChecks stages={bake.sheet.stages} brief className="mb-3" />
         <div className="mb-3 flex flex-wrap items-center gap-3">
           <Segmented
             label={words.howTheScaleIsUsed}
@@ -189,6 +195,12 @@ function OneThing({
   onUntick,
 }: OneThingProps) {
   const steady = useSteady(exchanged);
+  const primary = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    // the button that was pressed is gone with its line: the next one has the focus as soon as it can be pressed
+    if (exchanged && steady && document.activeElement === document.body)
+      primary.current?.focus({ preventScroll: true });
+  }, [exchanged, steady]);
   const units = useUnits();
   const { preferences } = usePreferences();
   const [other, setOther] = useState(weighedG !== null);
@@ -242,6 +254,7 @@ function OneThing({
           look="now"
           size="wall"
           data-primary
+          ref={primary}
           className={steady ? '' : 'disabled:opacity-100'}
           disabled={!steady || unreadable || (weighedG !== null && actualG === weighedG)}
           onClick={() => onWeigh(Math.round(actualG * 100) / 100)}

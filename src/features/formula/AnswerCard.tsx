@@ -1,6 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { memo, useMemo } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { allergenStatement } from '@/core/cautions/allergenStatement';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { Term } from '../help/Term';
@@ -47,6 +47,7 @@ export const AnswerCard = memo(function AnswerCard({ formulaId }: { formulaId: s
         </div>
         <SheetSlice className="h-14 w-24 shrink-0 lg:mt-3 lg:h-36 lg:w-full" />
       </div>
+      <Said />
       <dl className="mt-1 grid grid-cols-3 gap-x-3 lg:mt-3">
         <CardFigure
           word={<Term id="hydration">{words.water}</Term>}
@@ -70,6 +71,32 @@ export const AnswerCard = memo(function AnswerCard({ formulaId }: { formulaId: s
     </aside>
   );
 });
+
+const QUIET_MS = 1200;
+
+/** What a screen reader hears when the typing has come to rest; nothing at first. */
+function Said() {
+  const numbers = useNumbers();
+  const { totals, consistency } = useSheetState((state) => state.answers);
+  const now = consistency
+    ? words.nowItIs(BAND_WORD[consistency.rested.band].name, numbers.percent(totals.hydrationAll))
+    : '';
+  const [said, setSaid] = useState('');
+  const first = useRef(now);
+  useEffect(() => {
+    if (now === first.current) return undefined;
+    const timer = setTimeout(() => {
+      first.current = now;
+      setSaid(now);
+    }, QUIET_MS);
+    return () => clearTimeout(timer);
+  }, [now]);
+  return (
+    <p role="status" className="sr-only">
+      {said}
+    </p>
+  );
+}
 
 /** Allergens in one line, and for whom of this kitchen's eaters it is not. */
 function Contains() {

@@ -38,6 +38,7 @@ interface ShelfQuery {
   readonly find: string;
   readonly style: Style | null;
   readonly archive: boolean;
+  readonly order: 'name' | 'baked';
 }
 
 interface FormulaShelfProps {
@@ -153,16 +154,22 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
   const [searching, start] = useTransition();
   const [making, setMaking] = useState(false);
   const slices = useSlices(cards);
-  const { find, style, archive } = query;
-  const address = (part: { find?: string; style?: string; show?: string; after?: string }) =>
-    addressOf('/formulas', { find, style, show: archive ? 'archive' : null, ...part });
+  const { find, style, archive, order } = query;
+  const address = (part: { find?: string; style?: string; show?: string; sort?: string; after?: string }) =>
+    addressOf('/formulas', {
+      find,
+      style,
+      show: archive ? 'archive' : null,
+      sort: order === 'name' ? null : order,
+      ...part,
+    });
   const go = (part: Parameters<typeof address>[0]) => start(() => router.replace(address(part)));
   const all = archive ? counts.archived : counts.onShelf;
   return (
     <>
       <div className="mb-5 flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-3xl">{words.formulas}</h1>
-        {(all > cards.length || find !== '' || style !== null || further) && (
+        {(all > 3 || find !== '' || style !== null || further) && (
           <>
             <FindField
               label={words.findAmong(all)}
@@ -175,6 +182,16 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
               value={style ?? ''}
               onChange={(value) => go({ style: value })}
               options={STYLE_OPTIONS}
+              className="min-h-10 border-edge bg-surface px-2"
+            />
+            <Choice
+              label={words.sortedBy}
+              value={order}
+              onChange={(value) => go({ sort: value === 'name' ? '' : value })}
+              options={[
+                { value: 'name', label: words.byName },
+                { value: 'baked', label: words.bakedLastFirst },
+              ]}
               className="min-h-10 border-edge bg-surface px-2"
             />
           </>

@@ -59,7 +59,8 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
         value={name}
         align="left"
         inputMode="text"
-        className="-ml-1.5 min-w-64 flex-1"
+        className="-ml-1.5 min-w-full flex-1 sm:min-w-64"
+        grows
         inputClassName="font-head text-2xl font-bold tracking-tight sm:text-3xl"
         onType={(typed) => {
           const problem = edit({ type: 'rename', name: typed }, 'name');
@@ -73,7 +74,7 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
         value={style}
         options={STYLE_OPTIONS}
         onChange={(next) => edit({ type: 'setStyle', style: next })}
-        className="w-auto text-sm text-soft"
+        className="field-sizing-content w-auto text-sm text-soft"
       />
       <SaveStatus save={sheet.save} />
       <div className="flex items-center gap-0.5">

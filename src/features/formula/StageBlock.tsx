@@ -45,7 +45,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
           align="left"
           inputMode="text"
           placeholder={words.nameThisPart}
-          className="min-w-32 flex-1"
+          className="min-w-24 flex-1"
           inputClassName="font-head text-base font-semibold"
           onType={(typed) => {
             const change = { type: 'setStage', stageId, name: typed, kind } as const;
@@ -60,7 +60,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
           value={kind}
           options={KINDS}
           onChange={(next) => edit({ type: 'setStage', stageId, name, kind: next })}
-          className="w-auto text-sm text-soft"
+          className="field-sizing-content w-auto text-sm text-soft"
         />
         <span className="ml-auto pr-1 text-sm text-soft">{units.mass(massG)}</span>
         {!only && (

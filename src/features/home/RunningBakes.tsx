@@ -17,7 +17,13 @@ export interface RunningBake extends RunningCard {
   readonly startedAtMs: number;
 }
 
-/** What is under way and what it needs next, the most pressing thing largest. */
+/** Whose timer ended longest ago, or ends soonest, comes first; those without one after them, as they were. */
+const mostPressingFirst = (bakes: readonly RunningBake[]): RunningBake[] =>
+  [...bakes].sort(
+    (a, b) => (a.timers[0]?.endsAtMs ?? Number.MAX_VALUE) - (b.timers[0]?.endsAtMs ?? Number.MAX_VALUE),
+  );
+
+/** What is in progress and what it needs next, the most pressing thing first. */
 export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; nowMs: number }) {
   if (bakes.length === 0) {
     return (
@@ -32,7 +38,7 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
   }
   return (
     <ul className="grid gap-4 lg:grid-cols-2">
-      {bakes.map((bake) => (
+      {mostPressingFirst(bakes).map((bake) => (
         <RunningBakeCard key={bake.id} bake={bake} nowMs={nowMs} />
       ))}
     </ul>
@@ -51,8 +57,8 @@ function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) 
     <li className="docket rounded-b-md">
       <KitchenLink href={`/bench/${bake.id}`} className="block p-5 hover:bg-well">
         <span className="flex justify-between gap-3 text-sm text-soft">
-          <span className="font-semibold text-ink">{bake.name}</span>
-          <span>{words.since(time.clock(bake.startedAtMs))}</span>
+          <span className="font-head text-xl font-bold text-ink">{bake.name}</span>
+          <span className="text-right">{words.startedAt(time.dayAndClock(bake.startedAtMs))}</span>
         </span>
         {pressing ? (
           <>

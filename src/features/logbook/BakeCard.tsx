@@ -24,7 +24,10 @@ export function BakeCard({ line }: { line: LogbookLine }) {
       prefetch={false}
       className="grid gap-x-5 gap-y-1 border-t border-rule px-3 py-3 hover:bg-well sm:grid-cols-[8rem_minmax(0,1fr)_auto] sm:items-start"
     >
-      <span className="text-sm text-soft">{time.dayAndYear(line.startedAtMs)}</span>
+      <span className="text-sm text-soft">
+        {time.dayAndYear(line.startedAtMs)}
+        <span className="block max-sm:ml-2 max-sm:inline">{time.clock(line.startedAtMs)}</span>
+      </span>
       <span className="min-w-0">
         <strong className="font-head text-lg">{line.name}</strong>
         <span className="ml-2 text-sm text-soft">

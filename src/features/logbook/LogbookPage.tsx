@@ -17,6 +17,7 @@ const ScoreChart = dynamic(() => import('./ScoreChart').then((module) => module.
 interface LogbookQuery {
   readonly find: string;
   readonly again: LogbookLine['again'] | 'givenUp';
+  readonly order: 'newest' | 'oldest';
   /** Only of this formula. */
   readonly formula: { readonly id: string; readonly name: string } | null;
 }
@@ -42,9 +43,21 @@ const AGAIN_OPTIONS = [
 export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
   const router = useKitchenRouter();
   const [searching, start] = useTransition();
-  const { find, again, formula } = query;
-  const address = (part: { find?: string; again?: string | null; formula?: null; after?: string | null }) =>
-    addressOf('/logbook', { find, again, formula: formula?.id, ...part });
+  const { find, again, order, formula } = query;
+  const address = (part: {
+    find?: string;
+    again?: string | null;
+    formula?: null;
+    order?: string;
+    after?: string | null;
+  }) =>
+    addressOf('/logbook', {
+      find,
+      again,
+      formula: formula?.id,
+      order: order === 'newest' ? null : order,
+      ...part,
+    });
   const go = (part: Parameters<typeof address>[0]) => start(() => router.replace(address(part)));
   const asked = find !== '' || again !== null || formula !== null;
   return (
@@ -62,6 +75,16 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
           value={again ?? ''}
           onChange={(value) => go({ again: value })}
           options={AGAIN_OPTIONS}
+          className="min-h-10 border-edge bg-surface px-2"
+        />
+        <Choice
+          label={words.sortedBy}
+          value={order}
+          onChange={(value) => go({ order: value === 'newest' ? '' : value })}
+          options={[
+            { value: 'newest', label: words.newestFirst },
+            { value: 'oldest', label: words.oldestFirst },
+          ]}
           className="min-h-10 border-edge bg-surface px-2"
         />
       </div>
@@ -92,12 +115,12 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       <p className="mt-4 flex flex-wrap gap-3">
         {further && (
           <KitchenLink href={address({})} className={buttonClass('plain')}>
-            {words.toTheNewest}
+            {words.backToTheStart}
           </KitchenLink>
         )}
         {next && (
           <KitchenLink href={address({ after: next })} className={buttonClass('plain')}>
-            {words.olderBakes}
+            {order === 'newest' ? words.olderBakes : words.newerBakes}
           </KitchenLink>
         )}
       </p>

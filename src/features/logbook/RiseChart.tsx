@@ -22,7 +22,17 @@ export function RiseChart({ marks }: { marks: readonly RiseMark[] }) {
     .map(({ atMs, of, grownPercent }) => ({ atMs, [of]: grownPercent }));
   return (
     <figure className="docket rounded-b-md px-4 pt-4 pb-3" data-testid="rise-chart">
-      <figcaption className="font-head text-xl font-bold">{words.howItRose}</figcaption>
+      <figcaption className="font-head text-xl font-bold">
+        {words.howItRose}
+        <span className="sr-only">
+          {[...marks]
+            .sort((a, b) => a.atMs - b.atMs)
+            .map(({ atMs, of, grownPercent }) =>
+              words.markedAt(time.clock(atMs), RISE_OF_WORD[of], numbers.decimal(grownPercent, 0)),
+            )
+            .join('')}
+        </span>
+      </figcaption>
       <ResponsiveContainer width="100%" height={200}>
         <LineChart data={points} margin={{ top: 12, right: 16, bottom: 0, left: -4 }}>
           <CartesianGrid {...GRID} />

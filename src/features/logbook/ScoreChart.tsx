@@ -24,7 +24,19 @@ export function ScoreChart({ lines }: { lines: readonly LogbookLine[] }) {
   if (bakes.length < 2) return null;
   return (
     <figure className="docket mb-4 rounded-b-md px-4 pt-3 pb-2" data-testid="score-chart">
-      <figcaption className="text-sm font-semibold">{words.scoresOfTheseBakes(bakes.length)}</figcaption>
+      <figcaption className="text-sm font-semibold">
+        {words.scoresOfTheseBakes(bakes.length)}
+        <span className="sr-only">
+          {bakes
+            .map((bake) =>
+              words.scoresOn(
+                time.day(bake.startedAtMs),
+                SCORE_NAMES.flatMap((name) => (bake[name] == null ? [] : `${name} ${bake[name]}`)).join(', '),
+              ),
+            )
+            .join(' ')}
+        </span>
+      </figcaption>
       <ResponsiveContainer width="100%" height={190}>
         <LineChart data={bakes} margin={{ top: 8, right: 12, bottom: 0, left: -24 }}>
           <CartesianGrid {...GRID} />

@@ -127,13 +127,20 @@ export function RunChart({
       {words}
     </text>
   );
+  const said = [
+    rise &&
+      words.risesAtMost(Math.round((rise.canHold.low - 1) * 100), Math.round((rise.canHold.high - 1) * 100)),
+    bake && words.middleAtItsEnd(units.temperature(Math.round(bake.coreAtEndC.value))),
+  ]
+    .filter(Boolean)
+    .join(' ');
   return (
     <div className="relative" style={{ height: CHART_HEIGHT }}>
       <svg
         width={width}
         height={CHART_HEIGHT}
         role="img"
-        aria-label={words.riseDoughOvenAndCore}
+        aria-label={`${words.riseDoughOvenAndCore}. ${said}`}
         className="absolute inset-0"
       >
         {apart(ticksS(axis), x).map((tS) => (

@@ -13,7 +13,7 @@ import {
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { loadDialog } from '@/ui/Dialog';
@@ -66,6 +66,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
   useEffect(() => {
     let awaiting = 0;
     const onKey = (event: KeyboardEvent) => {
+      if (preferences.shortcuts === 'off') return;
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       if (event.key === '?') setHelp(true);
       else if (event.key === 'D') change({ light: dim ? 'day' : 'dim' });
@@ -78,7 +79,9 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [change, dim, router]);
+  }, [change, dim, preferences.shortcuts, router]);
+
+  useFocusOnPage(path);
 
   // At the bench the dough has the whole screen.
   const atBench = /^\/bench\/./.test(path);
@@ -99,7 +102,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       >
         <KitchenLink href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-2 lg:mr-6">
           {words.honest}
-          <span className="ml-1 bg-ink px-1.5 text-surface">{words.crumb}</span>
+          <span className="ml-1 bg-strong px-1.5 text-strong-ink">{words.crumb}</span>
         </KitchenLink>
         <Stations path={path} />
         <div className="ml-auto flex min-w-0 items-center gap-1">
@@ -125,8 +128,12 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       </header>
       <main
         id="main"
+        tabIndex={-1}
         data-awake={awake}
-        className={cx('mx-auto w-full', atBench ? '' : 'max-w-[92rem] px-3 pt-4 pb-24 sm:px-5 sm:pb-10')}
+        className={cx(
+          'mx-auto w-full',
+          atBench ? 'outline-none' : 'outline-none max-w-[92rem] px-3 pt-4 pb-24 sm:px-5 sm:pb-10',
+        )}
       >
         {children}
       </main>
@@ -134,6 +141,20 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       {help && <ShortcutDialog onClose={() => setHelp(false)} />}
     </>
   );
+}
+
+/** What had the focus may be gone with the page before: then the new page has it, never nothing. */
+function useFocusOnPage(path: string): void {
+  const before = useRef(path);
+  useEffect(() => {
+    if (before.current === path) return;
+    before.current = path;
+    const frame = requestAnimationFrame(() => {
+      if (document.activeElement === document.body)
+        document.getElementById('main')?.focus({ preventScroll: true });
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [path]);
 }
 
 function Stations({ path }: { path: string }) {
@@ -150,12 +171,12 @@ function Stations({ path }: { path: string }) {
             href={href}
             aria-current={here ? 'page' : undefined}
             className={cx(
-              'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-1 sm:min-h-10 sm:px-2 lg:px-3 sm:flex-row sm:gap-2 sm:text-sm',
+              'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-0 max-sm:text-[0.78rem] max-sm:tracking-tight sm:min-h-10 sm:px-2 lg:px-3 sm:flex-row sm:gap-2 sm:text-sm',
               here && 'text-ink underline decoration-[3px] underline-offset-8',
             )}
           >
             <Icon size={18} aria-hidden strokeWidth={here ? 2.4 : 1.8} className="sm:max-lg:hidden" />
-            {word}
+            <span className="max-[360px]:sr-only">{word}</span>
           </KitchenLink>
         );
       })}

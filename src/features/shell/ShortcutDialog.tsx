@@ -1,5 +1,6 @@
 'use client';
 import { Dialog } from '@/ui/Dialog';
+import { usePreferences } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/shell/ShortcutDialog';
 
 const GROUPS = [
@@ -35,8 +36,18 @@ const GROUPS = [
 ] as const;
 
 export function ShortcutDialog({ onClose }: { onClose: () => void }) {
+  const { preferences, change } = usePreferences();
   return (
     <Dialog onClose={onClose} title={words.keys}>
+      <label className="mb-4 flex min-h-9 items-center gap-3">
+        <input
+          type="checkbox"
+          checked={preferences.shortcuts === 'on'}
+          onChange={(event) => change({ shortcuts: event.currentTarget.checked ? 'on' : 'off' })}
+          className="size-5 accent-(--ink)"
+        />
+        {words.singleKeysAreOn}
+      </label>
       <div className="grid gap-5 sm:grid-cols-2">
         {GROUPS.map((group) => (
           <section key={group.title}>

@@ -10,7 +10,7 @@ export default async function Page({ params }: KitchenParams) {
   const context = await kitchenOf(params);
   const [running, last] = await Promise.all([
     bakesUnderWay(context, { after: null, most: RUNNING }),
-    logbook(context, { formulaId: null, words: [], again: null, after: null, most: LAST }),
+    logbook(context, { formulaId: null, words: [], again: null, order: 'newest', after: null, most: LAST }),
   ]);
   return (
     <HomePage

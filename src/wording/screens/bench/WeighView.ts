@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  toWeighNow: (name: string, mass: string) => `Now weigh: ${name}, ${mass}`,
   allInTheBowl: 'All in the bowl',
   everyLineIsTickedOn: 'Every line is ticked. On to the steps.',
   toTheSteps: 'To the steps',

@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  nowItIs: (band: string, water: string) => `${band}, water ${water}`,
   noDoughYet: 'No dough yet',
   flourAndWaterAndIt: 'Flour and water, and it has a word.',
   water: 'water',

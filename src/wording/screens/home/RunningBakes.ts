@@ -3,6 +3,7 @@ export const words = {
   nothingIsUnderWay: 'Nothing is in progress.',
   openAFormulaSayHow: 'Open a formula, say how much, and take it to the bench.',
   chooseAFormula: 'Choose a formula',
+  startedAt: (startedAtMs: string) => `started ${startedAtMs}`,
   since: (startedAtMs: string) => `since ${startedAtMs}`,
   timeIsUp: 'Time is up: ',
   leftOf: 'left of ',

@@ -2,6 +2,11 @@
 export const words = {
   howeverTheyCameOut: 'Any verdict',
   givenUp: 'Abandoned',
+  sortedBy: 'Sort by',
+  newestFirst: 'Newest first',
+  oldestFirst: 'Oldest first',
+  backToTheStart: 'Back to the start',
+  newerBakes: 'Newer bakes',
   logbook: 'Logbook',
   findInNamesAndWords: 'Search names and notes',
   howTheyCameOut: 'Verdict',
@@ -10,6 +15,5 @@ export const words = {
   noBakeInThisBook: 'No bake matches that.',
   nothingHereYetEveryBake:
     'Nothing here yet. Every bake that is closed at the bench is saved in this book, with what was planned and what was done.',
-  toTheNewest: 'To the newest',
   olderBakes: 'Older bakes',
 } as const;

@@ -1,4 +1,5 @@
 /** What the screen says. */
 export const words = {
+  scoresOn: (day: string, scores: string) => ` ${day}: ${scores}.`,
   scoresOfTheseBakes: (length: number) => `Scores of these ${length} bakes`,
 } as const;

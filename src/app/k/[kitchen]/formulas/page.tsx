@@ -3,7 +3,7 @@ import { STYLES } from '@/core/formula';
 import { FormulaShelf } from '@/features/formula/FormulaShelf';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { knownId } from '@/server/knownId';
-import { loadShelf, type ShelfPlace } from '@/server/shelf';
+import { loadShelf, type ShelfOrder, type ShelfPlace } from '@/server/shelf';
 import { single, wordsOf, type Query } from '../addresses';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
 import { words } from '@/wording/screens/pages';
@@ -12,10 +12,13 @@ export const metadata: Metadata = { title: words.formulas };
 
 const PAGE = 30;
 
-/** Where a page of the shelf begins, as it stands in an address: id and name of the formula before it. */
-function placeOf(text: string): ShelfPlace | null {
+/** Where a page of the shelf begins, as it stands in an address: of the formula before it the id, and its name or when it was baked last. */
+function placeOf(text: string, order: ShelfOrder): ShelfPlace | null {
   const id = knownId(text.slice(0, 36));
-  return id && text[36] === '.' ? { id, name: text.slice(37, 200) } : null;
+  const rest = text.slice(37, 200);
+  if (!id || text[36] !== '.') return null;
+  if (order === 'name') return { id, name: rest, lastBakedAtMs: 0 };
+  return /^\d{1,14}$/.test(rest) ? { id, name: '', lastBakedAtMs: Number(rest) } : null;
 }
 
 export default async function FormulasPage({
@@ -26,8 +29,9 @@ export default async function FormulasPage({
   const find = single(query.find).slice(0, 80);
   const style = STYLES.find((each) => each === single(query.style)) ?? null;
   const archive = single(query.show) === 'archive';
-  const after = placeOf(single(query.after));
-  const filter = { words: wordsOf(find), style, archived: archive, after, most: PAGE };
+  const order = single(query.sort) === 'baked' ? 'baked' : 'name';
+  const after = placeOf(single(query.after), order);
+  const filter = { words: wordsOf(find), style, archived: archive, order, after, most: PAGE } as const;
   const { cards, setAside, next, counts } = await loadShelf(await kitchenOf(params), filter);
   return (
     <>
@@ -35,8 +39,8 @@ export default async function FormulasPage({
       <FormulaShelf
         cards={cards}
         counts={counts}
-        query={{ find, style, archive }}
-        next={next && `${next.id}.${next.name}`}
+        query={{ find, style, archive, order }}
+        next={next && `${next.id}.${order === 'name' ? next.name : next.lastBakedAtMs}`}
         further={after !== null}
       />
     </>

@@ -20,11 +20,12 @@ export default async function Page({
   const query = await searchParams;
   const find = single(query.find).slice(0, 80);
   const again = AGAIN.find((each) => each === single(query.again)) ?? null;
+  const order = single(query.order) === 'oldest' ? 'oldest' : 'newest';
   const after = placeOf(single(query.after));
   const formulaId = knownId(single(query.formula));
   const context = await kitchenOf(params);
   const [{ lines, setAside, next }, name] = await Promise.all([
-    logbook(context, { formulaId, words: wordsOf(find), again, after, most: PAGE }),
+    logbook(context, { formulaId, words: wordsOf(find), again, order, after, most: PAGE }),
     formulaId ? formulaName(context, formulaId) : null,
   ]);
   return (
@@ -35,6 +36,7 @@ export default async function Page({
         query={{
           find,
           again,
+          order,
           formula: formulaId === null ? null : { id: formulaId, name: name ?? words.oneFormula },
         }}
         next={wordPlace(next)}
