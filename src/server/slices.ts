@@ -2,8 +2,9 @@ import { LRUCache } from 'lru-cache';
 import { runKitchenOf } from '@/core/kit';
 import { sliceQuestion, type SliceQuestion } from '@/core/run';
 import type { SliceFigures } from '@/core/slice';
-import { findFormulas, findHeadRevisions } from '@/db/queries/formulas';
+import { findFormulas, findHeadRevisions, findRevision } from '@/db/queries/formulas';
 import { computedAnswers, signatureOf } from './computedAnswers';
+import { loadBake } from './bakeRecords';
 import type { Context } from './context';
 import { learntOf, loadAround, taughtKitchen } from './learnt';
 import { simulation } from './simulations';
@@ -60,6 +61,16 @@ export async function formulaSlices(
       return slice === undefined ? [] : [[id, slice]];
     }),
   );
+}
+
+/** The slice that was to be expected of a bake: of the version it was made of, in the kitchen as it is now. Null: there is none to draw. */
+export async function bakeSlice(context: Context, bakeId: string, gone?: AbortSignal): Promise<SliceFigures | null> {
+  const { pool, kitchen } = context;
+  const bake = await loadBake(context, bakeId);
+  const made = bake && (await findRevision(pool, kitchen.id, bake.formulaId, bake.revision));
+  if (!made || gone?.aborted) return null;
+  const { book, kit } = await loadAround(context);
+  return simulated(sliceQuestion(made.formula, book, runKitchenOf(kit, made.formula)), gone);
 }
 
 async function simulated(question: SliceQuestion | null, nobody?: AbortSignal): Promise<SliceFigures | null> {

@@ -65,10 +65,8 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
         prefetch={false}
         className="flex h-full flex-col p-4 hover:bg-well"
       >
-        <span className="text-xs text-soft">{STYLE_WORD[card.style]}</span>
-        <span className="flex items-start justify-between gap-3">
-          <h2 className="mt-0.5 text-lg leading-snug">{card.name}</h2>
-          <span aria-hidden className="h-12 w-20 shrink-0">
+        <span className="flex items-center gap-4">
+          <span aria-hidden className="h-20 w-28 shrink-0">
             {slice && (
               <SlicePicture
                 slice={slice}
@@ -78,32 +76,24 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
               />
             )}
           </span>
-        </span>
-        <span className="mt-3 flex items-end justify-between gap-3">
-          <span>
-            <span className="figure block text-4xl">
-              {card.hydrationAll === null ? '–' : Math.round(card.hydrationAll)}
-              <span className="text-lg"> %</span>
-            </span>
-            <span className="text-xs text-soft">{words.waterAllCounted}</span>
-          </span>
-          <span className="text-right text-xs text-soft">
-            {card.binders.length === 0
-              ? words.noBinder
-              : card.binders.map((binder) => (
-                  <span key={binder.name} className="block">
-                    {binder.name.toLowerCase()} {numbers.percent(binder.percent)}
-                  </span>
-                ))}
+          <span className="min-w-0">
+            <h2 className="text-xl leading-snug">{card.name}</h2>
+            <span className="text-sm text-soft">{STYLE_WORD[card.style]}</span>
           </span>
         </span>
-        <span className="mt-3 flex justify-between gap-3 border-t border-rule pt-2 text-xs text-soft">
-          <span>{flours.join(', ')}</span>
-          <span className="whitespace-nowrap">
-            {card.lastBakedAtMs === null
-              ? words.notBakedYet
-              : `${card.bakes} × · ${time.dayAndYear(card.lastBakedAtMs)}`}
-          </span>
+        <span className="mt-3 text-sm">
+          <strong>{words.of(flours.join(', ') || words.noFlourYet)}</strong>
+          {card.hydrationAll !== null && words.water(String(Math.round(card.hydrationAll)))}
+          {card.binders.length === 0
+            ? words.noBinder
+            : card.binders
+                .map(({ name, percent }) => `${name.toLowerCase()} ${numbers.percent(percent)}`)
+                .join(', ')}
+        </span>
+        <span className="mt-auto pt-2 text-sm text-soft">
+          {card.lastBakedAtMs === null
+            ? words.notBakedYet
+            : words.bakedSoOften(card.bakes, time.dayAndYear(card.lastBakedAtMs))}
         </span>
       </KitchenLink>
     </li>

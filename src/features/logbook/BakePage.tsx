@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { actualTotals, lossPercent, type BakeState, type Outcome, type BakeRecord } from '@/core/bake';
 import { formulaTotals } from '@/core/formula';
-import { formatDuration } from '@/core/units';
+import { formatDecimal, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useTwice } from '@/ui/useTwice';
 import { KitchenLink } from '../kitchen/KitchenProvider';
@@ -25,6 +25,10 @@ const CorrectionDialog = dynamic(
     ssr: false,
   },
 );
+const BakeSlice = dynamic(() => import('./BakeSlice').then((module) => module.BakeSlice), {
+  ssr: false,
+  loading: () => <div className="mb-3 h-36" />,
+});
 const RiseChart = dynamic(() => import('./RiseChart').then((module) => module.RiseChart), { ssr: false });
 const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => module.NoteDialog), {
   ssr: false,
@@ -54,7 +58,14 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
       {state.endedAtMs === null && <UnderWay bakeId={bake.id} sent={outbox.waiting.length === 0} />}
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <div className="grid gap-5">
-          {outcome && <OutcomeView outcome={outcome} state={state} onCorrect={() => setDialog('correct')} />}
+          {outcome && (
+            <OutcomeView
+              bakeId={bake.id}
+              outcome={outcome}
+              state={state}
+              onCorrect={() => setDialog('correct')}
+            />
+          )}
           {state.abandoned && (
             <section className="docket rounded-b-md p-5">
               <h2 className="text-xl text-alarm">{words.givenUp}</h2>
@@ -137,7 +148,7 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
         {words.addANote}
       </Button>
       <KitchenLink
-        href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${numbers.decimal(bake.sheet.pieces.doughG, 2)}`}
+        href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
         className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
       >
         {words.bakeItAgain}
@@ -178,10 +189,12 @@ function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState
 }
 
 function OutcomeView({
+  bakeId,
   outcome,
   state,
   onCorrect,
 }: {
+  bakeId: string;
   outcome: Outcome;
   state: BakeState;
   onCorrect: () => void;
@@ -207,6 +220,7 @@ function OutcomeView({
           {words.correct}
         </Button>
       </div>
+      <BakeSlice bakeId={bakeId} />
       <dl className="mt-2 flex flex-wrap gap-x-6 gap-y-2">
         {figures.map(([word, figure]) => (
           <div key={word} className="flex flex-col-reverse">

@@ -2,6 +2,7 @@
 import {
   BookOpenText,
   Boxes,
+  CircleHelp,
   CookingPot,
   Heater,
   Keyboard,
@@ -19,16 +20,14 @@ import { cx } from '@/ui/cx';
 import { loadDialog } from '@/ui/Dialog';
 import { useAwake } from '@/ui/useAwake';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
-import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
+import { LateTimerBell } from '../timers/LateTimerBell';
 import { UnitSwitches } from './UnitSwitches';
 import { words } from '@/wording/screens/shell/Shell';
 
 // what waits and what rings is looked at when the page stands
 const Tray = dynamic(() => import('../queue/Tray').then((module) => module.Tray), { ssr: false });
-const TimerBell = dynamic(() => import('../timers/TimerBell').then((module) => module.TimerBell), {
-  ssr: false,
-});
 const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog), {
   ssr: false,
 });
@@ -45,8 +44,8 @@ const STATIONS = [
   { href: '/logbook', word: words.logbook, Icon: BookOpenText, key: 'l' },
 ] as const;
 
-/** A page's place within its kitchen. */
-const within = (path: string, address: string): string => path.slice(`/k/${address}`.length) || '/';
+/** A page's place within its kitchen, whichever word the address has for that. */
+const within = (path: string): string => `/${path.split('/').slice(3).join('/')}`;
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -54,8 +53,7 @@ const isTyping = (target: EventTarget | null): boolean =>
 
 /** The frame round every station: where you are, where else you can go, the lamp and the units. */
 export function Shell({ name, children }: { name: string; children: ReactNode }) {
-  const kitchen = useKitchen();
-  const path = within(usePathname(), kitchen.address);
+  const path = within(usePathname());
   const router = useKitchenRouter();
   const { preferences, change } = usePreferences();
   const [help, setHelp] = useState(false);
@@ -121,6 +119,14 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
           >
             {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}
           </IconButton>
+          <KitchenLink
+            href="/help"
+            aria-label={words.help}
+            title={words.help}
+            className="button button-quiet button-table button-icon"
+          >
+            <CircleHelp size={18} aria-hidden />
+          </KitchenLink>
           <IconButton label={words.keys} className="max-sm:hidden" onClick={() => setHelp(true)}>
             <Keyboard size={18} aria-hidden />
           </IconButton>
@@ -137,7 +143,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       >
         {children}
       </main>
-      <TimerBell />
+      <LateTimerBell />
       {help && <ShortcutDialog onClose={() => setHelp(false)} />}
     </>
   );

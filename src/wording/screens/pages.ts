@@ -1,5 +1,6 @@
 /** Titles, and the pages that are none: not found, not answering. */
 export const words = {
+  help: 'Help',
   bench: 'Bench',
   begunEarlier: 'Started earlier',
   setUpAKitchen: 'Set up a kitchen',
@@ -8,9 +9,9 @@ export const words = {
   theServerOrItsDatabase:
     'The server or its database can’t be reached. Nothing that was saved is lost. Look whether ./crumb start is still running, then try again.',
   tryAgain: 'Try again',
-  batch: 'Batch',
+  batch: 'batch',
   notFound: 'Not found',
-  story: 'History',
+  story: 'history',
   readARecipe: 'Import a recipe',
   formulas: 'Formulas',
   larder: 'Ingredients',
@@ -18,7 +19,7 @@ export const words = {
   honestCrumb: 'Honest Crumb',
   sHonestCrumb: '%s · Honest Crumb',
   forPeopleWhoBakeYeasted: 'For people who bake yeasted gluten-free bread.',
-  aBake: 'A bake',
+  aBake: 'bake',
   logbook: 'Logbook',
   oneFormula: 'one formula',
   nothingLiesHere: 'Page not found',

@@ -1,9 +1,13 @@
 /** What the screen says. */
 export const words = {
   theSliceToExpectOf: (name: string) => `The slice to expect of ${name}`,
-  waterAllCounted: 'water, all counted',
+  of: (flours: string) => `Of ${flours}. `,
+  noFlourYet: 'no flour yet',
+  water: (percent: string) => `Water ${percent} %, `,
+  bakedSoOften: (bakes: number, last: string) =>
+    bakes === 1 ? `Baked once, on ${last}` : `Baked ${bakes} times, last on ${last}`,
   noBinder: 'no binder',
-  notBakedYet: 'not baked yet',
+  notBakedYet: 'Not baked yet',
   formulas: 'Formulas',
   findAmong: (all: number) => `Search ${all} formulas`,
   sortedBy: 'Sort by',

@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  help: 'Help',
   today: 'Today',
   formulas: 'Formulas',
   larder: 'Ingredients',

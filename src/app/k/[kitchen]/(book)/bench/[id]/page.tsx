@@ -4,15 +4,15 @@ import { redirect } from 'next/navigation';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
 import { kitchenPlace } from '@/features/kitchen/place';
-import { loadBake } from '@/server/bakeRecords';
 import { Book } from '../../../Book';
+import { bakeTitle, loadBakeOnce } from '../../../bakeTitle';
 import { documentPage, type IdParams } from '../../../documentPage';
 import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: words.bench };
+export const generateMetadata = (props: IdParams): Promise<Metadata> => bakeTitle(props, words.bench);
 
 export default function Page(props: IdParams) {
-  return documentPage(props, loadBake, (bake, context) => {
+  return documentPage(props, loadBakeOnce, (bake, context) => {
     if (stateOf(bake).endedAtMs !== null)
       redirect(kitchenPlace(context.kitchen.address).page(`/logbook/${bake.id}`));
     return (

@@ -4,10 +4,11 @@ import { BatchPage } from '@/features/batch/BatchPage';
 import { loadFormula } from '@/server/formulas';
 import { loadKit } from '@/server/kit';
 import { Book } from '../../../../Book';
+import { sheetTitle, type SheetParams } from '../(sheet)/sheet';
 import { documentPage, type IdParams } from '../../../../documentPage';
 import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: words.batch };
+export const generateMetadata = (props: SheetParams): Promise<Metadata> => sheetTitle(props, words.batch);
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadFormula, async (loaded, context) => (

@@ -2,10 +2,11 @@ import type { Metadata } from 'next';
 import { StoryPage } from '@/features/story/StoryPage';
 import { loadFormula, loadStory, STORY_PAGE } from '@/server/formulas';
 import { Book } from '../../../../Book';
+import { sheetTitle, type SheetParams } from '../(sheet)/sheet';
 import { documentPage, type IdParams } from '../../../../documentPage';
 import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: words.story };
+export const generateMetadata = (props: SheetParams): Promise<Metadata> => sheetTitle(props, words.story);
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadFormula, async (loaded, context) => {
