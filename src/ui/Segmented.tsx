@@ -29,7 +29,7 @@ export function Segmented<V extends string>({
         <label
           key={option.value}
           className={cx(
-            'segment flex flex-1 cursor-pointer items-center justify-center rounded px-3 font-semibold whitespace-nowrap text-soft',
+            'segment relative flex flex-1 cursor-pointer items-center justify-center rounded px-3 font-semibold whitespace-nowrap',
             size === 'bench' ? 'min-h-12 text-lg' : 'min-h-8 text-sm',
           )}
         >
@@ -42,7 +42,8 @@ export function Segmented<V extends string>({
             onChange={() => onChange(option.value)}
             // pressing the chosen one again lets go of it only where nothing chosen is an answer too
             onClick={() => clearable && option.value === value && onChange('' as V)}
-            className="sr-only"
+            // over the whole of its label: whoever points at it, points at the button itself
+            className="absolute inset-0 m-0 cursor-pointer opacity-0"
           />
           {option.label}
         </label>

@@ -1,11 +1,11 @@
-import { cell, closeBake, copyOf, expect, saved, startBake, test } from './kitchen';
+import { cell, closeBake, copyOf, expect, place, saved, startBake, test } from './kitchen';
 
 test('a formula typed from scratch is baked, logged and found again', async ({ page }) => {
   await page.goto('/formulas');
   await page.getByRole('button', { name: 'New formula' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Lock-side scones 🥣');
-  await page.getByRole('button', { name: 'Open the formula' }).click();
-  await expect(page.getByText('No water in it yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Create it' }).click();
+  await expect(page.getByText('No dough yet')).toBeVisible();
   for (const [search, name, grams] of [
     ['rice', 'White rice flour', '300'],
     ['tapioca flour', 'Tapioca starch', '200'],
@@ -21,6 +21,7 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
     await page.keyboard.type(grams);
   }
   await expect(page.getByTestId('hydration-poured')).toHaveText('84.0 %');
+  await place(page, 'Method');
   for (const [kind, time] of [
     ['Mix', '5 min'],
     ['Proof', '45–60 min'],

@@ -15,10 +15,10 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   );
   await second.goto(`/formulas/${id}`);
   await cell(page, 'Salt, weight').fill('11.5');
-  await expect(saved(page)).toContainText('revision 2');
+  await expect(saved(page)).toContainText('version 2');
   await cell(second, 'Olive oil, weight').fill('25');
   const banner = second.getByRole('alert').filter({ hasText: 'changed somewhere else' });
-  await expect(banner).toContainText('revision 2');
+  await expect(banner).toContainText('version 2');
   await expect(cell(second, 'Olive oil, weight')).toHaveValue('25');
   const head = async () =>
     (await (await page.request.get(`/api/k/-/formulas/${id}`)).json()) as {
@@ -39,7 +39,7 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   await expect(cell(second, 'Olive oil, weight')).toHaveValue('25');
   await expect(banner).toContainText('Olive oil: 12 g → 25 g');
   await banner.getByRole('button', { name: 'Save mine as the newest' }).click();
-  await expect(saved(second)).toContainText('revision 3');
+  await expect(saved(second)).toContainText('version 3');
   expect(await grams('olive-oil')).toBe(25);
   const revisions = (await (await page.request.get(`/api/k/-/formulas/${id}/revisions`)).json()) as {
     number: number;
@@ -53,7 +53,7 @@ test('two tabs on one sheet: the second is told, nothing is overwritten, and the
   );
   await cell(page, 'Salt, weight').fill('9');
   const here = page.getByRole('alert').filter({ hasText: 'changed somewhere else' });
-  await expect(here).toContainText('revision 3');
+  await expect(here).toContainText('version 3');
   await page.unroute(catchUp);
   await here.getByRole('button', { name: 'Go on with theirs' }).click();
   await expect(cell(page, 'Olive oil, weight')).toHaveValue('25');
@@ -75,7 +75,7 @@ test('a dead network: typing goes on, is saved in the browser, and arrives once 
   });
   await cell(page, 'Water, weight').fill('380');
   await expect(page.locator('[data-testid="save-status"][data-state="unreachable"]')).toBeVisible();
-  await expect(saved(page)).toContainText('revision 2');
+  await expect(saved(page)).toContainText('version 2');
   expect(sent).toBeGreaterThanOrEqual(3);
   const revisions = (await (await page.request.get(`/api/k/-/formulas/${id}/revisions`)).json()) as unknown[];
   expect(revisions).toHaveLength(2);

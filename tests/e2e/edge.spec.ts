@@ -57,12 +57,12 @@ test('the server takes nothing impossible, and says where it is wrong', async ({
     expect((await page.request.get(path)).status()).toBe(404);
   }
   await page.goto(`/formulas/${crypto.randomUUID()}`);
-  await expect(page.getByText('Nothing lies here')).toBeVisible();
+  await expect(page.getByText('Page not found')).toBeVisible();
   // what leads nowhere holds nothing of the kitchen; what leads somewhere does
   expect(await (await page.request.get('/nowhere/at/all')).text()).not.toContain('own-quay-jar');
-  expect(await (await page.request.get('/kit')).text()).toContain('own-quay-jar');
+  expect(await (await page.request.get('/ingredients')).text()).toContain('own-quay-jar');
   await page.goto('/nowhere/at/all');
-  await expect(page.getByText('There is no such page')).toBeVisible();
+  await expect(page.getByText('Page not found')).toBeVisible();
 });
 
 test('only this machine’s own pages may talk to it', async ({ page, baseURL }) => {

@@ -118,7 +118,7 @@ test('a sheet of more than 64 KB is saved like any other', async ({ page }) => {
   await expect(saved(page)).toBeVisible();
   await cell(page, 'Salt, weight').fill('12');
   await cell(page, 'Salt, weight').press('Enter');
-  await expect(page.getByTestId('save-status')).toContainText('revision 2');
+  await expect(page.getByTestId('save-status')).toContainText('version 2');
 });
 
 test('a timer rings on whatever page is open; a bake closed by two presses is opened again in the logbook', async ({
@@ -170,7 +170,7 @@ test('undo behind a dialog is the dialog’s own', async ({ page }) => {
   await expect(saved(page)).toBeVisible();
   await cell(page, 'Salt, weight').fill('14');
   await cell(page, 'Salt, weight').press('Enter');
-  await expect(page.getByTestId('save-status')).toContainText('revision 2');
+  await expect(page.getByTestId('save-status')).toContainText('version 2');
   const keys = page.getByRole('dialog');
   await page.getByRole('button', { name: 'Keyboard shortcuts (?)' }).click();
   await expect(keys).toBeVisible();

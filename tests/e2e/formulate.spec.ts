@@ -1,4 +1,4 @@
-import { cell, copyOf, expect, saved, test } from './kitchen';
+import { cell, copyOf, expect, place, saved, test } from './kitchen';
 
 test('cells take cups, spoons, eggs and percent, and show the grams and the doubt', async ({ page }) => {
   await copyOf(page, 'Pumpkin-seed supper rolls');
@@ -94,9 +94,11 @@ test('a pasted recipe asks what it must, then is a sheet with every line', async
   await make.click();
   await expect(cell(page, 'Millet flour, weight')).toHaveValue('400');
   await expect(cell(page, 'Salt, weight')).toHaveValue('6');
+  await place(page, 'Notes');
   await expect(page.getByRole('textbox', { name: 'About it' })).toHaveValue(
-    /Not on the formula: 100 g rye flour/,
+    /Not in the formula: 100 g rye flour/,
   );
+  await place(page, 'Formula');
   await expect(page.locator('[data-line] [data-testid="mass"]')).toHaveCount(6);
 });
 

@@ -46,7 +46,20 @@ export async function copyOf(page: Page, name: string): Promise<string> {
   const made = (await answer.json()) as { id: string };
   await page.goto(`/formulas/${made.id}`);
   await expect(saved(page)).toBeVisible();
+  await carried(page);
   return made.id;
+}
+
+/** Rows can be carried: until then they are drawn once more. */
+export const carried = (page: Page): Promise<void> =>
+  expect(page.locator('[data-carry="false"]')).toHaveCount(0);
+
+/** Goes to another place of the formula. */
+export async function place(page: Page, name: 'Formula' | 'Method' | 'Timeline' | 'Notes'): Promise<void> {
+  const link = page.getByRole('navigation', { name: 'Places of this formula' }).getByRole('link', { name });
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+  await carried(page);
 }
 
 /** Closes a bake as a baker does: pressed twice, a moment apart. */

@@ -40,9 +40,9 @@ test('the logbook is searched by its words and by how bakes came out', async ({ 
   const line = page.getByRole('link', { name: /Pumpkin-seed supper rolls.*Old yeast/ });
   await expect(line).toBeVisible();
   await expect(page.getByRole('link', { name: /Buckwheat hearth round/ })).toHaveCount(0);
-  await page.getByRole('combobox').selectOption('no');
+  await page.getByRole('combobox', { name: 'Verdict' }).selectOption('no');
   await expect(page.getByText('No bake matches that.')).toBeVisible();
-  await page.getByRole('combobox').selectOption('');
+  await page.getByRole('combobox', { name: 'Verdict' }).selectOption('');
   await line.click();
   await expect(page.getByRole('heading', { name: 'Pumpkin-seed supper rolls' })).toBeVisible();
   await page.goBack();

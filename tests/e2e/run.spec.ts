@@ -1,9 +1,9 @@
-import { awake, copyOf, expect, saved, test } from './kitchen';
+import { awake, copyOf, expect, place, saved, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
 async function toRun(page: Page, name: string): Promise<void> {
   await copyOf(page, name);
-  await page.getByRole('heading', { name: 'The run' }).scrollIntoViewIfNeeded();
+  await place(page, 'Timeline');
   await expect(page.getByTestId('run-set')).toBeVisible();
   await expect(page.getByTestId('computing')).toBeEmpty();
 }
@@ -20,7 +20,9 @@ test('the run answers when it is ready, set and cool, and follows yeast, length 
   await yeast.focus();
   await page.keyboard.press('Home');
   await expect(page.getByTestId('run-ready')).not.toHaveText(before ?? '');
+  await place(page, 'Formula');
   await expect(page.getByRole('textbox', { name: 'Instant yeast, weight' })).toHaveValue('0.1');
+  await place(page, 'Timeline');
 
   // a step’s end, by the keyboard: the method has the new time, the run the new answer
   const bake = page.getByRole('slider', { name: /^How long: Bake/ });
@@ -29,7 +31,6 @@ test('the run answers when it is ready, set and cool, and follows yeast, length 
   await expect(page.getByTestId('run-words')).toContainText('Raw in the middle');
   await expect(saved(page)).toBeVisible();
   await page.reload();
-  await page.getByRole('heading', { name: 'The run' }).scrollIntoViewIfNeeded();
   await expect(page.getByTestId('run-words')).toContainText('Raw in the middle');
 });
 
@@ -51,7 +52,7 @@ test('a step’s end is dragged with the mouse, the picture says it computes, un
   await expect(async () => {
     by = by >= 80 ? 50 : by + 10;
     await page.mouse.move(box.x + box.width / 2 + by, box.y + box.height / 2);
-    expect(await page.getByTestId('computing').textContent()).toContain('computing');
+    expect(await page.getByTestId('computing').textContent()).toContain('calculating');
     expect(by).toBeGreaterThanOrEqual(50);
   }).toPass({ intervals: [20] });
   await page.mouse.up();
@@ -80,8 +81,11 @@ test('what if, another shape, another way of rising', async ({ page }) => {
   await page.getByText('Have it ready by a time').click();
   await page.getByRole('textbox', { name: 'Ready after mixing in' }).fill('4 h');
   await page.getByRole('button', { name: 'Set instant yeast' }).click();
+  await place(page, 'Formula');
   const yeast = page.getByRole('textbox', { name: 'Instant yeast, weight' });
   await expect.poll(async () => Number(await yeast.inputValue())).toBeLessThan(4);
+  await place(page, 'Timeline');
+  await page.getByText('Have it ready by a time').click();
   await page.getByRole('textbox', { name: 'Ready after mixing in' }).fill('10 min');
   await page.getByRole('button', { name: 'Set instant yeast' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'No amount of yeast' })).toBeVisible();
@@ -90,6 +94,7 @@ test('what if, another shape, another way of rising', async ({ page }) => {
   await page.getByRole('button', { name: 'Cold hold' }).click();
   await expect(page.getByTestId('school-steps')).toContainText('Cold hold');
   await page.getByRole('button', { name: 'Put this into the method' }).click();
+  await place(page, 'Method');
   await expect(page.getByRole('listitem').filter({ hasText: 'Cold hold' }).first()).toBeVisible();
   await expect(saved(page)).toBeVisible();
 });
@@ -105,7 +110,7 @@ test('know your oven: a probe’s log is fitted, saved, and used from then on', 
   await page.getByRole('button', { name: 'Fit the oven' }).click();
   await expect(page.getByTestId('fitted')).toContainText(/± \d/);
   await page.getByRole('button', { name: 'Use this from now on' }).click();
-  await expect(page.getByText(/every run is computed with it now/)).toBeVisible();
+  await expect(page.getByText(/every timeline is calculated with it now/)).toBeVisible();
   await page.goto('/kit');
   await awake(page);
   await expect(page.getByText(/From 1 probe trace/)).toBeVisible();

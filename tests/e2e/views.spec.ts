@@ -31,7 +31,7 @@ async function check(page: Page): Promise<void> {
 for (const light of ['day', 'dim'] as const) {
   for (const [width, height] of [
     [1280, 800],
-    [360, 780],
+    [320, 640],
   ] as const) {
     test(`every view can be read by everybody: ${light}, ${width} wide`, async ({
       page,
@@ -42,7 +42,6 @@ for (const light of ['day', 'dim'] as const) {
       await context.addCookies([{ name: 'crumb-view', value: `${light}.g.C`, url: baseURL ?? '' }]);
       await page.setViewportSize({ width, height });
       const id = await copyOf(page, 'Sorghum and teff baton');
-      await page.getByRole('heading', { name: 'The run' }).scrollIntoViewIfNeeded();
       await expect(page.getByTestId('slice')).toBeVisible();
       await check(page);
       const bake = await startBake(page, id);
@@ -54,6 +53,9 @@ for (const light of ['day', 'dim'] as const) {
         '/kitchens',
         '/kitchens/new',
         '/formulas',
+        `/formulas/${id}/method`,
+        `/formulas/${id}/timeline`,
+        `/formulas/${id}/notes`,
         `/formulas/${id}/batch`,
         `/bench/${bake}`,
         `/bench/${bake}?at=steps`,
@@ -64,6 +66,7 @@ for (const light of ['day', 'dim'] as const) {
         '/kit',
         '/logbook',
         `/logbook/${logged}`,
+        '/k/-/help',
       ]) {
         await page.goto(path);
         await expect(page.locator('main')).not.toBeEmpty();
@@ -90,16 +93,24 @@ test('the keys work and are listed; dialogs give the focus back', async ({ page 
   await page.keyboard.press('Shift+D');
   await expect(page.locator('html')).toHaveAttribute('data-light', 'dim');
   await page.keyboard.press('?');
-  const keys = page.getByRole('dialog', { name: 'Keys' });
+  const keys = page.getByRole('dialog', { name: 'Keyboard shortcuts' });
   await expect(keys).toBeVisible();
   await check(page);
+  // who dictates, or rests a hand on the keys, turns single keys off
+  const single = keys.getByRole('checkbox', { name: /Single keys/ });
+  await single.uncheck();
   await page.keyboard.press('Escape');
   await expect(keys).toBeHidden();
+  await page.keyboard.press('Shift+D');
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dim');
+  await page.getByRole('button', { name: /^Keyboard shortcuts/ }).click();
+  await single.check();
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'New formula' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog', { name: 'A new formula' })).toBeVisible();
   await check(page);
-  await page.getByRole('button', { name: 'Open the formula' }).click();
+  await page.getByRole('button', { name: 'Create it' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Give it a name.' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'New formula' })).toBeFocused();

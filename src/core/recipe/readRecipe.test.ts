@@ -95,7 +95,7 @@ test('the sheet waits for the open question, then holds every line', () => {
   expect(answered.formula.about).toContain('Keeps two days.');
   const without = sheetOfRecipe(reading, new Map([[oil.number, { leaveOut: true }]]), libraryBook, ids());
   expect(without.open).toEqual([]);
-  expect(without.formula.about).toContain('Not on the sheet: 2 tbsp oil');
+  expect(without.formula.about).toContain('Not in the formula: 2 tbsp oil');
 });
 
 test('other layouts: markdown, a table with percentages, no headings at all, windows line ends', () => {

@@ -110,7 +110,7 @@ export function sheetOfRecipe(
     ...reading.notes,
     ...over,
     ...reading.steps.slice(FORMULA_LIMITS.steps).map(({ note }) => note),
-    ...(left.length > 0 ? [`Not on the sheet: ${left.join('; ')}`] : []),
+    ...(left.length > 0 ? [`Not in the formula: ${left.join('; ')}`] : []),
   ].join('\n');
   const blank = emptyFormula(reading.title ?? 'From a pasted recipe', newId());
   const formula: Formula = sizeFromWords({

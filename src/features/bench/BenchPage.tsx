@@ -199,7 +199,7 @@ function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchD
   const { preferences, change } = usePreferences();
   const dim = preferences.light === 'dim';
   return (
-    <header className="flex items-center gap-2 py-2">
+    <header className="flex items-center gap-2 py-2 low:py-0">
       <KitchenLink
         href="/"
         aria-label={words.leaveTheBenchTheBake}
@@ -290,7 +290,7 @@ function BenchTabs({ bake, bench: { state }, view, onView }: BenchTabsProps) {
     <div
       role="tablist"
       aria-label={words.partsOfTheBake}
-      className="mb-4 grid grid-cols-3 gap-1 rounded-xl border border-edge bg-surface p-1"
+      className="mb-4 grid grid-cols-3 gap-1 low:mb-2 rounded-xl border border-edge bg-surface p-1"
     >
       {tabs.map((tab) => (
         <button

@@ -220,11 +220,11 @@ function OneThing({
     return null;
   };
   return (
-    <section aria-label={words.weighNow} className="docket flex flex-col rounded-b-xl p-5 sm:p-7">
-      <p className="text-lg text-soft">{stageName}</p>
-      <h2 className="text-4xl leading-tight sm:text-5xl">{line.name}</h2>
-      <p className="mt-5 flex items-baseline gap-3" data-testid="target">
-        <span className="figure text-[clamp(5rem,22vw,10rem)]">
+    <section aria-label={words.weighNow} className="docket flex flex-col rounded-b-xl p-5 sm:p-7 low:p-3">
+      <p className="text-lg text-soft low:sr-only">{stageName}</p>
+      <h2 className="text-4xl leading-tight sm:text-5xl low:text-3xl">{line.name}</h2>
+      <p className="mt-5 flex items-baseline gap-3 low:mt-1" data-testid="target">
+        <span className="figure text-[clamp(5rem,22vw,10rem)] low:text-[6rem]">
           {units.massShown(beforeG + line.massG).number}
         </span>
         <span className="text-4xl text-soft">{units.massShown(beforeG + line.massG).unit}</span>
@@ -249,7 +249,7 @@ function OneThing({
           />
         </div>
       )}
-      <div className="mt-6 grid gap-3 sm:grid-cols-[1fr_auto]">
+      <div className="mt-6 grid gap-3 sm:grid-cols-[1fr_auto] low:mt-2">
         <Button
           look="now"
           size="wall"

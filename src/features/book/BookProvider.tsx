@@ -1,5 +1,6 @@
 'use client';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { patiently } from '@/ui/patiently';
 import type { Ingredient, IngredientBook, StoredEntry } from '@/core/ingredients';
 
 interface BookValue {
@@ -9,6 +10,8 @@ interface BookValue {
   /** Put away: known to the formulas that use them, but no longer offered. */
   readonly away: ReadonlySet<string>;
 }
+
+const loadWholeBook = patiently(() => import('./wholeBook'));
 
 const Context = createContext<BookValue | null>(null);
 
@@ -25,14 +28,10 @@ export function BookProvider({
   seed: readonly Ingredient[];
   children: ReactNode;
 }) {
-  const [whole, setWhole] = useState<{ of: readonly StoredEntry[]; book: IngredientBook } | null>(null);
+  const [whole, setWhole] = useState<IngredientBook | null>(null);
   useEffect(() => {
     let gone = false;
-    import('./wholeBook').then(
-      ({ wholeBook }) => !gone && setWhole({ of: stored, book: wholeBook(stored) }),
-      // nothing on the page needs more than it came with, until something new is looked for
-      () => undefined,
-    );
+    void loadWholeBook().then(({ wholeBook }) => !gone && setWhole(wholeBook(stored)));
     return () => {
       gone = true;
     };
@@ -40,7 +39,7 @@ export function BookProvider({
   const value = useMemo((): BookValue => {
     const away = stored.filter((each) => each.away && each.entry.kind !== 'bag').map(({ id }) => id);
     const sent = new Map(seed.map((ingredient) => [ingredient.id, ingredient]));
-    return { book: whole?.book ?? sent, stored, away: new Set(away) };
+    return { book: whole ?? sent, stored, away: new Set(away) };
   }, [seed, stored, whole]);
   return <Context value={value}>{children}</Context>;
 }

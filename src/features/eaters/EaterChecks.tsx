@@ -36,6 +36,7 @@ export function EaterChecks({
   const told = checks
     .filter(({ verdict }) => verdict !== 'nothingFound')
     .sort((a, b) => Number(b.verdict === 'no') - Number(a.verdict === 'no'));
+  const looking = told.filter(({ verdict }) => verdict === 'look');
   const rest = checks.filter(({ verdict }) => verdict === 'nothingFound');
   return (
     <section aria-label={words.whoEatsIt} className={className} data-testid="eaters">
@@ -44,7 +45,11 @@ export function EaterChecks({
           const no = verdict === 'no';
           const shown = no ? reasons.filter(({ why }) => why === 'holds') : reasons;
           return (
-            <li key={eater.id} className="flex items-start gap-2">
+            <li
+              key={eater.id}
+              // where room is scarce those who only have to look stand together in one line
+              className={cx('flex items-start gap-2', brief && !no && 'max-lg:hidden')}
+            >
               {no ? (
                 <CircleSlash2 size={17} aria-hidden className="mt-0.5 shrink-0 text-alarm" />
               ) : (
@@ -68,6 +73,11 @@ export function EaterChecks({
           </li>
         )}
       </ul>
+      {brief && looking.length > 0 && (
+        <p className="truncate text-sm lg:hidden">
+          <strong>{words.lookFirst}</strong> {looking.map(({ eater }) => eater.name).join(' · ')}
+        </p>
+      )}
     </section>
   );
 }

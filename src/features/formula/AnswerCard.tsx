@@ -10,17 +10,30 @@ import { BAND_WORD } from '@/wording/bands';
 import { ALLERGEN_WORD } from '@/wording/allergens';
 import { CardFigure } from './CardFigure';
 import { words } from '@/wording/screens/formula/AnswerCard';
+import { patiently } from '@/ui/patiently';
 
 // the day and its slice are computed: their code follows when the sheet stands
-const DayFigures = dynamic(() => import('./DayFigures').then((module) => module.DayFigures), {
-  ssr: false,
-  loading: () => <div className="min-h-11 lg:min-h-24" />,
-});
-const EaterChecks = dynamic(() => import('../eaters/EaterChecks').then((module) => module.EaterChecks), {
-  ssr: false,
-});
-const ToCheck = dynamic(() => import('./ToCheck').then((module) => module.ToCheck), { ssr: false });
-const SheetSlice = dynamic(() => import('./SheetSlice').then((module) => module.SheetSlice), { ssr: false });
+const DayFigures = dynamic(
+  patiently(() => import('./DayFigures').then((module) => module.DayFigures)),
+  {
+    ssr: false,
+    loading: () => <div className="min-h-11 lg:min-h-24" />,
+  },
+);
+const EaterChecks = dynamic(
+  patiently(() => import('../eaters/EaterChecks').then((module) => module.EaterChecks)),
+  {
+    ssr: false,
+  },
+);
+const ToCheck = dynamic(
+  patiently(() => import('./ToCheck').then((module) => module.ToCheck)),
+  { ssr: false },
+);
+const SheetSlice = dynamic(
+  patiently(() => import('./SheetSlice').then((module) => module.SheetSlice)),
+  { ssr: false },
+);
 
 /**
  * What the baker came for, in view at every width and on every place of the formula: what kind of dough, its water, salt and binder, when it
@@ -33,7 +46,7 @@ export const AnswerCard = memo(function AnswerCard({ formulaId }: { formulaId: s
   return (
     <aside
       aria-label={words.whatThisMakes}
-      className="docket z-20 rounded-b-md px-3 pt-3 pb-2 tall:sticky tall:top-14 lg:tall:top-18 max-lg:-mx-3 max-sm:px-4 sm:max-lg:-mx-5 lg:px-4 lg:pt-4 lg:pb-3"
+      className="docket z-20 min-w-0 rounded-b-md lg:order-2 px-3 pt-3 pb-2 tall:sticky tall:top-14 lg:tall:top-18 max-lg:-mx-3 max-sm:px-4 sm:max-lg:-mx-5 lg:px-4 lg:pt-4 lg:pb-3"
     >
       <div className="flex items-center gap-3 lg:block">
         <div className="min-w-0 flex-1">

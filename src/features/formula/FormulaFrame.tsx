@@ -14,6 +14,7 @@ import { useFormulaActions } from './useFormulaActions';
 import { useFormulaSheet, type FormulaSheet, type LoadedFormula } from './useFormulaSheet';
 import { useUndoKeys } from './useUndoKeys';
 import { words } from '@/wording/screens/formula/FormulaFrame';
+import { patiently } from '@/ui/patiently';
 
 const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) => module.ConflictBanner), {
   ssr: false,
@@ -21,9 +22,12 @@ const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) =>
 const ExportDialog = dynamic(() => import('./ExportDialog').then((module) => module.ExportDialog), {
   ssr: false,
 });
-const RunEngine = dynamic(() => import('../run/RunEngine').then((module) => module.RunEngine), {
-  ssr: false,
-});
+const RunEngine = dynamic(
+  patiently(() => import('../run/RunEngine').then((module) => module.RunEngine)),
+  {
+    ssr: false,
+  },
+);
 
 // typing goes on when the server is gone
 const NEEDED_OFFLINE = [loadMenu];
@@ -76,9 +80,7 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
       {archived && <p className="mb-3 text-sm text-soft">{words.thisFormulaIsInThe}</p>}
       <Places formulaId={loaded.id} />
       <div className="grid items-start gap-x-5 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
-        <div className="min-w-0 lg:order-2 lg:h-full">
-          <AnswerCard formulaId={loaded.id} />
-        </div>
+        <AnswerCard formulaId={loaded.id} />
         <div className="min-w-0">{children}</div>
       </div>
       {writing && <ExportDialog onClose={() => setWriting(false)} />}

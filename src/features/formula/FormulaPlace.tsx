@@ -7,12 +7,16 @@ import { loadIngredientSearch } from './IngredientPicker';
 import { SheetLines } from './SheetLines';
 import { loadToolDialog, Tools } from './tools/Tools';
 import { words } from '@/wording/screens/formula/FormulaPlace';
+import { patiently } from '@/ui/patiently';
 
 // below the lines: drawn when they stand
-const DoughAnswers = dynamic(() => import('./DoughAnswers').then((module) => module.DoughAnswers), {
-  ssr: false,
-  loading: () => <div className="min-h-96" />,
-});
+const DoughAnswers = dynamic(
+  patiently(() => import('./DoughAnswers').then((module) => module.DoughAnswers)),
+  {
+    ssr: false,
+    loading: () => <div className="min-h-96" />,
+  },
+);
 
 // typing goes on when the server is gone
 const NEEDED_OFFLINE = [loadIngredientSearch, loadQuantities, loadToolDialog, loadDoughTemperature];

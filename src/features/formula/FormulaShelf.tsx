@@ -15,10 +15,14 @@ import { useKitchenTime } from '../preferences/time';
 import { STYLE_WORD } from '@/wording/words';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/formula/FormulaShelf';
+import { patiently } from '@/ui/patiently';
 
-const SlicePicture = dynamic(() => import('../run/SlicePicture').then((module) => module.SlicePicture), {
-  ssr: false,
-});
+const SlicePicture = dynamic(
+  patiently(() => import('../run/SlicePicture').then((module) => module.SlicePicture)),
+  {
+    ssr: false,
+  },
+);
 const NewFormula = dynamic(() => import('./NewFormula').then((module) => module.NewFormula), { ssr: false });
 
 /** One formula on the shelf, with the figures a dough is known by. Made by the server. */

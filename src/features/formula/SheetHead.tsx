@@ -1,16 +1,5 @@
 'use client';
-import {
-  Archive,
-  ArchiveRestore,
-  Copy,
-  EllipsisVertical,
-  FileOutput,
-  History,
-  Redo2,
-  Scale,
-  Undo2,
-  type LucideIcon,
-} from 'lucide-react';
+import { EllipsisVertical, Redo2, Scale, Undo2 } from 'lucide-react';
 import { STYLES } from '@/core/formula';
 import { Button, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
@@ -33,15 +22,7 @@ interface SheetHeadProps {
   does: Readonly<Record<'story' | 'batch' | 'write' | 'copy' | 'archive', () => void>>;
 }
 
-const choice = (key: string, Icon: LucideIcon, word: string, onSelect: () => void) => ({
-  key,
-  words: (
-    <>
-      <Icon size={16} aria-hidden /> {word}
-    </>
-  ),
-  onSelect,
-});
+const choice = (key: string, word: string, onSelect: () => void) => ({ key, words: word, onSelect });
 
 /** Name, style and state of a formula, and what can be done with all of it. */
 export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
@@ -91,12 +72,12 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
             </IconButton>
           }
           choices={[
-            choice('story', History, words.itsStory, does.story),
-            choice('write', FileOutput, words.writeItOut, does.write),
-            choice('copy', Copy, 'Duplicate', does.copy),
+            choice('story', words.itsStory, does.story),
+            choice('write', words.writeItOut, does.write),
+            choice('copy', 'Duplicate', does.copy),
             archived
-              ? choice('archive', ArchiveRestore, words.bringBackFromTheArchive, does.archive)
-              : choice('archive', Archive, words.putInTheArchive, does.archive),
+              ? choice('archive', words.bringBackFromTheArchive, does.archive)
+              : choice('archive', words.putInTheArchive, does.archive),
           ]}
         />
       </div>

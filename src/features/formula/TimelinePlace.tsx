@@ -1,9 +1,12 @@
 'use client';
 import { lazy, Suspense } from 'react';
+import { patiently } from '@/ui/patiently';
 import { useAwake } from '@/ui/useAwake';
 import { words } from '@/wording/screens/formula/TimelinePlace';
 
-const RunPanel = lazy(() => import('../run/RunPanel').then((module) => ({ default: module.RunPanel })));
+const RunPanel = lazy(
+  patiently(() => import('../run/RunPanel').then((module) => ({ default: module.RunPanel }))),
+);
 
 /** From mixing to cutting on one clock. The page stands before its computation does. */
 export function TimelinePlace() {

@@ -9,6 +9,7 @@ import { KitScales } from './KitScales';
 import { KitTins } from './KitTins';
 import { useKit, type KitSave } from './useKit';
 import { words } from '@/wording/screens/kit/KitPage';
+import { patiently } from '@/ui/patiently';
 
 const SAVE_WORDS: Record<KitSave, string> = {
   saved: 'Saved',
@@ -19,14 +20,17 @@ const SAVE_WORDS: Record<KitSave, string> = {
 };
 
 /** Fetched when the page stands: a form and its package, for what is changed once a year. */
-const DetailsCard = dynamic(() => import('./DetailsCard').then((module) => module.DetailsCard), {
-  ssr: false,
-  loading: () => (
-    <KitCard title={words.nameAndPlace}>
-      <div className="min-h-80" />
-    </KitCard>
-  ),
-});
+const DetailsCard = dynamic(
+  patiently(() => import('./DetailsCard').then((module) => module.DetailsCard)),
+  {
+    ssr: false,
+    loading: () => (
+      <KitCard title={words.nameAndPlace}>
+        <div className="min-h-80" />
+      </KitCard>
+    ),
+  },
+);
 
 interface KitPageProps {
   stored: { readonly version: number; readonly kit: Kit };

@@ -9,15 +9,22 @@ import { useUnits } from '../preferences/PreferencesProvider';
 import { NameCell } from './KitRow';
 import { OvenReadings } from './OvenReadings';
 import { words } from '@/wording/screens/kit/OvenCard';
+import { patiently } from '@/ui/patiently';
 
 // the fit's mathematics follow when the page stands
-const OvenOffset = dynamic(() => import('./OvenOffset').then((module) => module.OvenOffset), {
-  ssr: false,
-  loading: () => <div className="min-h-20" />,
-});
-const OffsetChart = dynamic(() => import('./OffsetChart').then((module) => module.OffsetChart), {
-  ssr: false,
-});
+const OvenOffset = dynamic(
+  patiently(() => import('./OvenOffset').then((module) => module.OvenOffset)),
+  {
+    ssr: false,
+    loading: () => <div className="min-h-20" />,
+  },
+);
+const OffsetChart = dynamic(
+  patiently(() => import('./OffsetChart').then((module) => module.OffsetChart)),
+  {
+    ssr: false,
+  },
+);
 
 const KINDS = [
   { value: 'static', label: words.topAndBottomHeat },

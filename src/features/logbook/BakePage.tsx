@@ -18,6 +18,7 @@ import { PlannedActual } from './PlannedActual';
 import { Scores } from './Scores';
 import { TimeLog } from './TimeLog';
 import { words } from '@/wording/screens/logbook/BakePage';
+import { patiently } from '@/ui/patiently';
 
 const CorrectionDialog = dynamic(
   () => import('./CorrectionDialog').then((module) => module.CorrectionDialog),
@@ -25,11 +26,17 @@ const CorrectionDialog = dynamic(
     ssr: false,
   },
 );
-const BakeSlice = dynamic(() => import('./BakeSlice').then((module) => module.BakeSlice), {
-  ssr: false,
-  loading: () => <div className="mb-3 h-36" />,
-});
-const RiseChart = dynamic(() => import('./RiseChart').then((module) => module.RiseChart), { ssr: false });
+const BakeSlice = dynamic(
+  patiently(() => import('./BakeSlice').then((module) => module.BakeSlice)),
+  {
+    ssr: false,
+    loading: () => <div className="mb-3 h-36" />,
+  },
+);
+const RiseChart = dynamic(
+  patiently(() => import('./RiseChart').then((module) => module.RiseChart)),
+  { ssr: false },
+);
 const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => module.NoteDialog), {
   ssr: false,
 });

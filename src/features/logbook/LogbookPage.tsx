@@ -10,8 +10,12 @@ import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { AGAIN_WORD } from '@/wording/words';
 import { BakeCard, type LogbookLine } from './BakeCard';
 import { words } from '@/wording/screens/logbook/LogbookPage';
+import { patiently } from '@/ui/patiently';
 
-const ScoreChart = dynamic(() => import('./ScoreChart').then((module) => module.ScoreChart), { ssr: false });
+const ScoreChart = dynamic(
+  patiently(() => import('./ScoreChart').then((module) => module.ScoreChart)),
+  { ssr: false },
+);
 
 /** What of the logbook is asked for, as it stands in the address. */
 interface LogbookQuery {

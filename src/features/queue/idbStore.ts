@@ -1,4 +1,4 @@
-import type { DBSchema, IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { QueueStore, Waiting } from './queue';
 
 interface Schema extends DBSchema {
@@ -12,13 +12,7 @@ const VERSION = 1;
 export function idbStore(name = 'honest-crumb'): QueueStore {
   let opening: Promise<IDBPDatabase<Schema>> | null = null;
   const open = () =>
-    (opening ??= openAnew().catch((error: unknown) => {
-      opening = null;
-      throw error;
-    }));
-  const openAnew = async () => {
-    const { openDB } = await import('idb');
-    return openDB<Schema>(name, VERSION, {
+    (opening ??= openDB<Schema>(name, VERSION, {
       upgrade: (database) => {
         if (!database.objectStoreNames.contains('waiting'))
           database.createObjectStore('waiting', { keyPath: 'id' });
@@ -29,8 +23,10 @@ export function idbStore(name = 'honest-crumb'): QueueStore {
         (event.target as IDBDatabase).close();
         opening = null;
       },
-    });
-  };
+    }).catch((error: unknown) => {
+      opening = null;
+      throw error;
+    }));
   const isWaiting = (value: unknown): value is Waiting => {
     const entry = value as Partial<Waiting> | null;
     return (

@@ -87,7 +87,7 @@ test('each question has its answer beside it; the formula is made once there are
     ['salt', 6],
     ['sorghum-flour', 100],
   ]);
-  expect(formula!.about).toContain('Not on the sheet: 2 eggs plus 1 yolk');
+  expect(formula!.about).toContain('Not in the formula: 2 eggs plus 1 yolk');
   expect(formula!.steps[0]).toMatchObject({ kind: 'bake', minS: 1200, tempC: null });
 });
 

@@ -25,9 +25,13 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { LateTimerBell } from '../timers/LateTimerBell';
 import { UnitSwitches } from './UnitSwitches';
 import { words } from '@/wording/screens/shell/Shell';
+import { patiently } from '@/ui/patiently';
 
 // what waits and what rings is looked at when the page stands
-const Tray = dynamic(() => import('../queue/Tray').then((module) => module.Tray), { ssr: false });
+const Tray = dynamic(
+  patiently(() => import('../queue/Tray').then((module) => module.Tray)),
+  { ssr: false },
+);
 const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog), {
   ssr: false,
 });

@@ -1,5 +1,6 @@
 'use client';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { Carry, CarriedProps, CarryAreaProps, CarryListProps } from './carryProps';
 
 type Dragging = typeof import('./dragging');
@@ -21,8 +22,10 @@ function useDragging() {
       (module) => {
         const inside = () => current?.contains(document.activeElement) ?? false;
         if (gone) return;
-        if (!inside()) return setDragging(module);
-        const left = () => setTimeout(() => !gone && !inside() && setDragging(module));
+        // at once: between a look and the drawing somebody might step in
+        const put = () => flushSync(() => setDragging(module));
+        if (!inside()) return put();
+        const left = () => setTimeout(() => !gone && !inside() && put());
         current?.addEventListener('focusout', left);
         stop = () => current?.removeEventListener('focusout', left);
       },
