@@ -101,9 +101,10 @@ async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
     await page.getByTestId('understood').waitFor();
   }
   if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
-  if (shot.until) await page.getByTestId(shot.until).waitFor();
-  if (shot.until)
-    await page.getByTestId('computing').filter({ hasNotText: 'computing' }).waitFor({ state: 'attached' });
+  if (shot.until) await page.getByTestId(shot.until).first().waitFor();
+  if (shot.name === 'timeline')
+    await page.getByTestId('computing').filter({ hasNotText: 'calculating' }).waitFor({ state: 'attached' });
+  if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
   await page.screenshot({ path: path.join('docs', 'screenshots', `${shot.name}.png`) });
   await context.close();
 }
@@ -146,30 +147,29 @@ try {
   const shots: Shot[] = [
     { name: 'first', path: '/kitchens', door: true, ...table },
     { name: 'today', path: '/', ...table },
-    { name: 'formulas', path: '/formulas', ...table },
-    { name: 'sheet', path: `/formulas/${formula}`, ...table },
-    { name: 'sheet-answers', path: `/formulas/${formula}`, ...table, to: '[aria-label="Worth checking"]' },
-    { name: 'sheet-method', path: `/formulas/${formula}`, ...table, to: '#method-title' },
+    { name: 'formulas', path: '/formulas', ...table, until: 'slice' },
+    { name: 'formula', path: `/formulas/${formula}`, ...table, until: 'slice' },
     {
-      name: 'run',
+      name: 'formula-dough',
       path: `/formulas/${formula}`,
       ...table,
-      height: 1000,
-      to: '[aria-labelledby="run-title"]',
+      to: '[aria-label="About this dough"]',
       until: 'slice',
     },
-    { name: 'kit', path: '/kit', ...table },
-    { name: 'sheet-phone', path: `/formulas/${rolls}`, ...phone },
+    { name: 'formula-method', path: `/formulas/${formula}/method`, ...table, until: 'slice' },
+    { name: 'timeline', path: `/formulas/${formula}/timeline`, ...table, height: 1000, until: 'run-set' },
+    { name: 'equipment', path: '/kit', ...table },
+    { name: 'formula-phone', path: `/formulas/${rolls}`, ...phone, until: 'slice' },
     { name: 'read', path: '/formulas/read', ...table, type: RECIPE },
-    { name: 'larder', path: '/ingredients?look=potato-starch&beside=potato-flour', ...table },
-    { name: 'story', path: `/formulas/${tray}/story`, ...table },
+    { name: 'ingredients', path: '/ingredients?look=potato-starch&beside=potato-flour', ...table },
+    { name: 'history', path: `/formulas/${tray}/story`, ...table },
     { name: 'batch', path: `/formulas/${rolls}/batch?pieces=8&each=85`, ...table },
     { name: 'bench-weigh-tablet', path: `/bench/${weighing}`, ...tablet },
     { name: 'bench-weigh-phone', path: `/bench/${weighing}`, ...phone },
     { name: 'bench-step-tablet', path: `/bench/${proofing}`, ...tablet },
     { name: 'bench-step-dim', path: `/bench/${proofing}`, ...phone, light: 'dim' },
     { name: 'logbook', path: '/logbook', ...table },
-    { name: 'bake', path: `/logbook/${logged}`, ...table },
+    { name: 'bake', path: `/logbook/${logged}`, ...table, until: 'slice' },
   ];
   for (const shot of shots) await take(browser, server.url, shot);
   console.log(`${shots.length} pictures in docs/screenshots`);

@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
 import { Dialog as Radix } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { cx } from './cx';
 import { IconButton } from './Button';
 import type { DialogProps } from './dialogProps';

@@ -152,7 +152,7 @@ test('a timer rings on whatever page is open; a bake closed by two presses is op
     await route.continue();
   });
   await page.getByRole('button', { name: 'Yes, reopen it' }).click();
-  await expect(page.getByText('The server is being told')).toBeVisible();
+  await expect(page.getByText('Saving …')).toBeVisible();
   await expect(page.getByRole('link', { name: 'To the bench' })).toBeHidden();
   letGo();
   await page.getByRole('link', { name: 'To the bench' }).click();

@@ -10,7 +10,8 @@ export {
 } from './ingredient';
 export { ALLERGENS, ENTRY_LIMITS, FAMILIES, GLUTEN_RISKS, PARTS, ROLES } from './entryLimits';
 export { ingredientLibrary } from './library';
-export { libraryBook, searchIngredients, type IngredientBook } from './ingredientBook';
+export { searchIngredients, type IngredientBook } from './ingredientBook';
+export { libraryBook } from './libraryBook';
 export { lookAlikesOf } from './lookAlikes';
 export { energySdKjPer100g, FIGURE_SPREADS, saltSdPer100g } from './spreads';
 export { bookWith } from './bookWith';

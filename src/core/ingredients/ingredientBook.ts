@@ -1,12 +1,7 @@
-import { ingredientLibrary } from './library';
 import type { Ingredient } from './ingredient';
 
 /** The ingredients at hand, looked up by id. A kitchen's own and overridden ones will be laid over the library. */
 export type IngredientBook = ReadonlyMap<string, Ingredient>;
-
-export const libraryBook: IngredientBook = new Map(
-  ingredientLibrary.map((ingredient) => [ingredient.id, ingredient]),
-);
 
 const fold = (text: string): string =>
   text

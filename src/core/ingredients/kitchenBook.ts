@@ -1,5 +1,6 @@
 import { ok, type Result } from '../result';
-import { libraryBook, type IngredientBook } from './ingredientBook';
+import type { IngredientBook } from './ingredientBook';
+import { libraryBook } from './libraryBook';
 import type { KitchenEntry } from './kitchenEntrySchema';
 import { bookWith } from './bookWith';
 

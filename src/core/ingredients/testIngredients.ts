@@ -1,5 +1,5 @@
 import type { Ingredient } from './ingredient';
-import { libraryBook } from './ingredientBook';
+import { libraryBook } from './libraryBook';
 import type { OwnEntry } from './kitchenEntrySchema';
 
 const figuresOf = ({ madeOf: _madeOf, ...figures }: Ingredient) => figures;

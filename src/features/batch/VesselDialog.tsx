@@ -4,7 +4,7 @@ import { consistencyOf } from '@/core/consistency';
 import { formulaTotals, type Formula } from '@/core/formula';
 import { doughBody, fillVessel, VESSEL_LIMITS, type Vessel, type VesselFill } from '@/core/vessel';
 import type { Range } from '@/core/numeric';
-import { parseDecimal, within, type Bounds } from '@/core/units';
+import { within, type Bounds } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';

@@ -2,7 +2,7 @@
 import { GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
 import type { FormulaEdit, Line } from '@/core/formula';
-import { GRAMS_PER_OUNCE, parseDecimal } from '@/core/units';
+import { GRAMS_PER_OUNCE } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { IconButton } from '@/ui/Button';

@@ -1,7 +1,6 @@
 'use client';
 import { KIT_LIMITS } from '@/core/kit';
 import { ok } from '@/core/result';
-import { parseDecimal } from '@/core/units';
 import { NumberField } from '../quantities/NumberField';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { KitCard, type KitProps } from './KitCard';

@@ -1,6 +1,6 @@
 'use client';
 import { ArrowUp, Plus, X } from 'lucide-react';
-import { parseDecimal, within } from '@/core/units';
+import { within } from '@/core/units';
 import { buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { useNameOf } from '../book/BookProvider';

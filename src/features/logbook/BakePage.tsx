@@ -116,7 +116,6 @@ interface BakeHeadProps {
 }
 
 function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
-  const numbers = useNumbers();
   const time = useKitchenTime();
   const reopen = useTwice();
   return (

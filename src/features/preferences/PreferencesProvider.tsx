@@ -1,5 +1,5 @@
 'use client';
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { KitchenDetails } from '@/core/kit';
 import { ok, type Result } from '@/core/result';
 import {
@@ -57,6 +57,13 @@ export function PreferencesProvider({
     },
     [preferences],
   );
+  useEffect(() => {
+    // a key may have turned the lamp while this code was on its way
+    const light = document.documentElement.dataset.light === 'dim' ? 'dim' : 'day';
+    if (light === initial.light) return undefined;
+    const timer = setTimeout(() => setPreferences((before) => ({ ...before, light })));
+    return () => clearTimeout(timer);
+  }, [initial.light]);
   const value = useMemo(
     () => ({ preferences: { ...preferences, decimalMark: ways.decimalMark }, ways, change }),
     [preferences, ways, change],

@@ -1,6 +1,6 @@
 'use client';
 import type { Result } from '@/core/result';
-import { parseDecimal, within, type Bounds } from '@/core/units';
+import { within, type Bounds } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';

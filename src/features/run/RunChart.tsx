@@ -127,7 +127,7 @@ export function RunChart({
       {words}
     </text>
   );
-  const said = [
+  const told = [
     rise &&
       words.risesAtMost(Math.round((rise.canHold.low - 1) * 100), Math.round((rise.canHold.high - 1) * 100)),
     bake && words.middleAtItsEnd(units.temperature(Math.round(bake.coreAtEndC.value))),
@@ -140,7 +140,7 @@ export function RunChart({
         width={width}
         height={CHART_HEIGHT}
         role="img"
-        aria-label={`${words.riseDoughOvenAndCore}. ${said}`}
+        aria-label={`${words.riseDoughOvenAndCore}. ${told}`}
         className="absolute inset-0"
       >
         {apart(ticksS(axis), x).map((tS) => (

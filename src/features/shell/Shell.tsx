@@ -23,6 +23,7 @@ import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { LateTimerBell } from '../timers/LateTimerBell';
+import { CHORD_MS, STATION_KEYS } from './stationKeys';
 import { UnitSwitches } from './UnitSwitches';
 import { words } from '@/wording/screens/shell/Shell';
 import { patiently } from '@/ui/patiently';
@@ -40,12 +41,12 @@ const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) =>
 const NEEDED_OFFLINE = [loadDialog];
 
 const STATIONS = [
-  { href: '/', word: words.today, Icon: Sunrise, key: 't' },
-  { href: '/formulas', word: words.formulas, Icon: NotebookPen, key: 'f' },
-  { href: '/ingredients', word: words.larder, Icon: Boxes, key: 'i' },
-  { href: '/kit', word: words.kit, Icon: Heater, key: 'k' },
-  { href: '/bench', word: words.bench, Icon: CookingPot, key: 'b' },
-  { href: '/logbook', word: words.logbook, Icon: BookOpenText, key: 'l' },
+  { href: '/', word: words.today, Icon: Sunrise },
+  { href: '/formulas', word: words.formulas, Icon: NotebookPen },
+  { href: '/ingredients', word: words.larder, Icon: Boxes },
+  { href: '/kit', word: words.kit, Icon: Heater },
+  { href: '/bench', word: words.bench, Icon: CookingPot },
+  { href: '/logbook', word: words.logbook, Icon: BookOpenText },
 ] as const;
 
 /** A page's place within its kitchen, whichever word the address has for that. */
@@ -73,10 +74,11 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       if (event.key === '?') setHelp(true);
       else if (event.key === 'D') change({ light: dim ? 'day' : 'dim' });
       else if (event.key === 'g') awaiting = event.timeStamp;
-      else if (event.timeStamp - awaiting < 1200) {
-        const station = STATIONS.find(({ key }) => key === event.key);
+      else if (event.timeStamp - awaiting < CHORD_MS) {
+        const keys: Readonly<Record<string, string>> = STATION_KEYS;
+        const to = keys[event.key];
         awaiting = 0;
-        if (station) router.push(station.href);
+        if (to) router.push(to);
       }
     };
     window.addEventListener('keydown', onKey);
@@ -102,12 +104,15 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
           atBench ? 'hidden' : 'h-14',
         )}
       >
-        <KitchenLink href="/" className="font-head mr-3 text-lg font-bold tracking-tight sm:mr-2 lg:mr-6">
+        <KitchenLink
+          href="/"
+          className="font-head mr-1 text-lg font-bold tracking-tight max-[360px]:text-base sm:mr-2 lg:mr-6"
+        >
           {words.honest}
           <span className="ml-1 bg-strong px-1.5 text-strong-ink">{words.crumb}</span>
         </KitchenLink>
         <Stations path={path} />
-        <div className="ml-auto flex min-w-0 items-center gap-1">
+        <div className="ml-auto flex min-w-0 items-center gap-1 max-sm:gap-0">
           <Tray />
           <Link
             href="/kitchens"

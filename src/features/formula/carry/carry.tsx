@@ -7,6 +7,14 @@ type Dragging = typeof import('./dragging');
 const Context = createContext<Dragging | null>(null);
 const STILL: Carry = { row: {}, grip: {}, carried: false };
 
+const LOOK_MS = 300;
+
+/** Is somebody in one of the rows, or choosing something for one? */
+const isBusy = (frame: HTMLElement | null): boolean =>
+  document.querySelector('[data-radix-popper-content-wrapper], [role="dialog"]') !== null ||
+  (document.activeElement?.matches('input, textarea, select') === true &&
+    frame?.contains(document.activeElement) === true);
+
 /**
  * Rows stand and answer before what carries them is there: it is a third of the page's code and wanted by few presses. When it has come
  * the rows are drawn once more, carried; not while somebody is in one of them, who would lose the caret.
@@ -16,25 +24,23 @@ function useDragging() {
   const [dragging, setDragging] = useState<Dragging | null>(null);
   useEffect(() => {
     let gone = false;
-    const { current } = frame;
-    let stop = () => undefined as void;
+    let timer: ReturnType<typeof setTimeout> | undefined;
     import('./dragging').then(
       (module) => {
-        const inside = () => current?.contains(document.activeElement) ?? false;
-        if (gone) return;
-        // at once: between a look and the drawing somebody might step in
-        const put = () => flushSync(() => setDragging(module));
-        if (!inside()) return put();
-        const left = () => setTimeout(() => !gone && !inside() && put());
-        current?.addEventListener('focusout', left);
-        stop = () => current?.removeEventListener('focusout', left);
+        const put = () => {
+          if (gone) return;
+          // at once: between a look and the drawing somebody might step in
+          if (isBusy(frame.current)) timer = setTimeout(put, LOOK_MS);
+          else flushSync(() => setDragging(module));
+        };
+        put();
       },
       // without it everything is still moved by Alt and the arrows
       () => undefined,
     );
     return () => {
       gone = true;
-      stop();
+      clearTimeout(timer);
     };
   }, []);
   return { frame, dragging };
