@@ -90,7 +90,7 @@ export function wordProblem(problem: Problem, units: Units): string {
     case 'unknownIngredient':
       return 'That ingredient is not in the book.';
     case 'unknownLine':
-      return 'That line is no longer on the sheet.';
+      return 'That line is no longer in the formula.';
     case 'unknownStage':
       return 'That part of the formula is no longer there.';
     case 'unknownStep':
@@ -110,7 +110,7 @@ export function wordProblem(problem: Problem, units: Units): string {
     case 'cycle':
       return 'This mixture would contain itself.';
     case 'nothingToWeigh':
-      return 'There is nothing on the sheet to weigh yet.';
+      return 'There is nothing in the formula to weigh yet.';
     case 'heavierThanBefore':
       return 'It can’t come out heavier than it went in.';
     case 'alreadyClosed':

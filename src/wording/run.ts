@@ -9,7 +9,7 @@ export const SHAPE_WORD: Record<Shape, string> = {
   roll: 'Single rolls',
   touchingRolls: 'Rolls that touch',
   disc: 'Disc, pizza',
-  flatbread: 'Flatbread, sheet',
+  flatbread: 'Flatbread',
   ring: 'Ring, knot, stick',
   ball: 'Ball',
 };

@@ -33,7 +33,7 @@ export function wordTap(action: BakeAction): string {
     case 'outcomeCorrected':
       return 'A correction of the log';
     case 'abandoned':
-      return 'A bake given up';
+      return 'A bake abandoned';
     case 'reopened':
       return 'A bake opened again';
   }

@@ -1,4 +1,6 @@
-import { cell, expect, saved, test, watch } from './kitchen';
+import { freshDatabase } from '../../scripts/freshDatabase';
+import { serveBuilt } from '../../scripts/processes';
+import { awake, cell, closeBake, expect, saved, test, watch } from './kitchen';
 
 const kitOf = async (page: import('@playwright/test').Page, kitchen: string) =>
   (
@@ -7,7 +9,8 @@ const kitOf = async (page: import('@playwright/test').Page, kitchen: string) =>
     }
   ).kit;
 
-test('a stranger’s first hour: told what this is, a kitchen of one’s own, a pasted recipe, a bake begun', async ({ page }) => {
+test('a stranger’s first hour: told what this is, a kitchen of one’s own, formulas by paste and by hand, a bake, and all of it in a second home', async ({ page }) => {
+  test.slow();
   await page.goto('/');
   await expect(page.getByText('For people who bake gluten-free bread with yeast.')).toBeVisible();
   await page.getByRole('link', { name: /Set up (mine|another)/ }).click();
@@ -46,6 +49,68 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, a 
   await expect(page).toHaveURL(/\/k\/weir-house$/);
   await expect(page.getByText('Weir flats')).toBeVisible();
   expect(await kitOf(page, 'weir-house')).toMatchObject({ altitudeM: 420 });
+  await page.getByRole('link', { name: /Weir flats/ }).click();
+  await page.getByRole('tab', { name: 'Log' }).click();
+  await page.getByLabel('Pieces', { exact: true }).fill('6');
+  await closeBake(page);
+  await expect(page).toHaveURL(/\/logbook\//);
+
+  // a formula of one's own, by hand
+  await page.goto('/k/weir-house/formulas');
+  await awake(page);
+  await page.getByRole('button', { name: 'New formula' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Weir rolls');
+  await page.getByRole('button', { name: 'Create it' }).click();
+  await expect(page.getByText('No dough yet')).toBeVisible();
+  for (const [search, name, grams] of [
+    ['white rice', 'White rice flour', '250'], ['tapioca', 'Tapioca starch', '250'], ['psyllium husk', 'Psyllium husk', '25'],
+    ['water', 'Water', '450'], ['salt', 'Salt', '9'],
+  ] as const) {
+    await page.getByRole('button', { name: 'Add to Dough' }).click();
+    await page.getByPlaceholder('Type a name').fill(search);
+    await page.getByRole('option', { name: new RegExp(`^${name}`) }).first().click();
+    await expect(cell(page, `${name}, weight`)).toBeFocused();
+    await page.keyboard.type(grams);
+  }
+  await expect(page.getByTestId('hydration-all')).toHaveText('90.0 %');
+  await expect(page.getByTestId('band-rested')).not.toHaveText('No dough yet');
+  await expect(saved(page)).toBeVisible();
+
+  // who eats there, and how it writes its numbers: seen on the next formula at once
+  await page.goto('/k/weir-house/kit');
+  await page.getByRole('button', { name: 'Add an eater or an order' }).click();
+  await page.getByLabel('Name of eater 1').fill('Ida');
+  await page.getByLabel('Numbers').selectOption('comma');
+  await page.getByRole('group', { name: 'Eater 1' }).getByLabel('rice', { exact: true }).check();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Save', exact: true })).toBeDisabled();
+  await page.goto('/k/weir-house/formulas?find=weir+rolls');
+  await page.getByRole('link', { name: /Weir rolls/ }).click();
+  await expect(page.getByTestId('hydration-all')).toHaveText('90,0 %');
+  await expect(page.getByTestId('eaters')).toContainText('Not for Ida');
+
+  // all of it in one file, and the same in a second home
+  const here = await (await page.request.get('/api/k/weir-house/export')).text();
+  const database = await freshDatabase();
+  const second = await serveBuilt(database.url);
+  try {
+    const there = await page.context().newPage();
+    await there.goto(`${second.url}/kitchens`);
+    await there.getByLabel('A kitchen’s file').setInputFiles({ name: 'weir.json', mimeType: 'application/json', buffer: Buffer.from(here) });
+    await expect(there).toHaveURL(/\/k\/weir-house$/);
+    await expect(there.getByText('Weir flats')).toBeVisible();
+    const again = await (await there.request.get(`${second.url}/api/k/weir-house/export`)).text();
+    const sorted = (text: string) => {
+      const file = JSON.parse(text) as { formulas: { revisions: unknown }[]; bakes: unknown[] } & Record<string, unknown>;
+      // keys are made of names in the order of listing
+      return { ...file, formulas: file.formulas.map(({ revisions }) => JSON.stringify(revisions)).sort(), bakes: file.bakes.length };
+    };
+    expect(sorted(again)).toEqual(sorted(here));
+    await there.close();
+  } finally {
+    await second.stop();
+    await database.drop();
+  }
 }); // prettier-ignore
 
 test('a kitchen is exported on the first page and comes back from its file, beside itself', async ({ page }) => {

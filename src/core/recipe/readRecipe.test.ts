@@ -212,3 +212,20 @@ test('a weight no sheet can hold is asked for, not bent to fit', () => {
   expect(sheetOfRecipe(reading, new Map(), libraryBook, ids()).open).toEqual([3]);
   expect(sheetOfRecipe(reading, new Map([[3, { massG: 300 }]]), libraryBook, ids()).open).toEqual([]);
 });
+
+test.each([
+  ['tabs', 'Brown rice flour\t200,5\nTapioca starch\t180\nWater\t410,25\nSalt\t8,5'],
+  ['semicolons', 'Brown rice flour;200,5\nTapioca starch;180\nWater;410,25\nSalt;8,5'],
+  ['the number first', '200,5\tBrown rice flour\n180\tTapioca starch\n410,25\tWater\n8,5\tSalt'],
+])('a spreadsheet’s table without a heading, in the decimal comma: %s', (_, text) => {
+  const read = readRecipe(text, libraryBook, 'metric', () => 'x');
+  if (!read.ok) throw new Error(JSON.stringify(read.problem));
+  expect(read.value.parts.flatMap(({ items }) => items).map(({ weighed }) => weighed?.massG)).toEqual([
+    200.5, 180, 410.25, 8.5,
+  ]);
+});
+
+test('one name with a number is no table: nobody can tell what it counts', () => {
+  const read = readRecipe('Sunday rolls;4\n\n200 g brown rice flour', libraryBook, 'metric', () => 'x');
+  expect(read.ok && read.value.title).toBe('Sunday rolls;4');
+});

@@ -202,6 +202,21 @@ function linesOf(text: string): Result<readonly string[]> {
   return ok(raw);
 }
 
+/** Two cells, a name and a bare number: what a spreadsheet pastes without its heading. */
+const NAME_NUMBER = /^([^\t;|\d][^\t;|]*[\t;|]\s*\d+(?:[.,]\d+)?)\s*$/;
+const NUMBER_NAME = /^(\d+(?:[.,]\d+)?)(\s*[\t;|]\s*[^\d\t;|][^\t;|]*)$/;
+
+/**
+ * In a table of names and bare numbers the numbers are grams: two rows of it side by side make a table. One line alone stays what it is.
+ */
+function tableGrams(raw: readonly string[]): readonly string[] {
+  const isRow = (line = ''): boolean => NAME_NUMBER.test(line) || NUMBER_NAME.test(line);
+  return raw.map((line, index) => {
+    if (!isRow(line) || !(isRow(raw[index - 1]) || isRow(raw[index + 1]))) return line;
+    return line.replace(NAME_NUMBER, '$1 g').replace(NUMBER_NAME, '$1 g$2');
+  });
+}
+
 /**
  * Reads a pasted recipe: a title, parts with their sub-headings, ingredients in any layout, the method, the yield, notes.
  * Nothing falls away in silence: each line that is not blank is in `lines` with what it was taken for, and an ingredient that
@@ -219,7 +234,7 @@ export function readRecipe(
 ): Result<RecipeReading> {
   const cut = linesOf(text);
   if (!cut.ok) return cut;
-  const raw = cut.value;
+  const raw = tableGrams(cut.value);
   const lines: SourceLine[] = [];
   const parts: { name: string; kind: StageKind; items: (IngredientLine & { number: number })[] }[] = [];
   const steps: MethodStep[] = [];

@@ -6,6 +6,7 @@ import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { AnswerRow, Why } from '../sheet/Why';
 import { words } from '@/wording/screens/formula/Inside';
 
+const KJ_PER_KCAL = 4.184;
 const NUTRIENT_WORD = {
   protein: 'Protein',
   fat: 'Fat',
@@ -78,7 +79,12 @@ export function Inside({ nutrition }: { nutrition: Nutrition }) {
           ))}
         </tbody>
       </table>
-      <Why word={words.aboutKjIn100G(Math.round(energyKjPerBaked100g / 10) * 10)}>
+      <Why
+        word={words.aboutKjIn100G(
+          Math.round(energyKjPerBaked100g / 10) * 10,
+          Math.round(energyKjPerBaked100g / KJ_PER_KCAL / 5) * 5,
+        )}
+      >
         <p>{words.fromTheTypicalCompositionOf}</p>
       </Why>
     </div>

@@ -72,7 +72,7 @@ export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure
     },
     {
       word: words.energyKjIn100G,
-      text: spread(energyKjPer100g(ingredient), energySdKjPer100g(ingredient), 0),
+      text: `${spread(energyKjPer100g(ingredient), energySdKjPer100g(ingredient), 0)} kJ, ${formatDecimal(energyKjPer100g(ingredient) / 4.184, 0)} kcal`,
       share: Math.min(1, energyKjPer100g(ingredient) / 3700),
     },
     {

@@ -7,5 +7,5 @@ export const words = {
   n100GBaked: '100 g baked',
   fromTheTypicalCompositionOf:
     'From the typical composition of each ingredient, toppings included, with the usual bake loss taken as water. What the yeast eats is not counted. An estimate for choosing between formulas, never a label.',
-  aboutKjIn100G: (part: number) => `about ${part} kJ in 100 g`,
+  aboutKjIn100G: (kj: number, kcal: number) => `about ${kj} kJ (${kcal} kcal) in 100 g`,
 } as const;

@@ -8,7 +8,7 @@ export const words = {
   atMost: (mostShare: number) => `, at most ${mostShare} %`,
   gIn100G: (part: string) => `${part}, g in 100 g`,
   saltGIn100G: 'Salt, g in 100 g',
-  energyKjIn100G: 'Energy, kJ in 100 g',
+  energyKjIn100G: 'Energy in 100 g',
   aMillilitreWeighsG: 'A millilitre weighs, g',
   spoonedScooped: (densitySpooned: string, densityScooped: string) =>
     `${densitySpooned} spooned, ${densityScooped} scooped`,
