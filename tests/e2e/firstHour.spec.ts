@@ -1,5 +1,8 @@
-import { freshDatabase } from '../../scripts/freshDatabase';
-import { serveBuilt } from '../../scripts/processes';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { freePort } from '../../scripts/processes';
+import { startHome } from './home';
 import { awake, cell, closeBake, expect, saved, test, watch } from './kitchen';
 
 const kitOf = async (page: import('@playwright/test').Page, kitchen: string) =>
@@ -91,8 +94,9 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, fo
 
   // all of it in one file, and the same in a second home
   const here = await (await page.request.get('/api/k/weir-house/export')).text();
-  const database = await freshDatabase();
-  const second = await serveBuilt(database.url);
+  const home = await mkdtemp(path.join(tmpdir(), 'crumb-second-'));
+  const port = await freePort();
+  const second = { url: `http://127.0.0.1:${port}`, crumb: await startHome(home, port) };
   try {
     const there = await page.context().newPage();
     await there.goto(`${second.url}/kitchens`);
@@ -108,8 +112,9 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, fo
     expect(sorted(again)).toEqual(sorted(here));
     await there.close();
   } finally {
-    await second.stop();
-    await database.drop();
+    second.crumb.kill('SIGINT');
+    await new Promise((ended) => second.crumb.once('exit', ended));
+    await rm(home, { recursive: true, force: true });
   }
 }); // prettier-ignore
 

@@ -1,23 +1,11 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { answers, freePort } from '../../scripts/processes';
+import { freePort } from '../../scripts/processes';
+import { startHome } from './home';
 import { copyOf, expect, test, watch } from './kitchen';
 
 const HOME = path.join(tmpdir(), `crumb-kill-${process.pid}`);
-
-/** ./crumb start as a user runs it, with a home of its own. */
-async function start(port: number, words: 'inherit' | 'pipe' = 'inherit'): Promise<ChildProcess> {
-  const env = { ...process.env };
-  delete env.DATABASE_URL;
-  const child = spawn('./crumb', ['start'], {
-    env: { ...env, CRUMB_HOME: HOME, PORT: String(port) },
-    stdio: ['ignore', 'ignore', words],
-  });
-  await answers(`http://127.0.0.1:${port}/api/health`);
-  return child;
-}
 
 const pidIn = async (file: string): Promise<number> =>
   Number((await readFile(path.join(HOME, file), 'utf8')).split('\n')[0]);
@@ -37,7 +25,7 @@ test('server and database are killed in the middle of a timer: after the next st
   test.setTimeout(180_000);
   const port = await freePort();
   const home = `http://127.0.0.1:${port}`;
-  let crumb = await start(port);
+  let crumb = await startHome(HOME, port);
   try {
     const context = await browser.newContext({ baseURL: home });
     const page = await context.newPage();
@@ -72,7 +60,7 @@ test('server and database are killed in the middle of a timer: after the next st
     await page.getByRole('button', { name: 'Save the note' }).click();
     await expect(page.getByText(/The server does not answer. Go on: 2 saved on this device/)).toBeVisible();
 
-    crumb = await start(port, 'pipe');
+    crumb = await startHome(HOME, port, 'pipe');
     await expect.poll(async () => (await log()).events.length, { timeout: 30_000 }).toBe(lines + 3);
     await expect(page.getByText('The server does not answer.')).toBeHidden();
     await page.reload();

@@ -19,6 +19,7 @@ import { useKitchen } from '../kitchen/KitchenProvider';
 import { useZones } from '../kitchen/useZones';
 import { ZoneOptions } from '../kitchen/ZoneOptions';
 import { EXCLUSION_WORD } from '@/wording/eaters';
+import { UnitSwitches } from '../shell/UnitSwitches';
 import { KitCard } from './KitCard';
 import { words } from '@/wording/screens/kit/DetailsCard';
 
@@ -107,6 +108,10 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
             </select>
           </label>
         </div>
+        <fieldset className="flex flex-wrap items-center gap-2">
+          <legend className="float-left mr-2 text-sm font-semibold">{words.unitsOfThisBrowser}</legend>
+          <UnitSwitches />
+        </fieldset>
         <label className="block text-sm font-semibold">
           {words.aboutIt}
           <textarea

@@ -2,10 +2,11 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { KIT_LIMITS } from '@/core/kit';
-import { IconButton } from '@/ui/Button';
+import { Button, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { newUuid } from '@/ui/newUuid';
+import { useTwice } from '@/ui/useTwice';
 import { words } from '@/wording/screens/kit/KitRow';
 
 export const newKitId = (): string => newUuid().slice(0, 13);
@@ -61,6 +62,23 @@ interface KitRowProps<K extends string> {
   children: ReactNode;
 }
 
+/** Takes a thing away at the second press: what was measured of it goes with it. */
+export function RemoveButton({ name, onRemove }: { name: string; onRemove: () => void }) {
+  const twice = useTwice();
+  const press = () => {
+    if (twice.press()) onRemove();
+  };
+  return twice.asked ? (
+    <Button look="alarm" onClick={press}>
+      {words.yesRemove(name)}
+    </Button>
+  ) : (
+    <IconButton label={words.takeOutOfTheKit(name)} onClick={press}>
+      <X size={15} aria-hidden />
+    </IconButton>
+  );
+}
+
 /** One thing of the kit: name, kind, measures. */
 export function KitRow<K extends string>({
   name,
@@ -82,9 +100,7 @@ export function KitRow<K extends string>({
           onChange={onKind}
           className="border-edge text-sm"
         />
-        <IconButton label={words.takeOutOfTheKit(name)} onClick={onRemove}>
-          <X size={15} aria-hidden />
-        </IconButton>
+        <RemoveButton name={name} onRemove={onRemove} />
       </div>
       <div className="pl-1.5">{children}</div>
     </div>

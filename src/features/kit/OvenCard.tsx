@@ -1,12 +1,10 @@
 'use client';
-import { X } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { KIT_LIMITS, type KitOven } from '@/core/kit';
-import { IconButton } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '../quantities/NumberField';
 import { useUnits } from '../preferences/PreferencesProvider';
-import { NameCell } from './KitRow';
+import { NameCell, RemoveButton } from './KitRow';
 import { OvenReadings } from './OvenReadings';
 import { words } from '@/wording/screens/kit/OvenCard';
 import { patiently } from '@/ui/patiently';
@@ -59,11 +57,7 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
           onChange={(kind) => onChange({ ...oven, kind })}
           className="border-edge text-sm"
         />
-        {onRemove && (
-          <IconButton label={words.takeOutOfTheKit(oven.name)} onClick={onRemove}>
-            <X size={15} aria-hidden />
-          </IconButton>
-        )}
+        {onRemove && <RemoveButton name={oven.name} onRemove={onRemove} />}
       </div>
       <label className="flex min-h-8 items-center gap-2 pl-1.5 text-sm">
         <input type="radio" name="usual-oven" checked={usual} onChange={onUsual} />

@@ -2,9 +2,9 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { useForm, type UseFormRegister, type UseFormReturn } from 'react-hook-form';
+import { useForm, useWatch, type UseFormRegister, type UseFormReturn } from 'react-hook-form';
 import type { Baking } from '@/core/requests/bakings';
-import { parseDecimal } from '@/core/units';
+import { heightNumber, parseLengthCm } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { Reason } from '@/ui/Reason';
@@ -56,6 +56,20 @@ interface Answers {
 }
 const HIGHEST_M = 5000;
 
+/** What heights are told in beside these measures. */
+const heightIn = (measures: Measures) => {
+  const { lengthUnit = 'cm' } = PREFERENCES_OF[measures];
+  return { unit: lengthUnit === 'in' ? 'ft' : 'm', limit: heightNumber(HIGHEST_M, lengthUnit) } as const;
+};
+
+/** How times and numbers are written where this browser is at home; can be changed later. */
+function waysOfBrowser() {
+  const locale = navigator.language;
+  const { hour12 } = new Intl.DateTimeFormat(locale, { hour: 'numeric' }).resolvedOptions();
+  const comma = new Intl.NumberFormat(locale).format(1.5).includes(',');
+  return { clockFace: hour12 ? '12' : '24', decimalMark: comma ? 'comma' : 'point' } as const;
+}
+
 /** The answers, and what becomes of them: the reader's units at once, and a kitchen. */
 function useSetUp() {
   const router = useRouter();
@@ -75,11 +89,19 @@ function useSetUp() {
   });
   const { setError } = form;
   const open = form.handleSubmit(async ({ measures, altitudeM, ...answers }) => {
-    const height = parseDecimal(altitudeM.trim() === '' ? '0' : altitudeM);
-    if (!height.ok || height.value < 0 || height.value > HIGHEST_M)
-      return setError('altitudeM', { message: words.aNumberOfMetres0(HIGHEST_M) });
+    const { unit, limit } = heightIn(measures);
+    const lengthCm = parseLengthCm(altitudeM.trim() === '' ? '0' : altitudeM, unit);
+    const heightM = lengthCm.ok ? lengthCm.value / 100 : -1;
+    if (heightM < 0 || heightM > HIGHEST_M)
+      return setError('altitudeM', { message: words.aNumberOf(limit, unit) });
     change(PREFERENCES_OF[measures]);
-    const body = { requestId, ...answers, name: answers.name.trim(), altitudeM: Math.round(height.value) };
+    const body = {
+      requestId,
+      ...waysOfBrowser(),
+      ...answers,
+      name: answers.name.trim(),
+      altitudeM: Math.round(heightM),
+    };
     const answer = await ask<KitchenCard>('/api/kitchens', body);
     if (answer.kind === 'ok') return router.push(kitchenPlace(answer.value.address).page('/'));
     setTrouble(answer.kind === 'unreachable' ? words.theServerDidNotAnswer : words.thatCouldNotBeTaken);
@@ -143,7 +165,7 @@ export function SetUpPage() {
 }
 
 function PlaceQuestion({ form }: { form: UseFormReturn<Answers> }) {
-  const { register, setValue, getValues, formState } = form;
+  const { register, setValue, getValues, formState, control } = form;
   const zones = useZones();
   useEffect(() => {
     // once it stands in the list
@@ -166,7 +188,10 @@ function PlaceQuestion({ form }: { form: UseFormReturn<Answers> }) {
             <ZoneOptions zones={zones} />
           </select>
         </Field>
-        <Field label={words.heightAboveTheSeaM} why={formState.errors.altitudeM?.message}>
+        <Field
+          label={words.heightAboveTheSea(heightIn(useWatch({ control, name: 'measures' })).unit)}
+          why={formState.errors.altitudeM?.message}
+        >
           <input {...register('altitudeM')} inputMode="numeric" autoComplete="off" className={FIELD} />
         </Field>
       </div>

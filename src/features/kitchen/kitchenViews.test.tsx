@@ -79,7 +79,7 @@ test('three questions, each answered already: later, later, open', async () => {
       path: '/api/kitchens',
       body: {
         requestId: expect.any(String) as string, name: 'My kitchen', baking: 'everything', ovenKind: 'static', altitudeM: 0,
-        timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+        timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, clockFace: '12', decimalMark: 'point',
       },
     },
   ]); // prettier-ignore
@@ -97,19 +97,19 @@ test('what is answered is sent, the reader’s units change at once, and what ca
   const [name, zone, height] = [
     screen.getByLabelText('What the kitchen is called'),
     screen.getByLabelText('Its time zone'),
-    screen.getByLabelText('Height above the sea, m'),
+    screen.getByLabelText('Height above the sea, ft'),
   ];
   await userEvent.clear(name);
   await userEvent.clear(height);
-  await userEvent.type(height, '9000');
+  await userEvent.type(height, '30000');
   await press('Open my kitchen');
   expect(await screen.findByText('Give it a name.')).toBeInTheDocument();
   await userEvent.type(name, ' The mill ');
   await press('Open my kitchen');
-  expect(await screen.findByText(/0 to 5000/)).toBeInTheDocument();
+  expect(await screen.findByText('A number of feet, 0 to 16404.')).toBeInTheDocument();
   expect(posted).toEqual([]);
   await userEvent.clear(height);
-  await userEvent.type(height, '812,6');
+  await userEvent.type(height, '2666,01');
   await userEvent.selectOptions(zone, 'Asia/Tokyo');
   await userEvent.click(screen.getByRole('radio', { name: /A deck oven/ }));
   await press('Open my kitchen');

@@ -4,6 +4,7 @@ export const words = {
   thatWasNotSavedLook: 'That was not saved. Look at the names, then save again.',
   name: 'Name',
   timeZone: 'Time zone',
+  unitsOfThisBrowser: 'Units, in this browser',
   clock: 'Clock',
   n630Pm: '6:30 pm',
   numbers: 'Numbers',

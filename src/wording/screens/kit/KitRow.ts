@@ -3,5 +3,6 @@ export const words = {
   giveItAName: 'Give it a name.',
   nameOf: (name: string) => `Name of ${name}`,
   kindOf: (name: string) => `Kind of ${name}`,
+  yesRemove: (name: string) => `Yes, remove ${name}`,
   takeOutOfTheKit: (name: string) => `Remove ${name}`,
 } as const;

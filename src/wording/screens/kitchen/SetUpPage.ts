@@ -24,7 +24,8 @@ export const words = {
   aDeckOven: 'A deck oven',
   withAStoneFloor: 'with a stone floor',
   myKitchen: 'My kitchen',
-  aNumberOfMetres0: (hIGHESTM: number) => `A number of metres, 0 to ${hIGHESTM}.`,
+  aNumberOf: (limit: string, unit: string) =>
+    `A number of ${unit === 'ft' ? 'feet' : 'metres'}, 0 to ${limit}.`,
   theServerDidNotAnswer: 'The server did not answer. Press again: it will still be one kitchen.',
   thatCouldNotBeTaken: 'That could not be taken as it is. Look at the name, the zone and the height.',
   whatDoYouBake: 'What do you bake?',
@@ -41,5 +42,5 @@ export const words = {
   giveItAName: 'Give it a name.',
   whatTheKitchenIsCalled: 'What the kitchen is called',
   itsTimeZone: 'Its time zone',
-  heightAboveTheSeaM: 'Height above the sea, m',
+  heightAboveTheSea: (unit: string) => `Height above the sea, ${unit}`,
 } as const;
