@@ -248,7 +248,7 @@ try {
   );
 
   benchCore(head.formula, timed, found);
-  await benchDrag(page, `${href}`, found);
+  await benchDrag(page, `${href}/timeline`, found);
 
   const logged =
     /\/k\/[a-z-]+\/logbook\/[0-9a-f-]{36}/.exec(
@@ -264,6 +264,9 @@ try {
     inDemo('/'),
     inDemo('/formulas'),
     `${href}`,
+    `${href}/method`,
+    `${href}/timeline`,
+    `${href}/notes`,
     inDemo('/formulas/read'),
     inDemo('/ingredients'),
     inDemo('/kit'),
@@ -272,12 +275,15 @@ try {
     inDemo(`/bench/${bake.id}`),
     inDemo('/logbook'),
     logged,
+    inDemo('/help'),
+    '/kitchens',
+    '/kitchens/new',
   ]) {
     const kb = await firstLoadKb(page, server.url + path);
     found.add(
       `first-load JavaScript, gzip: ${path.replace(DEMO, '').replace(/[0-9a-f-]{36}/, '…') || '/'}`,
       `${kb.toFixed(0)} KB`,
-      '< 200 KB',
+      '< 180 KB',
     );
   }
   await benchFirstKey(
@@ -285,8 +291,11 @@ try {
     server.url,
     [
       ['Today', inDemo('/'), 'lamp'],
+      ['Today, its own code', inDemo('/'), 'own'],
       ['shelf', inDemo('/formulas'), 'lamp'],
+      ['shelf, its own code', inDemo('/formulas'), 'own'],
       ['sheet', `${href}`, 'lamp'],
+      ['sheet, its own code', `${href}`, 'own'],
       ['sheet, a weight', `${href}`, 'weight'],
       ['batch', `${href}/batch`, 'lamp'],
       ['bench', inDemo(`/bench/${bake.id}`), 'lamp'],

@@ -50,7 +50,6 @@ export function benchCore(formula: Formula, timed: Timed, found: Findings): void
 /** Frames while a bake's end is dragged to and fro. */
 export async function benchDrag(page: Page, url: string, found: Findings): Promise<void> {
   await page.goto(url, { waitUntil: 'networkidle' });
-  await page.getByRole('heading', { name: 'The run' }).scrollIntoViewIfNeeded();
   await page.getByTestId('run-set').waitFor();
   const handle = page.getByRole('slider', { name: /^How long: Bake/ }).first();
   await handle.scrollIntoViewIfNeeded();

@@ -30,7 +30,9 @@ export function Segmented<V extends string>({
           key={option.value}
           className={cx(
             'segment relative flex flex-1 cursor-pointer items-center justify-center rounded px-3 font-semibold whitespace-nowrap',
-            size === 'bench' ? 'min-h-12 text-lg' : 'min-h-8 text-sm',
+            size === 'bench'
+              ? 'min-h-12 text-lg max-[400px]:px-2 max-[400px]:text-base max-[400px]:whitespace-normal'
+              : 'min-h-8 text-sm',
           )}
         >
           <input

@@ -25,9 +25,3 @@ export function wordReason({ exclusion, why }: EaterReason, names: string): stri
       return `nothing is known of ${names}`;
   }
 }
-
-export const VERDICT_WORD = {
-  no: 'Not for',
-  look: 'Look first, for',
-  nothingFound: 'Nothing found against',
-} as const;

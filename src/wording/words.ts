@@ -93,8 +93,4 @@ export const MEASURE_WORD: Record<MeasureSystem, { readonly label: string; reado
   imperial: { label: 'imperial', name: 'Imperial cups of 284 ml, European egg sizes' },
 };
 
-/** "12.5 %", a dash where there is no flour to be a percentage of. */
-export const wordPercent = (percent: number | null, places = 1): string =>
-  percent === null ? '–' : `${percent.toFixed(places)} %`;
-
 export const AGAIN_WORD = { yes: 'Yes, as it is', changed: 'Yes, with a change', no: 'No' } as const;

@@ -1,6 +1,6 @@
 import { connection } from 'next/server';
 import { notFound } from 'next/navigation';
-import { LampKey } from './LampKey';
+import { EmptyKey } from './EmptyKey';
 
 /** What ./crumb bench holds every page against: next to nothing, in the same frame. Not there in everyday running. */
 export default async function EmptyPage() {
@@ -8,7 +8,7 @@ export default async function EmptyPage() {
   if (process.env.CRUMB_BENCH !== '1') notFound();
   return (
     <p>
-      .<LampKey />
+      .<EmptyKey />
     </p>
   );
 }

@@ -32,7 +32,7 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
   const current = sheet.steps.find((step) => step.id === chosen) ?? open;
   const next = sheet.steps.find((step) => step.id !== current?.id && !isStepDone(state, step.id));
   return (
-    <div className="grid gap-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
       {current ? (
         <OneStep
           key={current.id}

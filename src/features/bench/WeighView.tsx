@@ -9,12 +9,18 @@ import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { Segmented } from '@/ui/Segmented';
 import { useSteady } from '@/ui/useSteady';
-import { EaterChecks } from '../eaters/EaterChecks';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { STAGE_WORD } from '@/wording/words';
 import type { Bench } from './useBench';
 import { words } from '@/wording/screens/bench/WeighView';
+import { patiently } from '@/ui/patiently';
+import dynamic from 'next/dynamic';
+
+const EaterChecks = dynamic(
+  patiently(() => import('../eaters/EaterChecks').then((module) => module.EaterChecks)),
+  { ssr: false },
+);
 
 interface WeighViewProps {
   bake: BakeRecord;
@@ -42,7 +48,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   };
 
   return (
-    <div className="grid gap-5 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] landscape:max-lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] landscape:max-lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
       <p role="status" className="sr-only">
         {current ? words.toWeighNow(current.name, units.mass(current.massG)) : words.allInTheBowl}
       </p>

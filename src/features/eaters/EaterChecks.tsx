@@ -12,7 +12,7 @@ import { words } from '@/wording/screens/eaters/EaterChecks';
 type Stages = Pick<Formula, 'stages'>['stages'];
 
 /** What each eater of this kitchen has to know of what is in these parts. */
-export function useEaterChecks(stages: Stages): readonly EaterCheck[] {
+function useEaterChecks(stages: Stages): readonly EaterCheck[] {
   const eaters = useEaters();
   const book = useBook();
   return useMemo(() => checkEaters({ stages }, book, eaters), [stages, book, eaters]);

@@ -28,7 +28,7 @@ import { PREFERENCE_COOKIE, writePreferences, type Preferences } from './prefere
 export type KitchenWays = Pick<KitchenDetails, 'timeZone' | 'clockFace' | 'decimalMark' | 'weekStart'>;
 
 /** The reader's own choices, and the kitchen's mark: what it takes to word a figure. */
-export type Reader = Preferences & Pick<KitchenWays, 'decimalMark'>;
+type Reader = Preferences & Pick<KitchenWays, 'decimalMark'>;
 
 interface PreferencesValue {
   readonly preferences: Reader;

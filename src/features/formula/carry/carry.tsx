@@ -3,7 +3,7 @@ import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { Carry, CarriedProps, CarryAreaProps, CarryListProps } from './carryProps';
 
-type Dragging = typeof import('./dragging');
+type Dragging = Pick<typeof import('./dragging'), 'Area' | 'List' | 'Carried'>;
 const Context = createContext<Dragging | null>(null);
 const STILL: Carry = { row: {}, grip: {}, carried: false };
 
@@ -26,12 +26,12 @@ function useDragging() {
     let gone = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
     import('./dragging').then(
-      (module) => {
+      ({ Area, List, Carried: One }) => {
         const put = () => {
           if (gone) return;
           // at once: between a look and the drawing somebody might step in
           if (isBusy(frame.current)) timer = setTimeout(put, LOOK_MS);
-          else flushSync(() => setDragging(module));
+          else flushSync(() => setDragging({ Area, List, Carried: One }));
         };
         put();
       },

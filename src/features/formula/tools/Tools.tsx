@@ -1,16 +1,15 @@
 'use client';
-import { Droplets, Leaf, PackageOpen, Replace, Waves } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { buttonClass } from '@/ui/Button';
 import { TOOLS, type Tool } from './toolNames';
 import { words } from '@/wording/screens/formula/tools/Tools';
 
 const BUTTON = {
-  water: { word: words.setTheWater, Icon: Droplets },
-  tooWet: { word: words.tooWetToday, Icon: Waves },
-  swap: { word: words.swap, Icon: Replace },
-  leaveOut: { word: words.leaveOut, Icon: Leaf },
-  useUp: { word: words.useUp, Icon: PackageOpen },
+  water: words.setTheWater,
+  tooWet: words.tooWetToday,
+  swap: words.swap,
+  leaveOut: words.leaveOut,
+  useUp: words.useUp,
 } as const;
 
 export const loadToolDialog = () => import('./ToolDialog');
@@ -21,20 +20,17 @@ export function Tools() {
   const [tool, setTool] = useState<Tool | null>(null);
   return (
     <div className="mt-3 flex flex-wrap gap-1.5">
-      {TOOLS.map((each) => {
-        const { word, Icon } = BUTTON[each];
-        return (
-          <button
-            key={each}
-            type="button"
-            onPointerEnter={() => void loadToolDialog()}
-            onClick={() => setTool(each)}
-            className={buttonClass('plain', 'table', 'px-2.5')}
-          >
-            <Icon size={15} aria-hidden /> {word}
-          </button>
-        );
-      })}
+      {TOOLS.map((each) => (
+        <button
+          key={each}
+          type="button"
+          onPointerEnter={() => void loadToolDialog()}
+          onClick={() => setTool(each)}
+          className={buttonClass('plain', 'table', 'px-2.5')}
+        >
+          {BUTTON[each]}
+        </button>
+      ))}
       {tool && (
         <Suspense>
           <ToolDialog tool={tool} onClose={() => setTool(null)} />
