@@ -3,7 +3,13 @@ import type { SetAside } from '@/core/documents';
 import { formulaTotals, type Formula, type FormulaTotals, type Style } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
 import { findFormulas } from '@/db/queries/formulas';
-import { countShelf, listShelf, type ShelfFilter, type ShelfOrder, type ShelfPlace } from '@/db/queries/shelf';
+import {
+  countShelf,
+  listShelf,
+  type ShelfFilter,
+  type ShelfOrder,
+  type ShelfPlace,
+} from '@/db/queries/shelf';
 import { signatureOf } from './computedAnswers';
 import type { Context } from './context';
 

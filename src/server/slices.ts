@@ -64,7 +64,11 @@ export async function formulaSlices(
 }
 
 /** The slice that was to be expected of a bake: of the version it was made of, in the kitchen as it is now. Null: there is none to draw. */
-export async function bakeSlice(context: Context, bakeId: string, gone?: AbortSignal): Promise<SliceFigures | null> {
+export async function bakeSlice(
+  context: Context,
+  bakeId: string,
+  gone?: AbortSignal,
+): Promise<SliceFigures | null> {
   const { pool, kitchen } = context;
   const bake = await loadBake(context, bakeId);
   const made = bake && (await findRevision(pool, kitchen.id, bake.formulaId, bake.revision));
