@@ -69,6 +69,7 @@ test('tools solve for the formula: shown first, done as one change, undone as on
   await expect(page.getByTestId('too-wet').getByRole('listitem').first()).toContainText('more keeps it');
   await page.keyboard.press('Escape');
 
+  await page.getByText(/^Yeast in other kinds/).click();
   await page.getByText('How warm must the water be?').click();
   await expect(page.getByTestId('water-temperature')).toHaveText(/\d+ °C/);
   await cell(page, 'Kitchen and flour').fill('90');

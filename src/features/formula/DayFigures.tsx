@@ -18,6 +18,7 @@ export function DayFigures() {
   return (
     <dl className="mt-1 grid grid-cols-2 gap-x-3 lg:mt-3" aria-busy={run?.computing != null}>
       <CardFigure
+        range
         testId="run-ready"
         word={<Term id="ready">{words.readyToBake}</Term>}
         say={rises ? words.afterMixing : undefined}
@@ -26,6 +27,7 @@ export function DayFigures() {
         }
       />
       <CardFigure
+        range
         testId="run-cut"
         word={<Term id="cut">{words.mayBeCut}</Term>}
         say={cut ? words.outOfTheOven : undefined}

@@ -61,7 +61,12 @@ export const DoughAnswers = memo(function DoughAnswers() {
           <AnswerRow word={words.dough} figure={units.mass(totals.doughG)}>
             <UsualYield />
           </AnswerRow>
-          <MoreAnswers />
+          <details className="border-t border-rule" data-testid="more-answers">
+            <summary className="flex min-h-11 items-center font-semibold underline decoration-dotted underline-offset-4">
+              {words.yeastNutritionAndCautions}
+            </summary>
+            <MoreAnswers />
+          </details>
         </div>
       </div>
     </section>

@@ -23,6 +23,8 @@ export const words = {
     `Psyllium, gums, gelatine and gels, blends taken apart, on ${baseG}. Egg binds too, but not by a dose; its grip is in the figure above.`,
   bindersWithinThe100: 'Binders, within the 100 %',
   binders: 'Binders',
+  yeastNutritionAndCautions:
+    'Yeast in other kinds, nutrition, the water’s temperature, what to watch out for',
   usually: 'usually',
   usualNumberOfPieces: 'Usual number of pieces',
   pieceOf: 'piece of',
