@@ -19,7 +19,7 @@ export const readTimes =
     parse(text.replace(/^\s*[×x]\s*/i, ''));
 
 /** A question of the batch with its place for an answer. */
-export function Ask({ word, children }: { word: string; children: ReactNode }) {
+export function Ask({ word, children }: { word: ReactNode; children: ReactNode }) {
   return (
     <div className="mt-3">
       <span className="text-sm font-semibold">{word}</span>
@@ -29,7 +29,7 @@ export function Ask({ word, children }: { word: string; children: ReactNode }) {
 }
 
 interface AskCellProps {
-  word: string;
+  word: ReactNode;
   label: string;
   value: number;
   bounds: Bounds;

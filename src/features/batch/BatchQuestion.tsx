@@ -14,6 +14,7 @@ import { useQuantity } from '../quantities/useQuantity';
 import { Ask, AskCell, AskLoss, readTimes, readWhole } from './AskCell';
 import type { BatchQuery } from './useBatchQuery';
 import { words } from '@/wording/screens/batch/BatchQuestion';
+import { Term } from '../help/Term';
 
 const VesselDialog = dynamic(() => import('./VesselDialog').then((module) => module.VesselDialog), {
   ssr: false,
@@ -50,7 +51,7 @@ export function BatchQuestion(props: BatchQuestionProps) {
       {query.mode === 'factor' && <ByFactor {...props} />}
       {query.mode === 'fixed' && <ByWhatIsThere {...props} />}
       <AskLoss
-        word={words.leftInBowlAndOn}
+        word={<Term id="bowlLoss">{words.leftInBowlAndOn}</Term>}
         label={words.bowlLoss}
         path="bowlLossPercent"
         value={query.bowlLoss}
@@ -108,7 +109,7 @@ function ByPieces(props: BatchQuestionProps) {
         className="mt-2 flex w-full"
       />
       <AskLoss
-        word={words.lostInTheOven}
+        word={<Term id="bakeLoss">{words.lostInTheOven}</Term>}
         label={words.bakeLoss}
         path="bakeLossPercent"
         value={query.bakeLoss}

@@ -16,6 +16,7 @@ import { WaterPicture } from './WaterPicture';
 import { useFurtherAnswers } from '../sheet/useFurtherAnswers';
 import { AnswerRow, Why } from '../sheet/Why';
 import { words } from '@/wording/screens/formula/DoughAnswers';
+import { Term } from '../help/Term';
 
 /** Where a dose lies against what is usual: said in words only when it is outside. */
 function usualWords(book: IngredientBook, ingredientId: string, percent: number | null): string {
@@ -44,7 +45,10 @@ export const DoughAnswers = memo(function DoughAnswers() {
         </div>
         <div>
           <Poured />
-          <AnswerRow word={words.floursAndStarchesThe100} figure={units.mass(totals.baseG)}>
+          <AnswerRow
+            word={<Term id="bakersPercentage">{words.floursAndStarchesThe100}</Term>}
+            figure={units.mass(totals.baseG)}
+          >
             <Segmented
               label={words.whatCountsAs100}
               value={percentBase}
@@ -99,7 +103,7 @@ function Poured() {
   const units = useUnits();
   return (
     <AnswerRow
-      word={words.waterAsPoured}
+      word={<Term id="hydration">{words.waterAsPoured}</Term>}
       figure={numbers.percent(totals.hydrationPoured)}
       testId="hydration-poured"
     >

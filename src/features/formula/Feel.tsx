@@ -5,6 +5,7 @@ import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { BAND_WORD } from '@/wording/bands';
 import { Why } from '../sheet/Why';
 import { words } from '@/wording/screens/formula/Feel';
+import { Term } from '../help/Term';
 
 const FROM = 0.55;
 const TO = 1.6;
@@ -40,6 +41,7 @@ export function Feel({ consistency }: { consistency: Consistency }) {
   return (
     <section aria-label={words.whatKindOfDough}>
       <p className="text-sm">
+        <Term id="feel">{words.howItFeels}</Term>{' '}
         {words.afterOfRest(rest, band.name.toLowerCase(), band.like)}
         {likelyWords(rested.likely, rested.band) && <>; {likelyWords(rested.likely, rested.band)}</>}
       </p>

@@ -10,6 +10,7 @@ import { CarryArea, CarryList } from './carry/carry';
 import { newLocalId, useSheetActions, useSheetState } from '../sheet/SheetContext';
 import { StepRow } from './StepRow';
 import { words } from '@/wording/screens/formula/MethodEditor';
+import { Term } from '../help/Term';
 
 /** The method beneath the sheet: ordered steps, moved by drag or by keys. */
 export const MethodEditor = memo(function MethodEditor() {
@@ -81,7 +82,8 @@ function MethodHead({ steps }: { steps: readonly MethodStep[] }) {
       {time.minS > 0 && (
         <p className="text-sm text-soft">
           <strong className="text-ink">{formatDurationRange(time.minS, time.maxS)}</strong>
-          {words.inAllHands(formatDuration(time.handsOnS))}
+          {words.inTotal}
+          <Term id="handsOn">{words.handsOn}</Term> {formatDuration(time.handsOnS)}
           {time.untimed > 0 && words.withoutATime(time.untimed)}
         </p>
       )}

@@ -7,6 +7,7 @@ import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { honestTime } from '@/wording/run';
 import { Row } from './KitRow';
 import { words } from '@/wording/screens/kit/OvenOffset';
+import { Term } from '../help/Term';
 
 interface OvenOffsetProps {
   oven: KitOven;
@@ -27,7 +28,7 @@ export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
   };
   return (
     <>
-      <Row word={words.itsDialIsOffBy}>
+      <Row word={<Term id="offset">{words.itsDialIsOffBy}</Term>}>
         <span className="text-right" data-testid={`offset-${oven.id}`}>
           {known ? (
             <>

@@ -11,7 +11,9 @@ import { FAMILY_WORD, ROLE_WORD } from '@/wording/words';
 import { FeltFigure } from './FeltFigure';
 import { figuresOf } from './figures';
 import { useSaveEntry } from './useSaveEntry';
+import { words as figureWords } from '@/wording/screens/larder/figures';
 import { words } from '@/wording/screens/larder/IngredientCard';
+import { Term } from '../help/Term';
 
 interface IngredientCardProps {
   ingredient: Ingredient;
@@ -190,7 +192,7 @@ function FigureTable({ ingredient, beside, onApart }: FigureTableProps) {
           return (
             <tr key={word} className="border-t border-rule">
               <th scope="row" className="py-1 pr-3 text-left font-normal text-soft">
-                {word}
+                {word === figureWords.absorbsGOfWaterPer ? <Term id="absorbs">{word}</Term> : word}
               </th>
               <td className="py-1 pr-4 font-semibold tabular-nums">
                 {figure?.text ?? '–'}

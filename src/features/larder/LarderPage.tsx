@@ -33,6 +33,14 @@ type Writing =
   | { readonly kind: 'label' }
   | { readonly kind: 'bag'; readonly id: string };
 
+const absorbsOf = ({ absorption }: Ingredient): number => absorption?.gPerG.value ?? -1;
+/** As the book has them, or found best first; by name; what absorbs most first. */
+const ORDER = {
+  kind: () => 0,
+  name: (a: Ingredient, b: Ingredient) => a.name.localeCompare(b.name, 'en'),
+  absorbs: (a: Ingredient, b: Ingredient) => absorbsOf(b) - absorbsOf(a),
+} as const;
+
 /** What is looked for in the larder, in the address, and what is found. */
 function useLarder() {
   const book = useBook();
@@ -41,6 +49,7 @@ function useLarder() {
     {
       find: parseAsString.withDefault(''),
       of: parseAsStringLiteral(['all', 'mine', ...FAMILIES] as const).withDefault('all'),
+      by: parseAsStringLiteral(['kind', 'name', 'absorbs'] as const).withDefault('kind'),
       look: parseAsString,
       beside: parseAsString,
     },
@@ -49,14 +58,16 @@ function useLarder() {
   const mine = useMemo(() => new Set(stored.map(({ id }) => id)), [stored]);
   const found = useMemo(
     () =>
-      searchIngredients(book, query.find).filter(({ id, family }) =>
-        query.of === 'all'
-          ? !away.has(id)
-          : query.of === 'mine'
-            ? mine.has(id)
-            : family === query.of && !away.has(id),
-      ),
-    [away, book, mine, query.find, query.of],
+      searchIngredients(book, query.find)
+        .filter(({ id, family }) =>
+          query.of === 'all'
+            ? !away.has(id)
+            : query.of === 'mine'
+              ? mine.has(id)
+              : family === query.of && !away.has(id),
+        )
+        .sort(ORDER[query.by]),
+    [away, book, mine, query.by, query.find, query.of],
   );
   const look = (query.look && book.get(query.look)) || found[0] || null;
   return { query, setQuery, found, look, mine, away };
@@ -178,6 +189,17 @@ function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLoo
         ]}
         onChange={(of) => void setQuery({ of })}
         className="mx-1 my-1 w-[calc(100%-0.5rem)] text-sm text-soft"
+      />
+      <Choice
+        label={words.sortedBy}
+        value={query.by}
+        options={[
+          { value: 'kind', label: words.byKind },
+          { value: 'name', label: words.byName },
+          { value: 'absorbs', label: words.absorbsMostFirst },
+        ]}
+        onChange={(by) => void setQuery({ by })}
+        className="mx-1 mb-1 w-[calc(100%-0.5rem)] text-sm text-soft"
       />
       <ul className="max-h-[60dvh] overflow-y-auto border-t border-rule p-1 lg:max-h-[calc(100dvh-16rem)]">
         {found.map((ingredient) => (

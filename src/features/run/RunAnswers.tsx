@@ -14,6 +14,8 @@ import {
   RISE_PARAMETER_WORD,
 } from '@/wording/run';
 import { words } from '@/wording/screens/run/RunAnswers';
+import { Term } from '../help/Term';
+import type { ReactNode } from 'react';
 
 /** A rise in steps an eye can tell, %. */
 function risen({ low, high }: Range): string {
@@ -40,14 +42,14 @@ function Answer({
   say,
   testId,
 }: {
-  word: string;
+  word: ReactNode;
   figure: string;
   say: string;
   testId: string;
 }) {
   return (
     <div className="border-l-2 border-rule pl-3">
-      <p className="text-sm font-semibold">{word}</p>
+      <div className="text-sm font-semibold">{word}</div>
       <p className="figure text-2xl leading-tight" data-testid={testId}>
         {figure}
       </p>
@@ -79,7 +81,7 @@ export function RunAnswers({
       <div className="grid grid-cols-2 gap-3">
         <Answer
           testId="run-most"
-          word={words.theMostItCanRise}
+          word={<Term id="range">{words.theMostItCanRise}</Term>}
           figure={rises ? risen(rise.canHold) : '–'}
           say={
             rise.pastAtS.value === null
@@ -90,7 +92,7 @@ export function RunAnswers({
         {bake && (
           <Answer
             testId="run-set"
-            word={words.crumbSet}
+            word={<Term id="set">{words.crumbSet}</Term>}
             figure={honestRange(bake.set.low, bake.set.high)}
             say={words.fromLoadingAtInThe(
               units.temperature(Math.min(96, bake.simulation.boilsC - 2.5)),

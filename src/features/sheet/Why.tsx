@@ -19,7 +19,7 @@ export function AnswerRow({
   testId,
   children,
 }: {
-  word: string;
+  word: ReactNode;
   figure?: string;
   testId?: string;
   children?: ReactNode;

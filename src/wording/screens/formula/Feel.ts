@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  howItFeels: 'How it feels.',
   mayBe: (join: string) => `may be ${join}`,
   afterOfRest: (rest: string, toLowerCase: string, like: string) =>
     `After ${rest} of rest: ${toLowerCase}, ${like}`,

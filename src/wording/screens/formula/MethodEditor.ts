@@ -6,6 +6,7 @@ export const words = {
     'No steps yet. Put down what you do in order: bloom, mix, let it rest, proof, bake, cool. Each with a time or with what to wait for.',
   addAStep: 'Add a step',
   method: 'Method',
-  inAllHands: (handsOnS: string) => ` in total, hands-on ${handsOnS}`,
+  inTotal: ' in total, ',
+  handsOn: 'hands-on',
   withoutATime: (untimed: number) => `, ${untimed} without a time`,
 } as const;

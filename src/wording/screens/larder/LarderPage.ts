@@ -1,5 +1,9 @@
 /** What the screen says. */
 export const words = {
+  sortedBy: 'Sort by',
+  byKind: 'By kind',
+  byName: 'By name',
+  absorbsMostFirst: 'What absorbs most first',
   larder: 'Ingredients',
   addYourOwn: 'Add your own',
   aBlendOrStarterFrom: 'A blend or starter from things here',
