@@ -15,7 +15,7 @@ export function HelpPage() {
           <ol className="mt-2">
             {words.steps.map(({ title, text, href, link }, index) => (
               <li key={title} className="flex gap-4 border-t border-rule py-3">
-                <span aria-hidden className="figure w-8 text-3xl">
+                <span aria-hidden className="figure w-8 shrink-0 text-3xl">
                   {index + 1}
                 </span>
                 <span>

@@ -112,7 +112,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
           <span className="ml-1 bg-strong px-1.5 text-strong-ink">{words.crumb}</span>
         </KitchenLink>
         <Stations path={path} />
-        <div className="ml-auto flex min-w-0 items-center gap-1 max-sm:gap-0">
+        <div className="ml-auto flex min-w-0 items-center gap-1 max-lg:gap-0">
           <Tray />
           <Link
             href="/kitchens"
@@ -147,7 +147,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
         data-awake={awake}
         className={cx(
           'mx-auto w-full',
-          atBench ? 'outline-none' : 'outline-none max-w-[92rem] px-3 pt-4 pb-24 sm:px-5 sm:pb-10',
+          atBench ? 'outline-none' : 'outline-none max-w-[92rem] px-3 pt-4 pb-24 sm:px-5 wide:pb-10',
         )}
       >
         {children}
@@ -176,7 +176,7 @@ function Stations({ path }: { path: string }) {
   return (
     <nav
       aria-label={words.stations}
-      className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper sm:static sm:border-0 sm:bg-transparent"
+      className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper wide:static wide:border-0 wide:bg-transparent"
     >
       {STATIONS.map(({ href, word, Icon }) => {
         const here = href === '/' ? path === '/' : path.startsWith(href);
@@ -186,11 +186,11 @@ function Stations({ path }: { path: string }) {
             href={href}
             aria-current={here ? 'page' : undefined}
             className={cx(
-              'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-0 max-sm:text-[0.78rem] max-sm:tracking-tight sm:min-h-10 sm:px-2 lg:px-3 sm:flex-row sm:gap-2 sm:text-sm',
+              'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-0 max-sm:text-[0.78rem] max-sm:tracking-tight wide:min-h-10 wide:px-1.5 lg:px-3 wide:flex-row wide:gap-2 wide:text-sm',
               here && 'text-ink underline decoration-[3px] underline-offset-8',
             )}
           >
-            <Icon size={18} aria-hidden strokeWidth={here ? 2.4 : 1.8} className="sm:max-lg:hidden" />
+            <Icon size={18} aria-hidden strokeWidth={here ? 2.4 : 1.8} className="wide:max-lg:hidden" />
             <span className="max-[360px]:sr-only">{word}</span>
           </KitchenLink>
         );

@@ -32,7 +32,7 @@ export function UnitSwitches() {
         <Button
           key={name}
           look="quiet"
-          className="min-w-9 px-2 text-soft max-sm:min-w-8 max-sm:px-0.5"
+          className="min-w-9 px-2 text-soft max-lg:min-w-8 max-lg:px-0.5"
           aria-label={name}
           title={name}
           onClick={() => change(to)}

@@ -71,7 +71,7 @@ export function TimerBell() {
   const shown = over.filter((timer) => !seen.has(keyOf(timer)) && path !== benchOf(timer));
   if (shown.length === 0) return null;
   return (
-    <ul role="alert" className="fixed inset-x-2 bottom-16 z-40 mx-auto grid max-w-xl gap-2 sm:bottom-4">
+    <ul role="alert" className="fixed inset-x-2 bottom-16 z-40 mx-auto grid max-w-xl gap-2 wide:bottom-4">
       {shown.map((timer) => (
         <li
           key={keyOf(timer)}
