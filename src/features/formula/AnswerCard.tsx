@@ -123,8 +123,13 @@ function Contains() {
   return (
     <div className="mt-1 border-t border-rule pt-1 lg:mt-2 lg:pt-2">
       <p className="text-sm" data-testid="allergens">
-        <Term id="allergens">{words.contains}</Term>{' '}
-        <strong>{legal.length > 0 ? legal.join(', ') : words.noAllergenThatTheBook}</strong>
+        {legal.length > 0 ? (
+          <>
+            <Term id="allergens">{words.contains}</Term> <strong>{legal.join(', ')}</strong>
+          </>
+        ) : (
+          <Term id="allergens">{words.noAllergenThatTheBook}</Term>
+        )}
         {unknown && <strong className="text-alarm">{words.ofNothingIsKnown(unknown)}</strong>}
       </p>
       <EaterChecks stages={stages} brief className="mt-1" />

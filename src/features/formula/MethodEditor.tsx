@@ -40,7 +40,7 @@ export const MethodEditor = memo(function MethodEditor() {
   const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
 
   return (
-    <section aria-labelledby="method-title" className="docket mt-6 rounded-b-md px-2 pt-4 pb-3 sm:px-4">
+    <section aria-labelledby="method-title" className="docket rounded-b-md px-2 pt-4 pb-3 sm:px-4">
       <MethodHead steps={steps} />
       <CarryArea nameOf={nameOf} onDrop={onDrop}>
         <CarryList id="steps" ids={ids} as="ol">

@@ -186,7 +186,7 @@ function Stations({ path }: { path: string }) {
             href={href}
             aria-current={here ? 'page' : undefined}
             className={cx(
-              'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-0 max-sm:text-[0.78rem] max-sm:tracking-tight wide:min-h-10 wide:px-1.5 lg:px-3 wide:flex-row wide:gap-2 wide:text-sm',
+              'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-3 text-xs font-semibold text-soft hover:text-ink max-sm:px-0 max-sm:text-[0.78rem] max-sm:tracking-tight wide:min-h-10 wide:max-lg:px-1.5 lg:px-3 wide:flex-row wide:gap-2 wide:text-sm',
               here && 'text-ink underline decoration-[3px] underline-offset-8',
             )}
           >

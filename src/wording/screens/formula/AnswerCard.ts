@@ -8,6 +8,6 @@ export const words = {
   binder: 'binder',
   whatThisMakes: 'What this makes',
   contains: 'Contains',
-  noAllergenThatTheBook: 'no allergen found, by typical ingredients',
+  noAllergenThatTheBook: 'No allergen found, by typical ingredients',
   ofNothingIsKnown: (unknown: string) => `; of ${unknown} nothing is known`,
 } as const;
