@@ -44,6 +44,7 @@ test('the formula says what dough it makes, and follows each key', async ({ page
   await expect(page.getByText(/unusual for boiled ring/)).toHaveCount(0);
   await cell(page, 'Water, weight').fill('900');
   await expect(page.getByText(/unusual for boiled ring/)).toBeVisible();
+  await page.getByText(/^Yeast in other kinds/).click();
   await expect(page.getByText('Honey: not for children under one year.')).toBeVisible();
 });
 

@@ -112,6 +112,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
       <button
         type="button"
         {...carry.grip}
+        data-grip
         aria-label={`Move ${name}`}
         className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
       >

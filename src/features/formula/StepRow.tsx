@@ -61,6 +61,7 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
       <button
         type="button"
         {...carry.grip}
+        data-grip
         aria-label={`Move step ${number}, ${name}`}
         className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
       >

@@ -9,11 +9,12 @@ const STILL: Carry = { row: {}, grip: {}, carried: false };
 
 const LOOK_MS = 300;
 
-/** Is somebody in one of the rows, or choosing something for one? */
-const isBusy = (frame: HTMLElement | null): boolean =>
-  document.querySelector('[data-radix-popper-content-wrapper], [role="dialog"]') !== null ||
-  (document.activeElement?.matches('input, textarea, select') === true &&
-    frame?.contains(document.activeElement) === true);
+/** Is somebody in one of the rows, or choosing something for one? Only a hand on a grip waits for nothing else. */
+const isBusy = (frame: HTMLElement | null): boolean => {
+  if (document.querySelector('[data-radix-popper-content-wrapper], [role="dialog"]')) return true;
+  const { activeElement } = document;
+  return frame?.contains(activeElement) === true && activeElement?.hasAttribute('data-grip') === false;
+};
 
 /**
  * Rows stand and answer before what carries them is there: it is a third of the page's code and wanted by few presses. When it has come
