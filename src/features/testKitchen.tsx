@@ -9,7 +9,7 @@ import { wholeBook } from './book/wholeBook';
 import type { Bench } from './bench/useBench';
 import { KitchenProvider } from './kitchen/KitchenProvider';
 import { KitProvider } from './kit/KitProvider';
-import type { Preferences } from './preferences/preferences';
+import { readPreferences, type Preferences } from './preferences/preferences';
 import { PreferencesProvider, type KitchenWays } from './preferences/PreferencesProvider';
 
 /** For screen tests: a made-up bake, a bench that remembers its taps, and the frame every screen stands in. */
@@ -48,30 +48,33 @@ export function testBench(bake: BakeRecord): { bench: Bench; taps: BakeAction[] 
   return { bench, taps };
 }
 
-export function show(
+/** A page outside every kitchen: how its reader wants to see things is all that is known. */
+export const showAlone = (
+  children: ReactNode,
+  preferences: Partial<Preferences> = {},
+  ways: Partial<KitchenWays> = {},
+): RenderResult =>
+  render(
+    <PreferencesProvider
+      initial={{ ...readPreferences(undefined), ...preferences }}
+      ways={{ ...PLAIN_WAYS, timeZone: 'UTC', ...ways }}
+    >
+      {children}
+    </PreferencesProvider>,
+  );
+
+export const show = (
   children: ReactNode,
   preferences: Partial<Preferences> = {},
   stored: readonly StoredEntry[] = [],
   ways: Partial<KitchenWays> = {},
-): RenderResult {
-  return render(
-    <PreferencesProvider
-      initial={{
-        light: 'day',
-        massUnit: 'g',
-        temperatureUnit: 'C',
-        measure: 'metric',
-        lengthUnit: 'cm',
-        shortcuts: 'on',
-        ...preferences,
-      }}
-      ways={{ ...PLAIN_WAYS, timeZone: 'UTC', ...ways }}
-    >
-      <BookProvider stored={stored} seed={[...wholeBook(stored).values()]}>
-        <KitchenProvider address="test">
-          <KitProvider stored={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
-        </KitchenProvider>
-      </BookProvider>
-    </PreferencesProvider>,
+): RenderResult =>
+  showAlone(
+    <BookProvider stored={stored} seed={[...wholeBook(stored).values()]}>
+      <KitchenProvider address="test">
+        <KitProvider stored={{ version: 0, kit: ORDINARY_KIT }}>{children}</KitProvider>
+      </KitchenProvider>
+    </BookProvider>,
+    preferences,
+    ways,
   );
-}

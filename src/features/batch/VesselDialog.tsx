@@ -40,15 +40,18 @@ const SIZES: Record<Vessel['kind'], readonly Size[]> = {
     length('topWidthCm', words.widthAtTheRim),
     length('baseLengthCm', words.lengthAtTheBottom, true),
     length('baseWidthCm', words.widthAtTheBottom, true),
-    length('heightCm', 'Height'),
+    length('heightCm', words.height),
   ],
   round: [
     length('topAcrossCm', words.acrossAtTheRim),
     length('baseAcrossCm', words.acrossAtTheBottom, true),
-    length('heightCm', 'Height'),
+    length('heightCm', words.height),
   ],
   filled: [{ field: 'waterMl', word: words.waterItHoldsToThe, of: 'waterMl' }],
-  disc: [length('acrossCm', 'Across'), { field: 'thickMm', word: words.thickBeforeItRises, of: 'thickMm' }],
+  disc: [
+    length('acrossCm', words.across),
+    { field: 'thickMm', word: words.thickBeforeItRises, of: 'thickMm' },
+  ],
 };
 
 /** The unit a dimension is read in, and how much of the stored one it is. */

@@ -14,7 +14,7 @@ export function DayFigures() {
   const endS = forecast?.bake?.endS ?? 0;
   const rises = rise !== undefined && rise.canHold.value > 1.05 && rise.top.high > 1.03;
   const after = (atS: number | null) => (atS === null ? null : Math.max(0, atS - endS));
-  const cutWords = cut && (cut.value === null ? 'later' : honestRange(after(cut.low), after(cut.high)));
+  const cutWords = cut && (cut.value === null ? words.later : honestRange(after(cut.low), after(cut.high)));
   return (
     <dl className="mt-1 grid grid-cols-2 gap-x-3 lg:mt-3" aria-busy={run?.computing != null}>
       <CardFigure

@@ -12,7 +12,7 @@ export function Differences({ differences }: { differences: readonly Difference[
   const word = (difference: Difference): string => {
     switch (difference.kind) {
       case 'name':
-        return `Name: ${difference.from} → ${difference.to}`;
+        return words.name(difference.from, difference.to);
       case 'mass':
         return `${nameOf(difference.ingredientId)}: ${units.mass(difference.fromG)} → ${units.mass(difference.toG)}`;
       case 'swapped':
@@ -28,7 +28,7 @@ export function Differences({ differences }: { differences: readonly Difference[
           added && words.newWord(added),
           removed && words.gone(removed),
         ].filter(Boolean);
-        return `Method: ${parts.length > 0 ? parts.join(', ') : words.anotherOrder}`;
+        return words.method(parts.length > 0 ? parts.join(', ') : words.anotherOrder);
       }
       case 'other':
         return words.orderNotesOrUsualYield;

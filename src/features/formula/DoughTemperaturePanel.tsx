@@ -70,8 +70,8 @@ export function DoughTemperaturePanel() {
         {field('wantedC', words.doughWantedAt, units.temperatureUnit, temperature)}
         {field('roomC', words.kitchenAndFlour, units.temperatureUnit, temperature)}
         {field('tapC', words.coldestWater, units.temperatureUnit, temperature)}
-        {field('mixMin', 'Mixing', 'min')}
-        {field('bowlG', 'Bowl', units.massUnit, { show: units.massCell, read: units.parseMass })}
+        {field('mixMin', words.mixing, 'min')}
+        {field('bowlG', words.bowl, units.massUnit, { show: units.massCell, read: units.parseMass })}
         {field('altitudeM', words.heightAboveTheSea, units.heightUnit, {
           show: units.heightNumber,
           read: units.parseHeight,

@@ -55,7 +55,7 @@ const LOSS_WORD: Record<Loss, string> = {
   ownIngredients: words.whatYourOwnIngredientsAre,
   measured: words.howItWasMeasuredCups,
   about: words.theTextAboutIt,
-  style: 'the style',
+  style: words.theStyle,
   roundedGrams: words.hundredthsOfAGramAnd,
 };
 

@@ -138,7 +138,7 @@ function useSlices(cards: readonly ShelfCard[]): Slices {
 }
 
 const STYLE_OPTIONS = [
-  { value: '', label: 'Every kind' },
+  { value: '', label: words.everyKind },
   ...STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] })),
 ];
 

@@ -4,17 +4,10 @@ import { Z80 } from '@/core/numeric';
 import { useNameOf } from '../book/BookProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { AnswerRow, Why } from '../sheet/Why';
+import { NUTRIENT_WORD } from '@/wording/nutrients';
 import { words } from '@/wording/screens/formula/Inside';
 
 const KJ_PER_KCAL = 4.184;
-const NUTRIENT_WORD = {
-  protein: 'Protein',
-  fat: 'Fat',
-  starch: 'Starch',
-  sugars: 'Sugars',
-  fibre: 'Fibre',
-  salt: 'Salt',
-} as const;
 
 /** Yeast in the three kinds it is sold in, whichever stands on the sheet. */
 export function YeastRow({ yeast }: { yeast: YeastDose }) {

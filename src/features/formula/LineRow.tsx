@@ -113,13 +113,13 @@ function Row({ line, percent, onMove, carry }: RowProps) {
         type="button"
         {...carry.grip}
         data-grip
-        aria-label={`Move ${name}`}
+        aria-label={words.move(name)}
         className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
       >
         <GripVertical size={16} aria-hidden />
       </button>
       <IngredientPicker
-        name={`${name}: put another ingredient here`}
+        name={words.putAnotherIngredientHere(name)}
         label={words.insteadOf(name)}
         onPick={(picked) => edit({ type: 'setIngredient', lineId: line.id, ingredientId: picked.id })}
         className="min-h-9 rounded px-1 text-left leading-tight font-medium hover:underline"

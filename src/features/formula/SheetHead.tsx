@@ -74,7 +74,7 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
           choices={[
             choice('story', words.itsStory, does.story),
             choice('write', words.writeItOut, does.write),
-            choice('copy', 'Duplicate', does.copy),
+            choice('copy', words.duplicate, does.copy),
             archived
               ? choice('archive', words.bringBackFromTheArchive, does.archive)
               : choice('archive', words.putInTheArchive, does.archive),

@@ -62,7 +62,7 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
         type="button"
         {...carry.grip}
         data-grip
-        aria-label={`Move step ${number}, ${name}`}
+        aria-label={words.moveStep(number, name)}
         className="flex h-9 cursor-grab touch-none items-center justify-center text-edge hover:text-ink"
       >
         <GripVertical size={16} aria-hidden />

@@ -12,7 +12,7 @@ import { words } from '@/wording/screens/kit/KitPage';
 import { patiently } from '@/ui/patiently';
 
 const SAVE_WORDS: Record<KitSave, string> = {
-  saved: 'Saved',
+  saved: words.saved,
   saving: words.saving,
   unreachable: words.theServerDoesNotAnswer,
   stale: words.somebodyChangedTheKitIn,

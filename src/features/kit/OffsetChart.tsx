@@ -68,7 +68,7 @@ export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
           <Area
             data={line}
             dataKey="range"
-            name="range"
+            name={words.range}
             stroke="none"
             fill="var(--is-fat)"
             fillOpacity={0.18}
@@ -77,7 +77,7 @@ export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
           <Line
             data={line}
             dataKey="off"
-            name="taken as"
+            name={words.takenAs}
             stroke="var(--is-fat)"
             strokeWidth={2}
             dot={false}
@@ -86,7 +86,7 @@ export function OffsetChart({ oven, roomC }: { oven: KitOven; roomC: number }) {
           <Scatter
             data={readings}
             dataKey="reading"
-            name="reading"
+            name={words.reading}
             fill="var(--ink)"
             isAnimationActive={false}
           />

@@ -27,9 +27,9 @@ export function RoomsCard({ kit, change }: KitProps) {
   );
   return (
     <KitCard title={words.roomsAndMixing}>
-      {warm('Room', 'roomC')}
+      {warm(words.room, 'roomC')}
       {warm(words.warmestPlaceForAProof, 'warmC')}
-      {warm('Fridge', 'fridgeC')}
+      {warm(words.fridge, 'fridgeC')}
       <NumberField
         word={words.heightAboveTheSea}
         measure="height"

@@ -194,7 +194,7 @@ function DemoCard({ demo }: { demo: KitchenCard | null }) {
               className="text-soft"
               onClick={() => removal.press() && void send(kitchenPlace(demo.address).api('/removal'))}
             >
-              {removal.asked ? 'Yes, remove it and what was done there' : words.removeIt}
+              {removal.asked ? words.yesRemoveItAndWhat : words.removeIt}
             </Button>
           </div>
         </>

@@ -1,9 +1,8 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { PLAIN_WAYS } from '@/core/kit';
 import userEvent from '@testing-library/user-event';
 import { DetailsCard } from '../kit/DetailsCard';
-import { PreferencesProvider } from '../preferences/PreferencesProvider';
-import { show } from '../testKitchen';
+import { show, showAlone } from '../testKitchen';
 import { KitchensPage } from './KitchensPage';
 import { SetUpPage } from './SetUpPage';
 
@@ -34,22 +33,6 @@ beforeEach(() => {
     });
   }) as unknown as typeof fetch;
 });
-const frame = (children: React.ReactNode) =>
-  render(
-    <PreferencesProvider
-      initial={{
-        light: 'day',
-        massUnit: 'g',
-        temperatureUnit: 'C',
-        measure: 'metric',
-        lengthUnit: 'cm',
-        shortcuts: 'on',
-      }}
-      ways={{ ...PLAIN_WAYS, timeZone: 'UTC' }}
-    >
-      {children}
-    </PreferencesProvider>,
-  );
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 /** The second of two presses counts a moment later. */
 async function pressTwice(first: string, second: RegExp): Promise<void> {
@@ -66,7 +49,7 @@ async function pressTwice(first: string, second: RegExp): Promise<void> {
 
 test('three questions, each answered already: later, later, open', async () => {
   answers = [{ status: 201, body: { address: 'my-kitchen', name: 'My kitchen', demo: false } }];
-  frame(<SetUpPage />);
+  showAlone(<SetUpPage />);
   expect(screen.getByRole('radio', { name: /A bit of everything/ })).toBeChecked();
   await press('Later');
   expect(screen.getByRole('heading')).toHaveFocus();
@@ -86,7 +69,7 @@ test('three questions, each answered already: later, later, open', async () => {
 });
 
 test('what is answered is sent, the reader’s units change at once, and what cannot be is said at its field', async () => {
-  frame(<SetUpPage />);
+  showAlone(<SetUpPage />);
   await userEvent.click(screen.getByRole('radio', { name: /Flat things/ }));
   await press('Next');
   await userEvent.click(screen.getByRole('radio', { name: /Ounces and °F/ }));
@@ -127,7 +110,7 @@ test('what is answered is sent, the reader’s units change at once, and what ca
 
 test('the first page: into each kitchen, and the demo put back or removed by two presses', async () => {
   const demo = { address: 'lock', name: 'Lock', demo: true };
-  const { unmount } = frame(
+  const { unmount } = showAlone(
     <KitchensPage kitchens={[{ address: 'mill', name: 'Mill', demo: false }, demo]} />,
   );
   expect(screen.getByRole('link', { name: 'Mill' })).toHaveAttribute('href', '/k/mill');
@@ -137,7 +120,7 @@ test('the first page: into each kitchen, and the demo put back or removed by two
   await waitFor(() => expect(refresh).toHaveBeenCalledTimes(1));
   expect(posted).toEqual([{ path: '/api/k/lock/removal', body: {} }]);
   unmount();
-  frame(<KitchensPage kitchens={[]} />);
+  showAlone(<KitchensPage kitchens={[]} />);
   expect(screen.queryByRole('link', { name: /Look round/ })).not.toBeInTheDocument();
   answers = [{ status: 201, body: demo }];
   await press('Restore it');

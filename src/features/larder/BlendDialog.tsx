@@ -136,8 +136,8 @@ function BlendParts() {
         parts={parts.value}
         unit="g"
         max={100_000}
-        amountWord="Weight"
-        emptyWord="weight"
+        amountWord={words.weight}
+        emptyWord={words.noWeight}
         onChange={parts.onChange}
       />
     </>

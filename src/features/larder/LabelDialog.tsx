@@ -17,15 +17,16 @@ import { PartList, type ListedPart } from './PartList';
 import { SaveIt } from './SaveIt';
 import { TextField } from './TextField';
 import { useEntryForm } from './useEntryForm';
+import { NUTRIENT_WORD } from '@/wording/nutrients';
 import { words } from '@/wording/screens/larder/LabelDialog';
 
 const PANEL: readonly (readonly [keyof Label['panel'], string])[] = [
-  ['fat', 'Fat'],
-  ['carbohydrate', 'Carbohydrate'],
+  ['fat', NUTRIENT_WORD.fat],
+  ['carbohydrate', NUTRIENT_WORD.carbohydrate],
   ['sugars', words.ofWhichSugars],
-  ['fibre', 'Fibre'],
-  ['protein', 'Protein'],
-  ['salt', 'Salt'],
+  ['fibre', NUTRIENT_WORD.fibre],
+  ['protein', NUTRIENT_WORD.protein],
+  ['salt', NUTRIENT_WORD.salt],
 ];
 interface LabelValues {
   readonly id: string;
@@ -123,7 +124,7 @@ function Printed() {
         parts={field.value}
         unit="%"
         max={100}
-        amountWord="Percentage"
+        amountWord={words.percentage}
         emptyWord={words.notPrinted}
         onChange={field.onChange}
       />

@@ -184,7 +184,7 @@ function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLoo
         value={query.of}
         options={[
           { value: 'all', label: words.allOfThem },
-          { value: 'mine', label: `Mine (${mine.size})` },
+          { value: 'mine', label: words.mineCount(mine.size) },
           ...FAMILIES.map((family) => ({ value: family, label: FAMILY_WORD[family] })),
         ]}
         onChange={(of) => void setQuery({ of })}

@@ -3,7 +3,7 @@ import { useWatch } from 'react-hook-form';
 import { ENTRY_LIMITS as L, PARTS, type Estimate } from '@/core/ingredients';
 import { cx } from '@/ui/cx';
 import { addsUp, sumOf, type EntryValues } from './entryValues';
-import { PART_WORD } from './figures';
+import { NUTRIENT_WORD } from '@/wording/nutrients';
 import { FormNumber } from './FormNumber';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/larder/PartFigures';
@@ -32,7 +32,7 @@ export function PartFigures() {
         <FormNumber<EntryValues, PartName>
           key={part}
           name={`figures.per100g.${part}`}
-          word={PART_WORD[part]}
+          word={NUTRIENT_WORD[part]}
           unit="g"
           places={1}
           bounds={L.gPer100g}

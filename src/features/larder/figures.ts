@@ -9,18 +9,8 @@ import {
 import { Z80 } from '@/core/numeric';
 import { degreesPerC, formatDecimal, formatTemperature, type TemperatureUnit } from '@/core/units';
 import { GLUTEN_WORD, ALLERGEN_WORD } from '@/wording/allergens';
+import { NUTRIENT_WORD } from '@/wording/nutrients';
 import { words } from '@/wording/screens/larder/figures';
-
-export const PART_WORD: Record<(typeof PARTS)[number], string> = {
-  water: 'Water',
-  protein: 'Protein',
-  fat: 'Fat',
-  starch: 'Starch',
-  sugars: 'Sugars',
-  fibre: 'Fibre',
-  ash: words.ashMinerals,
-  other: 'Other',
-};
 
 export interface Figure {
   readonly word: string;
@@ -61,7 +51,7 @@ export function figuresOf(ingredient: Ingredient, unit: TemperatureUnit): Figure
       share: null,
     },
     ...PARTS.map((part) => ({
-      word: words.gIn100G(PART_WORD[part]),
+      word: words.gIn100G(NUTRIENT_WORD[part]),
       text: spread(per100g[part].value, per100g[part].sd),
       share: per100g[part].value / 100,
     })),

@@ -19,7 +19,7 @@ interface Wish {
 /** Where in an entry a refusal belongs, in words. */
 const placeOf = (path: string): string => {
   if (/per100g/.test(path)) return words.whatIsIn100G;
-  if (path.split('.').at(-1) === 'name') return 'Name: ';
+  if (path.split('.').at(-1) === 'name') return words.name;
   if (path.split('.').at(-1) === 'bag') return words.whichBag;
   const part = /parts\.(\d+)/.exec(path)?.[1];
   return part === undefined ? '' : words.part(Number(part) + 1);

@@ -179,8 +179,8 @@ function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState
         {(
           [
             [words.hydrationAllWater, planned.hydrationAll, actual.hydrationAll, 1],
-            ['Salt', planned.saltPercent, actual.saltPercent, 2],
-            ['Binders', planned.binderPercent, actual.binderPercent, 2],
+            [words.salt, planned.saltPercent, actual.saltPercent, 2],
+            [words.binders, planned.binderPercent, actual.binderPercent, 2],
           ] as const
         ).map(([word, from, to, places]) => (
           <div key={word}>
@@ -210,11 +210,11 @@ function OutcomeView({
   const time = useKitchenTime();
   const loss = lossPercent(outcome);
   const figures: (readonly [string, string])[] = [];
-  if (outcome.pieces !== null) figures.push(['pieces', String(outcome.pieces)]);
-  if (outcome.massBeforeG !== null) figures.push(['before', units.mass(outcome.massBeforeG)]);
-  if (outcome.massAfterG !== null) figures.push(['after', units.mass(outcome.massAfterG)]);
-  if (loss !== null) figures.push(['lost', `${numbers.decimal(loss, 1)} %`]);
-  if (outcome.coreTempC !== null) figures.push(['core', units.temperature(outcome.coreTempC)]);
+  if (outcome.pieces !== null) figures.push([words.pieces, String(outcome.pieces)]);
+  if (outcome.massBeforeG !== null) figures.push([words.before, units.mass(outcome.massBeforeG)]);
+  if (outcome.massAfterG !== null) figures.push([words.after, units.mass(outcome.massAfterG)]);
+  if (loss !== null) figures.push([words.lost, `${numbers.decimal(loss, 1)} %`]);
+  if (outcome.coreTempC !== null) figures.push([words.core, units.temperature(outcome.coreTempC)]);
   return (
     <section aria-labelledby="out-title" className="docket rounded-b-md px-5 pt-4 pb-5">
       <div className="flex items-center justify-between">

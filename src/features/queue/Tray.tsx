@@ -109,7 +109,7 @@ function Entry({ entry, onAgain, onRemove }: { entry: Waiting; onAgain: () => vo
         </Button>
         {refused && <Button onClick={onAgain}>{words.sendItAgain}</Button>}
         <Button look="quiet" className="text-alarm" onClick={() => (sure ? onRemove() : setSure(true))}>
-          {sure ? 'Yes, remove it for good' : words.removeIt}
+          {sure ? words.yesRemoveItForGood : words.removeIt}
         </Button>
       </div>
     </li>

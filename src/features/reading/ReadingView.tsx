@@ -25,9 +25,9 @@ const placeWords = (path: string): string => {
   const line = /^line\.(\d+)/.exec(path)?.[1];
   const row = /^row\.(\d+)(?:\.(\w+))?/.exec(path);
   if (line) return words.line(line);
-  if (row) return `Row ${row[1]}${row[2] ? `, ${row[2]}` : ''}: `;
+  if (row) return words.row(row[1] ?? '', row[2]);
   if (/^stages(?:\.\d+\.lines)?$/.test(path))
-    return path === 'stages' ? 'Parts: ' : words.ingredientsInOnePart;
+    return path === 'stages' ? words.parts : words.ingredientsInOnePart;
   return wordPath(path);
 };
 

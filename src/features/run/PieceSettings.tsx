@@ -27,10 +27,10 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
   )?.id;
   const longWord = {
     tin: words.tinInnerLength,
-    baguette: 'Length',
-    disc: 'Across',
-    flatbread: 'Across',
-    hearth: 'Across',
+    baguette: words.length,
+    disc: words.across,
+    flatbread: words.across,
+    hearth: words.across,
   }[as.shape as string];
   return (
     <details className="mt-3 border-t border-rule py-2">

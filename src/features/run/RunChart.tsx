@@ -177,7 +177,7 @@ export function RunChart({
               </g>
             );
           })}
-        {text(left, VOLUME.top - 5, 'Volume', 'start', 'font-semibold')}
+        {text(left, VOLUME.top - 5, words.volume, 'start', 'font-semibold')}
         {[1, 1.5, 2, 2.5]
           .filter((v) => v <= mostVolume)
           .map((v) => text(left - 6, volumeY(v) + 4, `× ${v}`, 'end'))}
@@ -226,7 +226,7 @@ export function RunChart({
             strokeDasharray="2 4"
           />
         )}
-        {text(left, TEMP.top - 6, 'Temperature', 'start', 'font-semibold')}
+        {text(left, TEMP.top - 6, words.temperature, 'start', 'font-semibold')}
         {[0, 100, 200, 300]
           .filter((t) => t <= hottest)
           .map((t) => (

@@ -158,12 +158,12 @@ export function RunPanel() {
       </div>
       <ul aria-label={words.linesOfThePicture} className="flex flex-wrap gap-x-4 gap-y-1 text-xs text-soft">
         {[
-          ['var(--is-leaven)', 'dough: rise and warmth, with its range'],
+          ['var(--is-leaven)', words.doughRiseAndWarmth],
           ['var(--is-fat)', words.ovenDashedItsSpring],
           ['var(--ink)', words.middleOfThePieceWith],
-        ].map(([colour, words]) => (
-          <li key={words} className="flex items-center gap-1.5">
-            <span aria-hidden className="h-1 w-5 rounded" style={{ background: colour }} /> {words}
+        ].map(([colour, line]) => (
+          <li key={line} className="flex items-center gap-1.5">
+            <span aria-hidden className="h-1 w-5 rounded" style={{ background: colour }} /> {line}
           </li>
         ))}
       </ul>

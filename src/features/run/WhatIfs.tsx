@@ -70,7 +70,7 @@ const shift = (from: number | null, to: number | null): string | null => {
   if (from === null || to === null) return null;
   const by = to - from;
   if (Math.abs(by) < 30) return words.theSame;
-  return `${honestTime(Math.abs(by))} ${by > 0 ? 'later' : 'sooner'}`;
+  return by > 0 ? words.later(honestTime(by)) : words.sooner(honestTime(-by));
 };
 
 /** The colour it has then, where that is another. */

@@ -10,6 +10,7 @@ import {
   NotebookPen,
   Sun,
   Sunrise,
+  type LucideIcon,
 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
@@ -23,7 +24,7 @@ import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { LateTimerBell } from '../timers/LateTimerBell';
-import { CHORD_MS, STATION_KEYS } from './stationKeys';
+import { CHORD_MS, pageOf, STATIONS } from './stations';
 import { UnitSwitches } from './UnitSwitches';
 import { words } from '@/wording/screens/shell/Shell';
 import { patiently } from '@/ui/patiently';
@@ -40,14 +41,14 @@ const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) =>
 /** What says why something was not taken has to be there when the network is not. */
 const NEEDED_OFFLINE = [loadDialog];
 
-const STATIONS = [
-  { href: '/', word: words.today, Icon: Sunrise },
-  { href: '/formulas', word: words.formulas, Icon: NotebookPen },
-  { href: '/ingredients', word: words.larder, Icon: Boxes },
-  { href: '/kit', word: words.kit, Icon: Heater },
-  { href: '/bench', word: words.bench, Icon: CookingPot },
-  { href: '/logbook', word: words.logbook, Icon: BookOpenText },
-] as const;
+const ICONS: Record<(typeof STATIONS)[number]['href'], LucideIcon> = {
+  '/': Sunrise,
+  '/formulas': NotebookPen,
+  '/ingredients': Boxes,
+  '/kit': Heater,
+  '/bench': CookingPot,
+  '/logbook': BookOpenText,
+};
 
 /** A page's place within its kitchen, whichever word the address has for that. */
 const within = (path: string): string => `/${path.split('/').slice(3).join('/')}`;
@@ -75,8 +76,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       else if (event.key === 'D') change({ light: dim ? 'day' : 'dim' });
       else if (event.key === 'g') awaiting = event.timeStamp;
       else if (event.timeStamp - awaiting < CHORD_MS) {
-        const keys: Readonly<Record<string, string>> = STATION_KEYS;
-        const to = keys[event.key];
+        const to = pageOf(event.key);
         awaiting = 0;
         if (to) router.push(to);
       }
@@ -178,7 +178,8 @@ function Stations({ path }: { path: string }) {
       aria-label={words.stations}
       className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper wide:static wide:border-0 wide:bg-transparent"
     >
-      {STATIONS.map(({ href, word, Icon }) => {
+      {STATIONS.map(({ href, word }) => {
+        const Icon = ICONS[href];
         const here = href === '/' ? path === '/' : path.startsWith(href);
         return (
           <KitchenLink

@@ -1,39 +1,39 @@
 'use client';
 import { Dialog } from '@/ui/Dialog';
 import { usePreferences } from '../preferences/PreferencesProvider';
+import { STATIONS } from './stations';
 import { words } from '@/wording/screens/shell/ShortcutDialog';
 
-const GROUPS = [
+const GROUPS: readonly {
+  readonly title: string;
+  readonly keys: readonly (readonly [keys: string, what: string])[];
+}[] = [
   {
     title: words.anywhere,
     keys: [
-      [words.gThenT, 'Today'],
-      [words.gThenF, 'Formulas'],
-      [words.gThenI, 'Larder'],
-      [words.gThenB, 'Bench'],
-      [words.gThenL, 'Logbook'],
+      ...STATIONS.map(({ key, word }) => [words.gThen(key), word] as const),
       [words.shiftD, words.dimTheLightAndBack],
-      ['?', words.thisPage],
+      [words.questionMark, words.thisPage],
     ],
   },
   {
     title: words.onAFormula,
     keys: [
-      [words.ctrlZ, 'Undo'],
-      [words.ctrlShiftZ, 'Redo'],
-      ['Alt ↑ / Alt ↓', words.moveTheLineOrStep],
+      [words.ctrlZ, words.undo],
+      [words.ctrlShiftZ, words.redo],
+      [words.altArrows, words.moveTheLineOrStep],
       [words.spaceArrowsSpace, words.onAGripLiftCarry],
-      ['Esc', words.giveACellItsOld],
+      [words.escape, words.restoreTheOldValue],
     ],
   },
   {
     title: words.atTheBench,
     keys: [
-      ['Enter', words.theBigButtonWeighedDone],
-      ['n', words.noteSomething],
+      [words.enter, words.theBigButtonWeighedDone],
+      [words.n, words.noteSomething],
     ],
   },
-] as const;
+];
 
 export function ShortcutDialog({ onClose }: { onClose: () => void }) {
   const { preferences, change } = usePreferences();

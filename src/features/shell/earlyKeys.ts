@@ -1,5 +1,5 @@
-import { PREFERENCE_COOKIE } from '../preferences/preferences';
-import { CHORD_MS, STATION_KEYS } from './stationKeys';
+import { PREFERENCE_COOKIE, readPreferences, writePreferences } from '../preferences/preferences';
+import { CHORD_MS, STATIONS } from './stations';
 
 /**
  * The lamp and the ways to the pages, before the page's own code is there: a script of the document's first kilobyte, so that at four in the
@@ -7,7 +7,7 @@ import { CHORD_MS, STATION_KEYS } from './stationKeys';
  * anything is fetched; what it does is what the frame does (`Shell.tsx`), and one test holds both.
  */
 export const EARLY_KEYS = `(() => {
-  const COOKIE = ${JSON.stringify(PREFERENCE_COOKIE)}, PAGES = ${JSON.stringify(STATION_KEYS)};
+  const COOKIE = ${JSON.stringify(PREFERENCE_COOKIE)}, DEFAULTS = ${JSON.stringify(writePreferences(readPreferences(undefined)).split('.'))}, PAGES = ${JSON.stringify(Object.fromEntries(STATIONS.map(({ key, href }) => [key, href])))};
   let g = -1e9;
   const onKey = (event) => {
     if (document.querySelector('main[data-awake="true"]')) return removeEventListener('keydown', onKey);
@@ -15,7 +15,7 @@ export const EARLY_KEYS = `(() => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (target instanceof Element && target.closest('input, textarea, select, [contenteditable]')) return;
     const found = document.cookie.match(new RegExp('(?:^|; )' + COOKIE + '=([^;]*)'));
-    const parts = found ? found[1].split('.') : ['day', 'g', 'C', 'metric', 'cm', 'on'];
+    const parts = found ? found[1].split('.') : DEFAULTS;
     if (parts[5] === 'off') return;
     if (key === 'D') {
       parts[0] = document.documentElement.dataset.light === 'dim' ? 'day' : 'dim';

@@ -26,4 +26,6 @@ export const words = {
   thisDoughIsLikelyTo: (value: string, low: string, high: string) =>
     `This dough is likely to end at ${value} times its volume (${low}–${high}), so that it just crowns the rim.`,
   takeIt: 'Use it',
+  height: 'Height',
+  across: 'Across',
 } as const;

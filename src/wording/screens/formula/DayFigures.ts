@@ -5,4 +5,5 @@ export const words = {
   noVisibleRise: 'no visible rise',
   mayBeCut: 'may be cut',
   outOfTheOven: 'out of the oven',
+  later: 'later',
 } as const;

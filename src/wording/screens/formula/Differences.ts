@@ -8,4 +8,6 @@ export const words = {
   anotherOrder: 'another order',
   orderNotesOrUsualYield: 'Order, notes or usual yield',
   noDifference: 'No difference.',
+  name: (from: string, to: string) => `Name: ${from} → ${to}`,
+  method: (what: string) => `Method: ${what}`,
 } as const;

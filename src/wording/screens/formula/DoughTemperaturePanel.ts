@@ -28,4 +28,6 @@ export const words = {
     `A heat balance: everything at its own temperature and specific heat (from its composition), the bowl, the work of mixing and the warmth that dry flour gives off when it is wetted. Water boils here at ${boilingC}.`,
   dryYeastWakesBestIn: (bloomFrom: string, bloomTo: string) =>
     `Dry yeast wakes best in water of ${bloomFrom}–${bloomTo}.`,
+  mixing: 'Mixing',
+  bowl: 'Bowl',
 } as const;

@@ -25,4 +25,5 @@ export const words = {
   copied: 'Copied',
   copy: 'Copy',
   writeItOut: 'Export',
+  theStyle: 'the style',
 } as const;

@@ -25,4 +25,5 @@ export const words = {
   theArchiveIsEmpty: 'The archive is empty.',
   noFormulasYetAFormula:
     'No formulas yet. A formula is flours and starches as the 100 %, a binder, water and salt: start one and type what goes in.',
+  everyKind: 'Every kind',
 } as const;

@@ -5,4 +5,6 @@ export const words = {
   weight: (name: string) => `${name}, weight`,
   percentOfTheFlours: (name: string) => `${name}, percent of the flours`,
   takeOut: (name: string) => `Remove ${name}`,
+  move: (name: string) => `Move ${name}`,
+  putAnotherIngredientHere: (name: string) => `${name}: put another ingredient here`,
 } as const;

@@ -10,4 +10,5 @@ export const words = {
   bringBackFromTheArchive: 'Restore from the archive',
   putInTheArchive: 'Archive it',
   makeABatch: 'Make a batch',
+  duplicate: 'Duplicate',
 } as const;

@@ -14,4 +14,5 @@ export const words = {
   whatToLookFor: 'what to look for',
   note: 'note',
   stepNote: (numberOf: number) => `Step ${numberOf}, note`,
+  moveStep: (number: number, name: string) => `Move step ${number}, ${name}`,
 } as const;

@@ -8,4 +8,5 @@ export const words = {
   nameAndPlace: 'Name and place',
   kit: 'Equipment',
   whatThisKitchenHasAnd: 'What this kitchen has and how it is. What nobody measured counts as ordinary.',
+  saved: 'Saved',
 } as const;

@@ -7,4 +7,6 @@ export const words = {
   mixing: 'Mixing',
   mixingWarmsTheDoughBy: 'Mixing warms the dough by, a minute',
   roomsAndMixing: 'Rooms and mixing',
+  room: 'Room',
+  fridge: 'Fridge',
 } as const;

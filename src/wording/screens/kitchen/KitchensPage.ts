@@ -37,4 +37,5 @@ export const words = {
   removeIt: 'Remove it',
   theMadeUpKitchenHas: 'The made-up kitchen has been removed. It can come back, with its formulas and bakes.',
   bringItBack: 'Restore it',
+  yesRemoveItAndWhat: 'Yes, remove it and what was done there',
 } as const;

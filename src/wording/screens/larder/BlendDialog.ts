@@ -23,4 +23,6 @@ export const words = {
   whatItIs: 'What it is',
   gInAllIn100: (wholeG: string, value: string, value2: string, value3: string, value4: string) =>
     `${wholeG} g in total. In 100 g: ${value} water, ${value2} starch, ${value3} protein, ${value4} fibre.`,
+  weight: 'Weight',
+  noWeight: 'weight',
 } as const;

@@ -23,4 +23,5 @@ export const words = {
   itShouldAbsorbGOf: (value: string, decimal: string) =>
     `It should absorb ${value} ± ${decimal} g of water per g.`,
   whatMustBeInside2: 'What must be inside',
+  percentage: 'Percentage',
 } as const;

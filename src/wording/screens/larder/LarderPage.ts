@@ -17,4 +17,5 @@ export const words = {
   mine: 'mine',
   nothingByThatNameTry: 'Nothing by that name. Try another word for it, or add your own.',
   ingredients: 'Ingredients',
+  mineCount: (count: number) => `Mine (${count})`,
 } as const;

@@ -1,6 +1,5 @@
 /** What the screen says. */
 export const words = {
-  ashMinerals: 'Ash (minerals)',
   absorbsGOfWaterPer: 'Absorbs, g of water per g',
   fourFifthsOfItTaken: 'Four fifths of it taken in',
   min: (formatDecimal: string, formatDecimal2: string) => `${formatDecimal} ± ${formatDecimal2} min`,

@@ -9,4 +9,5 @@ export const words = {
   theServerDidNotAnswer:
     'The server did not answer. It is written down in this browser and sent by itself when the server is back; you may close this.',
   theServerDidNotTake: 'The server did not take it. Nothing was changed; press again.',
+  name: 'Name: ',
 } as const;

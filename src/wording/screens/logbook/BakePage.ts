@@ -31,4 +31,11 @@ export const words = {
     words: string,
   ) =>
     `${part} pieces, ${part2} → ${part3}, core ${part4}; crumb ${part5}, crust ${part6}, chew ${part7}, flavour ${part8}. ${words}`,
+  salt: 'Salt',
+  binders: 'Binders',
+  pieces: 'pieces',
+  before: 'before',
+  after: 'after',
+  lost: 'lost',
+  core: 'core',
 } as const;

@@ -12,4 +12,6 @@ export const words = {
   howWasIt1Poor: 'How was it? 1 poor, 5 as good as it gets',
   bakeItAgain: 'Bake it again?',
   wouldIBakeItAgain: 'Would I bake it again',
+  pieces: 'Pieces',
+  core: 'Core',
 } as const;

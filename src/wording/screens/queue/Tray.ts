@@ -19,4 +19,5 @@ export const words = {
   copyIt: 'Copy it',
   sendItAgain: 'Send it again',
   removeIt: 'Remove it',
+  yesRemoveItForGood: 'Yes, remove it for good',
 } as const;

@@ -30,4 +30,6 @@ export const words = {
   method: 'Method',
   savedInAboutIt: 'Saved in “about it”',
   theFileAlsoSaysA: (join: string) => `The file also says ${join}: a formula has no place for that.`,
+  row: (row: string, field?: string) => `Row ${row}${field ? `, ${field}` : ''}: `,
+  parts: 'Parts: ',
 } as const;

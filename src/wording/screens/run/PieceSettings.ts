@@ -12,4 +12,6 @@ export const words = {
   tinWall: 'Tin wall',
   tinInnerWidth: 'Tin, inner width',
   piecesInTheOvenAt: 'Pieces in the oven at once',
+  length: 'Length',
+  across: 'Across',
 } as const;

@@ -6,4 +6,6 @@ export const words = {
   riseDoughOvenAndCore:
     'Rise, dough, oven and core temperature over one clock, from the first step to the last',
   stepsOnTheClock: 'Steps on the clock',
+  volume: 'Volume',
+  temperature: 'Temperature',
 } as const;

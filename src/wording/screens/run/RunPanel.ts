@@ -11,4 +11,5 @@ export const words = {
   linesOfThePicture: 'Lines of the picture',
   stepInTheHand: 'Selected step',
   none: 'none',
+  doughRiseAndWarmth: 'dough: rise and warmth, with its range',
 } as const;

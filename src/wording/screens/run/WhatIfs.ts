@@ -17,4 +17,6 @@ export const words = {
   middleAtTheEnd: 'middle at the end',
   whatIf: 'What if',
   computing: 'Calculating …',
+  later: (time: string) => `${time} later`,
+  sooner: (time: string) => `${time} sooner`,
 } as const;

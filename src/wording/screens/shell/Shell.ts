@@ -1,12 +1,6 @@
 /** What the screen says. */
 export const words = {
   help: 'Help',
-  today: 'Today',
-  formulas: 'Formulas',
-  larder: 'Ingredients',
-  kit: 'Equipment',
-  bench: 'Bench',
-  logbook: 'Logbook',
   skipToTheSheet: 'Skip to the content',
   honest: 'Honest',
   crumb: 'Crumb',
