@@ -60,7 +60,7 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
             className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
           >
             <ArrowLeft size={15} aria-hidden />
-            {words.theSheet}
+            {words.theFormula}
           </KitchenLink>
           <h1 className="text-2xl sm:text-3xl">{formula.name}</h1>
         </div>

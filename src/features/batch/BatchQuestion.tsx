@@ -51,7 +51,7 @@ export function BatchQuestion(props: BatchQuestionProps) {
       {query.mode === 'factor' && <ByFactor {...props} />}
       {query.mode === 'fixed' && <ByWhatIsThere {...props} />}
       <AskLoss
-        word={<Term id="bowlLoss">{words.leftInBowlAndOn}</Term>}
+        word={<Term id="bowlLoss">{words.bowlLossAndWhatItIs}</Term>}
         label={words.bowlLoss}
         path="bowlLossPercent"
         value={query.bowlLoss}
@@ -109,7 +109,7 @@ function ByPieces(props: BatchQuestionProps) {
         className="mt-2 flex w-full"
       />
       <AskLoss
-        word={<Term id="bakeLoss">{words.lostInTheOven}</Term>}
+        word={<Term id="bakeLoss">{words.bakeLossAndWhatItIs}</Term>}
         label={words.bakeLoss}
         path="bakeLossPercent"
         value={query.bakeLoss}

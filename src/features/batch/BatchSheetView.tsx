@@ -67,7 +67,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
         )}
       </p>
       <p className="mt-1 text-sm text-soft">
-        {words.ofDoughInAllThe(
+        {words.ofDoughInTotal(
           leftOverWords(sheet, units.mass),
           units.mass(sheet.doughG),
           numbers.decimal(sheet.factor, 3),

@@ -193,7 +193,7 @@ function Wanted({ filled, rise, onTake }: WantedProps) {
         </p>
       )}
       <Button look="strong" className="mt-3 min-h-11 px-5" onClick={() => onTake(Math.round(filled.massG))}>
-        {words.takeIt}
+        {words.useIt}
       </Button>
     </div>
   );

@@ -24,7 +24,7 @@ export function AbandonDialog({ onClose, tap }: AbandonDialogProps) {
     onClose();
   });
   return (
-    <Dialog onClose={onClose} title={words.giveThisBakeUp} hint={words.whatWasDoneSoFar}>
+    <Dialog onClose={onClose} title={words.abandonThisBake} hint={words.whatWasDoneSoFar}>
       <form onSubmit={(event) => void submit(event)} noValidate>
         <textarea
           {...register('why')}
@@ -37,10 +37,10 @@ export function AbandonDialog({ onClose, tap }: AbandonDialogProps) {
         <Reason>{formState.errors.why?.message}</Reason>
         <div className="mt-3 grid gap-3 sm:grid-cols-2">
           <Button size="bench" onClick={() => onClose()}>
-            {words.goOnBaking}
+            {words.keepBaking}
           </Button>
           <Button type="submit" look="alarm" size="bench">
-            {words.giveItUp}
+            {words.abandonIt}
           </Button>
         </div>
       </form>

@@ -101,7 +101,7 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
       />
       <Reason>{formState.errors.root?.message}</Reason>
       <Button look="strong" size="bench" className="mt-4 w-full" onClick={() => void submit()}>
-        {words.writeItDown}
+        {words.saveIt}
       </Button>
     </Dialog>
   );

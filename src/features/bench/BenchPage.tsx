@@ -234,7 +234,7 @@ function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchD
           },
           {
             key: 'abandon',
-            words: words.giveThisBakeUp,
+            words: words.abandonThisBake,
             onSelect: () => onDialog('abandon'),
             alarm: true,
           },
@@ -264,7 +264,7 @@ function OutboxNote({ outbox }: Pick<Bench, 'outbox'>) {
       )}
       {outbox.refused && (
         <p role="alert" className="mb-3 rounded-lg border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
-          {words.theLastPressWasNot(wordProblem(outbox.refused, preferences))}
+          {words.theLastTapWas(wordProblem(outbox.refused, preferences))}
         </p>
       )}
     </>

@@ -27,7 +27,7 @@ export function FeltDialog({ stepId, felt, onClose, tap }: FeltDialogProps) {
     onClose();
   };
   return (
-    <Dialog onClose={onClose} title={words.howDoesItFeel} hint={words.yourHandIsRightThe}>
+    <Dialog onClose={onClose} title={words.howDoesItFeel} hint={words.yourHandIsRight}>
       {reason && (
         <p role="alert" className="mb-2 text-alarm">
           {reason}

@@ -41,7 +41,7 @@ export function RiseMarks({ step, bench }: { step: MethodStep; bench: Bench }) {
             onClick={() => bench.tap({ type: 'riseTakenBack', stepId: step.id })}
           >
             <Undo2 size={16} aria-hidden />
-            {words.takeTheLastBack}
+            {words.undoTheLastOne}
           </Button>
         </p>
       )}

@@ -104,7 +104,7 @@ function StepLine({ step, number, bench, nowMs, current, onChoose }: StepLinePro
             done ? 'border-ink bg-ink text-surface' : 'border-edge',
           )}
         >
-          {done ? <Check size={18} strokeWidth={3} aria-label={words.done} /> : number}
+          {done ? <Check size={18} strokeWidth={3} aria-label={words.stepDone} /> : number}
         </span>
         <span className="min-w-0 flex-1">
           {STEP_WORD[step.kind]}
@@ -156,7 +156,7 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
             {words.hands}
           </span>
         )}
-        {done && <strong className="text-good">{words.done}</strong>}
+        {done && <strong className="text-good">{words.stepDone}</strong>}
       </p>
       <h2 className="text-5xl leading-none sm:text-6xl">{STEP_WORD[step.kind]}</h2>
       {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
@@ -276,7 +276,7 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
       {timer !== null && !running && !done && (
         <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
           <Play size={20} aria-hidden fill="currentColor" />
-          {words.runOn}
+          {words.resume}
         </Button>
       )}
       {!done && (
@@ -288,7 +288,7 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
       {done ? (
         <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
           <RotateCcw size={24} aria-hidden />
-          {words.notDoneAfterAll}
+          {words.markAsNotDone}
         </Button>
       ) : (
         <Button
@@ -300,7 +300,7 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
           onClick={finish}
         >
           <Check size={30} aria-hidden strokeWidth={3} />
-          {words.done2}
+          {words.done}
         </Button>
       )}
     </div>

@@ -50,7 +50,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] landscape:max-lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
       <p role="status" className="sr-only">
-        {current ? words.toWeighNow(current.name, units.mass(current.massG)) : words.allInTheBowl}
+        {current ? words.nowWeigh(current.name, units.mass(current.massG)) : words.allInTheBowl}
       </p>
       {current ? (
         <OneThing
@@ -131,7 +131,7 @@ function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
         type="button"
         onClick={onChoose}
         aria-current={now ? 'step' : undefined}
-        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? words.inTheBowl : ''}`}
+        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? words.andIsInTheBowl : ''}`}
         className={cx('flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg', now && 'bg-well')}
       >
         <span
@@ -266,7 +266,7 @@ function OneThing({
           onClick={() => onWeigh(Math.round(actualG * 100) / 100)}
         >
           <Check size={30} aria-hidden strokeWidth={3} />
-          {weighedG === null ? words.inTheBowl2 : words.correctIt}
+          {weighedG === null ? words.inTheBowl : words.correctIt}
         </Button>
         {weighedG === null ? (
           <Button size="wall" className="text-xl" onClick={() => setOther(!other)} aria-expanded={other}>

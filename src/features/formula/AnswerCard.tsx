@@ -92,7 +92,7 @@ function Said() {
   const numbers = useNumbers();
   const { totals, consistency } = useSheetState((state) => state.answers);
   const now = consistency
-    ? words.nowItIs(BAND_WORD[consistency.rested.band].name, numbers.percent(totals.hydrationAll))
+    ? words.bandAndWater(BAND_WORD[consistency.rested.band].name, numbers.percent(totals.hydrationAll))
     : '';
   const [said, setSaid] = useState('');
   const first = useRef(now);
@@ -128,7 +128,7 @@ function Contains() {
             <Term id="allergens">{words.contains}</Term> <strong>{legal.join(', ')}</strong>
           </>
         ) : (
-          <Term id="allergens">{words.noAllergenThatTheBook}</Term>
+          <Term id="allergens">{words.noAllergenFoundBy}</Term>
         )}
         {unknown && <strong className="text-alarm">{words.ofNothingIsKnown(unknown)}</strong>}
       </p>

@@ -61,7 +61,7 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
             <dd className="inline">{names(statement.madeWith.map(({ ingredientId }) => ingredientId))}</dd>
           </div>
         </dl>
-        <p className="mt-2 text-xs text-soft">{words.computedFromWhatStandsOn}</p>
+        <p className="mt-2 text-xs text-soft">{words.calculatedFromThisFormula}</p>
       </details>
     </section>
   );

@@ -37,9 +37,9 @@ export function ConflictBanner({ formulaId, conflict, onMineOnTop, onTheirs, onC
   return (
     <div role="alert" className="mb-4 rounded-md border-2 border-alarm bg-alarm-wash px-4 py-3">
       <p className="font-semibold">
-        {words.thisSheetWasChangedSomewhere}
+        {words.thisFormulaWasChanged}
         {conflict.savedAtMs > 0 && words.at(time.clock(conflict.savedAtMs))}
-        {words.revisionWhileYouWereChanging(conflict.revision)}
+        {words.versionWhileYouWereChanging(conflict.revision)}
       </p>
       <p className="mt-1 text-sm">{words.nothingWasOverwrittenAndWhat}</p>
       {theirs && (

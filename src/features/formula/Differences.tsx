@@ -18,15 +18,15 @@ export function Differences({ differences }: { differences: readonly Difference[
       case 'swapped':
         return `${nameOf(difference.fromId)} ${units.mass(difference.fromG)} → ${nameOf(difference.toId)} ${units.mass(difference.toG)}`;
       case 'added':
-        return words.cameIn(nameOf(difference.ingredientId), units.mass(difference.massG));
+        return words.added(nameOf(difference.ingredientId), units.mass(difference.massG));
       case 'removed':
-        return words.wentOut(nameOf(difference.ingredientId), units.mass(difference.massG));
+        return words.removed(nameOf(difference.ingredientId), units.mass(difference.massG));
       case 'method': {
         const { changed, added, removed } = difference;
         const parts = [
           changed && words.changed(changed),
           added && words.newWord(added),
-          removed && words.gone(removed),
+          removed && words.stepsRemoved(removed),
         ].filter(Boolean);
         return words.method(parts.length > 0 ? parts.join(', ') : words.anotherOrder);
       }

@@ -67,7 +67,7 @@ export const DoughAnswers = memo(function DoughAnswers() {
           </AnswerRow>
           <details className="border-t border-rule" data-testid="more-answers">
             <summary className="flex min-h-11 items-center font-semibold underline decoration-dotted underline-offset-4">
-              {words.yeastNutritionAndCautions}
+              {words.yeastInOtherKinds}
             </summary>
             <MoreAnswers />
           </details>

@@ -103,7 +103,7 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
   const about = ABOUT[format];
   const fileName = `${fileStem(formula.name)}.${about.ending}`;
   return (
-    <Dialog wide onClose={onClose} title={words.writeItOut} hint={about.words}>
+    <Dialog wide onClose={onClose} title={words.export} hint={about.words}>
       <Segmented
         label={words.format}
         value={format}
@@ -129,7 +129,7 @@ export function ExportDialog({ onClose }: { onClose: () => void }) {
       </div>
       <pre
         tabIndex={0}
-        aria-label={words.whatWillBeWritten}
+        aria-label={words.whatTheFileHolds}
         className="mt-3 max-h-64 overflow-auto rounded border border-rule bg-well p-3 text-xs whitespace-pre-wrap"
       >
         {written.text}

@@ -166,7 +166,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
         {(all > 3 || find !== '' || style !== null || further) && (
           <>
             <FindField
-              label={words.findAmong(all)}
+              label={words.searchFormulas(all)}
               value={find}
               onFind={(text) => go({ find: text })}
               className="w-full sm:w-56"
@@ -179,12 +179,12 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
               className="min-h-10 border-edge bg-surface px-2"
             />
             <Choice
-              label={words.sortedBy}
+              label={words.sortBy}
               value={order}
               onChange={(value) => go({ sort: value === 'name' ? '' : value })}
               options={[
                 { value: 'name', label: words.byName },
-                { value: 'baked', label: words.bakedLastFirst },
+                { value: 'baked', label: words.lastBakedFirst },
               ]}
               className="min-h-10 border-edge bg-surface px-2"
             />
@@ -203,7 +203,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
         )}
         <KitchenLink href="/formulas/read" className={buttonClass('plain', 'table', 'min-h-10 px-4')}>
           <ClipboardPaste size={17} aria-hidden />
-          {words.readARecipe}
+          {words.importARecipe}
         </KitchenLink>
         <Button look="strong" className="min-h-10 px-4" onClick={() => setMaking(true)}>
           <Plus size={18} aria-hidden />
@@ -222,12 +222,12 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
       <p className="mt-5 flex flex-wrap gap-3">
         {further && (
           <KitchenLink href={address({})} className={buttonClass('plain')}>
-            {words.toTheFirst}
+            {words.backToTheStart}
           </KitchenLink>
         )}
         {next && (
           <KitchenLink href={address({ after: next })} className={buttonClass('plain')}>
-            {words.furtherFormulas}
+            {words.moreFormulas}
           </KitchenLink>
         )}
       </p>
@@ -237,6 +237,6 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
 }
 
 function emptyWords({ archive }: ShelfQuery, all: number, further: boolean): string {
-  if (all > 0 || further) return words.noFormulaAnswersToThat;
+  if (all > 0 || further) return words.noFormulaMatchesThat;
   return archive ? words.theArchiveIsEmpty : words.noFormulasYetAFormula;
 }

@@ -160,7 +160,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
         onLeave={settle}
       />
       <IconButton
-        label={words.takeOut(name)}
+        label={words.remove(name)}
         onClick={() => edit({ type: 'removeLine', lineId: line.id })}
         className="opacity-60 group-focus-within:opacity-100 group-hover:opacity-100"
       >

@@ -43,7 +43,7 @@ export function NewFormula({ onClose }: { onClose: () => void }) {
         />
         <Reason id="new-name-why">{errors.name?.message}</Reason>
         <Button type="submit" look="strong" disabled={isSubmitting} className="mt-4 min-h-11 px-5">
-          {words.openTheSheet}
+          {words.createIt}
         </Button>
       </form>
     </Dialog>

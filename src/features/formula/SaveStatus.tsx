@@ -20,8 +20,8 @@ export function SaveStatus({ save }: { save: SaveState }) {
           icon: Check,
           text:
             save.savedAtMs > 0
-              ? words.savedRevision(time.clock(save.savedAtMs), save.revision)
-              : words.revision(save.revision),
+              ? words.savedVersion(time.clock(save.savedAtMs), save.revision)
+              : words.version(save.revision),
         };
       case 'waiting':
       case 'saving':

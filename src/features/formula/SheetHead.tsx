@@ -72,12 +72,12 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
             </IconButton>
           }
           choices={[
-            choice('story', words.itsStory, does.story),
-            choice('write', words.writeItOut, does.write),
+            choice('story', words.history, does.story),
+            choice('write', words.export, does.write),
             choice('copy', words.duplicate, does.copy),
             archived
-              ? choice('archive', words.bringBackFromTheArchive, does.archive)
-              : choice('archive', words.putInTheArchive, does.archive),
+              ? choice('archive', words.restoreFromTheArchive, does.archive)
+              : choice('archive', words.archiveIt, does.archive),
           ]}
         />
       </div>

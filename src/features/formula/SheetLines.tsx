@@ -135,16 +135,16 @@ function SheetFoot() {
         onClick={() =>
           edit({
             type: 'addStage',
-            stage: { id: newLocalId(), kind: 'late', name: words.anotherPart2, lines: [] },
+            stage: { id: newLocalId(), kind: 'late', name: words.anotherPart, lines: [] },
           })
         }
       >
         <Plus size={16} aria-hidden />
-        {words.anotherPart}
+        {words.addAPart}
       </Button>
       <CupChoice />
       <span className="pr-2 text-sm text-soft">
-        {words.allOfIt}
+        {words.total}
         <Total />
       </span>
     </div>
@@ -156,8 +156,8 @@ function CupChoice() {
   const { preferences, change } = usePreferences();
   return (
     <Choice
-      label={words.whoseCupsSpoonsAndEggs}
-      title={words.cellsAlsoTakeCupsSpoons}
+      label={words.cupSpoonAndEggSizes}
+      title={words.youCanAlsoType}
       value={preferences.measure}
       options={MEASURES.map((measure) => ({ value: measure, label: MEASURE_WORD[measure].label }))}
       onChange={(measure) => change({ measure })}

@@ -65,7 +65,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
         <span className="ml-auto pr-1 text-sm text-soft">{units.mass(massG)}</span>
         {!only && (
           <IconButton
-            label={words.takeThePartOut(name)}
+            label={words.removeThePart(name)}
             onClick={() => edit({ type: 'removeStage', stageId })}
           >
             <Trash2 size={15} aria-hidden />
@@ -78,7 +78,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
         ))}
       </CarryList>
       <IngredientPicker
-        label={words.addTo2(name || STAGE_WORD[kind])}
+        label={words.addTo(name || STAGE_WORD[kind])}
         onPick={(ingredient) => onAdd(stageId, ingredient)}
         className={buttonClass('quiet', 'table', 'mt-1 text-soft')}
       >

@@ -70,13 +70,13 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
       <StepCells step={step} number={number} />
       <div className="flex flex-col items-end">
         <IconButton
-          label={words.takeStepOut(number)}
+          label={words.removeStep(number)}
           onClick={() => edit({ type: 'removeStep', stepId: step.id })}
         >
           <X size={15} aria-hidden />
         </IconButton>
         <IconButton
-          label={step.handsOn ? words.stepNeedsHands(number) : words.stepGoesByItself(number)}
+          label={step.handsOn ? words.stepIsHandsOn(number) : words.stepIsHandsOff(number)}
           aria-pressed={step.handsOn}
           onClick={() => change({ handsOn: !step.handsOn }, 'hands')}
           className={step.handsOn ? 'text-ink' : 'opacity-50'}

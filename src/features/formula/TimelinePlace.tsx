@@ -20,7 +20,7 @@ export function TimelinePlace() {
         {words.timeline}
       </h2>
       {awake && (
-        <Suspense fallback={<p className="text-sm text-soft">{words.computingRiseAndBake}</p>}>
+        <Suspense fallback={<p className="text-sm text-soft">{words.calculatingRiseAndBake}</p>}>
           <RunPanel />
         </Suspense>
       )}

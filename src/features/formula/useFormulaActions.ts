@@ -30,7 +30,7 @@ export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
   const toBatch = async () => {
     // the batch is planned from what is saved, so what is on the sheet has to be saved first
     if (await sheet.saved()) router.push(`/formulas/${loaded.id}/batch`);
-    else setTrouble(words.theSheetIsNotSaved);
+    else setTrouble(words.theFormulaIsNot);
   };
   return { archived, trouble, copy, archive, toStory, toBatch };
 }

@@ -46,12 +46,12 @@ export function HomePage({ kitchen, demo, running, more, last, setAside, nowMs }
       <SetAsideNote setAside={setAside} />
       <section aria-labelledby="running-title">
         <h2 id="running-title" className="mb-2 text-lg">
-          {words.underWay}
+          {words.inProgress}
         </h2>
         <RunningBakes bakes={running} nowMs={nowMs} />
         {more && (
           <KitchenLink href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
-            {words.allThatIsUnderWay}
+            {words.everythingInProgress}
           </KitchenLink>
         )}
       </section>
@@ -65,7 +65,7 @@ export function HomePage({ kitchen, demo, running, more, last, setAside, nowMs }
           </KitchenLink>
         </div>
         {last.length === 0 ? (
-          <p className="docket p-6 text-soft">{words.whatYouBakeWillStand}</p>
+          <p className="docket p-6 text-soft">{words.whatYouBakeIs}</p>
         ) : (
           <div className="docket rounded-b-md pb-1">
             {last.map((line) => (

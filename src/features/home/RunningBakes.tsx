@@ -28,7 +28,7 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
   if (bakes.length === 0) {
     return (
       <div className="docket rounded-b-md p-6">
-        <p className="font-head text-2xl font-semibold">{words.nothingIsUnderWay}</p>
+        <p className="font-head text-2xl font-semibold">{words.nothingIsInProgress}</p>
         <p className="mt-1 text-soft">{words.openAFormulaSayHow}</p>
         <KitchenLink href="/formulas" className={buttonClass('strong', 'table', 'mt-4 min-h-11 px-5')}>
           {words.chooseAFormula}

@@ -109,7 +109,7 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
           </label>
         </div>
         <fieldset className="flex flex-wrap items-center gap-2">
-          <legend className="float-left mr-2 text-sm font-semibold">{words.unitsOfThisBrowser}</legend>
+          <legend className="float-left mr-2 text-sm font-semibold">{words.unitsInThisBrowser}</legend>
           <UnitSwitches />
         </fieldset>
         <label className="block text-sm font-semibold">

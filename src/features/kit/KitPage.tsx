@@ -15,7 +15,7 @@ const SAVE_WORDS: Record<KitSave, string> = {
   saved: words.saved,
   saving: words.saving,
   unreachable: words.theServerDoesNotAnswer,
-  stale: words.somebodyChangedTheKitIn,
+  stale: words.somebodyChangedTheEquipment,
   refused: words.theServerCouldNotTake,
 };
 
@@ -45,7 +45,7 @@ export function KitPage({ stored, details }: KitPageProps) {
   return (
     <>
       <div className="mb-4 flex flex-wrap items-baseline gap-3">
-        <h1 className="text-2xl sm:text-3xl">{words.kit}</h1>
+        <h1 className="text-2xl sm:text-3xl">{words.equipment}</h1>
         <p className="text-sm text-soft">{words.whatThisKitchenHasAnd}</p>
         <p
           role="status"

@@ -73,7 +73,7 @@ export function RemoveButton({ name, onRemove }: { name: string; onRemove: () =>
       {words.yesRemove(name)}
     </Button>
   ) : (
-    <IconButton label={words.takeOutOfTheKit(name)} onClick={press}>
+    <IconButton label={words.remove(name)} onClick={press}>
       <X size={15} aria-hidden />
     </IconButton>
   );

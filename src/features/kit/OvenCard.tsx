@@ -61,7 +61,7 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
       </div>
       <label className="flex min-h-8 items-center gap-2 pl-1.5 text-sm">
         <input type="radio" name="usual-oven" checked={usual} onChange={onUsual} />
-        {words.theOneBakesAreComputed}
+        {words.theOneBakesAre}
       </label>
       <div className="pl-1.5">
         <NumberField

@@ -33,8 +33,8 @@ export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
           {known ? (
             <>
               <strong className="figure text-lg">{off(200)}</strong>
-              {words.at(units.temperature(200))}
-              <span className="block text-xs text-soft">{words.at2(off(240), units.temperature(240))}</span>
+              {words.atTemperature(units.temperature(200))}
+              <span className="block text-xs text-soft">{words.offAt(off(240), units.temperature(240))}</span>
             </>
           ) : (
             <span className="text-soft">{words.notKnownTakenAsRight(give(200))}</span>
@@ -53,12 +53,12 @@ export function OvenOffset({ oven, roomC, onForget }: OvenOffsetProps) {
             )}
           </span>
           <Button look="quiet" onClick={onForget}>
-            {words.forgetIt}
+            {words.deleteIt}
           </Button>
         </p>
       )}
       <p className="text-xs text-soft">
-        {words.computedToHeatToIn(units.temperature(220), honestTime(heatUpS(at(220), roomC, 220, roomC)))}
+        {words.calculatedToHeat(units.temperature(220), honestTime(heatUpS(at(220), roomC, 220, roomC)))}
       </p>
     </>
   );

@@ -28,7 +28,7 @@ export function OvenReadings({ readings, onChange }: OvenReadingsProps) {
           >
             {units.temperatureNumber(reading.dialC)} → {units.temperature(reading.trueC)}
             <IconButton
-              label={words.forgetTheReadingAt(units.temperature(reading.dialC))}
+              label={words.deleteTheReadingAt(units.temperature(reading.dialC))}
               onClick={() => onChange(readings.filter((_, at) => at !== index))}
             >
               <X size={13} aria-hidden />

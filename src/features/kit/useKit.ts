@@ -33,7 +33,7 @@ const bodyOf = ({ requestId, seen, value }: SaveWish<unknown>) => ({ requestId, 
 const placeOf = (queue: Queue, kitchen: KitchenPlace): DraftPlace => ({
   queue,
   lane: kitchen.lane('kit'),
-  what: () => words.changesToTheKit,
+  what: () => words.changesToTheEquipment,
   body: bodyOf,
 });
 

@@ -82,7 +82,7 @@ function ExportLink({ address, name }: { address: string; name: string }) {
     <a
       href={kitchenPlace(address).api('/export')}
       download
-      aria-label={words.exportWord2(name)}
+      aria-label={words.exportNamed(name)}
       className={buttonClass('quiet', 'table', 'mx-2 min-h-11 px-3')}
     >
       <Download size={18} aria-hidden />
@@ -123,8 +123,8 @@ function ImportCard() {
     const problem = answer.kind === 'invalid' ? answer.problems[0] : undefined;
     setTrouble(
       problem
-        ? words.itCannotBeTakenAnd(problem.path || words.atItsTop, wordProblem(problem, preferences))
-        : words.theServerDidNotAnswer,
+        ? words.itCannotBeTakenAnd(problem.path || words.atTheTopOf, wordProblem(problem, preferences))
+        : words.chooseTheFileAgain,
     );
   };
   return (
@@ -164,7 +164,7 @@ function DemoCard({ demo }: { demo: KitchenCard | null }) {
     setBusy(true);
     const answer = await ask(path, {});
     setBusy(false);
-    setTrouble(answer.kind === 'ok' ? null : words.theServerDidNotAnswer2);
+    setTrouble(answer.kind === 'ok' ? null : words.theServerDidNotAnswer);
     if (answer.kind === 'ok') router.refresh();
   };
   return (
@@ -186,7 +186,7 @@ function DemoCard({ demo }: { demo: KitchenCard | null }) {
               className="text-soft"
               onClick={() => renewal.press() && void send('/api/kitchens/demo')}
             >
-              {renewal.asked ? words.yesPutItBackChanges : words.putItBackAsIt}
+              {renewal.asked ? words.yesResetItChanges : words.resetIt}
             </Button>
             <Button
               look="quiet"
@@ -207,7 +207,7 @@ function DemoCard({ demo }: { demo: KitchenCard | null }) {
             disabled={busy}
             onClick={() => void send('/api/kitchens/demo')}
           >
-            {words.bringItBack}
+            {words.restoreIt}
           </Button>
         </>
       )}

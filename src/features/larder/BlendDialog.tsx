@@ -97,7 +97,7 @@ export function BlendDialog({ id, onClose }: { id: string | null; onClose: (save
         hint={words.whatGoesIntoItBy}
       >
         <TextField<BlendValues> name="name" word={words.name} />
-        <TextField<BlendValues> name="also" word={words.alsoCalled} hint={words.commasBetween} />
+        <TextField<BlendValues> name="also" word={words.alsoCalled} hint={words.separatedByCommas} />
         <BlendParts />
         {made && <MadeOf made={made} parts={values.parts} />}
         {book && !book.ok && (
@@ -149,7 +149,7 @@ function MadeOf({ made: { per100g }, parts }: { made: Ingredient; parts: readonl
   const wholeG = parts.reduce((sum, { amount }) => sum + (amount ?? 0), 0);
   return (
     <p className="mt-2 text-sm text-soft">
-      {words.gInAllIn100(
+      {words.inTotalAndIn100G(
         numbers.decimal(wholeG, 1),
         numbers.decimal(per100g.water.value, 1),
         numbers.decimal(per100g.starch.value, 1),

@@ -43,7 +43,7 @@ export function EntryDialog({ id, bag, onClose }: EntryDialogProps) {
       <Dialog
         wide
         onClose={onClose}
-        title={bag ? words.theBagOfIHold(figures.name.toLowerCase()) : ownTitle}
+        title={bag ? words.myBagOf(figures.name.toLowerCase()) : ownTitle}
         hint={bag ? HINT.bag : HINT.own}
       >
         {bag ? (

@@ -14,7 +14,7 @@ export function EntryNames() {
   return (
     <>
       <TextField<EntryValues> name="figures.name" word={words.name} />
-      <TextField<EntryValues> name="also" word={words.alsoCalled} hint={words.commasBetween} />
+      <TextField<EntryValues> name="also" word={words.alsoCalled} hint={words.separatedByCommas} />
       <div className="mt-2 flex flex-wrap gap-2 text-sm">
         <Choice
           label={words.family}

@@ -64,7 +64,7 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
       <p>
         {words.feltAtTheBench(
           feels === 1 ? words.once : words.times(feels),
-          news ? words.itAbsorbs : words.itAbsorbsAsWasBelieved,
+          news ? words.itAbsorbs : words.itAbsorbsAsExpected,
         )}
         <strong className="figure">{numbers.mark(spread(after))}</strong>
         {words.gOfWaterPerG}

@@ -69,7 +69,7 @@ export function IngredientCard({
         <p className="mt-2 rounded border border-rule bg-well px-3 py-1.5 text-sm">
           {words.yourBag}
           <strong>{own.entry.bag}</strong>
-          {words.itsFiguresStandHereInstead}
+          {words.itsFiguresCountHere}
         </p>
       )}
       {learnt && <FeltFigure key={ingredient.id} ingredient={ingredient} learnt={learnt} own={own} />}
@@ -119,8 +119,8 @@ interface CardButtonsProps extends Pick<IngredientCardProps, 'ingredient' | 'onE
 }
 
 const awayWord = ({ entry, away }: StoredEntry): string => {
-  if (entry.kind === 'bag') return away ? words.useMyBagAgain : words.backToTheLibrarysFigures;
-  return away ? words.bringBack : words.putAway;
+  if (entry.kind === 'bag') return away ? words.useMyBagAgain : words.useTheLibrarysFigures;
+  return away ? words.restore : words.archiveIt;
 };
 
 function CardButtons({ ingredient, own, onEdit, onBeside, onPutAway }: CardButtonsProps) {
@@ -128,7 +128,7 @@ function CardButtons({ ingredient, own, onEdit, onBeside, onPutAway }: CardButto
     <div className="flex flex-wrap gap-1.5">
       <Button onClick={() => onEdit(ingredient)}>
         <PencilLine size={15} aria-hidden />{' '}
-        {own && own.entry.kind !== 'bag' ? words.changeIt : words.theBagIHold}
+        {own && own.entry.kind !== 'bag' ? words.changeIt : words.myBagOfIt}
       </Button>
       {own && <Button onClick={() => onPutAway(own)}>{awayWord(own)}</Button>}
       <IngredientPicker

@@ -158,10 +158,9 @@ function Inside({ estimate }: { estimate: LabelEstimate }) {
   const numbers = useNumbers();
   const nameOf = useNameOf();
   return (
-    <section aria-label={words.whatMustBeInside2} className="mt-4" data-testid="estimate">
+    <section aria-label={words.whatMustBeInside} className="mt-4" data-testid="estimate">
       <p className="font-semibold">
-        {words.whatMustBeInside}
-        <span className="figure">{surely(estimate.sureness)}</span>
+        {words.whatMustBeInside}: <span className="figure">{surely(estimate.sureness)}</span>
       </p>
       {estimate.misfit > 2 && (
         <p role="status" className="text-sm text-alarm">

@@ -97,7 +97,7 @@ export function LarderPage() {
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-3xl">{words.larder}</h1>
+        <h1 className="text-3xl">{words.ingredients}</h1>
         <AddOwn onWrite={setWriting} />
       </div>
       <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">
@@ -171,7 +171,7 @@ function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLoo
         <Search size={16} aria-hidden className="text-soft" />
         <input
           type="search"
-          aria-label={words.findAnIngredient}
+          aria-label={words.searchIngredients}
           readOnly={!awake}
           value={query.find}
           placeholder={words.riceLinseedCornflour}
@@ -191,12 +191,12 @@ function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLoo
         className="mx-1 my-1 w-[calc(100%-0.5rem)] text-sm text-soft"
       />
       <Choice
-        label={words.sortedBy}
+        label={words.sortBy}
         value={query.by}
         options={[
           { value: 'kind', label: words.byKind },
           { value: 'name', label: words.byName },
-          { value: 'absorbs', label: words.absorbsMostFirst },
+          { value: 'absorbs', label: words.whatAbsorbsMostFirst },
         ]}
         onChange={(by) => void setQuery({ by })}
         className="mx-1 mb-1 w-[calc(100%-0.5rem)] text-sm text-soft"
@@ -217,7 +217,7 @@ function LarderList({ shelf: { query, setQuery, found, look, mine, away }, onLoo
               <span className="min-w-0 flex-1">{ingredient.name}</span>
               <span className="text-xs text-soft">
                 {away.has(ingredient.id)
-                  ? words.putAway
+                  ? words.archived
                   : mine.has(ingredient.id)
                     ? words.mine
                     : ROLE_WORD[ingredient.roles[0]]}

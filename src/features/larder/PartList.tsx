@@ -72,7 +72,7 @@ export function PartList({ parts, unit, max, amountWord, emptyWord, onChange }: 
               <ArrowUp size={15} aria-hidden />
             </IconButton>
             <IconButton
-              label={words.takeOut(nameOf(part.ingredientId))}
+              label={words.remove(nameOf(part.ingredientId))}
               onClick={() => onChange(parts.filter((_, index) => index !== at))}
             >
               <X size={15} aria-hidden />

@@ -37,7 +37,7 @@ export function BakeCard({ line }: { line: LogbookLine }) {
         {line.words && <span className="mt-0.5 line-clamp-2 block text-sm">{line.words}</span>}
         {line.givenUp !== null && (
           <span className="mt-0.5 block text-sm">
-            <strong className="text-alarm">{words.givenUp}</strong> {line.givenUp}
+            <strong className="text-alarm">{words.abandoned}</strong> {line.givenUp}
           </span>
         )}
         {line.again && (

@@ -75,7 +75,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           )}
           {state.abandoned && (
             <section className="docket rounded-b-md p-5">
-              <h2 className="text-xl text-alarm">{words.givenUp}</h2>
+              <h2 className="text-xl text-alarm">{words.abandoned}</h2>
               <p className="mt-1">{state.abandoned.reason || words.noReasonWasNoted}</p>
             </section>
           )}
@@ -96,13 +96,13 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
 function UnderWay({ bakeId, sent }: { bakeId: string; sent: boolean }) {
   return (
     <p role="status" className="mb-4 rounded border border-edge bg-surface px-3 py-2">
-      {words.thisBakeIsStillUnder}
+      {words.thisBakeIsStill}
       {sent ? (
         <KitchenLink href={`/bench/${bakeId}`} className="text-link underline">
           {words.toTheBench}
         </KitchenLink>
       ) : (
-        words.theServerIsBeingTold
+        words.saving
       )}
     </p>
   );
@@ -135,7 +135,7 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
             ` – ${time.clock(endedAtMs)} (${formatDuration(60 * Math.round((endedAtMs - bake.startedAtMs) / 60_000))})`}
           {words.from}
           <KitchenLink href={`/formulas/${bake.formulaId}`} className="text-link underline">
-            {words.revisionOfTheFormula(bake.revision)}
+            {words.versionOfTheFormula(bake.revision)}
           </KitchenLink>
         </p>
       </div>
@@ -147,7 +147,7 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
             if (reopen.press()) onReopen();
           }}
         >
-          {reopen.asked ? words.yesOpenItAgain : words.itIsNotOverYet}
+          {reopen.asked ? words.yesReopenIt : words.reopenIt}
         </Button>
       )}
       <Button className="no-print min-h-10" onClick={onNote}>

@@ -24,7 +24,9 @@ export function BakeSlice({ bakeId }: { bakeId: string }) {
       <div className="h-32">
         {slice && <SlicePicture slice={slice} label={say(slice)} className="h-full w-full" />}
       </div>
-      {slice && <figcaption className="text-center text-sm text-soft">{words.expected}</figcaption>}
+      {slice && (
+        <figcaption className="text-center text-sm text-soft">{words.sliceThatWasExpected}</figcaption>
+      )}
     </figure>
   );
 }

@@ -36,11 +36,11 @@ interface LogbookPageProps {
 }
 
 const AGAIN_OPTIONS = [
-  { value: '', label: words.howeverTheyCameOut },
+  { value: '', label: words.anyVerdict },
   { value: 'yes', label: `Again? ${AGAIN_WORD.yes}` },
   { value: 'changed', label: `Again? ${AGAIN_WORD.changed}` },
   { value: 'no', label: `Again? ${AGAIN_WORD.no}` },
-  { value: 'givenUp', label: words.givenUp },
+  { value: 'givenUp', label: words.abandoned },
 ] as const;
 
 /** Every bake that is over, newest first, a page at a time. */
@@ -69,20 +69,20 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-3xl">{words.logbook}</h1>
         <FindField
-          label={words.findInNamesAndWords}
+          label={words.searchNamesAndNotes}
           value={find}
           onFind={(text) => go({ find: text })}
           className="w-full sm:w-64"
         />
         <Choice
-          label={words.howTheyCameOut}
+          label={words.verdict}
           value={again ?? ''}
           onChange={(value) => go({ again: value })}
           options={AGAIN_OPTIONS}
           className="min-h-10 border-edge bg-surface px-2"
         />
         <Choice
-          label={words.sortedBy}
+          label={words.sortBy}
           value={order}
           onChange={(value) => go({ order: value === 'newest' ? '' : value })}
           options={[
@@ -107,7 +107,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       {formula && <ScoreChart lines={lines} />}
       {lines.length === 0 ? (
         <p className="docket p-6 text-soft">
-          {asked || further ? words.noBakeInThisBook : words.nothingHereYetEveryBake}
+          {asked || further ? words.noBakeMatchesThat : words.nothingHereYetEveryBake}
         </p>
       ) : (
         <div className="docket rounded-b-md pb-1" aria-busy={searching}>

@@ -28,7 +28,7 @@ export function RiseChart({ marks }: { marks: readonly RiseMark[] }) {
           {[...marks]
             .sort((a, b) => a.atMs - b.atMs)
             .map(({ atMs, of, grownPercent }) =>
-              words.markedAt(time.clock(atMs), RISE_OF_WORD[of], numbers.decimal(grownPercent, 0)),
+              words.atTheMark(time.clock(atMs), RISE_OF_WORD[of], numbers.decimal(grownPercent, 0)),
             )
             .join('')}
         </span>

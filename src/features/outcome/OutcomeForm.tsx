@@ -67,8 +67,8 @@ export function OutcomeForm({
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="docket rounded-b-xl p-5 sm:p-7">
       <div className="grid grid-cols-2 gap-4 lg:grid-cols-4">
-        {field('pieces', words.pieces, '', words.planned(planned.pieces))}
-        {field('massBeforeG', words.weightBefore, units.massUnit, words.planned2(units.mass(planned.massG)))}
+        {field('pieces', words.pieces, '', words.planned(String(planned.pieces)))}
+        {field('massBeforeG', words.weightBefore, units.massUnit, words.planned(units.mass(planned.massG)))}
         {field('massAfterG', words.weightAfter, units.massUnit, words.outOfTheOven)}
         {field('coreTempC', words.core, units.temperatureUnit, words.inTheMiddle)}
       </div>

@@ -46,7 +46,7 @@ export function Tray() {
         onClick={() => setOpen(true)}
       >
         {refused.length > 0 ? <Inbox size={17} aria-hidden /> : <CloudOff size={17} aria-hidden />}
-        {refused.length > 0 ? words.notTaken(refused.length) : words.waiting(slow.length)}
+        {refused.length > 0 ? words.notSaved(refused.length) : words.waiting(slow.length)}
       </Button>
       {open && (
         <Dialog
@@ -94,7 +94,7 @@ function Entry({ entry, onAgain, onRemove }: { entry: Waiting; onAgain: () => vo
         )}
       </p>
       <details className="mt-1 text-sm">
-        <summary className="cursor-pointer text-link underline">{words.whatItWasWhole}</summary>
+        <summary className="cursor-pointer text-link underline">{words.showWhatItWas}</summary>
         <pre className="mt-1 max-h-40 overflow-auto rounded bg-well p-2 text-xs whitespace-pre-wrap">
           {text}
         </pre>

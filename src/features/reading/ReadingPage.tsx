@@ -48,7 +48,7 @@ export function ReadingPage() {
         <ArrowLeft size={15} aria-hidden />
         {words.allFormulas}
       </KitchenLink>
-      <h1 className="mb-1 text-2xl sm:text-3xl">{words.readARecipe}</h1>
+      <h1 className="mb-1 text-2xl sm:text-3xl">{words.importARecipe}</h1>
       <p className="mb-4 max-w-3xl text-soft">{words.pasteItAsItStands}</p>
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <section aria-label={words.theText} className="lg:sticky lg:top-18">
@@ -76,10 +76,10 @@ export function ReadingPage() {
             />
             <Button onClick={() => file.current?.click()}>
               <FileUp size={16} aria-hidden />
-              {words.openAFile2}
+              {words.openAFile}
             </Button>
             <Segmented
-              label={words.whoseCupsSpoonsAndEggs}
+              label={words.cupSpoonAndEggSizes}
               value={preferences.measure}
               onChange={(measure) => change({ measure })}
               options={MEASURE_SYSTEMS.map((measure) => ({ value: measure, ...MEASURE_WORD[measure] }))}
@@ -92,7 +92,7 @@ export function ReadingPage() {
           )}
         </section>
         {settled.trim() === '' ? (
-          <p className="docket rounded-b-md p-6 text-soft">{words.howItWasUnderstoodWill}</p>
+          <p className="docket rounded-b-md p-6 text-soft">{words.howItWasUnderstood}</p>
         ) : (
           <ReadingView text={settled} />
         )}

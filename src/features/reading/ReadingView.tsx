@@ -94,7 +94,7 @@ export function ReadingView({ text }: { text: string }) {
             disabled={busy}
             onClick={() => void send(kitchen.api('/formulas/import'), { file: of })}
           >
-            {words.takeItIn}
+            {words.importIt}
           </Button>
         </>
       ) : (
@@ -177,7 +177,7 @@ function Understood({
           disabled={busy || sheet.open.length > 0 || count === 0 || problem !== undefined}
           onClick={() => onMake(sheet.formula)}
         >
-          {words.makeTheSheet}
+          {words.makeTheFormula}
         </Button>
       </div>
       {problem && (
@@ -193,7 +193,7 @@ function Understood({
       )}
       {sheet.assumedBaseG !== null && (
         <p className="mt-2 text-sm text-soft">
-          {words.onlyPercentagesWereGivenComputed(units.mass(sheet.assumedBaseG))}
+          {words.onlyPercentagesWereGivenCalculated(units.mass(sheet.assumedBaseG))}
         </p>
       )}
       {reading.parts.map((part, index) => (

@@ -55,7 +55,7 @@ export function ProbeFit(question: ProbeQuestion) {
       {fitted && <Fitted fitted={fitted} busy={busy} onUse={() => void probe.use()} />}
       {done && (
         <p role="status" className="mt-2 text-sm">
-          {words.savedWithEveryRunIs(oven.name)}
+          {words.savedWithEveryTimeline(oven.name)}
         </p>
       )}
     </details>

@@ -103,7 +103,7 @@ export function RunAnswers({
       </div>
       {bakeProblem && (
         <p role="alert" className="mt-3 text-sm text-alarm">
-          {words.theBakeCantBeComputed(wordProblem(bakeProblem, preferences))}
+          {words.theBakeCantBe(wordProblem(bakeProblem, preferences))}
         </p>
       )}
       {bake && (

@@ -129,8 +129,11 @@ export function RunChart({
   );
   const told = [
     rise &&
-      words.risesAtMost(Math.round((rise.canHold.low - 1) * 100), Math.round((rise.canHold.high - 1) * 100)),
-    bake && words.middleAtItsEnd(units.temperature(Math.round(bake.coreAtEndC.value))),
+      words.theDoughCanRise(
+        Math.round((rise.canHold.low - 1) * 100),
+        Math.round((rise.canHold.high - 1) * 100),
+      ),
+    bake && words.atTheEndOf(units.temperature(Math.round(bake.coreAtEndC.value))),
   ]
     .filter(Boolean)
     .join(' ');

@@ -79,14 +79,14 @@ export function RunPanel() {
   }, [what, later, kitchen, book]);
   const beside = useRunForecast('ghost', ghost?.run ?? null, ghost?.feel ?? null);
 
-  if (!made) return <p className="text-sm text-soft">{words.computingRiseAndBake}</p>;
+  if (!made) return <p className="text-sm text-soft">{words.calculatingRiseAndBake}</p>;
   if (!run || !consistency) {
     return (
       <p className="text-sm text-soft">
         {made.ok || made.problem.code === 'noFlour'
-          ? words.flourAndWaterOnThe
+          ? words.addFlourAndWater
           : made.problem.path === 'steps'
-            ? words.stepsInTheMethodAbove
+            ? words.addStepsToThe
             : wordProblem(made.problem, preferences)}
       </p>
     );
@@ -126,7 +126,7 @@ export function RunPanel() {
             />
           ) : (
             <p className="min-h-28 text-sm text-soft">
-              {broken ? words.theComputationBrokeOffChange : words.computingRiseAndBake}
+              {broken ? words.theCalculationStoppedChange : words.calculatingRiseAndBake}
             </p>
           )}
         </div>
@@ -137,7 +137,7 @@ export function RunPanel() {
         </p>
       )}
       <p role="status" className="h-5 text-right text-xs text-soft" data-testid="computing">
-        {computing ? words.computingOf(computing.done, computing.of) : ''}
+        {computing ? words.calculatingOf(computing.done, computing.of) : ''}
       </p>
       <div ref={ref} style={{ minHeight: CHART_HEIGHT }} className="overflow-x-auto">
         {width > 0 && (
@@ -168,9 +168,9 @@ export function RunPanel() {
         ))}
       </ul>
       <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
-        {words.stepInTheHand}
+        {words.selectedStep}
         <Choice
-          label={words.stepInTheHand}
+          label={words.selectedStep}
           value={chosen ?? ''}
           options={[
             { value: '', label: words.none },

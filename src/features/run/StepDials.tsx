@@ -94,7 +94,7 @@ export function StepDials({ step, durationS, heat, onEdit, onSettle }: StepDials
             />
           )}
           <Choice
-            label={words.liesOn(name)}
+            label={words.bakedOn(name)}
             value={heat.on ?? 'rack'}
             options={(['rack', ...PLATE_KINDS.filter((kind) => kind !== 'griddle')] as const).map(
               (value) => ({

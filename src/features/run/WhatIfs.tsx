@@ -30,7 +30,7 @@ export function supposables(
   const bakes = formula.steps.some((step) => step.kind === 'bake');
   const list: (Supposed | null)[] = [
     { id: 'cool', word: words.at(units.temperature(cool)), what: { type: 'room', tempC: cool } },
-    { id: 'warm', word: words.at2(units.temperature(28)), what: { type: 'room', tempC: 28 } },
+    { id: 'warm', word: words.at(units.temperature(28)), what: { type: 'room', tempC: 28 } },
     hasYeast(formula, book)
       ? { id: 'half', word: words.halfTheYeast, what: { type: 'yeast', factor: 0.5 } }
       : null,
@@ -48,7 +48,7 @@ export function supposables(
     flat && as.lengthCm !== null
       ? { id: 'thick', word: words.halfAsThickAgain, what: { type: 'thicker', factor: 1.5 } }
       : null,
-    { id: 'high', word: words.at3(units.height(1800)), what: { type: 'altitude', altitudeM: 1800 } },
+    { id: 'high', word: words.at(units.height(1800)), what: { type: 'altitude', altitudeM: 1800 } },
     {
       id: 'hotter',
       word: words.ovenHotterThanIThink(units.degrees(15)),
@@ -137,7 +137,7 @@ export function WhatIfs({ list, chosen, onChoose, before, after, computing }: Wh
       {chosen && (
         <p role="status" className="mt-2 min-h-6 text-sm" data-testid="what-if">
           {computing || !after
-            ? words.computing
+            ? words.calculating
             : rows
                 .filter(([, change]) => change !== null)
                 .map(([word, change]) => `${word} ${change}`)

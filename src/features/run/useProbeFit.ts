@@ -21,7 +21,7 @@ export interface ProbeQuestion {
   readonly ovenId: string;
 }
 
-const STALE = words.somebodyChangedTheKitIn;
+const STALE = words.somebodyChangedTheEquipment;
 const UNREACHED = words.thatDidNotReachThe;
 const OTHER_OVEN = words.noOvenOfThisKind;
 
@@ -56,7 +56,7 @@ export function useProbeFit({ run, feel, forecast, ovenId }: ProbeQuestion) {
       else if (answer)
         setTrouble(answer.problem.code === 'notSolvable' ? OTHER_OVEN : wordTrouble(answer.problem));
     } catch {
-      setTrouble(words.theComputationBrokeOffPress);
+      setTrouble(words.theCalculationStoppedPress);
     }
     setBusy(false);
   };

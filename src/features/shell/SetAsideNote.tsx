@@ -6,7 +6,7 @@ const WORD: Readonly<Record<string, string>> = {
   formula: 'formula',
   bakePlan: 'bake',
   bakeAction: words.entryOfALog,
-  kit: words.versionOfTheKit,
+  kit: words.versionOfTheEquipment,
   kitchenEntry: 'ingredient',
   kitchenDetails: words.kitchensNameAndTimeZone,
 };

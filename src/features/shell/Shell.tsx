@@ -96,7 +96,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
         href="#main"
         className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-surface focus:p-3"
       >
-        {words.skipToTheSheet}
+        {words.skipToTheContent}
       </a>
       <header
         className={cx(
@@ -136,7 +136,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
           >
             <CircleHelp size={18} aria-hidden />
           </KitchenLink>
-          <IconButton label={words.keys} className="max-sm:hidden" onClick={() => setHelp(true)}>
+          <IconButton label={words.keyboardShortcuts} className="max-sm:hidden" onClick={() => setHelp(true)}>
             <Keyboard size={18} aria-hidden />
           </IconButton>
         </div>
@@ -175,7 +175,7 @@ function useFocusOnPage(path: string): void {
 function Stations({ path }: { path: string }) {
   return (
     <nav
-      aria-label={words.stations}
+      aria-label={words.mainPages}
       className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-paper wide:static wide:border-0 wide:bg-transparent"
     >
       {STATIONS.map(({ href, word }) => {

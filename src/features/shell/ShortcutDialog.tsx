@@ -38,7 +38,7 @@ const GROUPS: readonly {
 export function ShortcutDialog({ onClose }: { onClose: () => void }) {
   const { preferences, change } = usePreferences();
   return (
-    <Dialog onClose={onClose} title={words.keys}>
+    <Dialog onClose={onClose} title={words.keyboardShortcuts}>
       <label className="mb-4 flex min-h-9 items-center gap-3">
         <input
           type="checkbox"

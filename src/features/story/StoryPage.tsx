@@ -45,20 +45,20 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
         className="inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
       >
         <ArrowLeft size={15} aria-hidden />
-        {words.theSheet}
+        {words.theFormula}
       </KitchenLink>
-      <h1 className="text-2xl sm:text-3xl">{words.theStoryOf(name)}</h1>
+      <h1 className="text-2xl sm:text-3xl">{words.historyOf(name)}</h1>
       <p className="mb-4 text-soft">
         {story.branch ? (
           <>
-            {words.itBranchedOff}
+            {words.itBeganAsA}
             <KitchenLink href={`/formulas/${story.branch.id}/story`} className="text-link underline">
               {story.branch.name}
             </KitchenLink>
-            {words.atRevision(story.branch.revision)}
+            {words.atVersion(story.branch.revision)}
           </>
         ) : (
-          words.eachTimeTheSheetWas
+          words.everyVersionAndWhat
         )}
       </p>
       {trouble && (
@@ -93,7 +93,7 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
         <p className="mb-3 text-sm text-soft">
           {words.olderNotListedHereFind(
             story.moreBranches,
-            story.moreBranches === 1 ? words.branchIs : words.branchesAre,
+            story.moreBranches === 1 ? words.copyIs : words.copiesAre,
           )}
         </p>
       )}
@@ -132,7 +132,7 @@ function RevisionItem({
         <label className="flex min-h-8 items-center gap-2.5">
           <input type="checkbox" className="size-5 accent-ink" checked={picked} onChange={onPick} />
           <span>
-            <strong>{words.revision(revision.number)}</strong>{' '}
+            <strong>{words.version(revision.number)}</strong>{' '}
             <span className="text-sm text-soft">{time.dayAndClock(revision.savedAtMs)}</span>
             {newest && <span className="ml-2 text-sm font-semibold">{words.asItIsNow}</span>}
           </span>
@@ -140,9 +140,9 @@ function RevisionItem({
         <span className="flex gap-1.5">
           <Button look="quiet" onClick={onBranch}>
             <GitBranch size={15} aria-hidden />
-            {words.branchFromHere}
+            {words.makeACopyFrom}
           </Button>
-          {!newest && <Button onClick={onRestore}>{words.bringBack}</Button>}
+          {!newest && <Button onClick={onRestore}>{words.restore}</Button>}
         </span>
       </div>
       <div className="mt-1">
@@ -160,7 +160,7 @@ function RevisionItem({
           <KitchenLink href={`/formulas/${branch.id}`} className="text-link underline">
             {branch.name}
           </KitchenLink>
-          {words.branchedOffHere}
+          {words.wasCopiedFromHere}
         </p>
       ))}
     </li>
@@ -182,7 +182,7 @@ function Compared({ newer, older }: { newer: Revision | undefined; older: Revisi
       {newer && older && (
         <>
           <p className="mb-1 text-sm text-soft">
-            {words.fromRevisionTo(
+            {words.fromVersionTo(
               older.number,
               time.dayAndClock(older.savedAtMs),
               newer.number,

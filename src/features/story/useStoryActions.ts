@@ -38,7 +38,7 @@ export function useStoryActions({ formulaId, name, head }: Told) {
       name: `${name.slice(0, 60)}, from ${number}`,
     });
     if (answer.kind === 'ok') router.push(`/formulas/${answer.value.id}`);
-    else setTrouble(words.theBranchCouldNotBe);
+    else setTrouble(words.theCopyCouldNot);
   };
   const restore = async ({ number, formula }: Revision) => {
     const answer = await ask(kitchen.api(`/formulas/${formulaId}/revisions`), {
@@ -49,7 +49,7 @@ export function useStoryActions({ formulaId, name, head }: Told) {
     if (answer.kind === 'ok') {
       router.push(`/formulas/${formulaId}`);
       router.refresh();
-    } else setTrouble(answer.kind === 'stale' ? words.somebodySavedANewerState : words.itCouldNotBeBrought);
+    } else setTrouble(answer.kind === 'stale' ? words.somebodySavedANewer : words.itCouldNotBe);
   };
   return { trouble, olderThan, branchFrom, restore };
 }

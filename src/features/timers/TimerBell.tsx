@@ -96,7 +96,7 @@ export function TimerBell() {
             className="min-h-12 max-sm:flex-1"
             onClick={() => setSeen(new Set([...seen, keyOf(timer)]))}
           >
-            {words.seen}
+            {words.dismiss}
           </Button>
         </li>
       ))}

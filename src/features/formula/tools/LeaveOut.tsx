@@ -17,7 +17,7 @@ export function LeaveOut({ onDone }: { onDone: () => void }) {
   const book = useBook();
   const avoidable = avoidableIn(formula, book);
   const [avoided, setAvoided] = useState<Avoided | null>(avoidable[0] ?? null);
-  if (!avoided) return <p className="mt-2 text-soft">{words.thereIsNothingOnThis}</p>;
+  if (!avoided) return <p className="mt-2 text-soft">{words.thereIsNothingIn}</p>;
   return (
     <>
       <Asked

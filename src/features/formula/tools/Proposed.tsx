@@ -71,7 +71,7 @@ export function Proposed({ proposed, onDone }: { proposed: Result<Proposal>; onD
           onDone();
         }}
       >
-        {words.doIt}
+        {words.apply}
       </Button>
     </div>
   );

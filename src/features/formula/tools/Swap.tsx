@@ -38,7 +38,7 @@ export function Swap({ onDone }: { onDone: () => void }) {
     <>
       <Asked word={words.insteadOf} value={fromId} options={options(onSheet)} onChange={setFromId} />
       <Asked
-        word={words.comes}
+        word={words.use}
         value={chosen}
         options={[{ value: '', label: words.choose }, ...options(alike)]}
         onChange={setToId}

@@ -84,7 +84,7 @@ export function TooWetToday() {
       ) : (
         <p role="alert" className="mt-4 text-alarm">
           {answers.problem.code === 'rangeReversed'
-            ? words.itIsToBecomeDrier
+            ? words.toMakeItFirmer
             : wordProblem(answers.problem, preferences)}
         </p>
       )}

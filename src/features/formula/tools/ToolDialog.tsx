@@ -32,7 +32,7 @@ const TOOL: Record<Tool, { title: string; hint: string; Body: FC<{ onDone: () =>
   },
   useUp: {
     title: words.useUpWhatThereIs,
-    hint: words.theWholeSheetIsScaled,
+    hint: words.theWholeFormulaIs,
     Body: UseUp,
   },
 };

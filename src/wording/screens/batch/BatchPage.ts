@@ -1,7 +1,7 @@
 /** What the screen says. */
 export const words = {
   theServerDidNotAnswer: 'The server did not answer. Press again: it will still be one bake.',
-  theSheet: ' the formula',
+  theFormula: ' the formula',
   print: 'Print',
   toTheBench: 'To the bench',
 } as const;

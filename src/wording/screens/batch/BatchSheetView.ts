@@ -15,7 +15,7 @@ export const words = {
   andASmallOneOf: (remainderG: string, much: string) => `And a small one of ${remainderG}${much}.`,
   ofDough: ' of dough',
   aboutBaked: (bakedG: string) => `about ${bakedG} baked`,
-  ofDoughInAllThe: (sheet: string, doughG: string, factor: string) =>
+  ofDoughInTotal: (sheet: string, doughG: string, factor: string) =>
     `${sheet} ${doughG} of dough in total, ${factor} × the formula.`,
   ingredient: 'Ingredient',
   weigh: 'Weigh',

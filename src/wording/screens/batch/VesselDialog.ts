@@ -20,12 +20,12 @@ export const words = {
   straight: 'straight',
   fromTo: (min: string, max: string, unit: string) => `From ${min} to ${max} ${unit}.`,
   ofDoughEach: 'of dough each',
-  filledTo: (decimal: string) => `, filled to ${decimal} %.`,
+  filledTo: (percent: string) => `, filled to ${percent} %.`,
   ml: (lowG: string, highG: string, volumeMl: string, part: string) =>
     `${lowG} – ${highG}; ${volumeMl} ml${part}`,
   thisDoughIsLikelyTo: (value: string, low: string, high: string) =>
     `This dough is likely to end at ${value} times its volume (${low}–${high}), so that it just crowns the rim.`,
-  takeIt: 'Use it',
+  useIt: 'Use it',
   height: 'Height',
   across: 'Across',
 } as const;

@@ -6,7 +6,7 @@ export const words = {
   why: 'Why',
   whyItWentIn: 'Why it went in',
   tooWetByFeel: 'too wet by feel',
-  writeItDown: 'Save it',
+  saveIt: 'Save it',
   somethingExtraWentIn: 'Something extra went in',
   itCountsInThisBakes: 'It counts in this bake’s hydration and stays in its log.',
   another: 'Another …',

@@ -1,5 +1,5 @@
 /** What the screen says. */
 export const words = {
   howDoesItFeel: 'How does it feel?',
-  yourHandIsRightThe: 'Your hand is right. From it the application learns how much water your flours absorb.',
+  yourHandIsRight: 'Your hand is right. From it the application learns how much water your flours absorb.',
 } as const;

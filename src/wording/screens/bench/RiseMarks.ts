@@ -1,5 +1,5 @@
 /** What the screen says. */
 export const words = {
   markTheRise: 'Mark the rise',
-  takeTheLastBack: ' undo the last one',
+  undoTheLastOne: ' undo the last one',
 } as const;

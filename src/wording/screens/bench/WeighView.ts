@@ -1,6 +1,6 @@
 /** What the screen says. */
 export const words = {
-  toWeighNow: (name: string, mass: string) => `Now weigh: ${name}, ${mass}`,
+  nowWeigh: (name: string, mass: string) => `Now weigh: ${name}, ${mass}`,
   allInTheBowl: 'All in the bowl',
   everyLineIsTickedOn: 'Every line is ticked. On to the steps.',
   toTheSteps: 'To the steps',
@@ -9,7 +9,7 @@ export const words = {
   runningTotal: 'Running total',
   everythingToWeigh: 'Everything to weigh',
   planned: (massG: string) => `planned ${massG}`,
-  inTheBowl: ', in the bowl',
+  andIsInTheBowl: ', in the bowl',
   bowl: 'bowl',
   weightOfTheEmptyBowl: 'Weight of the empty bowl or jug',
   theDisplayReadsMoreThan: (beforeG: string) => `The display reads more than ${beforeG} by then.`,
@@ -18,7 +18,7 @@ export const words = {
   itWeighs: 'It weighs',
   whatTheDisplayReads: 'What the display reads',
   whatItReallyWeighs: 'What it really weighs',
-  inTheBowl2: 'In the bowl',
+  inTheBowl: 'In the bowl',
   correctIt: 'Correct it',
   otherWeight: 'Other weight',
   notInYet: 'Not in yet',

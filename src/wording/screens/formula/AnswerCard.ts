@@ -1,6 +1,6 @@
 /** What the screen says. */
 export const words = {
-  nowItIs: (band: string, water: string) => `${band}, water ${water}`,
+  bandAndWater: (band: string, water: string) => `${band}, water ${water}`,
   noDoughYet: 'No dough yet',
   flourAndWaterAndIt: 'Flour and water, and it has a word.',
   water: 'water',
@@ -8,6 +8,6 @@ export const words = {
   binder: 'binder',
   whatThisMakes: 'What this makes',
   contains: 'Contains',
-  noAllergenThatTheBook: 'No allergen found, by typical ingredients',
+  noAllergenFoundBy: 'No allergen found, by typical ingredients',
   ofNothingIsKnown: (unknown: string) => `; of ${unknown} nothing is known`,
 } as const;

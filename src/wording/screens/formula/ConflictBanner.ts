@@ -1,8 +1,8 @@
 /** What the screen says. */
 export const words = {
-  thisSheetWasChangedSomewhere: 'This formula was changed somewhere else',
+  thisFormulaWasChanged: 'This formula was changed somewhere else',
   at: (savedAtMs: string) => ` at ${savedAtMs}`,
-  revisionWhileYouWereChanging: (revision: number) =>
+  versionWhileYouWereChanging: (revision: number) =>
     ` (version ${revision}) while you were changing it here.`,
   nothingWasOverwrittenAndWhat:
     'Nothing was overwritten, and what you typed is still on this page. Which one goes on?',

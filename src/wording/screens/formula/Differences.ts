@@ -1,10 +1,10 @@
 /** What the screen says. */
 export const words = {
-  cameIn: (ingredientId: string, massG: string) => `${ingredientId} added: ${massG}`,
-  wentOut: (ingredientId: string, massG: string) => `${ingredientId} removed: ${massG}`,
-  changed: (changed: number) => `${changed} changed`,
-  newWord: (added: number) => `${added} new`,
-  gone: (removed: number) => `${removed} removed`,
+  added: (name: string, mass: string) => `${name} added: ${mass}`,
+  removed: (name: string, mass: string) => `${name} removed: ${mass}`,
+  changed: (count: number) => `${count} changed`,
+  newWord: (count: number) => `${count} new`,
+  stepsRemoved: (count: number) => `${count} removed`,
   anotherOrder: 'another order',
   orderNotesOrUsualYield: 'Order, notes or usual yield',
   noDifference: 'No difference.',

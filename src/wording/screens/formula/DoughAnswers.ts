@@ -1,7 +1,7 @@
 /** What the screen says. */
 export const words = {
   atMost: (most: number) => `, at most ${most} %`,
-  usual: (from: number, to: number, part: string) => `usual ${from}–${to} %${part}`,
+  usual: (from: number, to: number, note: string) => `usual ${from}–${to} %${note}`,
   aboveTheMostThatMakes: (range: string) => `above the most that makes sense; ${range}`,
   outsideTheUsual: (range: string) => `outside the usual; ${range}`,
   whatCountsAs100: 'What counts as 100 %',
@@ -23,8 +23,7 @@ export const words = {
     `Psyllium, gums, gelatine and gels, blends taken apart, on ${baseG}. Egg binds too, but not by a dose; its grip is in the figure above.`,
   bindersWithinThe100: 'Binders, within the 100 %',
   binders: 'Binders',
-  yeastNutritionAndCautions:
-    'Yeast in other kinds, nutrition, the water’s temperature, what to watch out for',
+  yeastInOtherKinds: 'Yeast in other kinds, nutrition, the water’s temperature, what to watch out for',
   usually: 'usually',
   usualNumberOfPieces: 'Usual number of pieces',
   pieceOf: 'piece of',

@@ -21,9 +21,9 @@ export const words = {
   format: 'Format',
   nothingIsLostReadBack: 'Nothing is lost: read back, it is the same formula.',
   thisFormatDoesNotCarry: 'This format does not carry:',
-  whatWillBeWritten: 'What the file holds',
+  whatTheFileHolds: 'What the file holds',
   copied: 'Copied',
   copy: 'Copy',
-  writeItOut: 'Export',
+  export: 'Export',
   theStyle: 'the style',
 } as const;

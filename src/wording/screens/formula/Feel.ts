@@ -14,8 +14,8 @@ export const words = {
     demandG: string,
   ) =>
     `Saturation ${part} (${low}–${high}, four times in five): ${waterG} of water and ${softeningG} worth of oil and sugar, on the ${demandG} that the powders will absorb in the end.`,
-  theBinderHoldsTheMass: (round: number, round2: number, shift: string) =>
-    `The binder holds the mass together ${round} of 100 and clings ${round2} of 100; it moves the edges by ${shift}.`,
+  theBinderHoldsTheMass: (cohesion: number, cling: number, shift: string) =>
+    `The binder holds the mass together ${cohesion} of 100 and clings ${cling} of 100; it moves the edges by ${shift}.`,
   mixedThenUntilItIs: (formatDuration: string, rest: string) =>
     `Mixed ${formatDuration}, then ${rest} until it is shaped or goes into its tin, as the method has it. No bake of yours stands behind it yet: typical figures of the ingredients do.`,
   whatKindOfDough: 'What kind of dough',

@@ -4,7 +4,7 @@ export const words = {
   noteFor: (name: string) => `Note for ${name}`,
   weight: (name: string) => `${name}, weight`,
   percentOfTheFlours: (name: string) => `${name}, percent of the flours`,
-  takeOut: (name: string) => `Remove ${name}`,
+  remove: (name: string) => `Remove ${name}`,
   move: (name: string) => `Move ${name}`,
   putAnotherIngredientHere: (name: string) => `${name}: put another ingredient here`,
 } as const;

@@ -1,6 +1,6 @@
 /** What the screen says. */
 export const words = {
-  step: (part: number, part2: string) => `step ${part}, ${part2}`,
+  step: (number: number, name: string) => `step ${number}, ${name}`,
   thatPlace: 'that place',
   noStepsYetPutDown:
     'No steps yet. Put down what you do in order: bloom, mix, let it rest, proof, bake, cool. Each with a time or with what to wait for.',

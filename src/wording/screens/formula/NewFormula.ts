@@ -4,7 +4,7 @@ export const words = {
   theServerDidNotAnswer: 'The server did not answer. Try again.',
   name: 'Name',
   giveItAName: 'Give it a name.',
-  openTheSheet: 'Create it',
+  createIt: 'Create it',
   aNewFormula: 'A new formula',
   onlyANameForNow: 'Only a name for now; everything else comes after.',
 } as const;

@@ -3,5 +3,5 @@ export const words = {
   worthChecking: 'Worth checking',
   important: 'Important:',
   fewer: 'fewer',
-  more: (part: number) => `${part} more`,
+  more: (count: number) => `${count} more`,
 } as const;

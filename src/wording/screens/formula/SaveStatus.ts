@@ -1,11 +1,11 @@
 /** What the screen says. */
 export const words = {
-  savedRevision: (savedAtMs: string, revision: number) => `Saved ${savedAtMs} · version ${revision}`,
-  revision: (revision: number) => `Version ${revision}`,
+  savedVersion: (time: string, version: number) => `Saved ${time} · version ${version}`,
+  version: (version: number) => `Version ${version}`,
   saving: 'Saving …',
   theDiskIsFullSaved: 'The disk is full: saved in this browser, trying again',
   noAnswerSavedInThis: 'No answer: saved in this browser, trying again',
-  notSavedYet: (part: string) => `Not saved yet. ${part}`,
+  notSavedYet: (why: string) => `Not saved yet. ${why}`,
   notSavedTheServerDid: 'Not saved: the server did not take it. Your typing is safe in this browser.',
   notSavedSeeAbove: 'Not saved: see above',
 } as const;

@@ -3,7 +3,6 @@ export const words = {
   nameOfThisPart: 'Name of this part',
   nameThisPart: 'Name this part',
   whatKindOfPartIs: (name: string) => `What kind of part ${name} is`,
-  takeThePartOut: (name: string) => `Remove the part ${name}`,
-  addTo: (part: string) => ` Add to ${part}`,
-  addTo2: (part: string) => `Add to ${part}`,
+  removeThePart: (name: string) => `Remove the part ${name}`,
+  addTo: (part: string) => `Add to ${part}`,
 } as const;

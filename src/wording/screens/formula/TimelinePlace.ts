@@ -1,5 +1,5 @@
 /** What the screen says. */
 export const words = {
   timeline: 'Timeline',
-  computingRiseAndBake: 'Calculating rise and bake …',
+  calculatingRiseAndBake: 'Calculating rise and bake …',
 } as const;

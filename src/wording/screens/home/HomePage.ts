@@ -3,9 +3,9 @@ export const words = {
   otherKitchens: 'other kitchens',
   thisIsAMadeUp: 'This is a made-up kitchen to look round in: change whatever you like. ',
   setUpMine: 'Set up mine',
-  underWay: 'In progress',
-  allThatIsUnderWay: 'Everything in progress',
+  inProgress: 'In progress',
+  everythingInProgress: 'Everything in progress',
   bakedLast: 'Baked last',
   theWholeLogbook: 'the whole logbook',
-  whatYouBakeWillStand: 'What you bake is listed here, the newest first.',
+  whatYouBakeIs: 'What you bake is listed here, the newest first.',
 } as const;

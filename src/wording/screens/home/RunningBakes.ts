@@ -1,6 +1,6 @@
 /** What the screen says. */
 export const words = {
-  nothingIsUnderWay: 'Nothing is in progress.',
+  nothingIsInProgress: 'Nothing is in progress.',
   openAFormulaSayHow: 'Open a formula, say how much, and take it to the bench.',
   chooseAFormula: 'Choose a formula',
   startedAt: (startedAtMs: string) => `started ${startedAtMs}`,

@@ -4,5 +4,5 @@ export const words = {
   nameOf: (name: string) => `Name of ${name}`,
   kindOf: (name: string) => `Kind of ${name}`,
   yesRemove: (name: string) => `Yes, remove ${name}`,
-  takeOutOfTheKit: (name: string) => `Remove ${name}`,
+  remove: (name: string) => `Remove ${name}`,
 } as const;

@@ -5,7 +5,7 @@ export const words = {
   deck: 'deck',
   nameOf: (name: string) => `Name of ${name}`,
   kindOf: (name: string) => `Kind of ${name}`,
-  theOneBakesAreComputed: ' the one bakes are calculated for',
+  theOneBakesAre: ' the one bakes are calculated for',
   roomInside: 'Room inside',
   coldToTakesIt: (temperature: string) => `Cold to ${temperature} takes it`,
 } as const;

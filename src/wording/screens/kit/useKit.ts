@@ -1,4 +1,4 @@
 /** What the screen says. */
 export const words = {
-  changesToTheKit: 'Changes to the equipment',
+  changesToTheEquipment: 'Changes to the equipment',
 } as const;

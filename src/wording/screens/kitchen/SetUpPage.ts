@@ -32,7 +32,7 @@ export const words = {
   howDoYouMeasure: 'How do you measure?',
   yourOvenAndYourPlace: 'Your oven and your place',
   back: 'Back',
-  questionOf: (part: number, length: number) => `Question ${part} of ${length}`,
+  questionOf: (number: number, of: number) => `Question ${number} of ${of}`,
   allOfThisCanBe: 'All of this can be changed later, under Equipment.',
   whatIsChosenDoesFor: 'What is chosen does for now. It can be changed at any time.',
   openMyKitchen: 'Open my kitchen',

@@ -9,5 +9,5 @@ export const words = {
   millLotOpenedWhen: 'mill, lot, opened when',
   whereTheFiguresComeFrom: 'Where the figures come from',
   labelDataSheetMyDough: 'label, data sheet, my dough',
-  theBagOfIHold: (toLowerCase: string) => `My bag of ${toLowerCase}`,
+  myBagOf: (name: string) => `My bag of ${name}`,
 } as const;

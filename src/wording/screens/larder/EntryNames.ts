@@ -2,7 +2,7 @@
 export const words = {
   name: 'Name',
   alsoCalled: 'Also called',
-  commasBetween: 'separated by commas',
+  separatedByCommas: 'separated by commas',
   family: 'Family',
   whatItIsInThe: 'What it is in the dough',
 } as const;

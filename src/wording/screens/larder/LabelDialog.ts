@@ -17,11 +17,10 @@ export const words = {
   notPrinted: 'not printed',
   in100GAsPrinted: 'In 100 g, as printed',
   aLabelListsByFalling: 'A label lists by falling weight: a percentage further down can’t be larger.',
-  whatMustBeInside: 'What must be inside: ',
   listAndPanelDoNot:
     'List and panel do not agree. Is an ingredient missing, or the panel for the baked bread?',
   itShouldAbsorbGOf: (value: string, decimal: string) =>
     `It should absorb ${value} ± ${decimal} g of water per g.`,
-  whatMustBeInside2: 'What must be inside',
+  whatMustBeInside: 'What must be inside',
   percentage: 'Percentage',
 } as const;

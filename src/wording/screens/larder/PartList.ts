@@ -2,7 +2,7 @@
 export const words = {
   of: (amountWord: string, ingredientId: string) => `${amountWord} of ${ingredientId}`,
   oneUp: (ingredientId: string) => `${ingredientId} one up`,
-  takeOut: (ingredientId: string) => `Remove ${ingredientId}`,
+  remove: (name: string) => `Remove ${name}`,
   addAnIngredient: 'Add an ingredient',
   addToIt: 'Add to it',
 } as const;

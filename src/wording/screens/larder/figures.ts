@@ -2,10 +2,10 @@
 export const words = {
   absorbsGOfWaterPer: 'Absorbs, g of water per g',
   fourFifthsOfItTaken: 'Four fifths of it taken in',
-  min: (formatDecimal: string, formatDecimal2: string) => `${formatDecimal} ± ${formatDecimal2} min`,
+  min: (time: string, spread: string) => `${time} ± ${spread} min`,
   usualOfTheFlours: 'Usual, of the flours',
   atMost: (mostShare: number) => `, at most ${mostShare} %`,
-  gIn100G: (part: string) => `${part}, g in 100 g`,
+  gIn100G: (nutrient: string) => `${nutrient}, g in 100 g`,
   saltGIn100G: 'Salt, g in 100 g',
   energyKjIn100G: 'Energy in 100 g',
   aMillilitreWeighsG: 'A millilitre weighs, g',

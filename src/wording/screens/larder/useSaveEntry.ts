@@ -2,7 +2,7 @@
 export const words = {
   whatIsIn100G: 'What is in 100 g: ',
   whichBag: 'Which bag: ',
-  part: (part: number) => `Part ${part}: `,
+  part: (number: number) => `Part ${number}: `,
   ingredient: (entry: string) => `Ingredient “${entry}”`,
   somebodyChangedThisIngredientIn:
     'Somebody changed this ingredient in between. Reload the page to see how it is now.',

@@ -1,6 +1,6 @@
 /** What the screen says. */
 export const words = {
   lost: (lossPercent: string) => `, lost ${lossPercent} %`,
-  givenUp: 'Abandoned.',
-  again: (part: string) => `Again? ${part}`,
+  abandoned: 'Abandoned.',
+  again: (verdict: string) => `Again? ${verdict}`,
 } as const;

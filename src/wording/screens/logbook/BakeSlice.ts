@@ -1,4 +1,4 @@
 /** What the screen says. */
 export const words = {
-  expected: 'The slice that was expected. Did yours look like it?',
+  sliceThatWasExpected: 'The slice that was expected. Did yours look like it?',
 } as const;

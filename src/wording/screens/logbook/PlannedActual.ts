@@ -5,5 +5,5 @@ export const words = {
   weighed: 'weighed',
   off: 'off',
   notTicked: 'not ticked',
-  extra: (atMs: string, part: string) => `extra, ${atMs}${part}`,
+  extra: (time: string, note: string) => `extra, ${time}${note}`,
 } as const;

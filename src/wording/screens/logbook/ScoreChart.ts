@@ -1,5 +1,5 @@
 /** What the screen says. */
 export const words = {
   scoresOn: (day: string, scores: string) => ` ${day}: ${scores}.`,
-  scoresOfTheseBakes: (length: number) => `Scores of these ${length} bakes`,
+  scoresOfTheseBakes: (count: number) => `Scores of these ${count} bakes`,
 } as const;

@@ -1,8 +1,7 @@
 /** What the screen says. */
 export const words = {
-  planned: (pieces: number) => `planned ${pieces}`,
   weightBefore: 'Weight before',
-  planned2: (massG: string) => `planned ${massG}`,
+  planned: (figure: string) => `planned ${figure}`,
   weightAfter: 'Weight after',
   outOfTheOven: 'out of the oven',
   inTheMiddle: 'in the middle',

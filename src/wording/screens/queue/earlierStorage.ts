@@ -2,6 +2,6 @@
 export const words = {
   aPressAtTheBench: 'A press at the bench',
   aFormula: 'a formula',
-  changesTo: (part: string) => `Changes to “${part}”`,
+  changesTo: (name: string) => `Changes to “${name}”`,
   aHalfWrittenLog: 'A half-written log',
 } as const;

@@ -5,13 +5,12 @@ export const words = {
   thisFileIsLargerThan: 'This file is larger than any recipe: 2 MB is the most.',
   thisIsNotAText: 'This is not a text file. JSON, CSV, Markdown and plain text can be read.',
   allFormulas: ' all formulas',
-  readARecipe: 'Import a recipe',
+  importARecipe: 'Import a recipe',
   pasteItAsItStands:
     'Paste it as it stands: cups, grams, fractions, sub-headings, method and all. What is sure is taken, what is not is asked, and no line falls away.',
   theRecipe: 'The recipe',
   openAFile: 'Open a file',
-  openAFile2: 'Open a file',
-  whoseCupsSpoonsAndEggs: 'Cup, spoon and egg sizes',
+  cupSpoonAndEggSizes: 'Cup, spoon and egg sizes',
   theText: 'The text',
-  howItWasUnderstoodWill: 'How it was understood is shown here, line by line.',
+  howItWasUnderstood: 'How it was understood is shown here, line by line.',
 } as const;

@@ -6,7 +6,7 @@ export const words = {
   theServerDidNotAnswer: 'The server did not answer. Nothing was made; press again.',
   aFormulaFileOfHonest: 'A formula file of Honest Crumb.',
   itIsTakenWholeWith: 'It is taken whole, with the ingredients it brings along, or not at all.',
-  takeItIn: 'Import it',
+  importIt: 'Import it',
   howItWasUnderstood: 'How it was understood',
   thisTextTakesLongerTo:
     'This text takes longer to read than any recipe. Paste only the recipe itself, or open it as a plain text.',
@@ -15,14 +15,14 @@ export const words = {
   reading: 'Reading …',
   stop: 'Stop',
   withoutATitle: 'Without a title',
-  ingredientsSteps: (count: number, length: number) => `${count} ingredients, ${length} steps`,
+  ingredientsSteps: (ingredients: number, steps: number) => `${ingredients} ingredients, ${steps} steps`,
   oneQuestion: 'one question',
-  questions: (length: number) => `${length} questions`,
-  left: (part: string) => ` · ${part} left`,
-  makeTheSheet: 'Make the formula',
+  questions: (count: number) => `${count} questions`,
+  left: (count: string) => ` · ${count} left`,
+  makeTheFormula: 'Make the formula',
   itsWordsAreTooMany: (cutLetters: number) =>
     `Its words are too many for “about it”: the last ${cutLetters} letters would be cut off.`,
-  onlyPercentagesWereGivenComputed: (assumedBaseG: string) =>
+  onlyPercentagesWereGivenCalculated: (assumedBaseG: string) =>
     `Only percentages were given: calculated for ${assumedBaseG} of flours.`,
   ingredients: 'Ingredients',
   lineSaysThatIsC: (numberOf: number, written: string, firstC: string, secondC: string) =>

@@ -6,5 +6,5 @@ export const words = {
     `Use what ${part} at the bench taught: compared with a typical dough this one rises `,
   asFastAndHolds: ' as fast and holds ',
   asMuch: ' as much gas. ',
-  theMarksLieOfIts: (decimal: string) => `The marks lie ${decimal} % of its volume from the curve.`,
+  theMarksLieOfIts: (percent: string) => `The marks lie ${percent} % of its volume from the curve.`,
 } as const;

@@ -8,12 +8,13 @@ export const words = {
   thatFileIsTooBig: 'That file is too big for a probe’s log.',
   fitting: 'Fitting …',
   fitTheOven: 'Fit the oven',
-  savedWithEveryRunIs: (name: string) => `Saved with ${name}; every timeline is calculated with it now.`,
+  savedWithEveryTimeline: (name: string) => `Saved with ${name}; every timeline is calculated with it now.`,
   theOvenIs: 'The oven is ',
   cooler: 'cooler',
   hotter: 'hotter',
-  thanItsDialAndHeats: (part: string, decimal: string) => ` ${part} than its dial (± ${decimal}) and heats `,
-  ofAnOrdinaryOneThe: (decimal: string, points: number, decimal2: string) =>
-    ` of an ordinary one (± ${decimal}). The fitted bake misses the ${points} readings by ${decimal2}°.`,
+  thanItsDialAndHeats: (offset: string, spread: string) =>
+    ` ${offset} than its dial (± ${spread}) and heats `,
+  ofAnOrdinaryOneThe: (pace: string, points: number, off: string) =>
+    ` of an ordinary one (± ${pace}). The fitted bake misses the ${points} readings by ${off}°.`,
   useThisFromNowOn: 'Use this from now on',
 } as const;

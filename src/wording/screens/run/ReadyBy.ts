@@ -8,9 +8,9 @@ export const words = {
   readyAfterMixingIn: 'Ready after mixing in',
   from10MinutesToThree: 'From 10 minutes to three days.',
   theYeast: 'the yeast',
-  set: (part: string) => `Set ${part}`,
+  set: (what: string) => `Set ${what}`,
   theProof: 'the proof',
-  setHowWarm: (part: string) => `Set how warm: ${part}`,
+  setHowWarm: (what: string) => `Set how warm: ${what}`,
   none: 'none',
-  now: (part: string) => `now ${part}`,
+  now: (temperature: string) => `now ${temperature}`,
 } as const;

@@ -7,7 +7,7 @@ export const words = {
   crumbSet: 'Crumb set',
   fromLoadingAtInThe: (temperature: string, bakesS: string) =>
     `from loading, at ${temperature} in the middle; the method bakes ${bakesS}`,
-  theBakeCantBeComputed: (bakeProblem: string) => `The bake can’t be calculated: ${bakeProblem}`,
+  theBakeCantBe: (bakeProblem: string) => `The bake can’t be calculated: ${bakeProblem}`,
   rawInTheMiddleAt: 'Raw in the middle at the end of this method. ',
   setAtItsEndIn: (round: number) => `Set at its end in ${round} of 10 kitchens like yours. `,
   rim: 'Rim',
@@ -23,11 +23,11 @@ export const words = {
     `${part} ${brownTop}, base ${brownBase}. It loses ${lost} % of its weight in the heat, ${lostCooled} % by the time it is cut; the crust is about ${thick}.`,
   theLidMayComeOff: (low: string) => ` The lid may come off after ${low}: half of the crumb is set then.`,
   heatTheOvenBefore: (ovenS: string) => ` Heat the oven ${ovenS} before`,
-  withWhatStandsInIt: (honestTime: string) => `, ${honestTime} with what stands in it`,
+  withWhatStandsInIt: (time: string) => `, ${time} with what stands in it`,
   waitBetweenLoads: (recoverS: string) => `; wait ${recoverS} between loads`,
   readyIsSevenTenthsOf:
     'Ready is seven tenths of what this dough can hold: there is some left for the oven. The ranges are the middle 80 % of 24 calculations of the rise and 10 of the bake, each with other, equally likely figures for what nobody has measured.',
-  whatMakesTheRiseMost: (part: string) => `What makes the rise most unsure: ${part}`,
-  theBake: (part: string) => `; the bake: ${part}`,
+  whatMakesTheRiseMost: (what: string) => `What makes the rise most unsure: ${what}`,
+  theBake: (what: string) => `; the bake: ${what}`,
   bakedItIsTimesThe: (bakedVolume: string) => `. Baked, it is ${bakedVolume} times the dough from the bowl.`,
 } as const;

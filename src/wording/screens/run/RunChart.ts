@@ -1,7 +1,7 @@
 /** What the screen says. */
 export const words = {
-  risesAtMost: (low: number, high: number) => `The dough can rise by ${low} to ${high} %.`,
-  middleAtItsEnd: (temperature: string) => `At the end of the bake the middle is at ${temperature}.`,
+  theDoughCanRise: (low: number, high: number) => `The dough can rise by ${low} to ${high} %.`,
+  atTheEndOf: (temperature: string) => `At the end of the bake the middle is at ${temperature}.`,
   shortened: (formatDuration: string) => `${formatDuration}, shortened`,
   riseDoughOvenAndCore:
     'Rise, dough, oven and core temperature over one clock, from the first step to the last',

@@ -4,8 +4,8 @@ export const words = {
   howWarm: 'How warm: ',
   asTheRoom: 'as the room',
   airInTheOven: (name: string) => `Air in the oven: ${name}`,
-  liesOn: (name: string) => `Baked on: ${name}`,
-  on: (part: string) => `on ${part}`,
+  bakedOn: (name: string) => `Baked on: ${name}`,
+  on: (what: string) => `on ${what}`,
   inItsTin: 'in its tin',
   topped: 'topped',
 } as const;

@@ -1,10 +1,10 @@
 /** What the screen says. */
 export const words = {
   entryOfALog: 'entry of a log',
-  versionOfTheKit: 'version of the equipment',
+  versionOfTheEquipment: 'version of the equipment',
   kitchensNameAndTimeZone: 'kitchen’s name and time zone',
   oneThingHere: 'One thing here',
-  thingsHere: (length: number) => `${length} things here`,
+  thingsHere: (count: number) => `${count} things here`,
   cannotBeReadByThis: (part: string) =>
     `${part} cannot be read by this version of Honest Crumb. Nothing of it is lost: it stays in the database as it is.`,
   writtenByANewerVersion: (version: number) => `written by a newer version (shape ${version})`,

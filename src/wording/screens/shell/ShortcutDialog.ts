@@ -23,5 +23,5 @@ export const words = {
   theBigButtonWeighedDone: 'The big button: weighed, done, start the timer',
   n: 'n',
   noteSomething: 'Note something',
-  keys: 'Keyboard shortcuts',
+  keyboardShortcuts: 'Keyboard shortcuts',
 } as const;

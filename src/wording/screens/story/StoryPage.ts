@@ -1,23 +1,23 @@
 /** What the screen says. */
 export const words = {
-  theSheet: ' the formula',
-  theStoryOf: (name: string) => `History of ${name}`,
-  itBranchedOff: 'It began as a copy of ',
-  atRevision: (revision: number) => ` at version ${revision}.`,
-  eachTimeTheSheetWas: 'Every version, and what it changed. Tick two to compare them.',
-  branchIs: 'copy is',
-  branchesAre: 'copies are',
+  theFormula: ' the formula',
+  historyOf: (name: string) => `History of ${name}`,
+  itBeganAsA: 'It began as a copy of ',
+  atVersion: (revision: number) => ` at version ${revision}.`,
+  everyVersionAndWhat: 'Every version, and what it changed. Tick two to compare them.',
+  copyIs: 'copy is',
+  copiesAre: 'copies are',
   olderNotListedHereFind: (moreBranches: number, part: string) =>
-    `${moreBranches} older ${part} not listed here: find them on the shelf.`,
+    `${moreBranches} older ${part} not listed here: find them among the formulas.`,
   olderOnes: 'Older ones',
-  revision: (numberOf: number) => `Version ${numberOf}`,
+  version: (version: number) => `Version ${version}`,
   asItIsNow: 'as it is now',
-  branchFromHere: 'Make a copy from here',
-  bringBack: 'Restore',
+  makeACopyFrom: 'Make a copy from here',
+  restore: 'Restore',
   howItBegan: 'How it began.',
   whatCameBeforeIsFurther: 'What came before is further down.',
-  branchedOffHere: ' was copied from here',
-  fromRevisionTo: (numberOf: number, savedAtMs: string, numberOf2: number, savedAtMs2: string) =>
-    `From version ${numberOf} (${savedAtMs}) to ${numberOf2} (${savedAtMs2})`,
+  wasCopiedFromHere: ' was copied from here',
+  fromVersionTo: (from: number, fromTime: string, to: number, toTime: string) =>
+    `From version ${from} (${fromTime}) to ${to} (${toTime})`,
   twoCompared: 'Two compared',
 } as const;

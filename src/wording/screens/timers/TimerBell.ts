@@ -1,7 +1,7 @@
 /** What the screen says. */
 export const words = {
-  timeIsUp: (part: string) => `Time is up: ${part}`,
+  timeIsUp: (timers: string) => `Time is up: ${timers}`,
   ago: (bakeName: string, formatClock: string) => `${bakeName}, ${formatClock} ago`,
   goToIt: 'Go to it',
-  seen: 'Dismiss',
+  dismiss: 'Dismiss',
 } as const;

@@ -34,7 +34,7 @@ export default async function Page({
           href={`/bench?after=${wordPlace(next)}`}
           className={buttonClass('plain', 'table', 'mt-4')}
         >
-          {words.begunEarlier}
+          {words.startedEarlier}
         </KitchenLink>
       )}
     </>

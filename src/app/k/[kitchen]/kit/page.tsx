@@ -5,7 +5,7 @@ import { loadKit } from '@/server/kit';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
 import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: words.kit };
+export const metadata: Metadata = { title: words.equipment };
 
 export default async function Kit({ params }: KitchenParams) {
   const context = await kitchenOf(params);

@@ -3,6 +3,6 @@ export const words = {
   milkAndDairy: 'milk and dairy',
   treeNuts: 'tree nuts',
   wheatStarch: 'wheat starch',
-  thereIsNothingOnThis: 'There is nothing in this formula that people usually leave out.',
+  thereIsNothingIn: 'There is nothing in this formula that people usually leave out.',
   without: 'Without',
 } as const;

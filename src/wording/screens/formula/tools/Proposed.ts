@@ -4,6 +4,6 @@ export const words = {
   newWord: 'new',
   out: 'out',
   nothingIsKnownToStand: (join: string) => `Nothing is known to stand in for ${join}: it is only taken away.`,
-  afterItsRest: (toLowerCase: string, part: string) => `After its rest: ${toLowerCase} (${part}) → `,
-  doIt: 'Apply',
+  afterItsRest: (before: string, range: string) => `After its rest: ${before} (${range}) → `,
+  apply: 'Apply',
 } as const;

@@ -1,6 +1,6 @@
 /** What the screen says. */
 export const words = {
   insteadOf: 'Instead of',
-  comes: 'use',
+  use: 'use',
   choose: 'choose …',
 } as const;

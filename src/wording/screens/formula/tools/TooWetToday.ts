@@ -2,9 +2,9 @@
 export const words = {
   itFeels: 'It feels',
   itShouldBe: 'It should be',
-  water: (decimal: string, decimal2: string) => `water ${decimal} → ${decimal2} %`,
-  salt: (from: string, decimal: string) => `, salt ${from} → ${decimal} %`,
+  water: (from: string, to: string) => `water ${from} → ${to} %`,
+  salt: (from: string, to: string) => `, salt ${from} → ${to} %`,
   moreKeepsIt: (saltG: string) => `: ${saltG} more keeps it`,
-  moreKeepsItsPace: (toLowerCase: string, addG: string) => `; ${toLowerCase} ${addG} more keeps its pace`,
-  itIsToBecomeDrier: 'To make it firmer, choose a firmer dough than it feels now.',
+  moreKeepsItsPace: (yeast: string, mass: string) => `; ${yeast} ${mass} more keeps its pace`,
+  toMakeItFirmer: 'To make it firmer, choose a firmer dough than it feels now.',
 } as const;

@@ -11,5 +11,5 @@ export const words = {
   whatGoesIsReplacedBy:
     'What goes is replaced by what does its work: water, bind, protein and fat are put back.',
   useUpWhatThereIs: 'Use up what there is',
-  theWholeSheetIsScaled: 'The whole formula is scaled so that this comes to what you have.',
+  theWholeFormulaIs: 'The whole formula is scaled so that this comes to what you have.',
 } as const;

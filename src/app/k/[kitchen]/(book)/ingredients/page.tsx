@@ -7,7 +7,7 @@ import { Book } from '../../Book';
 import { kitchenOf, type KitchenParams } from '../../kitchenOf';
 import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: words.larder };
+export const metadata: Metadata = { title: words.ingredients };
 
 export default async function Page({ params }: KitchenParams) {
   const context = await kitchenOf(params);

@@ -4,7 +4,7 @@ import { Book } from '../../../Book';
 import { kitchenOf, type KitchenParams } from '../../../kitchenOf';
 import { words } from '@/wording/screens/pages';
 
-export const metadata: Metadata = { title: words.readARecipe };
+export const metadata: Metadata = { title: words.importARecipe };
 
 export default async function Page({ params }: KitchenParams) {
   return (

@@ -5,7 +5,7 @@ import { bakeTitle, loadBakeOnce } from '../../../bakeTitle';
 import { documentPage, type IdParams } from '../../../documentPage';
 import { words } from '@/wording/screens/pages';
 
-export const generateMetadata = (props: IdParams): Promise<Metadata> => bakeTitle(props, words.aBake);
+export const generateMetadata = (props: IdParams): Promise<Metadata> => bakeTitle(props, words.bake);
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadBakeOnce, (bake, context) => (

@@ -6,7 +6,7 @@ import { sheetTitle, type SheetParams } from '../(sheet)/sheet';
 import { documentPage, type IdParams } from '../../../../documentPage';
 import { words } from '@/wording/screens/pages';
 
-export const generateMetadata = (props: SheetParams): Promise<Metadata> => sheetTitle(props, words.story);
+export const generateMetadata = (props: SheetParams): Promise<Metadata> => sheetTitle(props, words.history);
 
 export default function Page(props: IdParams) {
   return documentPage(props, loadFormula, async (loaded, context) => {
