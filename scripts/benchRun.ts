@@ -8,6 +8,8 @@ import { libraryBook } from '@/core/ingredients';
 import { quantileOf } from '@/core/numeric/quantile';
 import { formulaAnswers } from '@/core/notices';
 import { forecastRun, runOf } from '@/core/run';
+import { rollsWithMethod } from '@/core/run/testRuns';
+import { coreRatios, RATIOS_BEFORE } from './benchRatio';
 import type { Findings } from './findings';
 
 /** A 60 min bake of a 900 g loaf and three hours of cooling. */
@@ -45,6 +47,13 @@ export function benchCore(formula: Formula, timed: Timed, found: Findings): void
     timed(5, () => finish(forecastRun(run.value, consistency))),
     '< 1000 ms',
   );
+  const ratios = coreRatios(rollsWithMethod());
+  for (const name of ['loaf', 'whatIf', 'rise', 'sheet'] as const)
+    found.add(
+      `${name}, over a fixed loop of floating-point work (before the models were made true: ${RATIOS_BEFORE[name]})`,
+      ratios[name].toPrecision(3),
+      `< ${(1.3 * RATIOS_BEFORE[name]).toPrecision(3)}`,
+    );
 }
 
 /** Frames while a bake's end is dragged to and fro. */

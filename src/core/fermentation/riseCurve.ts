@@ -203,6 +203,19 @@ export function volumesAt(
   return [...simulateRise(asked, drawn([], asked), atS, RISE_LIMITS.wanted.max, 60).volume];
 }
 
+/** One history by the n-th of the fixed draws, or by the middle for null; with what that dough holds against the model. */
+export function drawnRise(
+  question: RiseQuestion,
+  draw: number | null,
+  atS: readonly number[],
+): { readonly run: Run; readonly holding: number } {
+  const given = drawn(draw === null ? NO_DRAW : (NORMAL[draw % DRAWS] ?? NO_DRAW), question);
+  return {
+    run: simulateRise(question, given, atS, RISE_LIMITS.wanted.max, 60),
+    holding: given.temper.holding,
+  };
+}
+
 const RISE_LIMITS = { wanted: { min: 1, max: 6 }, totalS: { min: 0, max: 864_000 } } as const;
 
 /**

@@ -63,6 +63,10 @@ function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
   };
 }
 
+/** The n-th of the fixed draws, or the middle for null. */
+export const drawnHeat = (question: BakeQuestion, draw: number | null): HeatDraw =>
+  draw === null ? CENTRAL_DRAW : drawOf(NORMAL[draw % DRAWS] ?? [], question);
+
 /** The last moment at which anything heats, s. */
 export function heatingEndS(question: Pick<BakeQuestion, 'phases'>): number {
   let tS = 0;

@@ -1,0 +1,61 @@
+import { quantileOf } from '@/core/numeric/quantile';
+import { DRAWS, forget } from './ask';
+import { CONSISTENCY_ROWS } from './rows/consistencyRows';
+import { HEAT_ROWS } from './rows/heatRows';
+import { OWN_ROWS } from './rows/ownRows';
+import { RISE_ROWS } from './rows/riseRows';
+import type { Answer, Row } from './practice';
+
+/** The rows as practice gives them, and our own. */
+export const GIVEN_ROWS: readonly Row[] = [...RISE_ROWS, ...CONSISTENCY_ROWS, ...HEAT_ROWS];
+export { OWN_ROWS };
+
+/** What the model says to one answer, with its 80 % interval; null where it cannot say. */
+export interface Seen {
+  readonly row: Row;
+  readonly answer: Answer;
+  readonly value: number | null;
+  readonly low: number | null;
+  readonly high: number | null;
+}
+
+export const keyOf = ({ row, answer }: Pick<Seen, 'row' | 'answer'>): string => `${row.id}: ${answer.name}`;
+
+/** Every answer of these rows; `withDraws` false: the middles alone. */
+export function seen(rows: readonly Row[], withDraws = true): Seen[] {
+  forget();
+  return rows.flatMap((row) =>
+    row.answers.map((answer): Seen => {
+      const value = answer.of(null);
+      if (!withDraws || value === null) return { row, answer, value, low: value, high: value };
+      const drawn = Array.from({ length: DRAWS }, (_, draw) => answer.of(draw)).filter(
+        (each) => each !== null,
+      );
+      if (drawn.length < DRAWS / 2) return { row, answer, value, low: value, high: value };
+      const end = (at: number) => quantileOf(drawn, at);
+      return { row, answer, value, low: Math.min(value, end(0.1)), high: Math.max(value, end(0.9)) };
+    }),
+  );
+}
+
+const logged = (kind: Answer['kind']) => kind === 'time' || kind === 'ratio' || kind === 'colour';
+/** On the scale on which an answer's range is looked at: times, ratios and browning by their logarithm. */
+const scaled = (kind: Answer['kind'], x: number): number => (logged(kind) ? Math.log(Math.max(0.02, x)) : x);
+
+export const inRange = ({ answer, value }: Seen): boolean =>
+  value !== null && value >= answer.low && value <= answer.high;
+
+/** How much of practice's range the interval covers, 0 ... 1. */
+export function covers({ answer, low, high }: Seen): number {
+  if (low === null || high === null) return 0;
+  const [a, b, c, d] = [answer.low, answer.high, low, high].map((x) => scaled(answer.kind, x)) as [
+    number,
+    number,
+    number,
+    number,
+  ];
+  return Math.max(0, Math.min(b, d) - Math.max(a, c)) / (b - a);
+}
+
+export const width = (kind: Answer['kind'], low: number, high: number): number =>
+  scaled(kind, high) - scaled(kind, low);
