@@ -92,9 +92,9 @@ test('the worked figures of the docstrings', () => {
   expect(totals.hydrationAll).toBeCloseTo(87.6, 1);
   const feel = consistencyOf(loaf, libraryBook, totals)!;
   expect([Math.round(feel.balance.demandG), feel.now.band, feel.rested.band]).toEqual([
-    535,
-    'thickBatter',
-    'stiff',
+    507,
+    'sticky',
+    'soft',
   ]);
   const day = {
     roomC: 20, fridgeC: 5, wantedC: 26, bowlG: 800, mixing: 'hand' as const, frictionCPerMin: null, mixMin: 6, altitudeM: 0, tapC: 12,

@@ -65,6 +65,21 @@ export function wordCaution(
         short: 'Hot oil: never leave it, and never water on an oil fire.',
         long: 'Fill the pot to a third at the most, keep a lid at hand, dry what goes in. If it catches: heat off, lid on, leave it.',
       };
+    case 'spitting':
+      return {
+        short: `Wet pieces spit: ${names} may burst in the oil.`,
+        long: 'Steam that cannot get out throws hot oil. Pat fillings dry, close the dough well, lay pieces in away from you, stand back.',
+      };
+    case 'boilingSugar':
+      return {
+        short: 'A kettle with sugar is hotter than water and sticks to skin.',
+        long: 'Syrup on skin burns deep. Lower pieces in with a skimmer, keep children away; a burn goes under cool running water for twenty minutes.',
+      };
+    case 'openFlame':
+      return {
+        short: 'An open flame makes carbon monoxide: only with a chimney, or outdoors.',
+        long: 'Never burn wood, charcoal or gas in a room without a flue that draws. An alarm for carbon monoxide costs little. Keep cloths and long sleeves away from the mouth of the oven.',
+      };
     case 'honey':
       return {
         short: 'Honey: not for children under one year.',

@@ -42,7 +42,7 @@ export const GLOSSARY = {
   cut: {
     word: 'May be cut',
     means:
-      'When the middle has cooled below 32 °C (90 °F). Cut earlier, the crumb is still setting: it smears, or the loaf sinks.',
+      'When the middle has cooled below 32 °C (90 °F) and the starch of the crumb has firmed. Cut earlier it is gummy and smears. What is eaten warm says from when: the steam has settled and it no longer burns.',
   },
   set: {
     word: 'Crumb set',

@@ -12,6 +12,7 @@ export const SHAPE_WORD: Record<Shape, string> = {
   flatbread: 'Flatbread',
   ring: 'Ring, knot, stick',
   ball: 'Ball',
+  round: 'Flattened ball',
 };
 export const TIN_WORD: Record<TinKind, string> = {
   shiny: 'shiny tin',
@@ -63,6 +64,14 @@ export const RISE_PARAMETER_WORD: Record<RiseParameter, string> = {
   lag: 'how fast the dough takes on the room',
   start: 'how warm the dough starts',
   pressing: 'how hard it is pressed in shaping',
+  coldest: 'how little yeast does in the cold',
+  brake: 'how much salt and sugar slow it',
+  dose: 'how far more yeast is faster',
+  kind: 'how this kind of yeast compares',
+  air: 'how much air the mixing left',
+  spring: 'how far it springs in the oven',
+  growth: 'how fast the yeast grows',
+  wear: 'how much handling tears it',
 };
 export const HEAT_PARAMETER_WORD: Record<HeatParameter, string> = {
   transfer: 'how hard this oven blows and beams',

@@ -1,4 +1,7 @@
-import { airPressurePa, boilingPointC } from '@/core/doughTemperature/boilingPoint';
+import { FIGURES, type Figures } from '@/core/calibrated';
+import { airPressurePa } from '@/core/doughTemperature/boilingPoint';
+import { afterFreezing } from '@/core/fermentation/freezing';
+import type { Leavening } from '@/core/fermentation/leavening';
 import { FERMENTATION } from '@/core/fermentation/parameters';
 import { drawnRise } from '@/core/fermentation/riseCurve';
 import { bakedVolume } from '@/core/fermentation/spring';
@@ -7,7 +10,9 @@ import { simulateBake, type BakeQuestion, type BakeSimulation } from '@/core/hea
 import { drawnHeat, heatingEndS, uncovered } from '@/core/heat/forecast';
 import { ORDINARY_OVENS } from '@/core/heat/oven';
 import type { Plate } from '@/core/heat/parameters';
-import { preheat } from '@/core/heat/preheat';
+import { preheat, preheatDraw } from '@/core/heat/preheat';
+import { sinksBy } from '@/core/heat/sinks';
+import { boilingAtC } from '@/core/heat/water';
 import { newPhase, type Phase } from '@/core/heat/programme';
 import type { Shape } from '@/core/method/heating';
 import { Z80 } from '@/core/numeric/normal';
@@ -16,19 +21,31 @@ import { doughOf, type Recipe, type Times } from './doughs';
 
 export const MIN = 60;
 export const HOUR = 3600;
-/** Draws that stand for the 80 % interval of every answer. */
-export const DRAWS = 10;
+/** Draws that stand for the 80 % interval of an answer: as many as the model itself takes. */
+export const DRAWS = { consistency: 10, fermentation: 24, heat: 10 } as const;
+
+/** The figures that answers are computed with. */
+let figures: Figures = FIGURES;
+export function askWith(these: Figures): void {
+  figures = these;
+  forget();
+}
 
 const kept = new Map<string, unknown>();
 /** Asked again by another answer of the same row it is not computed again. */
-export function once<T>(key: string, of: () => T): T {
+function once<T>(key: string, of: () => T): T {
   if (!kept.has(key)) kept.set(key, of());
   return kept.get(key) as T;
 }
+/** The first time that is not before s; the last where rounding leaves none. */
+const indexAt = (atS: readonly number[], s: number): number => {
+  const at = atS.findIndex((each) => each >= s);
+  return Math.max(1, at < 0 ? atS.length - 1 : at);
+};
 export const forget = (): void => kept.clear();
 
 const dough = (recipe: Recipe, times: Times = {}) =>
-  once(`dough ${JSON.stringify([recipe, times])}`, () => doughOf(recipe, times));
+  once(`dough ${JSON.stringify([recipe, times])}`, () => doughOf(recipe, times, figures));
 
 /** Saturation as the hand reads it. */
 export function askFeel(
@@ -42,7 +59,9 @@ export function askFeel(
   if (draw === null) return feel.s;
   // the interval is analytic: slices of a normal between its ends
   const sd = (feel.high - feel.low) / (2 * Z80);
-  return (feel.high + feel.low) / 2 + sd * normalAbove((draw + 0.5) / DRAWS);
+  return (
+    (feel.high + feel.low) / 2 + sd * normalAbove(((draw % DRAWS.consistency) + 0.5) / DRAWS.consistency)
+  );
 }
 
 export interface RiseAsk {
@@ -54,6 +73,8 @@ export interface RiseAsk {
   readonly bloomed?: boolean;
   readonly altitudeM?: number;
   readonly air?: 'dry' | 'humid';
+  /** The second of two doughs that are compared: made on another day. */
+  readonly anotherDay?: boolean;
 }
 
 export interface RiseSeen {
@@ -74,9 +95,13 @@ export function askRise(ask: RiseAsk, draw: number | null): RiseSeen {
   return once(`rise ${JSON.stringify([ask, draw])}`, () => {
     const { leavening } = dough(ask.recipe, { bloomed: ask.bloomed ?? false });
     const totalS = ask.stays.reduce((sum, { hours }) => sum + hours * HOUR, 0);
-    const atS = Array.from({ length: Math.ceil(totalS / 120) + 1 }, (_, index) =>
+    const steps = Array.from({ length: Math.ceil(totalS / 120) + 1 }, (_, index) =>
       Math.min(totalS, index * 120),
     );
+    // both sides of every change of place: hands press there
+    let changeS = 0;
+    const changes = ask.stays.flatMap(({ hours }) => [(changeS += hours * HOUR), changeS + 1]);
+    const atS = [...new Set([...steps, ...changes.filter((s) => s <= totalS)])].sort((a, b) => a - b);
     const stays = ask.stays.map(({ tempC, hours, shaped }): Stay => ({
       place: tempC <= 15 ? 'fridge' : tempC >= 25 ? 'warm' : 'room',
       tempC,
@@ -84,18 +109,13 @@ export function askRise(ask: RiseAsk, draw: number | null): RiseSeen {
       standing: ask.standing ?? 'bowl',
       pieceG: ask.pieceG ?? 900,
       pressedOut: shaped ? FERMENTATION.pressedOut.shape : 0,
+      ...(ask.air === 'dry' && { air: 'dry' as const }),
     }));
     const pressurePa = airPressurePa(ask.altitudeM ?? 0);
-    const question = { leavening, doughC: ask.doughC, stays, pressurePa };
-    const { run, holding } = drawnRise(question, draw, atS);
+    const question = { leavening, doughC: ask.doughC, stays, pressurePa, figures };
+    const { run, temper } = drawnRise(question, draw, atS, ask.anotherDay);
     const volumeAt = (s: number) => {
-      const high = Math.min(
-        atS.length - 1,
-        Math.max(
-          1,
-          atS.findIndex((each) => each >= s),
-        ),
-      );
+      const high = indexAt(atS, s);
       const share = Math.min(1, Math.max(0, (s - atS[high - 1]!) / (atS[high]! - atS[high - 1]!)));
       return run.volume[high - 1]! + share * (run.volume[high]! - run.volume[high - 1]!);
     };
@@ -114,12 +134,13 @@ export function askRise(ask: RiseAsk, draw: number | null): RiseSeen {
         },
         draw,
         [0, s],
+        ask.anotherDay,
       ).run.end;
     const springAt = (s: number) => {
       const end = endAt(s);
-      return bakedVolume(end, leavening, holding, pressurePa) / end.volume;
+      return bakedVolume(end, leavening, temper, pressurePa) / end.volume;
     };
-    const canHold = 1 + leavening.mostHeld * holding;
+    const canHold = 1 + leavening.mostHeld * temper.holding;
     return {
       volumeAt,
       top: Math.max(...run.volume),
@@ -127,7 +148,7 @@ export function askRise(ask: RiseAsk, draw: number | null): RiseSeen {
       timeTo,
       springAt,
       bakedMlPerG: (s) =>
-        (bakedVolume(endAt(s), leavening, holding, pressurePa) * leavening.doughMl) /
+        (bakedVolume(endAt(s), leavening, temper, pressurePa) * leavening.doughMl) /
         (leavening.doughG * (1 - BAKE_LOSS)),
       springAtShare: (share) => {
         const s = timeTo(1 + share * (canHold - 1)) ?? timeTo(1 + share * (Math.max(...run.volume) - 1));
@@ -141,8 +162,9 @@ export function askStarter(
   flour: number,
   tempC: number,
   draw: number | null,
+  anotherDay = false,
 ): { topAtS: number; top: number } {
-  return once(`starter ${flour} ${tempC} ${draw}`, () => {
+  return once(`starter ${flour} ${tempC} ${draw} ${anotherDay}`, () => {
     const { leavening } = dough({
       'sorghum-flour': flour * 30, 'buckwheat-flour': flour * 30, 'sorghum-starter': 60, water: flour * 63,
     }); // prettier-ignore
@@ -150,23 +172,39 @@ export function askStarter(
     const stays: Stay[] = [
       { place: 'room', tempC, durationS: 24 * HOUR, standing: 'bowl', pieceG: 200, pressedOut: 0 },
     ];
-    const { run } = drawnRise({ leavening, doughC: tempC, stays }, draw, atS);
+    const { run } = drawnRise({ leavening, doughC: tempC, stays, figures }, draw, atS, anotherDay);
     return { topAtS: run.topAtS, top: run.top };
   });
 }
 
 /** Against the same dough unfrozen: how much longer to half as big again, and how far it gets. */
 export function askFrozen(
-  _recipe: Recipe,
-  _weeks: number,
-  _draw: number | null,
+  recipe: Recipe,
+  weeks: number,
+  draw: number | null,
 ): { time: number; growth: number } {
-  return { time: 1, growth: 1 };
+  return once(`frozen ${JSON.stringify([recipe, weeks, draw])}`, () => {
+    const { leavening } = dough(recipe);
+    const frozen = afterFreezing(leavening, weeks, figures);
+    if (!frozen.ok) throw new Error(frozen.problem.path);
+    const atS = Array.from({ length: 181 }, (_, index) => index * 120);
+    const stays: Stay[] = [
+      { place: 'warm', tempC: 28, durationS: 6 * HOUR, standing: 'bowl', pieceG: 900, pressedOut: 0 },
+    ];
+    const rise = (of: Leavening, anotherDay: boolean) => {
+      const { run } = drawnRise({ leavening: of, doughC: 28, stays, figures }, draw, atS, anotherDay);
+      const series = [...run.volume];
+      return { timeS: firstAt(atS, series, 1.4) ?? 6 * HOUR, top: Math.max(...series) };
+    };
+    const before = rise(leavening, false);
+    const after = rise(frozen.value, true);
+    return { time: after.timeS / before.timeS, growth: (after.top - 1) / (before.top - 1) };
+  });
 }
 
 export interface BakeAsk {
   readonly recipe: Recipe;
-  readonly shape: Shape | 'round';
+  readonly shape: Shape;
   readonly massG: number;
   /** Volume going in over that from the mixer, and what the oven adds to it. */
   readonly grown: number;
@@ -180,6 +218,8 @@ export interface BakeAsk {
   readonly altitudeM?: number;
   readonly toppingG?: number;
   readonly eatenWarm?: boolean;
+  /** The second of two bakes that are compared: another day. */
+  readonly anotherDay?: boolean;
   readonly phases: readonly (Partial<Omit<Phase, 'durationS'>> & {
     readonly kind: Phase['kind'];
     readonly min: number;
@@ -213,19 +253,29 @@ function bakeQuestion(ask: BakeAsk): BakeQuestion {
   let lengthCm = ask.lengthCm ?? null;
   if (ask.thickMm && ask.shape === 'flatbread')
     lengthCm = Math.sqrt((40 * risenMl) / (Math.PI * ask.thickMm));
+  // a ring is cut half as wide again as thick; its tube grows as its volume does
+  if (ask.thickMm && ask.shape === 'ring') {
+    const enters = ask.massG * (leavening.doughMl / leavening.doughG) * ask.grown;
+    const long = enters / (1.5 * (ask.thickMm / 10) ** 2);
+    lengthCm = long / Math.PI + 2 * Math.sqrt(risenMl / (Math.PI * long));
+  }
   return {
     matter,
     piece: {
-      shape: ask.shape === 'round' ? 'ball' : ask.shape,
+      shape: ask.shape,
       massG: ask.massG,
       lightness,
+      springs: ask.spring,
       lengthCm,
       widthCm: ask.widthCm ?? null,
+      ...(ask.shape === 'round' && ask.thickMm && { heightCm: ask.thickMm / 10 }),
     },
+    ...(ask.toppingG && { topping: { massG: ask.toppingG, waterShare: 0.65 } }),
+    eatenWarm: ask.eatenWarm ?? false,
     startC: 27,
     roomC: 21,
     altitudeM: ask.altitudeM ?? 0,
-    oven: ORDINARY_OVENS[ask.oven === 'flame' ? 'deck' : ask.oven],
+    oven: ORDINARY_OVENS[ask.oven],
     tin: ask.tin ?? null,
     count: ask.count ?? 1,
     phases: [
@@ -238,13 +288,7 @@ function bakeQuestion(ask: BakeAsk): BakeQuestion {
 }
 
 const between = (atS: readonly number[], series: readonly number[], s: number): number => {
-  const high = Math.min(
-    atS.length - 1,
-    Math.max(
-      1,
-      atS.findIndex((each) => each >= s),
-    ),
-  );
+  const high = indexAt(atS, s);
   const share = Math.min(1, Math.max(0, (s - atS[high - 1]!) / Math.max(1e-9, atS[high]! - atS[high - 1]!)));
   return series[high - 1]! + share * (series[high]! - series[high - 1]!);
 };
@@ -261,19 +305,18 @@ export function askBake(ask: BakeAsk, draw: number | null): BakeSeen {
     const question = bakeQuestion(ask);
     const endS = heatingEndS(question);
     const run = (asked: BakeQuestion): BakeSimulation => {
-      const made = simulateBake(asked, drawnHeat(asked, draw), 'coarse', 900, 'cut');
+      const made = simulateBake(asked, drawnHeat(asked, draw, ask.anotherDay), 'coarse', 900, 'cut', figures);
       if (!made.ok) throw new Error(`${ask.shape}: ${made.problem.code} at ${made.problem.path}`);
       return made.value;
     };
     const bake = run(question);
     const topped = question.phases.some((phase) => phase.topped);
     const rim = topped ? run(uncovered(question)) : bake;
-    const wholeG = ask.massG + (ask.toppingG ?? 0);
     // weighed when it is cut; what is eaten warm as it comes out
-    const weighedAtS = ask.eatenWarm ? endS : (bake.cutAtS ?? endS);
+    const weighedAtS = ask.eatenWarm ? endS : (bake.coolAtS ?? endS);
     const kettleLost =
       ask.phases[0]?.kind === 'boil' ? between(bake.atS, bake.lost, ask.phases[0].min * MIN) : 0;
-    const lost = ((between(bake.atS, bake.lost, weighedAtS) - kettleLost) * ask.massG) / wholeG;
+    const lost = between(bake.atS, bake.lost, weighedAtS) - kettleLost;
     const waterPerDry = question.matter.waterShare / (1 - question.matter.waterShare);
     return {
       coreReaches: (tempC) => firstAt(bake.atS, bake.coreC, tempC),
@@ -284,33 +327,39 @@ export function askBake(ask: BakeAsk, draw: number | null): BakeSeen {
       brown: {
         top: between(rim.atS, rim.brownTop, endS),
         base: between(bake.atS, bake.brownBase, endS),
-        spots: between(bake.atS, bake.brownBase, endS),
+        spots: between(bake.atS, bake.spots, endS),
       },
       brownReaches: (where, index) =>
         firstAt(bake.atS, where === 'top' ? rim.brownTop : bake.brownBase, index),
-      cutAfterS: bake.cutAtS === null ? null : bake.cutAtS - endS,
-      firmAfterS: bake.cutAtS === null ? null : bake.cutAtS - endS,
-      eatAfterS: bake.cutAtS === null ? null : bake.cutAtS - endS,
+      cutAfterS: bake.coolAtS === null ? null : bake.coolAtS - endS,
+      firmAfterS: bake.firmAtS === null ? null : bake.firmAtS - endS,
+      eatAfterS: bake.eatAtS === null ? null : bake.eatAtS - endS,
       driesTo: (level) => firstAt(bake.atS, bake.lost, (waterPerDry - level) / (1 + waterPerDry)),
-      volume: null,
+      volume: bake.body.volumeM3 * 1e6,
     };
   });
 }
 
-/** Until it is hot through. The draws: an oven's power and how well it passes heat on. */
+/** Until it is hot through. By draws an oven is stronger or weaker, and passes its heat on better or worse. */
 export function askPreheat(
   plate: Plate,
   setC: number,
   thickM: number | null,
-  _draw: number | null,
+  draw: number | null,
 ): number | null {
-  const heated = preheat(ORDINARY_OVENS.static, plate, setC, 21, thickM ?? undefined);
+  const plain = ORDINARY_OVENS.static;
+  const z = draw === null ? 0 : normalAbove((draw + 0.5) / DRAWS.heat);
+  const oven = preheatDraw(plain, z);
+  const heated = preheat(oven, plate, setC, 21, thickM ?? undefined, figures);
   return heated.ok ? heated.value.plateS : null;
 }
 
-export const boilsAtC = (altitudeM: number): number => boilingPointC(altitudeM);
+/** The weather moves the pressure by a per cent or so. */
+export const boilsAtC = (altitudeM: number, draw: number | null): number =>
+  boilingAtC(
+    airPressurePa(altitudeM) * (draw === null ? 1 : Math.exp(0.009 * normalAbove((draw + 0.5) / DRAWS.heat))),
+  );
 
-/** By how much of its volume a crumb sinks that leaves the oven with so hot a middle. */
-export function askSinks(_recipe: Recipe, _coreC: number, _draw: number | null): number | null {
-  return null;
-}
+/** By how much of its height a crumb sinks that leaves the oven with so hot a middle. */
+export const askSinks = (coreC: number, draw: number | null): number =>
+  sinksBy(coreC + (draw === null ? 0 : 2.5 * normalAbove((draw + 0.5) / DRAWS.heat)), 0.85);

@@ -1,3 +1,4 @@
+import type { Figures } from '@/core/calibrated';
 import { emptyFormula, formulaTotals, type Formula } from '@/core/formula';
 import { consistencyOf } from '@/core/consistency';
 import { leaveningOf } from '@/core/fermentation/leavening';
@@ -24,7 +25,7 @@ const timed = (kind: MethodStep['kind'], min: number): MethodStep => ({
 /** Salt 1.8 %, sugar 2.5 % and 1.5 % of instant yeast stand in every dough of the table that does not say otherwise. */
 export const ORDINARY: Recipe = { salt: 1.8, sugar: 2.5 };
 
-export function formulaOf(recipe: Recipe, times: Times = {}): Formula {
+function formulaOf(recipe: Recipe, times: Times = {}): Formula {
   return {
     ...emptyFormula('A dough of practice', 'dough'),
     stages: [
@@ -49,16 +50,17 @@ export function formulaOf(recipe: Recipe, times: Times = {}): Formula {
 }
 
 /** All that the models make of a dough before it meets time or heat. */
-export function doughOf(recipe: Recipe, times: Times = {}) {
+export function doughOf(recipe: Recipe, times: Times, figures: Figures) {
   const formula = formulaOf(recipe, times);
   const totals = formulaTotals(formula, libraryBook);
-  const consistency = consistencyOf(formula, libraryBook, totals);
+  const consistency = consistencyOf(formula, libraryBook, totals, figures);
   const leavening = leaveningOf(
     formula,
     libraryBook,
     totals,
     consistency,
     doughDensity(formula, libraryBook, totals.doughG),
+    figures,
   );
   const matter = crumbMatterOf(formula, libraryBook);
   if (!consistency || !leavening || !matter) throw new Error('a dough of practice has flour and water');
@@ -107,7 +109,7 @@ export const DOUGHS = {
   },
   crisp: {
     'buckwheat-flour': 50, 'white-rice-flour': 30, 'maize-starch': 20, salt: 1.8, 'psyllium-husk': 2, 'olive-oil': 6,
-    water: 75,
+    water: 110,
   },
 } as const satisfies Record<string, Recipe>; // prettier-ignore
 

@@ -4,7 +4,7 @@ import { CONSISTENCY_ROWS } from './rows/consistencyRows';
 import { HEAT_ROWS } from './rows/heatRows';
 import { OWN_ROWS } from './rows/ownRows';
 import { RISE_ROWS } from './rows/riseRows';
-import type { Answer, Row } from './practice';
+import { FEEL, type Answer, type Row } from './practice';
 
 /** The rows as practice gives them, and our own. */
 export const GIVEN_ROWS: readonly Row[] = [...RISE_ROWS, ...CONSISTENCY_ROWS, ...HEAT_ROWS];
@@ -28,10 +28,10 @@ export function seen(rows: readonly Row[], withDraws = true): Seen[] {
     row.answers.map((answer): Seen => {
       const value = answer.of(null);
       if (!withDraws || value === null) return { row, answer, value, low: value, high: value };
-      const drawn = Array.from({ length: DRAWS }, (_, draw) => answer.of(draw)).filter(
+      const drawn = Array.from({ length: DRAWS[row.group] }, (_, draw) => answer.of(draw)).filter(
         (each) => each !== null,
       );
-      if (drawn.length < DRAWS / 2) return { row, answer, value, low: value, high: value };
+      if (drawn.length < DRAWS[row.group] / 2) return { row, answer, value, low: value, high: value };
       const end = (at: number) => quantileOf(drawn, at);
       return { row, answer, value, low: Math.min(value, end(0.1)), high: Math.max(value, end(0.9)) };
     }),
@@ -40,10 +40,14 @@ export function seen(rows: readonly Row[], withDraws = true): Seen[] {
 
 const logged = (kind: Answer['kind']) => kind === 'time' || kind === 'ratio' || kind === 'colour';
 /** On the scale on which an answer's range is looked at: times, ratios and browning by their logarithm. */
-const scaled = (kind: Answer['kind'], x: number): number => (logged(kind) ? Math.log(Math.max(0.02, x)) : x);
+export const scaled = (kind: Answer['kind'], x: number): number =>
+  logged(kind) ? Math.log(Math.max(0.02, x)) : x;
+
+/** A pourable dough may be as wet as it likes: the scale's end is no end of the range. */
+export const isOpen = ({ kind, high }: Answer): boolean => kind === 'feel' && high === FEEL.pourable[1];
 
 export const inRange = ({ answer, value }: Seen): boolean =>
-  value !== null && value >= answer.low && value <= answer.high;
+  value !== null && value >= answer.low && (isOpen(answer) || value <= answer.high);
 
 /** How much of practice's range the interval covers, 0 ... 1. */
 export function covers({ answer, low, high }: Seen): number {

@@ -21,9 +21,9 @@ test('making it shapeable sets the water and nothing else', () => {
   expect(made.after.rested.band).toBe('soft');
   expect(made.changes).toHaveLength(1);
   expect(made.changes[0]).toMatchObject({ ingredientId: 'water', fromG: 400 });
-  // 8 % up: stiff at 0.79, aimed at 0.885 of a demand of 535 g
-  expect(made.changes[0]!.toG).toBeGreaterThan(430);
-  expect(made.changes[0]!.toG).toBeLessThan(460);
+  // a little up: at the stiff edge of soft before, in its middle after
+  expect(made.changes[0]!.toG).toBeGreaterThan(405);
+  expect(made.changes[0]!.toG).toBeLessThan(440);
   expect(solveWater({ ...plainLoaf(), stages: [] }, 'soft', libraryBook, ids()).ok).toBe(false);
 });
 
@@ -65,7 +65,8 @@ test('too wet today: more of a weak drinker than of a strong one, and what it do
     expect(highG).toBeGreaterThan(addG);
   }
   expect(starch!.addG).toBeGreaterThan(flour!.addG);
-  expect(flour!.addG).toBeGreaterThan(psyllium!.addG * 8);
+  // psyllium is eleven times as absorbent alone; beside the rest of the dough it gets less
+  expect(flour!.addG).toBeGreaterThan(psyllium!.addG * 3);
   expect(starch!.saltPercent.from).toBeCloseTo(2, 9);
   expect(starch!.saltPercent.to).toBeCloseTo((100 * 10) / (500 + starch!.addG), 9);
   // the salt offered brings the share back exactly

@@ -1,5 +1,7 @@
 import { consistencyOf } from '../consistency/consistency';
+import { liquidOverDemand, looseningG } from '../consistency/consistency';
 import { BAND_AIMS, type Band } from '../consistency/parameters';
+import { takenShare } from '../consistency/waterBalance';
 import { allLines, type Formula } from '../formula/formula';
 import { formulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -20,11 +22,30 @@ export interface TooWet {
   readonly leavenG: readonly { readonly ingredientId: string; readonly addG: number }[];
 }
 
+const plus = (formula: Formula, ingredientId: string, massG: number): Formula => ({
+  ...formula,
+  stages: [
+    ...formula.stages,
+    { id: 'added', kind: 'late', name: '', lines: [{ id: 'added', ingredientId, massG, note: '' }] },
+  ],
+});
+
+/** What all powders of a dough have taken up after its rest, g. */
+function demandRestedG(formula: Formula, book: IngredientBook): number {
+  const balance = consistencyOf(formula, book)?.balance;
+  return balance
+    ? balance.demands.reduce(
+        (sum, demand) => sum + demand.demandG * takenShare(demand, balance, balance.restMin),
+        0,
+      )
+    : 0;
+}
+
 /**
  * "Too wet today": how much of which powder brings a dough that feels like `felt` to `wanted`. What the hand feels is taken as
  * the truth of the day: whatever the reason (humid flour, big eggs), the excess counts as water.
  *
- * m = (L / s_wanted - L / s_felt) / a: L the liquid there is, L / s_felt the demand that makes it feel so, a what a gram of the
+ * m = (L / r_wanted - L / r_felt) / a: L the liquid there is, r the liquid over demand that feels so, L / r_felt the demand that makes it feel so, a what a gram of the
  * powder holds after the rest.
  *
  * @param powders the candidates; those on the sheet come first if the caller puts them so
@@ -41,32 +62,21 @@ export function tooWet(
   const consistency = consistencyOf(formula, book);
   const totals = formulaTotals(formula, book);
   if (!consistency || totals.baseG <= 0) return refuse('noFlour');
-  const liquidNowG = consistency.balance.waterG + consistency.balance.softeningG;
+  const liquidNowG = looseningG(consistency.balance);
   // the demand of the day is what makes the present liquid feel as it does
-  const demandG = liquidNowG / (BAND_AIMS[felt] + consistency.shift);
-  const neededG = liquidNowG / (BAND_AIMS[wanted] + consistency.shift) - demandG;
+  const demandG = liquidNowG / liquidOverDemand(consistency, BAND_AIMS[felt]);
+  const neededG = liquidNowG / liquidOverDemand(consistency, BAND_AIMS[wanted]) - demandG;
   const leavens = allLines(formula).filter((line) => book.get(line.ingredientId)?.roles[0] === 'leaven');
   const answers = powders.flatMap((ingredientId): TooWet[] => {
     const ingredient = book.get(ingredientId);
     if (!ingredient?.absorption || ingredient.absorption.gPerG.value <= 0) return [];
-    const rested = 1 - Math.exp(-consistency.balance.restMin / ingredient.absorption.tauMin);
-    const addG = neededG / (ingredient.absorption.gPerG.value * Math.max(0.3, rested));
-    if (addG > totals.baseG / 2) return [];
-    const after = formulaTotals(
-      {
-        ...formula,
-        stages: [
-          ...formula.stages,
-          {
-            id: 'added',
-            kind: 'late',
-            name: '',
-            lines: [{ id: 'added', ingredientId, massG: addG, note: '' }],
-          },
-        ],
-      },
-      book,
-    );
+    // what a gram of it takes in this very dough, beside all that compete with it, after the rest
+    const trialG = 0.02 * totals.baseG;
+    const perG =
+      (demandRestedG(plus(formula, ingredientId, trialG), book) - demandRestedG(formula, book)) / trialG;
+    const addG = neededG / Math.max(0.02, perG);
+    if (!(perG > 0) || addG > totals.baseG / 2) return [];
+    const after = formulaTotals(plus(formula, ingredientId, addG), book);
     const doubt = (Z80 * ingredient.absorption.gPerG.sd) / ingredient.absorption.gPerG.value;
     const grown = after.baseG / totals.baseG - 1;
     return [

@@ -21,6 +21,9 @@ export type Caution = { readonly ingredientIds: readonly string[] } & (
   | { readonly code: 'warmHold'; readonly hours: number; readonly tempC: number | null }
   | { readonly code: 'smokePoint'; readonly tempC: number; readonly smokePointC: number }
   | { readonly code: 'hotOil' }
+  | { readonly code: 'spitting' }
+  | { readonly code: 'boilingSugar' }
+  | { readonly code: 'openFlame' }
   | { readonly code: 'honey' }
   | { readonly code: 'favism' }
   | { readonly code: 'rawFlour' }
@@ -35,6 +38,9 @@ const WARM_HOURS = 2;
 const COLD_C = 8;
 /** How near a fat may come to its smoke point, °C. */
 const SMOKE_MARGIN_C = 20;
+
+/** Above this it takes a flame, °C. */
+const FLAME_FROM_C = 350;
 
 const RISING: ReadonlySet<MethodStep['kind']> = new Set([
   'rest',
@@ -58,6 +64,23 @@ function warmHours(steps: readonly MethodStep[]): { hours: number; tempC: number
 }
 
 const GLUTEN_NAMES = new RegExp(`\\b(?:${GLUTEN_GRAINS.join('|')})\\b`, 'i');
+
+/** What hot oil, boiling syrup and flames do to those who stand at them. */
+function ofHeat(formula: Formula, ingredients: readonly Ingredient[]): Caution[] {
+  const has = (kind: MethodStep['kind']) => formula.steps.some((step) => step.kind === kind);
+  const ids = (pick: (ingredient: Ingredient) => boolean) => ingredients.filter(pick).map(({ id }) => id);
+  const cautions: Caution[] = [];
+  // wet fillings, fruit and cheese burst in oil
+  const spits = ids(({ roles, per100g }) => roles[0] === 'inclusion' && per100g.water.value > 25);
+  if (has('fry')) cautions.push({ code: 'hotOil', ingredientIds: [] });
+  if (has('fry') && spits.length > 0) cautions.push({ code: 'spitting', ingredientIds: spits });
+  const sweet = ids(({ roles }) => roles[0] === 'sweet');
+  if (has('boil') && sweet.length > 0) cautions.push({ code: 'boilingSugar', ingredientIds: sweet });
+  // no electric oven of a kitchen goes there: wood or gas under a dome
+  if (formula.steps.some(({ kind, tempC }) => kind === 'bake' && (tempC ?? 0) > FLAME_FROM_C))
+    cautions.push({ code: 'openFlame', ingredientIds: [] });
+  return cautions;
+}
 
 /** Cautions that follow from what is on the sheet and what the method does with it, gravest first. */
 export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number): Caution[] {
@@ -123,8 +146,7 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
   if (perishable.length > 0 && warm.hours > WARM_HOURS && (warm.tempC ?? WARM_FROM_C) >= WARM_FROM_C) {
     cautions.push({ code: 'warmHold', ingredientIds: perishable, ...warm });
   }
-  const frying = formula.steps.filter((step) => step.kind === 'fry');
-  if (frying.length > 0) cautions.push({ code: 'hotOil', ingredientIds: [] });
+  cautions.push(...ofHeat(formula, ingredients));
   // In the crumb a fat never passes the boiling point of water, in a fryer neither: only what lies bare is meant.
   const bare = new Set(
     insideFormula(formula, book).flatMap(({ ingredient, dough }) => (dough ? [] : [ingredient.id])),

@@ -12,7 +12,8 @@ import {
   UNKNOWN_BINDING,
   type Band,
 } from './parameters';
-import { mixedMin, takenShare, waterBalance, type WaterBalance } from './waterBalance';
+import { FIGURES, type Figures } from '../calibrated';
+import { takenShare, waterBalance, wetMin, type WaterBalance } from './waterBalance';
 
 /** How a dough feels at one moment. */
 export interface Feel {
@@ -38,6 +39,8 @@ export interface Consistency {
   readonly clings: number;
   /** What binders add to the edges of the bands, in saturation. */
   readonly shift: number;
+  /** Saturation is liquid over demand to this power, less the shift. */
+  readonly power: number;
 }
 
 export const bandOf = (s: number): Band => BANDS.find((band) => s < BAND_ENDS[band]) ?? 'pourable';
@@ -69,35 +72,48 @@ function demandAt(balance: WaterBalance, standMin: number): { valueG: number; sd
   let variance = 0;
   for (const demand of balance.demands) {
     const share = takenShare(demand, balance, standMin);
-    const x = (demand.headStartMin + mixedMin(balance) + standMin) / demand.tauMin;
+    const x = (demand.headStartMin + wetMin(balance, standMin)) / demand.tauMin;
+    const toSwell = Math.exp(-x);
     valueG += demand.demandG * share;
-    variance += (demand.sdG * share) ** 2;
-    variance += (demand.demandG * Math.exp(-x) * x * CONSISTENCY.tauSd) ** 2 || 0;
+    // through the competition a powder that absorbs more moves the whole by its pull, not by its own demand
+    const pulls = demand.demandG > 0 ? demand.pullG / demand.demandG : 1;
+    variance += (demand.sdG * pulls * share) ** 2;
+    variance += (demand.demandG * (1 - demand.fast) * toSwell * x * CONSISTENCY.tauSd) ** 2 || 0;
+    variance += (demand.demandG * toSwell * CONSISTENCY.fastSd) ** 2;
   }
   const taken = balance.demandG > 0 ? valueG / balance.demandG : 0;
   variance += (balance.mixturesSdG * taken) ** 2;
   return { valueG, sdG: Math.sqrt(variance + (CONSISTENCY.commonSd * valueG) ** 2) };
 }
 
+/** What loosens the dough: water that is not bound, oil and sugar, g of water's worth. */
+export const looseningG = ({ waterG, boundG, softeningG }: WaterBalance): number =>
+  waterG - boundG + softeningG;
+
 /** A factor of seven either way: who is less sure than that of what the powders absorb knows nothing of the dough. */
 const MOST_CV = 1.5;
 
-function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {
+/** Liquid over demand that the hand reads as a saturation: the inverse of what {@link consistencyOf} does. */
+export const liquidOverDemand = ({ shift, power }: Pick<Consistency, 'shift' | 'power'>, s: number): number =>
+  Math.max(0, s + shift) ** (1 / power);
+
+function feelAt(balance: WaterBalance, shift: number, power: number, standMin: number): Feel {
   const demand = demandAt(balance, standMin);
-  const liquidG = balance.waterG + balance.softeningG;
+  const liquidG = looseningG(balance);
   // nothing that drinks: a liquid with things in it
   if (demand.valueG <= 0) {
     const chance = BANDS.map((band) => (band === 'pourable' ? 1 : 0));
     return { s: 9.99, low: 9.99, high: 9.99, band: 'pourable', likely: ['pourable'], chance };
   }
-  const raw = liquidG / demand.valueG;
+  const raw = Math.max(0, liquidG / demand.valueG) ** power;
   // spread of a ratio by the delta method on its logarithm
   const cv = Math.min(
     MOST_CV,
-    Math.hypot(
-      demand.sdG / demand.valueG,
-      liquidG > 0 ? Math.hypot(balance.softeningSdG, balance.measuredSdG) / liquidG : 0,
-    ),
+    power *
+      Math.hypot(
+        demand.sdG / demand.valueG,
+        liquidG > 0 ? Math.hypot(balance.softeningSdG, balance.measuredSdG, balance.boundSdG) / liquidG : 0,
+      ),
   );
   const s = raw - shift;
   const low = raw * Math.exp(-Z80 * cv) - shift;
@@ -115,10 +131,10 @@ function feelAt(balance: WaterBalance, shift: number, standMin: number): Feel {
 /**
  * What kind of dough a formula makes, at the end of mixing and after its rest.
  *
- * Saturation S = (water + softening liquid) / D, against bands with soft edges; what the binders carry shifts the edges. The
+ * Saturation S = ((water that is not bound + softening liquid) / D)^p, against bands with soft edges; what the binders carry shifts the edges. The
  * interval is the central 80 % from the spread of every absorption, of the time constants and of what a day has in common.
  *
- * The loaf of {@link formulaTotals} would take up 535 g in the end: a thick batter from the bowl is stiff once it has rested.
+ * The loaf of {@link formulaTotals} takes up 507 g in the end: sticky from the bowl, it is soft once it has rested.
  *
  * @returns null where there is no flour, starch or seed meal
  */
@@ -126,9 +142,10 @@ export function consistencyOf(
   formula: Formula,
   book: IngredientBook,
   totals: FormulaTotals = formulaTotals(formula, book),
+  figures: Figures = FIGURES,
 ): Consistency | null {
   if (totals.floursG <= 0) return null;
-  const balance = waterBalance(formula, book);
+  const balance = waterBalance(formula, book, figures);
   const eggG = formula.stages
     .filter((stage) => stage.kind !== 'topping')
     .flatMap((stage) => stage.lines)
@@ -136,17 +153,19 @@ export function consistencyOf(
   const bound = binding(totals, eggG);
   return {
     balance,
-    now: feelAt(balance, bound.shift, 0),
-    rested: feelAt(balance, bound.shift, balance.restMin),
+    now: feelAt(balance, bound.shift, figures.feelPower, 0),
+    rested: feelAt(balance, bound.shift, figures.feelPower, balance.restMin),
     ...bound,
+    power: figures.feelPower,
   };
 }
 
 /**
- * The water's worth of liquid that brings a dough, rested, to a saturation the hand reads as `s`. Linear, so solved exactly.
+ * The water's worth of liquid that brings a dough, rested, to a saturation the hand reads as `s`. Solved exactly.
  * @returns g to add; negative: to take away
  */
-export function liquidForG({ balance, shift }: Consistency, s: number): number {
+export function liquidForG(consistency: Consistency, s: number): number {
+  const { balance } = consistency;
   const demandG = demandAt(balance, balance.restMin).valueG;
-  return (s + shift) * demandG - balance.waterG - balance.softeningG;
+  return liquidOverDemand(consistency, s) * demandG - looseningG(balance);
 }

@@ -77,9 +77,13 @@ test('stiffer than thought drinks more, wetter less; what was expected only make
     0.5 * Math.abs(stiff.after.value - stiff.before.value),
   );
   expect(same.after.sd).toBeLessThanOrEqual(same.before.sd);
-  // psyllium holds most of this water and is the least sure of them
+  // which moves most, in its own doubts: the one whose doubt pulls hardest at the whole demand
   const all = learnAbsorption([saying(formula, BANDS[at - 1]!)], libraryBook);
-  expect(all[0]!.ingredientId).toBe('psyllium-husk');
+  const pulls = consistencyOf(formula, libraryBook)!.balance.demands.map((demand) => {
+    const { value, sd } = libraryBook.get(demand.ingredientId)!.absorption!.gPerG;
+    return { id: demand.ingredientId, g: (demand.pullG * sd) / value };
+  });
+  expect(all[0]!.ingredientId).toBe(pulls.sort((a, b) => b.g - a.g)[0]!.id);
   expect(all.map(({ ingredientId }) => ingredientId)).not.toContain('water');
 });
 

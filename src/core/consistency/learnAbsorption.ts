@@ -1,13 +1,13 @@
 import type { Estimate } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { truncatedNormal } from '../numeric/truncated';
-import type { Consistency } from './consistency';
+import { liquidOverDemand, looseningG, type Consistency } from './consistency';
 import { BANDS, BAND_ENDS, CONSISTENCY, type Band } from './parameters';
 import { takenShare } from './waterBalance';
 
 /** How a dough felt to the hand, so many minutes after mixing, beside what the model makes of that very dough. */
 export interface FeltObservation {
-  readonly consistency: Pick<Consistency, 'balance' | 'shift'>;
+  readonly consistency: Pick<Consistency, 'balance' | 'shift' | 'power'>;
   readonly standMin: number;
   readonly band: Band;
 }
@@ -51,26 +51,34 @@ export function learnAbsorption(
     return figure;
   };
   for (const { consistency, standMin, band } of observations) {
-    const { balance, shift } = consistency;
-    const liquidG = balance.waterG + balance.softeningG;
+    const { balance } = consistency;
+    const liquidG = looseningG(balance);
     const absorbers = balance.demands
       .map((demand) => ({ demand, figure: known(demand.ingredientId) }))
       .filter(({ demand, figure }) => demand.massG > 0 && figure.before.value > 0)
       // what a scald adds to a powder's wish grows with it
       .map(({ demand, figure }) => ({
         figure,
-        g: (demand.demandG / figure.before.value) * takenShare(demand, balance, standMin),
+        g: (demand.pullG / figure.before.value) * takenShare(demand, balance, standMin),
       }));
-    const demandG = absorbers.reduce((sum, { figure, g }) => sum + figure.value * g, 0);
+    // as the model has it, moved by what has been learnt since
+    const demandG =
+      balance.demands.reduce(
+        (sum, demand) => sum + demand.demandG * takenShare(demand, balance, standMin),
+        0,
+      ) + absorbers.reduce((sum, { figure, g }) => sum + (figure.value - figure.before.value) * g, 0);
     if (demandG <= 0 || liquidG <= 0) continue;
-    // on the logarithm of the demand: S + shift = liquid / demand
+    // on the logarithm of the demand: S + shift = (liquid / demand)^power
     const variance = absorbers.reduce((sum, { figure, g }) => sum + figure.variance * (g / demandG) ** 2, 0);
     if (variance <= 0) continue;
     const noise = Math.hypot(CONSISTENCY.commonSd, CONSISTENCY.edgeSd, balance.mixturesSdG / demandG);
     const index = BANDS.indexOf(band);
     const below = BANDS[index - 1];
-    const from = BAND_ENDS[band] === Infinity ? -Infinity : Math.log(liquidG / (BAND_ENDS[band] + shift));
-    const to = below ? Math.log(liquidG / (BAND_ENDS[below] + shift)) : Infinity;
+    const from =
+      BAND_ENDS[band] === Infinity
+        ? -Infinity
+        : Math.log(liquidG / liquidOverDemand(consistency, BAND_ENDS[band]));
+    const to = below ? Math.log(liquidG / liquidOverDemand(consistency, BAND_ENDS[below])) : Infinity;
     const middle = Math.log(demandG);
     const felt = truncatedNormal(middle, Math.hypot(Math.sqrt(variance), noise), from, to);
     const whole = variance + noise * noise;

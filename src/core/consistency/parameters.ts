@@ -1,22 +1,20 @@
 import { FIGURE_SPREADS } from '../ingredients/spreads';
 
 /**
- * Every figure of the water balance and the consistency model, in one place, with its spread (sd) and where it comes from.
- * They are starting points from cereal-science texts and kitchen trials; the logbook will move the absorption figures.
+ * The figures of the water balance and the consistency model that are not fitted to practice (those stand in core/calibrated), with
+ * their spread (sd): from cereal-science texts and kitchen trials. The logbook moves the absorption figures.
  */
 export const CONSISTENCY = {
-  /** Oil counts as so much of its weight of softening liquid, g/g. Bakers' rule for shortened doughs. */
-  oilSoftens: { value: 0.4, sd: 0.08 },
-  /** Dissolved sugar adds its own volume to the liquid, about 0.6 ml/g, but takes water from the powders: net, g/g. */
-  sugarSoftens: { value: 0.25, sd: 0.1 },
   /** Gelatinised starch holds so much more water than native starch, g per g of starch (swelling power of 60-90 °C pastes, limited by what the part holds). */
   scaldedStarchHolds: { value: 1.6, sd: 0.5 },
-  /** While a dough is worked its powders wet about so many times as fast as standing still. */
-  mixingHastens: 1.5,
   /** Minutes from the first wetting to the start of mixing proper. */
-  wettingMin: 2,
+  wettingMin: 1,
+  /** Time constant with which a powder wets while it is stirred, min: a flour is wet through in a minute or two. */
+  wetsMin: 0.5,
+  /** How unsure the share is that wets at once, sd; the rest swells slowly. */
+  fastSd: 0.06,
   /** What is common to all powders of a day: humidity, mill, the hand that feels; relative sd of the whole demand. */
-  commonSd: 0.05,
+  commonSd: 0.1,
   /** Time constants differ so much between lots, relative sd. */
   tauSd: FIGURE_SPREADS.tauCv,
   /** Softness of a band's edge on the scale of saturation, sd: two bakers draw it in different places. */
@@ -85,3 +83,17 @@ export const UNKNOWN_BINDING = { carries: 0.02, halfAtPercent: 2, holds: 0.15, c
 export const EGG_HOLDS = 0.012;
 /** Without any binder a mass of this saturation is felt as so much wetter: nothing carries its water. */
 export const BARE_SHIFT = -0.03;
+
+/** How a powder takes water: what scales its absorption, and how much of it wets at once. */
+export type Drinks = 'fine' | 'starch' | 'whole' | 'pulse' | 'psyllium' | 'cellulose' | 'gum' | 'seed';
+/** Binders by how they drink; others as gums. */
+export const BINDERS_DRINK: Readonly<Record<string, Drinks>> = {
+  'psyllium-husk': 'psyllium',
+  'psyllium-powder': 'psyllium',
+  hpmc: 'cellulose',
+  methylcellulose: 'cellulose',
+  'ground-linseed': 'seed',
+  chia: 'seed',
+};
+/** From so much fibre on, g in 100 g, a flour goes on swelling as a whole grain does. */
+export const WHOLE_FROM_FIBRE = 3;

@@ -4,15 +4,20 @@ import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { MethodStep } from '../method/step';
 import { Z80 } from '../numeric/normal';
-import { CONSISTENCY } from './parameters';
+import { FIGURES, knownTo, type Figures } from '../calibrated';
+import { BINDERS_DRINK, CONSISTENCY, WHOLE_FROM_FIBRE, type Drinks } from './parameters';
 
 /** One powder's wish for water. */
 export interface WaterDemand {
   readonly ingredientId: string;
   readonly massG: number;
-  /** All it will take in the end, g, with its sd. */
+  /** All it will take in the end beside the others, g, and the sd of its own absorption. */
   readonly demandG: number;
   readonly sdG: number;
+  /** How the whole demand moves with this powder's absorption: its part of the demand to first order, g. They add up to the demand. */
+  readonly pullG: number;
+  /** Share that it takes as it wets, and the time constant of the rest, which swells, min. */
+  readonly fast: number;
   readonly tauMin: number;
   /** Minutes it had stood wet before the dough was mixed. */
   readonly headStartMin: number;
@@ -21,6 +26,9 @@ export interface WaterDemand {
 export interface WaterBalance {
   /** All water that is not inside the powders as sold, g. */
   readonly waterG: number;
+  /** Of that, bound in egg, cheese, butter and the like: no powder's and no use to the feel of the dough, g, with its sd. */
+  readonly boundG: number;
+  readonly boundSdG: number;
   /** What oil and dissolved sugar add to it, g of water's worth. */
   readonly softeningG: number;
   readonly softeningSdG: number;
@@ -69,6 +77,30 @@ const doubtOf = ({ massG, measured }: Formula['stages'][number]['lines'][number]
 /** Does it drink, or is its water part of what others drink? Powders keep the little water they are sold with. */
 const bringsWater = (ingredient: Ingredient): boolean =>
   !isFlourBase(ingredient) && !(ingredient.roles.includes('binder') && !ingredient.roles.includes('egg'));
+
+/** How a powder drinks: by what it is, and of the flours by their fibre. */
+function drinksAs(ingredient: Ingredient): Drinks {
+  if (ingredient.roles[0] === 'starch') return 'starch';
+  if (isFlourBase(ingredient) && ingredient.family === 'pulse') return 'pulse';
+  if (isFlourBase(ingredient)) return ingredient.per100g.fibre.value >= WHOLE_FROM_FIBRE ? 'whole' : 'fine';
+  return ingredient.roles.includes('binder') ? (BINDERS_DRINK[ingredient.id] ?? 'gum') : 'whole';
+}
+
+const FAST_OF = {
+  fine: 'fast.fine', starch: 'fast.fine', whole: 'fast.whole', pulse: 'fast.whole', psyllium: 'fast.swelling', seed: 'fast.swelling',
+  cellulose: 'fast.gum', gum: 'fast.gum',
+} as const satisfies Record<Drinks, keyof Figures>; // prettier-ignore
+
+/** Share of an ingredient's water that is free to loosen a dough; the rest stays in its proteins, fat or cells. */
+function freeShare(ingredient: Ingredient, figures: Figures): number {
+  if (ingredient.roles.includes('egg')) return figures['free.egg'];
+  if (ingredient.roles[0] === 'inclusion') return figures['free.solid'];
+  return ingredient.roles[0] === 'fat' ? FREE_IN_FAT : 1;
+}
+/** Butter's water stands in droplets in its fat. */
+const FREE_IN_FAT = 0.5;
+/** How unsure the free share of an ingredient is, sd. */
+const FREE_SD = 0.15;
 
 /** How far the starch among these has swollen in their boiling water: fully from about one and a half times its weight upwards. */
 function swollenShare(parts: readonly { readonly ingredient: Ingredient; readonly massG: number }[]): number {
@@ -124,20 +156,28 @@ const WET_PERCENT = 30;
 /**
  * Where a dough's water comes from and what asks for it.
  *
- * Demand of each powder m · a with its own absorption a (g water per g as sold, with spread), taken up as 1 - exp(-t/τ). In a
- * scald the starch is gelatinised as far as the part's water allows and holds more. Parts that stood before mixing have a
+ * Wish of each powder m · a with its own absorption a (g water per g as sold, with spread). Absorptions are measured in plenty of
+ * water and do not simply add up in a dough: binders (wish G) compete with flours and starches (wish B) and get G / (1 + κ G / B), a
+ * sub-additive law that is the plain sum for a trace of binder. A share is taken as the powder wets, the rest as it swells
+ * ({@link takenShare}). In a scald the starch is gelatinised as far as the part's water allows and holds more. Parts that stood before mixing have a
  * head start. Toppings are no part of it.
  *
  * Valid for doughs and batters of 30-250 % water on the flour base; a mixture is taken apart to any depth. Lines the book
  * does not know count for nothing and are named by the totals.
  */
-export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: IngredientBook): WaterBalance {
+export function waterBalance(
+  formula: Pick<Formula, 'stages' | 'steps'>,
+  book: IngredientBook,
+  figures: Figures = FIGURES,
+): WaterBalance {
   let waterG = 0;
+  let boundG = 0;
+  let boundSdG = 0;
   let oilG = 0;
   let sugarG = 0;
   let measuredVariance = 0;
   const mixturesG = new Map<string, number>();
-  const byKey = new Map<string, WaterDemand>();
+  const byKey = new Map<string, Wish>();
   for (const stage of formula.stages) {
     if (!isDoughStage(stage)) continue;
     const parts = stage.lines.flatMap((line) => {
@@ -154,41 +194,77 @@ export function waterBalance(formula: Pick<Formula, 'stages' | 'steps'>, book: I
     for (const { ingredient, massG, doubt, ready, swollen: ownSwollen } of parts) {
       const swollen = ownSwollen ?? stageSwollen;
       const { per100g, absorption } = ingredient;
-      if (bringsWater(ingredient)) measuredVariance += ((massG * doubt * per100g.water.value) / 100) ** 2;
-      if (bringsWater(ingredient)) waterG += (massG * per100g.water.value) / 100;
+      if (bringsWater(ingredient)) {
+        const bringsG = (massG * per100g.water.value) / 100;
+        const free = freeShare(ingredient, figures);
+        measuredVariance += (doubt * bringsG * free) ** 2;
+        waterG += bringsG;
+        boundG += bringsG * (1 - free);
+        if (free < 1) boundSdG += bringsG * FREE_SD;
+      }
       if (ingredient.roles.includes('fat')) oilG += (massG * per100g.fat.value) / 100;
       if (ingredient.roles[0] === 'sweet' || ingredient.roles[0] === 'liquid')
         sugarG += (massG * per100g.sugars.value) / 100;
       if (!absorption) continue;
       const extra = isFlourBase(ingredient) ? swollen * (per100g.starch.value / 100) : 0;
-      const gPerG = absorption.gPerG.value + extra * CONSISTENCY.scaldedStarchHolds.value;
-      const sd = Math.hypot(absorption.gPerG.sd, extra * CONSISTENCY.scaldedStarchHolds.sd, doubt * gPerG);
+      const drinks = drinksAs(ingredient);
+      const scale = figures[`absorbs.${drinks}`];
+      const gPerG = absorption.gPerG.value * scale + extra * CONSISTENCY.scaldedStarchHolds.value;
+      const sd = Math.hypot(
+        absorption.gPerG.sd * scale,
+        extra * CONSISTENCY.scaldedStarchHolds.sd,
+        doubt * gPerG,
+      );
       const headStartMin = CONSISTENCY.headStartMin[ready ?? stage.kind];
       const key = `${ingredient.id} ${headStartMin} ${swollen}`;
       const before = byKey.get(key);
       byKey.set(key, {
         ingredientId: ingredient.id,
         massG: (before?.massG ?? 0) + massG,
-        demandG: (before?.demandG ?? 0) + massG * gPerG,
+        wishG: (before?.wishG ?? 0) + massG * gPerG,
         // one bag, one error: the sds of the same ingredient add up
         sdG: (before?.sdG ?? 0) + massG * sd,
-        tauMin: absorption.tauMin,
+        binder: !isFlourBase(ingredient) && ingredient.roles.includes('binder'),
+        fast: figures[FAST_OF[drinks]],
+        tauMin: absorption.tauMin * figures.swelling,
         headStartMin,
       });
     }
   }
-  const demands = [...byKey.values()];
-  const { oilSoftens, sugarSoftens } = CONSISTENCY;
+  const demands = competing([...byKey.values()], figures.competition);
   return {
     waterG,
-    softeningG: oilG * oilSoftens.value + sugarG * sugarSoftens.value,
-    softeningSdG: Math.hypot(oilG * oilSoftens.sd, sugarG * sugarSoftens.sd),
+    boundG,
+    boundSdG,
+    softeningG: oilG * figures.oilSoftens + sugarG * figures.sugarSoftens,
+    softeningSdG: Math.hypot(oilG * knownTo('oilSoftens'), sugarG * knownTo('sugarSoftens')),
     measuredSdG: Math.sqrt(measuredVariance),
     demands,
     demandG: demands.reduce((sum, demand) => sum + demand.demandG, 0),
     mixturesSdG: Math.hypot(...mixturesG.values()),
     ...timesOf(formula.steps),
   };
+}
+
+/** What a powder would take alone in plenty of water. */
+interface Wish extends Omit<WaterDemand, 'demandG' | 'pullG'> {
+  readonly wishG: number;
+  readonly binder: boolean;
+}
+
+/** Binders beside flours: of their wish G they get G / (1 + κ G / B). */
+function competing(wishes: readonly Wish[], competition: number): WaterDemand[] {
+  const sum = (binder: boolean) =>
+    wishes.reduce((all, wish) => all + (wish.binder === binder ? wish.wishG : 0), 0);
+  const flours = sum(false);
+  const over = flours > 0 ? sum(true) / flours : 0;
+  const gets = 1 / (1 + competition * over);
+  return wishes.map(({ wishG, binder, ...wish }) => ({
+    ...wish,
+    demandG: wishG * (binder ? gets : 1),
+    sdG: wish.sdG * (binder ? gets : 1),
+    pullG: wishG * (binder ? gets * gets : 1 + competition * (over * gets) ** 2),
+  }));
 }
 
 /** sd of the water that bought mixtures absorb because their shares are not known, by mixture, g; mixtures inside mixtures too. */
@@ -207,21 +283,31 @@ function unsureDemand(book: IngredientBook, ingredientId: string, massG: number)
   return [[ingredientId, mixture.thirstCv * demandG]];
 }
 
-/** Minutes of standing that the mixing is worth. */
-export const mixedMin = (balance: Pick<WaterBalance, 'mixMin'>): number =>
-  (CONSISTENCY.wettingMin + balance.mixMin) * CONSISTENCY.mixingHastens;
+/** Minutes from the first wetting to so long after the end of mixing. */
+export const wetMin = (balance: Pick<WaterBalance, 'mixMin'>, standMin: number): number =>
+  CONSISTENCY.wettingMin + balance.mixMin + standMin;
 
-/** The share of its demand that a powder has taken, `standMin` minutes after the end of mixing; Infinity: in the end. */
-export const takenShare = (
-  demand: WaterDemand,
+/**
+ * The share of its demand that a powder has taken, `standMin` minutes after the end of mixing; Infinity: in the end. Wetting is a
+ * matter of a minute or two, swelling of the powder's own time constant.
+ */
+export function takenShare(
+  demand: Pick<WaterDemand, 'headStartMin' | 'fast' | 'tauMin'>,
   balance: Pick<WaterBalance, 'mixMin'>,
   standMin: number,
-): number => 1 - Math.exp(-(demand.headStartMin + mixedMin(balance) + standMin) / demand.tauMin);
+): number {
+  const min = demand.headStartMin + wetMin(balance, standMin);
+  return (
+    1 -
+    demand.fast * Math.exp(-min / CONSISTENCY.wetsMin) -
+    (1 - demand.fast) * Math.exp(-min / demand.tauMin)
+  );
+}
 
 export interface WaterState {
   /** What each powder holds, g, in the order of `demands`. */
   readonly heldG: readonly number[];
-  /** Water nobody holds (yet). */
+  /** Water nobody holds (yet); what egg and cheese keep to themselves is not in it. */
   readonly freeG: number;
   /** What the powders would still take if there were more, in the end. */
   readonly shortG: number;
@@ -229,13 +315,14 @@ export interface WaterState {
 
 /** Who holds the water, so many minutes after mixing. Where there is too little for all, each gets its share of what there is. */
 export function waterState(balance: WaterBalance, standMin: number): WaterState {
-  const share = balance.demandG > 0 ? Math.min(1, balance.waterG / balance.demandG) : 0;
+  const looseG = balance.waterG - balance.boundG;
+  const share = balance.demandG > 0 ? Math.min(1, looseG / balance.demandG) : 0;
   const heldG = balance.demands.map(
     (demand) => demand.demandG * takenShare(demand, balance, standMin) * share,
   );
   return {
     heldG,
-    freeG: Math.max(0, balance.waterG - heldG.reduce((sum, held) => sum + held, 0)),
-    shortG: Math.max(0, balance.demandG - balance.waterG),
+    freeG: Math.max(0, looseG - heldG.reduce((sum, held) => sum + held, 0)),
+    shortG: Math.max(0, balance.demandG - looseG),
   };
 }

@@ -11,12 +11,15 @@ import { kitSchema, type Kit } from '../kit/kitSchema';
 import { PLAIN_WAYS } from '../kit/plainWays';
 import type { DocumentKind } from './documentKind';
 
-/** 2: what shaping says of a piece's size stands in its field; the first version was computed from the words each time. */
+/**
+ * 2: what shaping says of a piece's size stands in its field; the first version was computed from the words each time. 3: a flattened ball is
+ * a shape.
+ */
 export const FORMULA: DocumentKind<Formula> = {
   name: 'formula',
-  version: 2,
+  version: 3,
   schema: formulaSchema,
-  upgrades: { 1: sizeFromWords },
+  upgrades: { 1: sizeFromWords, 2: (formula) => formula },
 };
 
 /** How much was asked for, and the sheet that was made of it: what a bake keeps. */
@@ -37,19 +40,20 @@ export const BAKE_ACTION: DocumentKind<BakeAction> = {
   upgrades: { 1: (action) => action },
 };
 
-/** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. */
+/** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. 3: more kinds of oven, and how hot each goes. */
 export const KIT: DocumentKind<Kit> = {
   name: 'kit',
-  version: 2,
+  version: 3,
   schema: kitSchema,
-  upgrades: { 1: ({ scaleG: _, ...kit }) => ({ ...kit, scales: ordinaryScales }) },
+  upgrades: { 1: ({ scaleG: _, ...kit }) => ({ ...kit, scales: ordinaryScales }), 2: (kit) => kit },
 };
 
+/** 2: a jar of yeast may be less lively than new. */
 export const KITCHEN_ENTRY: DocumentKind<KitchenEntry> = {
   name: 'kitchenEntry',
-  version: 1,
+  version: 2,
   schema: kitchenEntrySchema,
-  upgrades: {},
+  upgrades: { 1: (entry) => entry },
 };
 
 /** 2: height and scales are the kit's. 3: how numbers and times are written, who bakes and who eats. */

@@ -1,11 +1,9 @@
 import fc from 'fast-check';
 import { learnRise, riseCurve, type Leavening, type RiseObservation, type RiseQuestion } from '.';
 import { volumesAt } from './riseCurve';
+import { testLeavening } from './testLeavening';
 
-const loaf: Leavening = {
-  doughG: 1100, doughMl: 1080, waterG: 560, floursG: 500, yeastG: 18, wildG: 0, yeastCv: 0.2, wakingMin: 10, sugarG: 18,
-  freedSugarG: 6, brake: 1, coldMmol: 0, ovenMmol: 0, mostHeld: 0.8,
-}; // prettier-ignore
+const loaf: Leavening = testLeavening;
 const question = (tempC = 24): RiseQuestion => ({
   leavening: loaf,
   doughC: 26,

@@ -57,7 +57,7 @@ export function learnRise(observations: readonly RiseObservation[]): RiseLearnin
     .filter(({ points }) => points.length > 0);
   const [first] = days;
   if (!first) return null;
-  const prior: Pair = [Math.max(0.05, first.question.leavening.yeastCv), F.mostHeldCv];
+  const prior: Pair = [Math.max(0.05, first.question.leavening.yeastCv), first.question.leavening.holdingCv];
 
   /** Predicted less marked, over its spread, for all points; and the same unweighed. */
   const misses = (x: readonly number[]): { weighed: number[]; plain: number[] } => {

@@ -4,9 +4,11 @@ import { Z80 } from '../numeric/normal';
 import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '../numeric/range';
 import { ok, type Result } from '../result';
 import { within } from '../units/decimal';
-import type { Leavening } from './leavening';
+import { USUAL_DOSE, type Leavening } from './leavening';
 import { FERMENTATION, SEA_LEVEL_PA } from './parameters';
-import { freshDough, pressed, stepDough, type Dough, type Temper } from './stepper';
+import { freshDough, pressed, skinned, stepDough, temperOf, type Dough, type Temper } from './stepper';
+import { FIGURES, type Figures } from '../calibrated';
+import { cardinal, osmoticBrake, REFERENCE_C } from './gassing';
 import { checkStays, STAY_LIMITS, thermalLagS, type Stay } from './thermalLag';
 
 /** What the baker's own jar marks have taught of this leaven and this dough; 1 ± 0 cv: nothing yet. */
@@ -28,6 +30,8 @@ export interface RiseQuestion {
   readonly beyondS?: number;
   /** Only the middle, without its band: for searches. */
   readonly central?: boolean;
+  /** Other figures than the fitted ones: for the fit itself. */
+  readonly figures?: Figures;
 }
 
 export interface RiseCurve {
@@ -65,6 +69,14 @@ const PARAMETERS = [
   'lag',
   'start',
   'pressing',
+  'coldest',
+  'brake',
+  'dose',
+  'kind',
+  'air',
+  'spring',
+  'growth',
+  'wear',
 ] as const;
 export type RiseParameter = (typeof PARAMETERS)[number];
 /** Enough that the edges of the interval stand to about a twentieth of its width, few enough for a drag. */
@@ -73,6 +85,8 @@ const NORMAL = normalDraws(DRAWS, PARAMETERS.length, 20_240_611);
 /** Ready for the oven at so much of what it can hold: some is left for the spring, and it is not at the edge. */
 export const READY_SHARE = 0.7;
 const NO_DRAW: readonly number[] = [];
+/** No height is known better than this, whatever the draws agree on: also a dough that does nothing may have crept. */
+const FINEST = 0.002;
 /** Points kept of a curve. */
 const POINTS = 180;
 
@@ -85,20 +99,41 @@ interface Drawn {
   readonly pressing: number;
 }
 
-function drawn(z: readonly number[], { leavening, learnt }: RiseQuestion): Drawn {
+function drawn(z: readonly number[], { leavening, learnt, figures = FIGURES }: RiseQuestion): Drawn {
   const F = FERMENTATION;
   const at = (name: RiseParameter) => z[PARAMETERS.indexOf(name)] ?? 0;
   const spread = (name: RiseParameter, cv: number) => Math.exp(at(name) * cv);
   const vigourCv = learnt && learnt.vigour.cv > 0 ? learnt.vigour.cv : leavening.yeastCv;
-  const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : F.mostHeldCv;
+  const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : leavening.holdingCv;
+  const middle = temperOf(figures);
+  const between = {
+    ...middle.cardinal,
+    min: Math.min(8, middle.cardinal.min + at('coldest') * F.coldestSdC),
+  };
+  // beside what is the same for all: more of it braked, crowded, or of another kind of yeast than the gassing was measured with
+  const braked = osmoticBrake(leavening.osmol, figures.osmotic * (spread('brake', F.brakeCv) - 1)) || 1;
+  const fresh = (100 * (leavening.yeastG + leavening.wildG)) / leavening.floursG;
+  const crowding = figures['gas.dose'] - 1 + at('dose') * F.doseSd;
+  const crowded = fresh > 0 ? (fresh / USUAL_DOSE) ** crowding : 1;
+  const kind = spread('kind', F.kindCv) ** leavening.kindTilt;
   return {
     temper: {
-      vigour: (learnt?.vigour.value ?? 1) * spread('vigour', vigourCv),
+      ...middle,
+      vigour: (learnt?.vigour.value ?? 1) * spread('vigour', vigourCv) * braked * crowded * kind,
       holding: (learnt?.holding.value ?? 1) * spread('holding', holdingCv),
-      leak: spread('leak', F.leakPerH.cv),
-      waking: spread('waking', F.wakingMin.cv),
-      tiring: spread('tiring', F.tiringMin.cv),
+      cardinal: between,
+      atReference: cardinal(REFERENCE_C, between),
+      waking: middle.waking * spread('waking', F.wakingMin.cv),
+      leakPerH: middle.leakPerH * spread('leak', F.leak.cv),
+      tiringMin: middle.tiringMin * spread('tiring', F.tiringCv),
       freedSugar: spread('freedSugar', F.freedSugar.cv),
+      yeastPerH: middle.yeastPerH * spread('growth', F.growthCv),
+      wildPerH: middle.wildPerH * spread('growth', F.growthCv),
+      wear: spread('wear', F.wearCv),
+      coldWetting: middle.coldWetting * spread('wear', F.wearCv),
+      skinning: Math.min(0.8, middle.skinning * spread('wear', F.wearCv)),
+      air: Math.max(0.2, 1 + (at('air') * F.mixedInAir.sd) / F.mixedInAir.value),
+      spring: spread('spring', F.springCv),
     },
     placeC: at('place') * F.placeSdC,
     lag: spread('lag', F.thermalLagCv),
@@ -115,6 +150,8 @@ interface Run {
   readonly wantedAtS: number | null;
   readonly pastAtS: number | null;
   readonly end: Dough;
+  /** The height it was waited for in the end: what hands have torn holds less, and is ready lower. */
+  readonly wanted: number;
 }
 
 /** One history through. `wanted` may be a share of its own holding when nobody has said how far. */
@@ -131,14 +168,15 @@ function simulateRise(
     last && beyondS > 0
       ? [...question.stays, { ...last, durationS: beyondS, pressedOut: 0 }]
       : question.stays;
-  let dough = freshDough(leavening, question.doughC + given.startC, pressurePa);
+  let dough = freshDough(leavening, question.doughC + given.startC, pressurePa, given.temper);
   const volume = new Float64Array(atS.length);
   const doughC = new Float64Array(atS.length);
   let point = 0;
   let tS = 0;
   let top = dough.volume;
   let topAtS = 0;
-  let wantedAtS: number | null = dough.volume >= wanted ? 0 : null;
+  let reach = wanted;
+  let wantedAtS: number | null = dough.volume >= reach ? 0 : null;
   let pastAtS: number | null = null;
   let end = dough;
   const note = () => {
@@ -151,9 +189,17 @@ function simulateRise(
   note();
   for (const [index, stay] of stays.entries()) {
     if (stay.pressedOut > 0) {
-      dough = pressed(dough, Math.min(0.97, stay.pressedOut * given.pressing), leavening, pressurePa);
+      dough = pressed(
+        dough,
+        Math.min(0.97, stay.pressedOut * given.pressing),
+        leavening,
+        pressurePa,
+        given.temper.wear,
+      );
       // knocked back it starts anew: what it reached before is forgotten
       wantedAtS = null;
+      // a height that somebody asked for stays that height
+      if (question.wanted == null) reach = 1 + (wanted - 1) * (1 - FERMENTATION.wornHolds * dough.worn);
       top = dough.volume;
       topAtS = tS;
       pastAtS = null;
@@ -172,9 +218,10 @@ function simulateRise(
       const nextC = placeC + (dough.tempC - placeC) * decay;
       const before = dough.volume;
       dough = stepDough(dough, leavening, given.temper, (dough.tempC + nextC) / 2, step, pressurePa, nextC);
+      if (stay.air === 'dry') dough = skinned(dough, given.temper, step);
       tS += step;
-      if (wantedAtS === null && dough.volume >= wanted)
-        wantedAtS = tS - (step * (dough.volume - wanted)) / Math.max(1e-12, dough.volume - before);
+      if (wantedAtS === null && dough.volume >= reach)
+        wantedAtS = tS - (step * (dough.volume - reach)) / Math.max(1e-12, dough.volume - before);
       if (dough.volume > top) {
         top = dough.volume;
         topAtS = tS;
@@ -185,7 +232,7 @@ function simulateRise(
     if (index < question.stays.length) end = dough;
   }
   note();
-  return { volume, doughC, top, topAtS, wantedAtS, pastAtS, end };
+  return { volume, doughC, top, topAtS, wantedAtS, pastAtS, end, wanted: reach };
 }
 
 /**
@@ -203,17 +250,45 @@ export function volumesAt(
   return [...simulateRise(asked, drawn([], asked), atS, RISE_LIMITS.wanted.max, 60).volume];
 }
 
-/** One history by the n-th of the fixed draws, or by the middle for null; with what that dough holds against the model. */
+/** Parameters that are another day's on another day, and those of which only a part is. */
+const OF_THE_DAY: ReadonlySet<RiseParameter> = new Set([
+  'place',
+  'start',
+  'lag',
+  'pressing',
+  'air',
+  'wear',
+  'waking',
+]);
+const SHARED = {
+  vigour: 1 - (FERMENTATION.dayCv.vigour / FERMENTATION.vigourCv) ** 2,
+  holding: 1 - (FERMENTATION.dayCv.holding / FERMENTATION.mostHeldCv) ** 2,
+} as const;
+
+/** The n-th draw on another day: the same flour, yeast and hands, in other weather. */
+function onAnotherDay(draw: number): readonly number[] {
+  const here = NORMAL[draw % DRAWS] ?? NO_DRAW;
+  const there = NORMAL[(draw + 7) % DRAWS] ?? NO_DRAW;
+  return PARAMETERS.map((name, column) => {
+    if (OF_THE_DAY.has(name)) return there[column] ?? 0;
+    const shared = name === 'vigour' || name === 'holding' ? SHARED[name] : 1;
+    return shared * (here[column] ?? 0) + Math.sqrt(1 - shared * shared) * (there[column] ?? 0);
+  });
+}
+
+/**
+ * One history by the n-th of the fixed draws, or by the middle for null; with what that draw makes of the dough.
+ * @param anotherDay of two doughs that are compared the second: what a day has of its own is drawn anew
+ */
 export function drawnRise(
   question: RiseQuestion,
   draw: number | null,
   atS: readonly number[],
-): { readonly run: Run; readonly holding: number } {
-  const given = drawn(draw === null ? NO_DRAW : (NORMAL[draw % DRAWS] ?? NO_DRAW), question);
-  return {
-    run: simulateRise(question, given, atS, RISE_LIMITS.wanted.max, 60),
-    holding: given.temper.holding,
-  };
+  anotherDay = false,
+): { readonly run: Run; readonly temper: Temper } {
+  const z = draw === null ? NO_DRAW : anotherDay ? onAnotherDay(draw) : (NORMAL[draw % DRAWS] ?? NO_DRAW);
+  const given = drawn(z, question);
+  return { run: simulateRise(question, given, atS, RISE_LIMITS.wanted.max, 60), temper: given.temper };
 }
 
 const RISE_LIMITS = { wanted: { min: 1, max: 6 }, totalS: { min: 0, max: 864_000 } } as const;
@@ -257,21 +332,26 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
   for (let point = 0; point < points; point += 1) {
     const value = centre.volume[point] ?? 1;
     const middle = middleOf(simulations.map((run) => run.volume[point] ?? 1));
-    low.push(Math.min(value, middle.low));
-    high.push(Math.max(value, middle.high));
+    low.push(Math.min(value - FINEST, middle.low));
+    high.push(Math.max(value + FINEST, middle.high));
   }
+  const top = rangeOf(
+    centre.top,
+    simulations.map((run) => run.top),
+  );
   const reached = simulations.every((run) => run.wantedAtS !== null);
-  const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : FERMENTATION.mostHeldCv;
+  const holdingCv = learnt && learnt.holding.cv > 0 ? learnt.holding.cv : leavening.holdingCv;
   return ok({
     atS,
     volume: [...centre.volume],
     low,
     high,
     doughC: [...centre.doughC],
-    top: rangeOf(
-      centre.top,
-      simulations.map((run) => run.top),
-    ),
+    top: {
+      value: centre.top,
+      low: Math.min(centre.top - FINEST, top.low),
+      high: Math.max(centre.top + FINEST, top.high),
+    },
     topAtS: rangeOf(
       centre.topAtS,
       simulations.map((run) => run.topAtS),
@@ -281,8 +361,11 @@ export function riseCurve(question: RiseQuestion): Result<RiseCurve> {
       low: 1 + (canHold - 1) * Math.exp(-Z80 * holdingCv),
       high: 1 + (canHold - 1) * Math.exp(Z80 * holdingCv),
     },
-    wanted,
-    wantedRise: rangeOf(wanted, draws.map(wantedOf)),
+    wanted: centre.wanted,
+    wantedRise: rangeOf(
+      centre.wanted,
+      simulations.map((run) => run.wanted),
+    ),
     wantedAtS: maybeRangeOf(
       centre.wantedAtS,
       simulations.map((run) => run.wantedAtS),

@@ -1,14 +1,12 @@
-import { SEA_LEVEL_PA } from './parameters';
+import { FERMENTATION, SEA_LEVEL_PA } from './parameters';
 import { mlPerMmol } from './gassing';
 import type { Leavening } from './leavening';
-import type { Dough } from './stepper';
+import { PLAIN_TEMPER, type Dough, type Temper } from './stepper';
 
 /** The crumb sets round here, °C: until then it can still grow. */
 const SETS_C = 68;
 /** Water vapour in a bubble at that temperature, share of an atmosphere (28.6 kPa). */
 const VAPOUR_SHARE = 28_600 / SEA_LEVEL_PA;
-/** In the oven a dough is held by its skin and its first set starch: so much more than it holds at rest. */
-const OVEN_HOLDS = 1.35;
 /** Of gas that is driven out of the water and of late powder so much ends in bubbles. */
 const REACHES_BUBBLES = 0.55;
 /** The finished crumb draws in a little as its steam condenses. */
@@ -21,16 +19,20 @@ const DRAWS_IN = 0.96;
 export function bakedVolume(
   end: Dough,
   leavening: Leavening,
-  holding = 1,
+  temper: Pick<Temper, 'holding' | 'spring' | 'tiredLoses'> = PLAIN_TEMPER,
   pressurePa = SEA_LEVEL_PA,
 ): number {
   const perMmol =
     mlPerMmol(SETS_C, pressurePa) / Math.max(0.3, 1 - VAPOUR_SHARE * (SEA_LEVEL_PA / pressurePa));
   const gasMl = (end.heldMmol + REACHES_BUBBLES * (0.85 * end.dissolvedMmol + leavening.ovenMmol)) * perMmol;
-  // the air mixed in swells too
-  const wish = gasMl / leavening.doughMl + 0.1;
-  const most = leavening.mostHeld * holding * (1 - 0.4 * end.tired) * OVEN_HOLDS;
-  // soft ceiling: near it every further ml is harder to hold
-  const held = most * -Math.expm1(-wish / Math.max(1e-6, most));
+  const wish = gasMl / leavening.doughMl + AIR_SWELLS * (leavening.airMl / leavening.doughMl);
+  // what has tired and torn gives way first
+  const sound = (1 - temper.tiredLoses * end.tired) * (1 - FERMENTATION.wornHolds * end.worn);
+  const most = leavening.mostHeld * temper.holding * sound * leavening.ovenHolds * temper.spring;
+  // a ceiling without an edge: near it every further ml is harder to hold
+  const held = wish / (1 + (wish / Math.max(1e-6, most)) ** EDGE) ** (1 / EDGE);
   return 1 + held * DRAWS_IN;
 }
+/** The air mixed in swells to so much more of itself. */
+const AIR_SWELLS = 0.6;
+const EDGE = 4;

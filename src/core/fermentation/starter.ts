@@ -1,6 +1,7 @@
 import { ok, type Result } from '../result';
 import { within } from '../units/decimal';
 import type { Leavening } from './leavening';
+import { FIGURES } from '../calibrated';
 import { FERMENTATION } from './parameters';
 import type { Range } from '../numeric/range';
 import { riseCurve } from './riseCurve';
@@ -39,21 +40,30 @@ export function starterPeak(feed: Feed): Result<Range> {
   // the seed is half flour, half water, its sugar long eaten
   const floursG = (feed.totalG * feed.flour) / parts + seedG / 2;
   const waterG = (feed.totalG * feed.water) / parts + seedG / 2;
+  const totalFlourG = (feed.totalG * feed.flour) / parts;
   const leavening: Leavening = {
     doughG: feed.totalG,
     doughMl: feed.totalG / 1.05,
+    airMl: (feed.totalG / 1.05) * FERMENTATION.mixedInAir.value,
     waterG,
     floursG,
     yeastG: 0,
-    wildG: (seedG * FERMENTATION.ripeStarter.freshPer100G) / 100,
-    yeastCv: FERMENTATION.ripeStarter.cv,
+    wildG: (seedG * FIGURES['wild.ripe']) / 100,
+    yeastCv: FERMENTATION.wild.cv,
     wakingMin: FERMENTATION.wakingMin.starter,
-    sugarG: ((feed.totalG * feed.flour) / parts) * 0.006,
-    freedSugarG: ((FERMENTATION.freedSugar.percentOfBase * feed.totalG * feed.flour) / parts / 100) * 1.5,
+    sugarG: totalFlourG * 0.016,
+    freedSugarG: (FIGURES['freed.whole'] * totalFlourG) / 100,
     brake: 1,
+    osmol: 0,
+    kindTilt: 0,
+    wetsDry: false,
     coldMmol: 0,
     ovenMmol: 0,
-    mostHeld: 1.1,
+    mostHeld: FIGURES['holds.bareWhole'],
+    holdingCv: FERMENTATION.mostHeldCv,
+    ovenHolds: 1,
+    knock: 0,
+    cracks: 1,
   };
   const curve = riseCurve({
     leavening,

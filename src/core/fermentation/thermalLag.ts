@@ -55,6 +55,8 @@ export interface Stay {
   readonly pieceG: number;
   /** Hands press so much of the held gas out as it begins, 0 ... 1. */
   readonly pressedOut: number;
+  /** A dry place skins it over where nothing covers it; absent: covered or humid. */
+  readonly air?: 'dry';
 }
 
 export const STAY_LIMITS = {

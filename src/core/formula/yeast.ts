@@ -25,6 +25,8 @@ export interface YeastDose {
     Record<YeastKind, { readonly g: number; readonly lowG: number; readonly highG: number }>
   >;
   readonly kinds: readonly YeastKind[];
+  /** What of it works, against as much new yeast: old jars count for what they are; with the doubt of that, relative. */
+  readonly lively: Estimate;
 }
 
 /**
@@ -38,8 +40,11 @@ export function yeastDose(
   baseG: number,
 ): YeastDose | null {
   const gramsOf = new Map<string, number>();
+  const vigourOf = new Map<string, Estimate>();
   for (const { ingredient, massG } of insideFormula(formula, book)) {
-    if (ingredient.id in FRESH_PER_G) gramsOf.set(ingredient.id, (gramsOf.get(ingredient.id) ?? 0) + massG);
+    if (!(ingredient.id in FRESH_PER_G)) continue;
+    gramsOf.set(ingredient.id, (gramsOf.get(ingredient.id) ?? 0) + massG);
+    if (ingredient.vigour) vigourOf.set(ingredient.id, ingredient.vigour);
   }
   if (gramsOf.size === 0) return null;
   const worth = [...gramsOf].map(([kind, g]) => {
@@ -64,5 +69,20 @@ export function yeastDose(
     freshPercent: baseG > 0 ? (100 * freshG) / baseG : null,
     as,
     kinds: YEAST_KINDS.filter((kind) => gramsOf.has(kind)),
+    lively: livelyOf(worth, vigourOf),
   };
+}
+
+/** The share of a dose that works, weighed by what each kind is worth in it. */
+function livelyOf(
+  worth: readonly { readonly kind: string; readonly freshG: number }[],
+  vigourOf: ReadonlyMap<string, Estimate>,
+): Estimate {
+  const whole = worth.reduce((sum, { freshG }) => sum + freshG, 0);
+  const each = worth.map(({ kind, freshG }) => ({
+    share: whole > 0 ? freshG / whole : 0,
+    ...(vigourOf.get(kind) ?? { value: 1, sd: 0 }),
+  }));
+  const value = each.reduce((sum, part) => sum + part.share * part.value, 0);
+  return { value, sd: Math.hypot(...each.map((part) => part.share * part.sd)) };
 }

@@ -1,5 +1,6 @@
 import { radial, slab, type Grid } from './grid';
-import { heatOf, newBody, type BodyFigures, type Meeting } from './bodyState';
+import { FIGURES } from '../calibrated';
+import { bodyFiguresOf, heatOf, newBody, swellTo, type BodyFigures, type Meeting } from './bodyState';
 import { advance, stableStepS } from './stepper';
 
 /** The stepper with water's part off against the series of Carslaw & Jaeger (1959) and Incropera & DeWitt, convective boundary. */
@@ -64,12 +65,19 @@ function roots(form: Form, biot: number, count: number): number[] {
 }
 
 const figures: BodyFigures = {
-  matter: {
-    waterShare: 0.5, dryHeatJPerKgK: 1800, conductsWPerMK: 0.5, densityKgPerM3: 1100, gelatinisationC: null, brownsReadily: 1,
-  },
-  porosity: 0, pressurePa: 101_325, conduction: 1, vapourPath: 1, browning: 1, plain: true,
+  ...bodyFiguresOf(
+    FIGURES,
+    {
+      matter: {
+        waterShare: 0.5, dryHeatJPerKgK: 1800, conductsWPerMK: 0.5, densityKgPerM3: 1100, gelatinisationC: null, brownsReadily: 1,
+      },
+      porosity: 0, pressurePa: 101_325, springs: 1,
+    },
+    { conduction: 1, vapourPath: 1, browning: 1 },
+  ),
+  plain: true,
 }; // prettier-ignore
-const CONDUCTS = 0.5 * 0.85;
+const CONDUCTS = 0.5 * FIGURES.conduction;
 const HEAT_PER_M3 = 1100 * (0.5 * 1800 + 0.5 * 4200);
 
 /** Largest error over times, share of the span, at the cell nearest the middle. */
@@ -142,4 +150,24 @@ test('a slab between two fixed temperatures settles to the straight line', () =>
   const dtS = stableStepS(state, meetings);
   for (let tS = 0; tS < 60_000; tS += dtS) advance(state, meetings, dtS);
   state.tempC.forEach((t, cell) => expect(t).toBeCloseTo(10 + (80 * (cell + 0.5)) / 16, 3));
+});
+
+test('a body that grows keeps what it holds, and its heat takes the way it then has', () => {
+  const grids: [Grid, number, number][] = [
+    // a slab twice as thick conducts half, a rod's way and skin grow together, a ball's conductance with its radius
+    [slab(even(8), 0.02), 0.5, 2],
+    [radial(even(8), { ball: false, lengthM: 0.3 }, 0.2), 0.25, 1],
+    [radial(even(8), { ball: true }, 0), 0.125, 0.5],
+  ];
+  for (const [grid, volumeShare, conducts] of grids) {
+    const state = newBody(grid, figures, 20);
+    const heat = heatOf(state);
+    const before = state.between[3]!;
+    swellTo(state, volumeShare);
+    expect(heatOf(state)).toBe(heat);
+    expect(state.between[3]! / before).toBeCloseTo(conducts, 9);
+    swellTo(state, 1);
+    expect(state.between[3]!).toBeCloseTo(before, 12);
+    expect([...state.edgeArea]).toEqual([...grid.edgeArea]);
+  }
 });

@@ -9,7 +9,9 @@ import type { Plate } from './parameters';
 import { bodyOf, type Body, type GridKind, type Piece } from './piece';
 import { PHASE_LIMITS } from './heatLimits';
 import { checkProgramme, type Phase } from './programme';
-import { heatOf, newBody, waterOf, type BodyState, type Meeting } from './bodyState';
+import { bodyFiguresOf, heatOf, newBody, waterOf, type BodyState, type Meeting } from './bodyState';
+import { FIGURES, type Figures } from '../calibrated';
+import { HEAT } from './parameters';
 import { advance, stableStepS } from './stepper';
 import { enterPhase, meet, newSurroundings, stepSurroundings, surroundingsStepS } from './surroundings';
 
@@ -25,6 +27,10 @@ export interface BakeQuestion {
   readonly tin: TinKind | null;
   /** Of plates that were measured, m; others are as thick as usual. */
   readonly plateThickM?: Partial<Record<Plate, number>>;
+  /** Sauce and cheese on one piece, g, and how much of that is water; absent: as much as is usual, where a phase is topped. */
+  readonly topping?: { readonly massG: number; readonly waterShare: number };
+  /** Eaten as soon as it no longer burns the tongue, not cut when it is cool. */
+  readonly eatenWarm?: boolean;
   /** Pieces in the load. */
   readonly count: number;
   readonly phases: readonly Phase[];
@@ -55,13 +61,20 @@ export interface BakeSimulation {
   readonly topC: readonly number[];
   readonly baseC: readonly number[];
   readonly ovenC: readonly number[];
-  /** Share of the piece's mass that has left. */
+  /** Share of its mass that has left; of a topped piece of the whole, topping counted. */
   readonly lost: readonly number[];
   /** Share of the crumb that is gelatinised, by volume. */
   readonly set: readonly number[];
   readonly brownTop: readonly number[];
   readonly brownBase: readonly number[];
+  /** The same of the spots that touch best: what a griddle or a stone leaves. */
+  readonly spots: readonly number[];
   readonly setAtS: number | null;
+  /** Its middle is below 32 °C; its crumb has firmed, no longer gummy; its mean is cool enough to eat warm. */
+  readonly coolAtS: number | null;
+  readonly firmAtS: number | null;
+  readonly eatAtS: number | null;
+  /** When it may be cut, or eaten where it is eaten warm: the one answer of the three. */
   readonly cutAtS: number | null;
   /** When half of the crumb is set: it keeps its shape, its spring is over, and a lid has done its work. */
   readonly holdsAtS: number | null;
@@ -74,7 +87,14 @@ export interface BakeSimulation {
 }
 
 /** Where a crumb may be called set: as far gelatinised, and as hot in the middle (or so near boiling on a mountain). */
-const SET = { gelatinised: 0.98, coreC: 96, belowBoilingC: 2.5, holdsShare: 0.5, cutC: 32 } as const;
+const SET = {
+  gelatinised: 0.98,
+  coreC: 96,
+  belowBoilingC: 2.5,
+  holdsShare: 0.5,
+  coolC: 32,
+  flatCoreC: 90,
+} as const;
 
 export function checkBake(question: BakeQuestion): Result<null> {
   const checks = [
@@ -86,6 +106,40 @@ export function checkBake(question: BakeQuestion): Result<null> {
   const body = bodyOf(question.piece, question.matter.densityKgPerM3, 'coarse');
   if (!body.ok) return body;
   return checkProgramme(question.phases, question.roomC, question.oven);
+}
+
+/** The mean of the piece by its heat, °C. */
+function meanOf({ heatJ, tempC }: BodyState): number {
+  let heat = 0;
+  let capacity = 0;
+  for (let cell = 0; cell < tempC.length; cell += 1) {
+    heat += heatJ[cell]!;
+    capacity += heatJ[cell]! / tempC[cell]!;
+  }
+  return heat / capacity;
+}
+
+/** A crumb thick enough to be gummy until it has firmed. */
+const FIRMS: ReadonlySet<Piece['shape']> = new Set(['tin', 'hearth', 'baguette', 'roll', 'touchingRolls']);
+/** Skins that dry before they have grown, where nothing keeps them moist. */
+const BARE: ReadonlySet<Piece['shape']> = new Set(['hearth', 'baguette', 'roll', 'round']);
+
+/** What the oven adds to the volume: all of it under a lid, in steam or in a tin; of a bare skin's what it allows. */
+export function springsOf({ piece, phases }: BakeQuestion, figures: Figures = FIGURES): number {
+  const springs = Math.max(1, piece.springs ?? 1);
+  const first = phases.find((phase) => phase.kind === 'oven');
+  const bare = first?.moist === 'dry' && !first.inTin && BARE.has(piece.shape);
+  return bare ? 1 + (springs - 1) * figures['skin.springs'] : springs;
+}
+
+/** What floats is turned half way, where the method does not say when. */
+function turnedOnce(phases: readonly Phase[]): readonly Phase[] {
+  if (phases.some((phase) => phase.kind === 'fry' && phase.turned)) return phases;
+  return phases.flatMap((phase) => {
+    if (phase.kind !== 'fry') return [phase];
+    const half = { ...phase, durationS: phase.durationS / 2 };
+    return [half, { ...half, turned: true, door: false }];
+  });
 }
 
 /** Crust: all that has lost three quarters of its water per dry matter, and what has lost 45 % in part, spread over the skin, mm. */
@@ -114,28 +168,32 @@ export function simulateBake(
   points = 160,
   /** Ends early once it may be cut, or once it is set: what comes after tells a draw nothing. */
   until: 'end' | 'cut' | 'set' = 'end',
+  figures: Figures = FIGURES,
 ): Result<BakeSimulation> {
   const checked = checkBake(question);
   if (!checked.ok) return checked;
   const { matter, oven, roomC } = question;
-  const size = { ...question.piece, lightness: Math.max(1, question.piece.lightness * draw.size) };
-  const made = bodyOf(size, matter.densityKgPerM3, kind);
+  const springs = springsOf(question, figures);
+  const lightness = (question.piece.lightness * springs) / (question.piece.springs ?? 1);
+  const size = { ...question.piece, springs, lightness: Math.max(1, lightness * draw.size) };
+  const floats = question.phases.some((phase) => phase.kind === 'fry');
+  const made = bodyOf(size, matter.densityKgPerM3, kind, floats);
   if (!made.ok) return made;
   const { grid, ...body } = made.value;
   const pressurePa = airPressurePa(question.altitudeM);
   const startC = question.startC + draw.startC;
   const state = newBody(
     grid,
-    {
-      matter,
-      porosity: body.porosity,
-      pressurePa,
-      conduction: draw.conduction,
-      vapourPath: draw.vapourPath,
-      browning: draw.browning,
-    },
+    bodyFiguresOf(figures, { matter, porosity: body.porosity, pressurePa, springs }, draw),
     startC,
   );
+  const areaOf = (side: number) => {
+    let sum = 0;
+    for (let edge = 0; edge < grid.edge.length; edge += 1)
+      if (grid.side[edge] === side) sum += grid.edgeArea[edge]!;
+    return sum;
+  };
+  const extents = { topM2: areaOf(0), sideM2: areaOf(1), baseM2: areaOf(2) };
   const around = newSurroundings(
     {
       roomC,
@@ -147,6 +205,13 @@ export function simulateBake(
       offsetC: oven.offsetC + draw.offsetC,
       tin: question.tin,
       plateThickM: question.plateThickM ?? {},
+      figures,
+      ...(question.topping && {
+        topping: {
+          kgPerM2: question.topping.massG / 1000 / Math.max(1e-6, extents.topM2 * grid.times),
+          waterShare: question.topping.waterShare,
+        },
+      }),
     },
     startC,
   );
@@ -158,25 +223,22 @@ export function simulateBake(
     massPerPa: 0,
     vapourPa: 0,
   }));
-  const areaOf = (side: number) => {
-    let sum = 0;
-    for (let edge = 0; edge < grid.edge.length; edge += 1)
-      if (grid.side[edge] === side) sum += grid.edgeArea[edge]!;
-    return sum;
-  };
-  const extents = { topM2: areaOf(0), sideM2: areaOf(1), baseM2: areaOf(2) };
   // a ball has no other side to be put on
   const phases =
-    extents.baseM2 > 0 ? question.phases : question.phases.map((phase) => ({ ...phase, turned: false }));
+    extents.baseM2 > 0
+      ? turnedOnce(question.phases)
+      : question.phases.map((phase) => ({ ...phase, turned: false }));
   const boilsC = boilingPointC(question.altitudeM);
   const totalS = phases.reduce((sum, phase) => sum + phase.durationS, 0);
   const everyS = totalS / (points - 1);
   const massKg = waterOf(state) + state.dryKg.reduce((sum, kg) => sum + kg, 0);
+  const toppingKg = phases.some((phase) => phase.topped) ? around.toppingKgPerM2 * extents.topM2 : 0;
   const heatBefore = heatOf(state);
   const waterBefore = waterOf(state);
   const out = {
     atS: [] as number[], coreC: [] as number[], meanC: [] as number[], topC: [] as number[], baseC: [] as number[],
     ovenC: [] as number[], lost: [] as number[], set: [] as number[], brownTop: [] as number[], brownBase: [] as number[],
+    spots: [] as number[],
   }; // prettier-ignore
   const volumeAll = grid.volume.reduce((sum, each) => sum + each, 0);
   const over = (values: Float64Array, side: number) => {
@@ -195,46 +257,53 @@ export function simulateBake(
     return sum / volumeAll;
   };
   const beneath = extents.baseM2 > 0 ? 2 : 0;
-  // a mix of dry powders has none
-  const freshWater = Math.max(1e-9, state.skinWater[0] ?? 1);
   let tS = 0;
   let nextS = 0;
   const note = (last = false) => {
     while ((tS >= nextS - 1e-6 || (last && tS > out.atS[out.atS.length - 1]!)) && out.atS.length < points) {
-      let heat = 0;
-      let capacity = 0;
-      for (let cell = 0; cell < grid.cells; cell += 1) {
-        heat += state.heatJ[cell]!;
-        capacity += state.heatJ[cell]! / state.tempC[cell]!;
-      }
       out.atS.push(tS);
       out.coreC.push(state.tempC[grid.core]!);
-      out.meanC.push(heat / capacity);
+      out.meanC.push(meanOf(state));
       out.topC.push(over(state.skinC, 0));
       out.baseC.push(over(state.skinC, beneath));
       out.ovenC.push(around.airC);
-      out.lost.push(state.vapourKg / massKg);
+      // a bar's ends take heat and steam too: the middle of it is what the grid knows, its loss is the whole's
+      const vapourKg = Math.min(waterBefore, state.vapourKg * (1 + body.endsShare));
+      out.lost.push((vapourKg + around.toppingLostKgPerM2 * extents.topM2) / (massKg + toppingKg));
       out.set.push(setShare());
       out.brownTop.push(over(state.brown, 0));
       out.brownBase.push(over(state.brown, beneath));
+      out.spots.push(over(state.spots, beneath));
       nextS += everyS;
     }
   };
   note();
   let setAtS: number | null = null;
-  let cutAtS: number | null = null;
+  let coolAtS: number | null = null;
+  let firmAtS: number | null = null;
+  let eatAtS: number | null = null;
+  let firmed = 0;
+  const warm = question.eatenWarm ?? false;
+  const firms = FIRMS.has(question.piece.shape);
   let holdsAtS: number | null = null;
   let lookedS = 0;
   const [first] = phases;
   if (first) enterPhase(around, first, null, startC);
   out.ovenC[0] = around.airC;
-  const setC = Math.min(SET.coreC, boilsC - SET.belowBoilingC);
+  // a thin flat is open on one side and never as hot as a loaf's middle: its starch is set before
+  const flat = question.piece.shape === 'disc' || question.piece.shape === 'flatbread';
+  const setC = Math.min(flat ? SET.flatCoreC : SET.coreC, boilsC - SET.belowBoilingC);
   let before: Phase | null = null;
   let crustThickMm = 0;
   for (const phase of phases) {
     enterPhase(around, phase, before, startC);
     // what was cool enough to cut goes back to the heat
-    if (phase.kind !== 'rack') cutAtS = null;
+    if (phase.kind !== 'rack') {
+      coolAtS = null;
+      firmAtS = null;
+      eatAtS = null;
+      firmed = 0;
+    }
     if (phase.kind === 'boil') around.airC = boilsC - 1;
     const endS = tS + phase.durationS;
     let allowedS = 0;
@@ -242,7 +311,7 @@ export function simulateBake(
     const fromS = tS;
     while (tS < endS - 1e-6) {
       const lies = phase.turned ? 0 : beneath;
-      meet(around, phase, meetings, question.piece.shape, over(state.skinWater, lies) / freshWater);
+      meet(around, phase, meetings, question.piece.shape, over(state.edgeMoist, lies));
       // properties move fast just after a change of surroundings, slowly later; in thin cells always fast
       const stillS = Math.min(phase.kind === 'rack' ? 20 : 5, 0.3 + 0.02 * (tS - fromS), 10 * allowedS);
       if (tS - askedS >= stillS) {
@@ -256,8 +325,20 @@ export function simulateBake(
       tS += dtS;
       const core = state.tempC[grid.core]!;
       if (setAtS === null && core >= setC && state.gelatinised[grid.core]! >= SET.gelatinised) setAtS = tS;
-      if (cutAtS === null && phase.kind === 'rack' && core < SET.cutC) cutAtS = tS;
-      if (until === 'cut' && cutAtS !== null && phase === phases[phases.length - 1]) break;
+      if (phase.kind === 'rack') {
+        if (coolAtS === null && core < SET.coolC) coolAtS = tS;
+        if (warm) {
+          if (eatAtS === null && tS - fromS >= HEAT.eatLeastS / draw.rack && meanOf(state) < HEAT.eatBelowC)
+            eatAtS = tS;
+        } else if (firmAtS === null) {
+          // starch sets into a firm gel below where it melts, the faster the cooler
+          const sets = Math.min(1, Math.max(0, (HEAT.firmsBelowC - core) / (HEAT.firmsBelowC - SET.coolC)));
+          firmed += ((1 - firmed) * sets * dtS) / (figures['firm.min'] * draw.rack * 60);
+          if (firmed >= HEAT.firm) firmAtS = tS;
+        }
+        const done = warm ? eatAtS !== null : coolAtS !== null && (firmAtS !== null || !firms);
+        if (until === 'cut' && done && phase === phases[phases.length - 1]) break;
+      }
       if (until === 'set' && setAtS !== null) break;
       if (holdsAtS === null && tS - lookedS >= 10) {
         lookedS = tS;
@@ -274,7 +355,14 @@ export function simulateBake(
   return ok({
     ...out,
     setAtS,
-    cutAtS,
+    coolAtS,
+    firmAtS,
+    eatAtS,
+    cutAtS: warm
+      ? eatAtS
+      : coolAtS === null || (firms && firmAtS === null)
+        ? null
+        : Math.max(coolAtS, firms ? (firmAtS ?? 0) : 0),
     holdsAtS,
     crustMm: crustThickMm,
     heatMissing: Math.abs(heatOf(state) - heatBefore - state.takenJ + state.vapourJ) / moved,

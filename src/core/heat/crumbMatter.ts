@@ -33,6 +33,10 @@ const COMPONENT: Readonly<Record<keyof Composition, readonly [number, number]>> 
 };
 const NAMES = Object.keys(COMPONENT) as (keyof Composition)[];
 
+/** What heat and enzymes free of sugar from starch in a crust, share of the dough; and how browning goes with protein. */
+const FROM_STARCH = 0.005;
+const PROTEIN_POWER = 0.25;
+
 /** @returns null without dough */
 export function crumbMatterOf(formula: Pick<Formula, 'stages'>, book: IngredientBook): CrumbMatter | null {
   const grams = Object.fromEntries(NAMES.map((name) => [name, 0])) as Record<keyof Composition, number>;
@@ -59,11 +63,11 @@ export function crumbMatterOf(formula: Pick<Formula, 'stages'>, book: Ingredient
   if (doughG <= 0) return null;
   const dryG = doughG - grams.water;
   const volume = NAMES.reduce((sum, name) => sum + grams[name] / COMPONENT[name][1], 0);
-  // parallel paths weighted by volume: the upper end of what a mixture can conduct, brought down by HEAT.conduction
+  // parallel paths weighted by volume: the upper end of what a mixture can conduct, brought down by the fitted `conduction`
   const conducts =
     NAMES.reduce((sum, name) => sum + (COMPONENT[name][0] * grams[name]) / COMPONENT[name][1], 0) / volume;
-  // milk sugar and honey brown like any: all sugars against 2 % of the dough, protein against 5 %
-  const sugar = grams.sugars / doughG / 0.02;
+  // milk sugar and honey brown like any: all sugars against 2 % of the dough, protein against 5 %; flours' own starch gives a little
+  const sugar = (grams.sugars / doughG + FROM_STARCH) / (0.02 + FROM_STARCH);
   const protein = grams.protein / doughG / 0.05;
   return {
     waterShare: grams.water / doughG,
@@ -71,6 +75,6 @@ export function crumbMatterOf(formula: Pick<Formula, 'stages'>, book: Ingredient
     conductsWPerMK: conducts,
     densityKgPerM3: doughG / volume,
     gelatinisationC: starchG > 0 ? { onset: onset / starchG, peak: peak / starchG } : null,
-    brownsReadily: Math.min(2.2, Math.max(0.55, 0.5 + 0.3 * Math.sqrt(sugar) + 0.2 * Math.sqrt(protein))),
+    brownsReadily: Math.min(6, Math.max(0.1, sugar * Math.max(0.2, protein) ** PROTEIN_POWER)),
   };
 }

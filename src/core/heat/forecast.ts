@@ -29,8 +29,9 @@ export interface BakeForecast {
   readonly coreHigh: readonly number[];
   /** Seconds from loading, had it been left in the last heat for as long as that takes; null: never there. */
   readonly set: MaybeRange;
-  /** Null: not within the programme. */
+  /** When it may be cut, or eaten where it is eaten warm; null: not within the programme. */
   readonly cut: MaybeRange;
+  readonly eatenWarm: boolean;
   /** When half of the crumb is set and a lid may come off. */
   readonly holds: MaybeRange;
   /** At the end of the last phase that heats. */
@@ -42,6 +43,8 @@ export interface BakeForecast {
   /** Of what lies bare: of a topped disc the rim. */
   readonly brownTop: Range;
   readonly brownBase: Range;
+  /** Of the spots that touch best. */
+  readonly spots: Range;
   /** How likely the crumb is set when it comes out. */
   readonly setChance: number;
   readonly dominant: HeatParameter;
@@ -53,19 +56,32 @@ function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
   return {
     transfer: spread('transfer', oven.transferCv),
     offsetC: at('offset') * oven.offsetSdC,
-    conduction: spread('conduction', HEAT.conduction.cv),
-    vapourPath: spread('vapourPath', HEAT.vapourPath.cv),
-    contact: spread('contact', HEAT.contact.cv),
+    conduction: spread('conduction', HEAT.conductionCv),
+    vapourPath: spread('vapourPath', HEAT.vapourPathCv),
+    contact: spread('contact', HEAT.contactCv),
     size: spread('size', HEAT.sizeCv),
     startC: at('start') * HEAT.startSdC,
-    browning: spread('browning', HEAT.browning.cv),
+    browning: spread('browning', HEAT.browningCv),
     rack: spread('rack', HEAT.convection.rackCv),
   };
 }
 
-/** The n-th of the fixed draws, or the middle for null. */
-export const drawnHeat = (question: BakeQuestion, draw: number | null): HeatDraw =>
-  draw === null ? CENTRAL_DRAW : drawOf(NORMAL[draw % DRAWS] ?? [], question);
+/** What is another day's on another day: the piece, its warmth, the draught. The oven and the flours stay. */
+const OF_THE_DAY: ReadonlySet<HeatParameter> = new Set(['size', 'start', 'rack', 'contact']);
+
+/**
+ * The n-th of the fixed draws, or the middle for null.
+ * @param anotherDay of two bakes that are compared the second: what a day has of its own is drawn anew
+ */
+export function drawnHeat(question: BakeQuestion, draw: number | null, anotherDay = false): HeatDraw {
+  if (draw === null) return CENTRAL_DRAW;
+  const here = NORMAL[draw % DRAWS] ?? [];
+  const there = NORMAL[(draw + 3) % DRAWS] ?? [];
+  const z = PARAMETERS.map(
+    (name, column) => (anotherDay && OF_THE_DAY.has(name) ? there : here)[column] ?? 0,
+  );
+  return drawOf(z, question);
+}
 
 /** The last moment at which anything heats, s. */
 export function heatingEndS(question: Pick<BakeQuestion, 'phases'>): number {
@@ -101,6 +117,13 @@ function bakedOn(question: BakeQuestion): BakeQuestion {
   const totalS = hot.reduce((sum, phase) => sum + phase.durationS, 0);
   const durationS = Math.min(PHASE_LIMITS.durationS[last.kind].max, last.durationS + 2 * totalS);
   return { ...question, phases: [...hot.slice(0, -1), { ...last, durationS }] };
+}
+
+/** When it is set, had it been left in; a programme too short says nothing of that by itself. */
+function setOrLater(longer: BakeQuestion, each: BakeSimulation, draw: HeatDraw): number | null {
+  if (each.setAtS !== null) return each.setAtS;
+  const on = simulateBake(longer, draw, 'coarse', 30, 'set');
+  return on.ok ? on.value.setAtS : null;
 }
 
 /** How far a forecast is. */
@@ -139,12 +162,7 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     simulations.push(drawn.value);
   }
   const longer = bakedOn(question);
-  /** When it is set, had it been left in; a programme too short says nothing of that by itself. */
-  const setAt = (each: BakeSimulation, draw: HeatDraw): number | null => {
-    if (each.setAtS !== null) return each.setAtS;
-    const on = simulateBake(longer, draw, 'coarse', 30, 'set');
-    return on.ok ? on.value.setAtS : null;
-  };
+  const setAt = (each: BakeSimulation, draw: HeatDraw) => setOrLater(longer, each, draw);
   const setTimes = new Map<BakeSimulation, number | null>();
   for (const [index, each] of simulations.entries()) {
     if (each.setAtS === null) yield { done: DRAWS + 1, of: DRAWS + 2 };
@@ -155,7 +173,7 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   setTimes.set(plain.value, setAt(plain.value, CENTRAL_DRAW));
   const endS = heatingEndS(question);
   const end = (
-    series: keyof Pick<BakeSimulation, 'coreC' | 'lost' | 'brownTop' | 'brownBase'>,
+    series: keyof Pick<BakeSimulation, 'coreC' | 'lost' | 'brownTop' | 'brownBase' | 'spots'>,
     each: BakeSimulation,
   ) => at(each, each[series], endS - 1);
   const scaled = (of: (each: BakeSimulation) => number, value = of(simulation)): Range => {
@@ -193,6 +211,7 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     coreHigh: simulation.atS.map((tS, index) => simulation.coreC[index]! + Math.max(0, shifted(tS, 0.9))),
     set: timed((each) => setTimes.get(each) ?? null),
     cut: timed((each) => each.cutAtS),
+    eatenWarm: question.eatenWarm ?? false,
     holds: timed((each) => each.holdsAtS),
     endS,
     coreAtEndC: {
@@ -204,6 +223,7 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     lostCooled: scaled(cooled),
     brownTop: scaled((each) => end('brownTop', each), end('brownTop', rim.ok ? rim.value : simulation)),
     brownBase: scaled((each) => end('brownBase', each)),
+    spots: scaled((each) => end('spots', each)),
     setChance:
       simulations.filter((each) => each.setAtS !== null && each.setAtS <= endS).length / simulations.length,
     dominant: dominant(

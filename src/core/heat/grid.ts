@@ -3,6 +3,8 @@
  * no geometry. Lengths in m, areas in m², volumes in m³ of the modelled part (a symmetric half counts once).
  */
 export interface Grid {
+  /** How it grows: a tin's bar, a round block, a slab, a rod seen along its radius, a ball. */
+  readonly form: 'bar' | 'round' | 'slab' | 'rod' | 'ball';
   readonly cells: number;
   readonly volume: Float64Array;
   /** Inner faces: the cells on both sides, the face's area, and each cell's way from its centre to the face. */
@@ -11,6 +13,8 @@ export interface Grid {
   readonly area: Float64Array;
   readonly wayFrom: Float64Array;
   readonly wayTo: Float64Array;
+  /** 1: the face lies level, heat through it goes up or down. */
+  readonly upright: Uint8Array;
   /** Boundary faces: cell, side, area, way from the centre. */
   readonly edge: Int32Array;
   readonly side: Int32Array;
@@ -59,16 +63,18 @@ interface Building {
   area: number[];
   wayFrom: number[];
   wayTo: number[];
+  upright: number[];
   edge: number[];
   side: number[];
   edgeArea: number[];
   edgeWay: number[];
 }
 const building = (): Building => ({
-  volume: [], from: [], to: [], area: [], wayFrom: [], wayTo: [], edge: [], side: [], edgeArea: [], edgeWay: [],
+  volume: [], from: [], to: [], area: [], wayFrom: [], wayTo: [], upright: [], edge: [], side: [], edgeArea: [], edgeWay: [],
 }); // prettier-ignore
 
-const built = (b: Building, core: number, times: number): Grid => ({
+const built = (form: Grid['form'], b: Building, core: number, times: number): Grid => ({
+  form,
   cells: b.volume.length,
   volume: Float64Array.from(b.volume),
   from: Int32Array.from(b.from),
@@ -76,6 +82,7 @@ const built = (b: Building, core: number, times: number): Grid => ({
   area: Float64Array.from(b.area),
   wayFrom: Float64Array.from(b.wayFrom),
   wayTo: Float64Array.from(b.wayTo),
+  upright: Uint8Array.from(b.upright),
   edge: Int32Array.from(b.edge),
   side: Int32Array.from(b.side),
   edgeArea: Float64Array.from(b.edgeArea),
@@ -128,6 +135,7 @@ export function block(
         b.area.push(wall(i + 1, j));
         b.wayFrom.push(acrossM[i]! / 2);
         b.wayTo.push(acrossM[i + 1]! / 2);
+        b.upright.push(0);
       } else bound(b, cell, 'side', wall(nx, j), acrossM[i]! / 2);
       if (j + 1 < nz) {
         b.from.push(cell);
@@ -135,6 +143,7 @@ export function block(
         b.area.push(ground(i));
         b.wayFrom.push(upM[j]! / 2);
         b.wayTo.push(upM[j + 1]! / 2);
+        b.upright.push(1);
       } else bound(b, cell, 'top', ground(i), upM[j]! / 2);
       if (j === 0) bound(b, cell, 'base', ground(i), upM[0]! / 2);
     }
@@ -142,7 +151,7 @@ export function block(
   // the axis at half height: where heat comes last in most loaves
   let middle = 0;
   while (middle + 1 < nz && z[middle + 1]! < z[nz]! / 2) middle += 1;
-  return built(b, middle * nx, shape.round ? 1 : 2);
+  return built(shape.round ? 'round' : 'bar', b, middle * nx, shape.round ? 1 : 2);
 }
 
 /** A slab seen edge on, per area: discs, flatbreads, crackers; their rim is small. */
@@ -156,13 +165,14 @@ export function slab(upM: readonly number[], areaM2: number): Grid {
       b.area.push(areaM2);
       b.wayFrom.push(width / 2);
       b.wayTo.push(upM[j + 1]! / 2);
+      b.upright.push(1);
     } else bound(b, j, 'top', areaM2, width / 2);
     if (j === 0) bound(b, j, 'base', areaM2, width / 2);
   });
   const z = edges(upM);
   let middle = 0;
   while (middle + 1 < upM.length && z[middle + 1]! < z[upM.length]! / 2) middle += 1;
-  return built(b, middle, 1);
+  return built('slab', b, middle, 1);
 }
 
 /**
@@ -188,11 +198,12 @@ export function radial(
       b.area.push(wall(r[i + 1]!));
       b.wayFrom.push(width / 2);
       b.wayTo.push(outM[i + 1]! / 2);
+      b.upright.push(0);
     } else {
       const skin = wall(r[i + 1]!);
       bound(b, i, 'top', skin * (1 - baseShare), width / 2);
       if (baseShare > 0) bound(b, i, 'base', skin * baseShare, width / 2);
     }
   });
-  return built(b, 0, 1);
+  return built(shape.ball ? 'ball' : 'rod', b, 0, 1);
 }

@@ -1,6 +1,6 @@
 /** What an oven, a pot of oil or of water is to the heat model. */
 export interface Oven {
-  readonly kind: 'static' | 'fan' | 'deck' | 'fryer' | 'waterPot' | 'griddle';
+  readonly kind: 'static' | 'fan' | 'deck' | 'flame' | 'grill' | 'humid' | 'fryer' | 'waterPot' | 'griddle';
   /** Everything that has to be warmed with it, J/K, its power, W, and what it loses, W/K. */
   readonly heatJPerK: number;
   readonly powerW: number;
@@ -11,16 +11,21 @@ export interface Oven {
   /** Heat transfer against an ordinary oven of its kind, with its relative sd. */
   readonly transfer: number;
   readonly transferCv: number;
+  /** The highest its dial goes, °C: what is asked beyond it is refused with this. Absent: as far as any oven of this program. */
+  readonly hottestC?: number;
 }
 
-/** Ordinary ovens, from their heating-up times and holding powers. */
+/** Ordinary ovens, from their heating-up times and holding powers; the highest setting of those that are common. */
 export const ORDINARY_OVENS: Readonly<Record<Oven['kind'], Oven>> = {
-  static: { kind: 'static', heatJPerK: 8500, powerW: 2400, lossWPerK: 3.2, offsetC: 0, offsetSdC: 9, transfer: 1, transferCv: 0.16 },
-  fan: { kind: 'fan', heatJPerK: 8000, powerW: 2800, lossWPerK: 3.6, offsetC: 0, offsetSdC: 8, transfer: 1, transferCv: 0.16 },
-  deck: { kind: 'deck', heatJPerK: 60_000, powerW: 6000, lossWPerK: 7, offsetC: 0, offsetSdC: 7, transfer: 1, transferCv: 0.14 },
-  fryer: { kind: 'fryer', heatJPerK: 4800, powerW: 1900, lossWPerK: 2.2, offsetC: 0, offsetSdC: 4, transfer: 1, transferCv: 0.2 },
-  waterPot: { kind: 'waterPot', heatJPerK: 13_000, powerW: 2000, lossWPerK: 2.5, offsetC: 0, offsetSdC: 1, transfer: 1, transferCv: 0.2 },
-  griddle: { kind: 'griddle', heatJPerK: 2600, powerW: 1500, lossWPerK: 1.8, offsetC: 0, offsetSdC: 12, transfer: 1, transferCv: 0.2 },
+  static: { kind: 'static', heatJPerK: 8500, powerW: 2400, lossWPerK: 3.2, offsetC: 0, offsetSdC: 9, transfer: 1, transferCv: 0.25, hottestC: 300 },
+  fan: { kind: 'fan', heatJPerK: 8000, powerW: 2800, lossWPerK: 3.6, offsetC: 0, offsetSdC: 8, transfer: 1, transferCv: 0.25, hottestC: 300 },
+  flame: { kind: 'flame', heatJPerK: 22_000, powerW: 9000, lossWPerK: 9, offsetC: 0, offsetSdC: 15, transfer: 1, transferCv: 0.25, hottestC: 520 },
+  grill: { kind: 'grill', heatJPerK: 8500, powerW: 2600, lossWPerK: 3.4, offsetC: 0, offsetSdC: 12, transfer: 1, transferCv: 0.25, hottestC: 300 },
+  humid: { kind: 'humid', heatJPerK: 8500, powerW: 3000, lossWPerK: 3.6, offsetC: 0, offsetSdC: 6, transfer: 1, transferCv: 0.25, hottestC: 280 },
+  deck: { kind: 'deck', heatJPerK: 60_000, powerW: 6000, lossWPerK: 7, offsetC: 0, offsetSdC: 7, transfer: 1, transferCv: 0.22, hottestC: 400 },
+  fryer: { kind: 'fryer', heatJPerK: 4800, powerW: 1900, lossWPerK: 2.2, offsetC: 0, offsetSdC: 4, transfer: 1, transferCv: 0.25 },
+  waterPot: { kind: 'waterPot', heatJPerK: 13_000, powerW: 2000, lossWPerK: 2.5, offsetC: 0, offsetSdC: 1, transfer: 1, transferCv: 0.25 },
+  griddle: { kind: 'griddle', heatJPerK: 2600, powerW: 1500, lossWPerK: 1.8, offsetC: 0, offsetSdC: 12, transfer: 1, transferCv: 0.25 },
 }; // prettier-ignore
 
 /** Opening the door lets so much of the air's and a little of the walls' warmth out, share of the difference to the room. */

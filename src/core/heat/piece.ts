@@ -9,9 +9,13 @@ export interface Piece {
   readonly massG: number;
   /** Volume as it bakes over that of its dough without bubbles: rise and oven spring. */
   readonly lightness: number;
-  /** tin: inner length and width; baguette: length; disc and flatbread: diameter; hearth: diameter. */
+  /** tin: inner length and width; baguette: length; disc and flatbread: diameter; hearth: diameter; ring: across, as it comes out. */
   readonly lengthCm: number | null;
   readonly widthCm: number | null;
+  /** round: how thick it goes in. */
+  readonly heightCm?: number;
+  /** Volume as it comes out over that as it goes in; 1 where nothing is said: it bakes at its final size. */
+  readonly springs?: number;
 }
 
 /** Mass that a shape may have, g; lengths in cm. A 2 kg roll is no roll. */
@@ -27,6 +31,7 @@ export const PIECE_LIMITS: Readonly<
   flatbread: { massG: { min: 5, max: 1500 } },
   ring: { massG: { min: 15, max: 400 } },
   ball: { massG: { min: 3, max: 200 } },
+  round: { massG: { min: 10, max: 400 } },
 };
 const LENGTH_CM = { min: 2, max: 120 } as const;
 const LIGHTNESS = { min: 1, max: 6 } as const;
@@ -41,6 +46,8 @@ export interface Body {
   readonly lengthM: number;
   /** Gas share of the volume. */
   readonly porosity: number;
+  /** What the ends of a bar have of skin beside that of its sides, which is all the grid knows. */
+  readonly endsShare: number;
 }
 
 /** The finest cell at the crust and how fast they may grow inwards: shipped for what is shown, coarse for the draws. */
@@ -51,7 +58,44 @@ const GRIDS = {
 export type GridKind = keyof typeof GRIDS;
 
 /** Proportions where nothing is measured: usual tins are 2.2 times as long as wide; a hearth loaf stands 0.42 of its width high. */
-const USUAL = { tinLengthOverWidth: 2.2, tinHeightOverWidth: 0.95, hearthHeightOverWidth: 0.42, baguetteCm: 34, rollHeightOverWidth: 0.55, ringHole: 0.3, discThickM: 0.009, flatThickM: 0.006 } as const; // prettier-ignore
+const USUAL = { tinLengthOverWidth: 2.2, tinHeightOverWidth: 0.95, hearthHeightOverWidth: 0.42, baguetteCm: 34, rollHeightOverWidth: 0.55, roundHeightOverWidth: 0.45, ringHole: 0.3, discThickM: 0.009, flatThickM: 0.006 } as const; // prettier-ignore
+
+/** A flattened ball grows more upwards than across: of what it grows so much, as a power. */
+const ROUND_RISES = 0.6;
+
+/** How long the middle of a ring's tube goes round, m: from how far it is across, else as rings usually are. */
+function ringLengthM(volumeM3: number, acrossM: number | null): number {
+  const usual = Math.cbrt((4 * volumeM3 * (Math.PI * (1 + USUAL.ringHole)) ** 2) / Math.PI);
+  if (acrossM === null) return usual;
+  let long = usual;
+  // π (across - 2 r), r from the volume: a few rounds settle it
+  for (let round = 0; round < 20; round += 1) {
+    const radius = Math.sqrt(volumeM3 / (Math.PI * long));
+    long = (long + Math.PI * Math.max(0.4 * acrossM, acrossM - 2 * radius)) / 2;
+  }
+  return long;
+}
+
+/** How wide a piece that stands free is, from its usual proportions or from how thick it went in. */
+function roundWidthM({ shape, heightCm }: Piece, volumeM3: number, springs: number): number {
+  if (heightCm) return Math.sqrt((4 * volumeM3) / (Math.PI * (heightCm / 100) * springs ** ROUND_RISES));
+  const ratio =
+    shape === 'hearth'
+      ? USUAL.hearthHeightOverWidth
+      : shape === 'round'
+        ? USUAL.roundHeightOverWidth
+        : USUAL.rollHeightOverWidth;
+  return Math.cbrt((4 * volumeM3) / (Math.PI * ratio));
+}
+
+/** A small flat is thin, a tray's worth of dough is spread a finger high. */
+function flatOf({ shape, massG }: Piece, volumeM3: number, acrossM: number | null) {
+  const flatM = USUAL.flatThickM * (massG / 80) ** 0.7;
+  const usual = shape === 'disc' ? USUAL.discThickM : Math.min(0.028, Math.max(0.003, flatM));
+  const across = acrossM ?? Math.sqrt((4 * volumeM3) / (Math.PI * usual));
+  const area = (Math.PI / 4) * across * across;
+  return { area, height: volumeM3 / area, across };
+}
 
 /**
  * The body a piece bakes as.
@@ -59,11 +103,17 @@ const USUAL = { tinLengthOverWidth: 2.2, tinHeightOverWidth: 0.95, hearthHeightO
  * - hearth, roll: a round block of the same volume, height and width;
  * - touching rolls: the same, its side passing no heat;
  * - baguette, ring: round bar of the same volume, a quarter of its skin on what it lies on;
- * - disc, flatbread: slab; ball: sphere.
+ * - disc, flatbread: slab; ball: sphere; round: a flattened ball, as a block of its thickness.
  *
  * @returns `tooSmall` / `tooLarge` at massG, lengthCm, widthCm, lightness or thickness
  */
-export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 'shipped'): Result<Body> {
+export function bodyOf(
+  piece: Piece,
+  densityKgPerM3: number,
+  kind: GridKind = 'shipped',
+  /** Lies in oil or water: half of a ring is above it. */
+  floats = false,
+): Result<Body> {
   const mass = within(piece.massG, PIECE_LIMITS[piece.shape].massG, 'massG');
   if (!mass.ok) return mass;
   const light = within(piece.lightness, LIGHTNESS, 'lightness');
@@ -75,6 +125,7 @@ export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 's
   }
   const volumeM3 = (piece.massG / 1000 / densityKgPerM3) * piece.lightness;
   const porosity = 1 - 1 / piece.lightness;
+  const springs = piece.springs ?? 1;
   const { finestM, grow } = GRIDS[kind];
   const lengthM = piece.lengthCm === null ? null : piece.lengthCm / 100;
   const widthM = piece.widthCm === null ? null : piece.widthCm / 100;
@@ -82,7 +133,9 @@ export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 's
     const thick = Math.min(heightM, acrossM);
     if (thick < THICK_M.min) return refuse('tooSmall', 'thicknessM', { min: THICK_M.min });
     if (thick > THICK_M.max) return refuse('tooLarge', 'thicknessM', { max: THICK_M.max });
-    return ok({ grid, volumeM3, heightM, acrossM, lengthM: longM, porosity });
+    const bar = piece.shape === 'tin' || piece.shape === 'baguette';
+    const endsShare = bar ? (heightM * acrossM) / ((heightM + acrossM) * longM) : 0;
+    return ok({ grid, volumeM3, heightM, acrossM, lengthM: longM, porosity, endsShare });
   };
   switch (piece.shape) {
     case 'tin': {
@@ -99,10 +152,10 @@ export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 's
     }
     case 'hearth':
     case 'roll':
-    case 'touchingRolls': {
-      const ratio = piece.shape === 'hearth' ? USUAL.hearthHeightOverWidth : USUAL.rollHeightOverWidth;
+    case 'touchingRolls':
+    case 'round': {
       // a block as high and wide as gives its middle about the depth a dome's has
-      const width = lengthM ?? Math.cbrt((4 * volumeM3) / (Math.PI * ratio));
+      const width = lengthM ?? roundWidthM(piece, volumeM3, springs);
       const height = (4 * volumeM3) / (Math.PI * width * width);
       const across = graded(width / 2, finestM, 'last', grow);
       return done(
@@ -116,12 +169,10 @@ export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 's
     case 'ring': {
       // a ring is a bar as long as the middle of its tube goes round
       const long =
-        piece.shape === 'baguette'
-          ? (lengthM ?? USUAL.baguetteCm / 100)
-          : Math.cbrt((4 * volumeM3 * (Math.PI * (1 + USUAL.ringHole)) ** 2) / Math.PI);
+        piece.shape === 'baguette' ? (lengthM ?? USUAL.baguetteCm / 100) : ringLengthM(volumeM3, lengthM);
       const radius = Math.sqrt(volumeM3 / (Math.PI * long));
       return done(
-        radial(graded(radius, finestM, 'last', grow), { ball: false, lengthM: long }, 0.22),
+        radial(graded(radius, finestM, 'last', grow), { ball: false, lengthM: long }, floats ? 0.5 : 0.22),
         2 * radius,
         2 * radius,
         long,
@@ -129,12 +180,7 @@ export function bodyOf(piece: Piece, densityKgPerM3: number, kind: GridKind = 's
     }
     case 'disc':
     case 'flatbread': {
-      // a small flat is thin, a tray's worth of dough is spread a finger high
-      const flatM = USUAL.flatThickM * (piece.massG / 80) ** 0.7;
-      const usual = piece.shape === 'disc' ? USUAL.discThickM : Math.min(0.028, Math.max(0.003, flatM));
-      const across = lengthM ?? Math.sqrt((4 * volumeM3) / (Math.PI * usual));
-      const area = (Math.PI / 4) * across * across;
-      const height = volumeM3 / area;
+      const { area, height, across } = flatOf(piece, volumeM3, lengthM);
       const fine = Math.min(finestM, height / 8);
       return done(slab(graded(height, fine, 'both', grow), area), height, across, across);
     }

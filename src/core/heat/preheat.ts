@@ -1,6 +1,9 @@
 import { refuse, ok, type Result } from '../result';
+import { maybeRangeOf, type MaybeRange } from '../numeric/range';
 import { within } from '../units/decimal';
-import { HEAT, PLATES, STEFAN_BOLTZMANN, type Plate } from './parameters';
+import { FIGURES, type Figures } from '../calibrated';
+import { blows } from './surroundings';
+import { PLATES, STEFAN_BOLTZMANN, type Plate } from './parameters';
 import { newPlate, stepPlate } from './plate';
 import { heatUpS, thermostatW, type Oven } from './oven';
 import { PHASE_LIMITS } from './heatLimits';
@@ -17,6 +20,14 @@ export interface Preheat {
   readonly baseC: readonly number[];
 }
 
+/** An oven so many sds stronger than usual: of its power, what it loses and how it passes heat on, all at once. */
+export const preheatDraw = (oven: Oven, z: number): Oven => ({
+  ...oven,
+  powerW: oven.powerW * Math.exp(z * POWER_CV),
+  transfer: oven.transfer * Math.exp(z * oven.transferCv),
+});
+const POWER_CV = 0.1;
+
 const NEAR_C = 15;
 const LIMIT_S = 10_800;
 /** What a cold load draws out of the face in its first minutes, J/m²: a disc's or loaf's base warmed by some 60 °C. */
@@ -32,20 +43,24 @@ export function preheat(
   setC: number,
   roomC: number,
   thickM?: number,
+  figures: Figures = FIGURES,
 ): Result<Preheat> {
   const room = within(roomC, PHASE_LIMITS.roomC, 'roomC');
   if (!room.ok) return room;
   const dial = within(
     setC,
-    { min: Math.max(PHASE_LIMITS.setC.oven.min, Math.ceil(roomC + 5)), max: PHASE_LIMITS.setC.oven.max },
+    {
+      min: Math.max(PHASE_LIMITS.setC.oven.min, Math.ceil(roomC + 5)),
+      max: Math.min(PHASE_LIMITS.setC.oven.max, oven.hottestC ?? Infinity),
+    },
     'setC',
   );
   if (!dial.ok) return dial;
   const wantedC = setC + oven.offsetC;
   if (oven.lossWPerK * (wantedC - roomC) > oven.powerW) return refuse('notSolvable', 'setC');
-  const film = (oven.kind === 'fan' ? HEAT.convection.fan : HEAT.convection.static) * oven.transfer;
+  const film = (blows(oven) ? figures['air.fan'] : figures['air.static']) * oven.transfer;
   const state = plate && newPlate(plate, roomC, thickM);
-  const emissivity = plate ? PLATES[plate].emissivity * HEAT.emissivity.oven : 0;
+  const emissivity = plate ? PLATES[plate].emissivity * figures['oven.emissivity'] : 0;
   const flux = (airC: number, faceC: number) => {
     const a = airC + 273.15;
     const b = faceC + 273.15;
@@ -94,3 +109,37 @@ export function preheat(
   const alone = heatUpS(oven, roomC, wantedC, roomC);
   return ok({ ovenS: Number.isFinite(alone) ? alone : null, plateS, recoverS, ovenC, topC, baseC });
 }
+
+/** How long it takes to be hot, with its 80 % range: one oven is stronger than another of its kind, and passes its heat on better. */
+export interface PreheatForecast {
+  readonly ovenS: MaybeRange;
+  /** Null: nothing stands in it that has to be heated through. */
+  readonly plateS: MaybeRange | null;
+  readonly recoverS: MaybeRange | null;
+}
+
+/** @returns as {@link preheat} */
+export function preheatForecast(
+  oven: Oven,
+  plate: Plate | null,
+  setC: number,
+  roomC: number,
+  thickM?: number,
+): Result<PreheatForecast> {
+  const middle = preheat(oven, plate, setC, roomC, thickM);
+  if (!middle.ok) return middle;
+  const drawn = DRAWN.map((z) => preheat(preheatDraw(oven, z), plate, setC, roomC, thickM));
+  const range = (of: (each: Preheat) => number | null) =>
+    maybeRangeOf(
+      of(middle.value),
+      // an oven too weak for it never gets there
+      drawn.map((each) => (each.ok ? of(each.value) : null)),
+    );
+  return ok({
+    ovenS: range(({ ovenS }) => ovenS),
+    plateS: plate && range(({ plateS }) => plateS),
+    recoverS: plate && range(({ recoverS }) => recoverS),
+  });
+}
+/** Slices of a normal distribution. */
+const DRAWN = [-1.55, -0.85, -0.32, 0.32, 0.85, 1.55] as const;

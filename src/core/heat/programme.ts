@@ -42,7 +42,7 @@ export const newPhase = (
 
 /**
  * Is this a programme anybody could bake by?
- * @returns by field, `phases.1.setC`: `tooSmall` / `tooLarge` with the range (an oven colder than the room too); `notAllowed` at
+ * @returns by field, `phases.1.setC`: `tooSmall` / `tooLarge` with the range (an oven colder than the room, or asked for more than its dial has, too); `notAllowed` at
  * `phases.1.moist` for a lid put on later than it was off (lid off before it was on), at `phases.1.inTin` for back into the tin
  */
 export function checkProgramme(phases: readonly Phase[], roomC: number, oven: Oven): Result<null> {
@@ -59,7 +59,8 @@ export function checkProgramme(phases: readonly Phase[], roomC: number, oven: Ov
     const time = within(phase.durationS, PHASE_LIMITS.durationS[phase.kind], path('durationS'));
     if (!time.ok) return time;
     if (phase.kind === 'oven' || phase.kind === 'fry' || phase.kind === 'griddle') {
-      const { min, max } = PHASE_LIMITS.setC[phase.kind];
+      const { min, max: any } = PHASE_LIMITS.setC[phase.kind];
+      const max = phase.kind === 'oven' ? Math.min(any, oven.hottestC ?? any) : any;
       const set = within(phase.setC, { min: Math.max(min, Math.ceil(roomC + 5)), max }, path('setC'));
       if (!set.ok) return set;
     }

@@ -1,14 +1,10 @@
-import { WATER_J_PER_KG_K as WATER, type BodyState, type Meeting } from './bodyState';
+import { porosityNow, swellTo, WATER_J_PER_KG_K as WATER, type BodyState, type Meeting } from './bodyState';
 import { HEAT, STEFAN_BOLTZMANN as SIGMA } from './parameters';
 import { boilingAtC, latentJPerKg, vapourPressureFast } from './water';
 
 // looked up once: a loaf asks for these some million times, and a bundler may make each look through another module a call
-const { m2PerS: CREEPS_M2_PER_S, perC: CREEPS_PER_C, freeAbove: FREE_ABOVE } = HEAT.moisture;
-const {
-  halfActivity: HALF_ACTIVITY,
-  halfActivityPerK: HALF_ACTIVITY_PER_K,
-  crustWPerMK: CRUST_W_PER_MK,
-} = HEAT;
+const { perC: CREEPS_PER_C, freeAbove: FREE_ABOVE } = HEAT.moisture;
+const { halfActivityPerK: HALF_ACTIVITY_PER_K } = HEAT;
 const WATER_J_PER_KG_K = WATER;
 const GAS = 8.314462;
 const STEFAN_BOLTZMANN = SIGMA;
@@ -16,8 +12,15 @@ const STEFAN_BOLTZMANN = SIGMA;
 const WET = 0.25;
 /** Below so much water per dry matter nothing more boils away. */
 const BOUND_WATER = 0.025;
-/** Activation energies over the gas constant, K. */
-const BROWNING_K = HEAT.browning.energyJPerMol / GAS;
+/** What is brown already darkens less: half as fast at this index. */
+const DARKENS = 20;
+/** What chars at once chars no faster, index per s: its own smoke and ash stand between. */
+const FASTEST_PER_S = 0.9;
+/** A cell counts as wet through down to so much of its first water. */
+const FRONT = 0.92;
+/** Share of a touching side that lies in spots. */
+const SPOTS = 0.3;
+/** Activation energy over the gas constant, K. */
 const GELATINISES_K = HEAT.gelatinise.energyJPerMol / GAS;
 
 /** How much faster water moves at the mean of two temperatures given as their sum. */
@@ -55,11 +58,21 @@ export function stableStepS(state: BodyState, meetings: readonly Meeting[]): num
     asVapour,
     vapourTable,
     into,
+    area,
+    wayFrom,
+    wayTo,
+    edgeArea,
+    edgeWay,
+    inner,
+    freshWater,
   } = state;
-  const solid = porousWPerMK(
-    figures.matter.conductsWPerMK * HEAT.conduction.value * figures.conduction,
-    figures.porosity,
-  );
+  const porosity = porosityNow(state);
+  const solid = porousWPerMK(figures.matter.conductsWPerMK * figures.conduction, porosity);
+  // vapour crosses bubbles from wall to wet wall: the thinner the walls, the less water and conducting wall there is on the way
+  const walls = figures.vapourWalls;
+  const open = ((1 + walls) ** (1 + walls) / walls ** walls) * porosity * (1 - porosity) ** walls;
+  const crust = figures.crustWPerMK;
+  const most = figures.vapourMostWPerMK;
   for (let cell = 0; cell < grid.cells; cell += 1) {
     into[cell] = 0;
     if (figures.plain) {
@@ -70,14 +83,15 @@ export function stableStepS(state: BodyState, meetings: readonly Meeting[]): num
     const t = tempC[cell]!;
     const at = t < 0 ? 0 : t > 139 ? 139 : t;
     const low = at | 0;
-    const vapour = vapourTable[low]! + (vapourTable[low + 1]! - vapourTable[low]!) * (at - low);
-    conducts[cell] = CRUST_W_PER_MK + wet * (solid - CRUST_W_PER_MK + vapour);
+    const path = open * (vapourTable[low]! + (vapourTable[low + 1]! - vapourTable[low]!) * (at - low));
+    const vapour = path < most * open ? path : most * open;
+    conducts[cell] = crust + wet * (solid - crust + vapour);
     asVapour[cell] = vapour / conducts[cell]! / latentJPerKg(t);
   }
-  for (let face = 0; face < grid.area.length; face += 1) {
+  for (let face = 0; face < area.length; face += 1) {
     const a = grid.from[face]!;
     const b = grid.to[face]!;
-    const g = grid.area[face]! / (grid.wayFrom[face]! / conducts[a]! + grid.wayTo[face]! / conducts[b]!);
+    const g = area[face]! / (wayFrom[face]! / conducts[a]! + wayTo[face]! / conducts[b]!);
     passes[face] = g;
     into[a]! += g;
     into[b]! += g;
@@ -89,7 +103,16 @@ export function stableStepS(state: BodyState, meetings: readonly Meeting[]): num
     // what radiates as if it were a film; 25 W/(m² K) at 205 °C
     const radiates = hotter > 205 ? 4 * STEFAN_BOLTZMANN * (hotter + 273.15) ** 3 : 25;
     const h = meeting.hWPerM2K + meeting.emissivity * radiates;
-    if (h > 0) into[cell]! += grid.edgeArea[edge]! / (1 / h + grid.edgeWay[edge]! / conducts[cell]!);
+    const way = edgeWay[edge]!;
+    if (figures.plain) inner[edge] = conducts[cell]! / way;
+    else {
+      // drying goes inwards as a front: of the outer cell what has lost its water is crust, before the whole of it is
+      const moist = waterKg[cell]! / (FRONT * freshWater * dryKg[cell]!);
+      state.edgeMoist[edge] = moist < 1 ? moist : 1;
+      const dryM = moist < 1 ? 2 * way * (1 - moist) : 0;
+      inner[edge] = dryM < way ? 1 / (dryM / crust + (way - dryM) / conducts[cell]!) : crust / way;
+    }
+    if (h > 0) into[cell]! += edgeArea[edge]! / (1 / h + 1 / inner[edge]!);
   }
   let step = Infinity;
   for (let cell = 0; cell < grid.cells; cell += 1) {
@@ -133,7 +156,6 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     waterKg,
     heatJ,
     tempC,
-    conducts,
     passes,
     between,
     crumb: crumbs,
@@ -141,12 +163,16 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     into,
     waterInto,
     skinC,
+    edgeArea,
+    edgeWay,
+    inner: inners,
   } = state;
+  const { creepM2PerS, halfActivity, brownK, brownWet, spot } = figures;
   const n = grid.cells;
   into.fill(0);
   const wet = !figures.plain;
   waterInto.fill(0);
-  const creeps = wet ? (CREEPS_M2_PER_S * dryKg[0]!) / grid.volume[0]! : 0;
+  const creeps = wet ? (creepM2PerS * dryKg[0]!) / (grid.volume[0]! * state.volumeShare) : 0;
   for (let cell = 0; cell < n; cell += 1) crumbs[cell] = waterKg[cell]! / dryKg[cell]!;
   const { from, to } = grid;
   // of what a cell holds, through each of its four sides and two skins at most so much in a step: never more than there is
@@ -177,14 +203,13 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     into[b]! += q;
   }
   state.sideW.fill(0);
-  const browningPerS =
-    (HEAT.browning.perMinAt160 / 60) * figures.browning * figures.matter.brownsReadily * dtS;
+  const browns = figures.brownPerS * dtS;
   for (let edge = 0; edge < grid.edge.length; edge += 1) {
     const cell = grid.edge[edge]!;
     const side = grid.side[edge]!;
     const meeting = meetings[side]!;
-    const area = grid.edgeArea[edge]!;
-    const inner = conducts[cell]! / grid.edgeWay[edge]!;
+    const area = edgeArea[edge]!;
+    const inner = inners[edge]!;
     const skin = skinC[edge]!;
     let h = meeting.hWPerM2K;
     let pull = h * meeting.tempC;
@@ -202,11 +227,8 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       const saturated = vapourPressureFast(skin < 130 ? skin : 130);
       if (saturated < meeting.vapourPa) kgPerM2S = meeting.massPerPa * (saturated - meeting.vapourPa);
       else {
-        const brings =
-          (CREEPS_M2_PER_S * loose(crumb) * warmer(skin + tempC[cell]!) * dryKg[cell]!) /
-          grid.volume[cell]! /
-          grid.edgeWay[edge]!;
-        const half = HALF_ACTIVITY + HALF_ACTIVITY_PER_K * (skin < 100 ? 100 - skin : 0);
+        const brings = (creeps * loose(crumb) * warmer(skin + tempC[cell]!)) / edgeWay[edge]!;
+        const half = halfActivity + HALF_ACTIVITY_PER_K * (skin < 100 ? 100 - skin : 0);
         dry = skinWater(crumb, brings, meeting.massPerPa, saturated, meeting.vapourPa, half);
         kgPerM2S = Math.max(0, brings * (crumb - dry));
       }
@@ -235,13 +257,23 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     // sealed by what it touches and hotter than its water boils: the skin itself holds no more than steam of the air's pressure leaves it
     if (wet && meeting.massPerPa === 0 && skin > state.boilsC) {
       const activity = figures.pressurePa / vapourPressureFast(skin);
-      const left = (HALF_ACTIVITY * activity) / (1 - activity);
+      const left = halfActivity * Math.sqrt(activity / (1 - activity));
       if (left < dry) dry = left;
     }
     if (wet && skin > 90) {
-      const braked = 1 + (dry / 0.09) * (dry / 0.09);
-      state.brown[edge]! +=
-        (browningPerS / braked) * Math.exp(-BROWNING_K * (1 / (skin + 273.15) - 1 / 433.15));
+      const over = dry / brownWet;
+      const gain = (browns / (1 + over * over)) * Math.exp(-brownK * (1 / (skin + 273.15) - 1 / 433.15));
+      // where it touches best it is dry first and nearly as hot as what it lies on: spots, which the mean colour has its share of
+      if (meeting.touches && meeting.tempC > skin) {
+        const hot = skin + spot * (meeting.tempC - skin);
+        const wish = browns * Math.exp(-brownK * (1 / (hot + 273.15) - 1 / 433.15));
+        const spotted = wish / (1 + wish / (FASTEST_PER_S * dtS));
+        state.spots[edge]! += spotted / (1 + state.spots[edge]! / DARKENS);
+        state.brown[edge]! += ((1 - SPOTS) * gain + SPOTS * spotted) / (1 + state.brown[edge]! / DARKENS);
+      } else {
+        state.spots[edge]! += gain / (1 + state.spots[edge]! / DARKENS);
+        state.brown[edge]! += gain / (1 + state.brown[edge]! / DARKENS);
+      }
     }
   }
   const boils = state.boilsC;
@@ -258,7 +290,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       const free = waterKg[cell]! - BOUND_WATER * dryKg[cell]!;
       if (free > 0) {
         const crumb = waterKg[cell]! / dryKg[cell]!;
-        const point = boilingAtC((figures.pressurePa * (crumb + HALF_ACTIVITY)) / crumb);
+        const point = boilingAtC(figures.pressurePa * (1 + (halfActivity / crumb) ** 2));
         if (t > point) {
           const latent = latentJPerKg(point);
           const kg = Math.min(free, (capacity * (t - point)) / latent);
@@ -276,6 +308,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
   state.sinceSlowS += dtS;
   if (state.sinceSlowS >= 8) {
     gelatinise(state, state.sinceSlowS);
+    grow(state);
     state.sinceSlowS = 0;
   }
 }
@@ -292,4 +325,24 @@ function gelatinise({ figures, tempC, gelatinised }: BodyState, overS: number): 
     const perS = HEAT.gelatinise.perSAtPeak * Math.exp(GELATINISES_K * (1 / peakK - 1 / (t + 273.15)));
     gelatinised[cell] = 1 - left * Math.exp(-perS * overS);
   }
+}
+
+/** A crumb grows with its temperature until it is set, and never shrinks by this: its gas and vapour expand, cell by cell. */
+function grow(state: BodyState): void {
+  const { figures, tempC, grown, grid, startC } = state;
+  if (figures.springs <= 1 || state.volumeShare >= 1) return;
+  let sum = 0;
+  let all = 0;
+  const span = Math.max(10, HEAT.growsToC - startC);
+  for (let cell = 0; cell < grown.length; cell += 1) {
+    const share = (tempC[cell]! - startC) / span;
+    if (share > grown[cell]!) grown[cell] = share < 1 ? share : 1;
+    sum += grown[cell]! * grid.volume[cell]!;
+    all += grid.volume[cell]!;
+  }
+  const first = 1 / figures.springs;
+  const next = first + (1 - first) * (sum / all);
+  // a half per cent is too little to lay the grid anew for
+  if (next > state.volumeShare * 1.005 || (next > 0.999 && next > state.volumeShare))
+    swellTo(state, Math.min(1, next));
 }

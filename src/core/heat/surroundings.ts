@@ -1,3 +1,4 @@
+import type { Figures } from '../calibrated';
 import type { Shape, TinKind } from '../method/heating';
 import { SIDES, type Side } from './grid';
 import { AJAR_LOSES, DOOR_DROPS, thermostatW, type Oven } from './oven';
@@ -5,7 +6,7 @@ import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS, type Plate } 
 import { newPlate, stepPlate, type PlateState } from './plate';
 import type { Phase } from './programme';
 import type { Meeting } from './bodyState';
-import { vapourPressureFast } from './water';
+import { latentJPerKg, vapourPressureFast } from './water';
 
 /** Everything round the piece: air and walls as one, what it lies on, its tin, a lid. Temperatures change as the bake goes on. */
 export interface Surroundings {
@@ -16,8 +17,12 @@ export interface Surroundings {
   readonly tin: TinKind | null;
   readonly plateThickM: Partial<Record<Plate, number>>;
   lidC: number;
-  /** Sauce and cheese, where there are any, °C. */
+  /** Sauce and cheese, where there are any: °C, what of them there is, kg/m², its water, kg/m², and what has left so far. */
   toppingC: number;
+  readonly toppingKgPerM2: number;
+  toppingWaterKgPerM2: number;
+  toppingLostKgPerM2: number;
+  readonly figures: Figures;
   readonly roomC: number;
   readonly oven: Oven;
   readonly pressurePa: number;
@@ -31,11 +36,24 @@ export interface Surroundings {
 export const newSurroundings = (
   given: Pick<
     Surroundings,
-    'roomC' | 'oven' | 'pressurePa' | 'transfer' | 'contact' | 'rack' | 'offsetC' | 'tin' | 'plateThickM'
-  >,
+    | 'roomC'
+    | 'oven'
+    | 'pressurePa'
+    | 'transfer'
+    | 'contact'
+    | 'rack'
+    | 'offsetC'
+    | 'tin'
+    | 'plateThickM'
+    | 'figures'
+  > & { readonly topping?: { readonly kgPerM2: number; readonly waterShare: number } },
   startC: number,
 ): Surroundings => ({
   ...given,
+  toppingKgPerM2: given.topping?.kgPerM2 ?? HEAT.topping.usualKgPerM2,
+  toppingWaterKgPerM2:
+    (given.topping?.kgPerM2 ?? HEAT.topping.usualKgPerM2) * (given.topping?.waterShare ?? 0.65),
+  toppingLostKgPerM2: 0,
   airC: given.roomC,
   plate: null,
   tinC: new Float64Array(2).fill(startC),
@@ -59,22 +77,32 @@ const isBaking = (phase: Phase): boolean => phase.kind === 'oven' || phase.kind 
 /** What the air of this phase does to a bare surface: film by kind of place. */
 function filmOf(
   phase: Phase,
-  { oven, transfer, rack }: Pick<Surroundings, 'oven' | 'transfer' | 'rack'>,
+  { oven, transfer, rack, figures }: Pick<Surroundings, 'oven' | 'transfer' | 'rack' | 'figures'>,
 ): number {
-  const { convection } = HEAT;
   switch (phase.kind) {
     case 'oven':
-      return (oven.kind === 'fan' ? convection.fan : convection.static) * transfer;
+      return (blows(oven) ? figures['air.fan'] : figures['air.static']) * transfer;
     case 'coast':
-      return convection.static * transfer;
+      return figures['air.static'] * transfer;
     case 'fry':
-      return convection.fryer * transfer;
+      return figures['fry.skin'] * transfer;
     case 'boil':
-      return convection.boiling * transfer;
+      return HEAT.convection.boiling * transfer;
     case 'griddle':
     case 'rack':
-      return convection.rack * rack;
+      return figures['air.rack'] * rack;
   }
+}
+/** Does a fan move its air? */
+export const blows = ({ kind }: Pick<Oven, 'kind'>): boolean => kind === 'fan' || kind === 'humid';
+
+/** What has dried curls up from its tray. */
+const TRAY_DRY = 0.25;
+
+/** How well a piece touches what it lies on, W/(m² K): wet, and what a dry skin leaves of it. A tray's touch is through paper or grease. */
+function touchOf(plate: Plate, figures: Figures): { readonly wet: number; readonly dry: number } {
+  if (plate === 'tray') return { wet: figures['touch.tray'], dry: TRAY_DRY };
+  return { wet: figures['touch.wet'], dry: figures['touch.dry'] };
 }
 
 /** Puts the surroundings as a phase finds them: preheated, a door opened, the piece moved onto another plate. */
@@ -98,21 +126,34 @@ export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, 
 
 /**
  * How much of a side the air and the walls reach: rolls that touch leave gaps below their shoulders; the hole of a ring sees mostly
- * itself, about a quarter of its skin by two thirds. Oil and water get everywhere.
+ * itself, about a quarter of its skin by two thirds, and its neighbours on the tray shade it. Oil and water get everywhere.
  */
 function openShare(shape: Shape, side: Side, wet: boolean): number {
   if (wet) return 1;
   if (shape === 'touchingRolls' && side === 'side') return 0.33;
-  return shape === 'ring' && side === 'top' ? 0.82 : 1;
+  return shape === 'ring' && side === 'top' ? 0.76 : 1;
 }
 
-/** How much warmer than its air an oven's walls are, °C: elements in roof and floor; a fan evens that out, and so does a switched-off oven. */
-const wallsAboveC = (oven: Oven, phase: Phase, where: 'around' | 'floor'): number =>
-  phase.kind === 'oven' && oven.kind !== 'fan' ? HEAT.wallsAbove[where] : 0;
+/**
+ * How much warmer than its air an oven's walls are, °C: elements in roof and floor, a flame under its dome; a fan evens that out, and so
+ * does a switched-off oven.
+ */
+function wallsAboveC(
+  { oven, figures }: Pick<Surroundings, 'oven' | 'figures'>,
+  phase: Phase,
+  where: 'around' | 'floor',
+): number {
+  if (phase.kind !== 'oven' || blows(oven)) return 0;
+  if (oven.kind === 'flame') return where === 'floor' ? 0 : figures['flame.dome'];
+  if (oven.kind === 'grill') return where === 'floor' ? 0 : GRILL_ABOVE_C;
+  return where === 'floor' ? figures['oven.floor'] : HEAT.wallsAbove;
+}
+/** A glowing element over the piece, seen as the mean of what is above it, °C. */
+const GRILL_ABOVE_C = 150;
 
 /**
  * Fills the three sides' meetings for this moment.
- * @param baseMoist water of the base's skin against that of the fresh dough, 0 ... 1: a dry skin touches less well
+ * @param baseMoist how far what lies down is still wet at its skin, 0 ... 1: a crust touches less well
  */
 export function meet(
   s: Surroundings,
@@ -128,7 +169,7 @@ export function meet(
   const { vapour } = HEAT;
   const vapourShare = lid
     ? vapour.lid
-    : phase.moist === 'steam' && phase.kind === 'oven'
+    : (phase.moist === 'steam' || s.oven.kind === 'humid') && phase.kind === 'oven'
       ? vapour.steam
       : vapour.dry;
   const open: Omit<Meeting, 'emissivity' | 'wallC'> = isBaking(phase)
@@ -147,19 +188,23 @@ export function meet(
     : isBaking(phase)
       ? lid
         ? HEAT.emissivity.lid
-        : HEAT.emissivity.oven
+        : s.figures['oven.emissivity']
       : HEAT.emissivity.rack;
   meetings.forEach((meeting, index) => {
     const share = openShare(shape, SIDES[index] ?? 'top', wet);
     meeting.tempC = open.tempC;
     meeting.hWPerM2K = open.hWPerM2K * share;
     meeting.emissivity = emissivity * share;
-    meeting.wallC = lid
-      ? open.tempC
-      : open.tempC + wallsAboveC(s.oven, phase, index === 2 ? 'floor' : 'around');
+    meeting.wallC = lid ? open.tempC : open.tempC + wallsAboveC(s, phase, index === 2 ? 'floor' : 'around');
     meeting.massPerPa = open.massPerPa * share;
     meeting.vapourPa = open.vapourPa;
+    meeting.touches = false;
   });
+  // what floats has its upper side in the steam over the oil, and half of its flank
+  if (phase.kind === 'fry' && shape !== 'ball') {
+    Object.assign(meetings[0]!, { tempC: 100, hWPerM2K: HEAT.convection.overOil });
+    meetings[1]!.hWPerM2K *= 0.5;
+  }
   // what is under a wet topping warms through it and dries no further
   if (phase.topped)
     Object.assign(meetings[0]!, {
@@ -170,17 +215,21 @@ export function meet(
     });
   const side = meetings[1]!;
   const base = meetings[2]!;
-  const touches = s.contact * (HEAT.dryContact + (1 - HEAT.dryContact) * Math.min(1, 2 * baseMoist));
-  const touch = (meeting: Meeting, tempC: number, hWPerM2K: number) => {
+  const touch = (meeting: Meeting, tempC: number, wet: number, dry: number) => {
     meeting.tempC = tempC;
-    meeting.hWPerM2K = hWPerM2K * touches;
+    // what stands on its own steam still has the glow and the thin air under it
+    meeting.hWPerM2K = Math.max(GAP_W_PER_M2K, wet * s.contact * (dry + (1 - dry) * baseMoist));
+    meeting.touches = true;
     meeting.emissivity = 0;
     meeting.massPerPa = 0;
   };
   if (phase.inTin && s.tin) {
-    touch(side, s.tinC[0]!, HEAT.contact.tin);
-    touch(base, s.tinC[1]!, HEAT.contact.tin);
-  } else if (s.plate) touch(base, s.plate.tempC[0]!, HEAT.contact[s.plate.kind]);
+    touch(side, s.tinC[0]!, s.figures['touch.tin'], TIN_DRY);
+    touch(base, s.tinC[1]!, s.figures['touch.tin'], TIN_DRY);
+  } else if (s.plate) {
+    const { wet: wetTouch, dry } = touchOf(s.plate.kind, s.figures);
+    touch(base, s.plate.tempC[0]!, wetTouch, dry);
+  }
   if (phase.turned) {
     const before = { ...meetings[0]! };
     Object.assign(meetings[0]!, base);
@@ -188,13 +237,23 @@ export function meet(
   }
 }
 
+/** Heat over the gap under a crust, W/(m² K): radiation at 200 °C and half a millimetre of hot air, in part. */
+const GAP_W_PER_M2K = 15;
+
+/** A loaf leaves its tin's wall a little as it dries. */
+const TIN_DRY = 0.6;
+
 export interface Extents {
   readonly topM2: number;
   readonly sideM2: number;
   readonly baseM2: number;
 }
 
-/** Warms the topping by what it takes from the oven less what it gives to the piece. @returns what it took, W */
+/**
+ * Warms the topping by what it takes from the oven less what it gives to the piece and to the steam that leaves it; its water steams off as
+ * from any wet surface, and what it cannot hold at its hottest boils away.
+ * @returns what it took, W
+ */
 function heatTopping(
   s: Surroundings,
   phase: Phase,
@@ -203,11 +262,27 @@ function heatTopping(
   topM2: number,
   dtS: number,
 ): number {
-  const { heatJPerM2K, mostC } = HEAT.topping;
-  const walls = s.airC + wallsAboveC(s.oven, phase, 'around');
-  const flux = heatedBy(film, s.airC, HEAT.emissivity.oven, walls, s.toppingC);
+  const { heatJPerKgK, mostC, coversWPerM2K, open } = HEAT.topping;
+  const walls = s.airC + wallsAboveC(s, phase, 'around');
+  const bare = heatedBy(film, s.airC, s.figures['oven.emissivity'], walls, s.toppingC);
+  // its own skin, drying cheese and fat, stands between the oven and its middle
+  const through = Math.abs(walls - s.toppingC) * coversWPerM2K;
+  const flux = through > 0 ? (bare * through) / (Math.abs(bare) + through) : bare;
+  const perPa = open * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
+  const wish = perPa * (vapourPressureFast(s.toppingC) - HEAT.vapour.dry * s.pressurePa);
+  const latent = latentJPerKg(s.toppingC);
+  const steams = Math.min(Math.max(0, wish), s.toppingWaterKgPerM2 / dtS);
+  const heat = s.toppingKgPerM2 * heatJPerKgK;
+  const nextC = s.toppingC + ((flux - givenW / topM2 - steams * latent) * dtS) / heat;
   // at its most the rest of the heat leaves as its own steam
-  s.toppingC = Math.min(mostC, s.toppingC + ((flux - givenW / topM2) * dtS) / heatJPerM2K);
+  const boilsKg = Math.min(
+    s.toppingWaterKgPerM2 - steams * dtS,
+    Math.max(0, ((nextC - mostC) * heat) / latent),
+  );
+  const lost = steams * dtS + boilsKg;
+  s.toppingC = nextC > mostC ? mostC : nextC;
+  s.toppingWaterKgPerM2 = Math.max(0, s.toppingWaterKgPerM2 - lost);
+  s.toppingLostKgPerM2 += lost;
   return flux * topM2;
 }
 
@@ -243,8 +318,8 @@ export function stepSurroundings(
     for (let wall = 0; wall < 2; wall += 1) {
       const area = areas[wall]!;
       if (area <= 0) continue;
-      const walls = s.airC + wallsAboveC(s.oven, phase, wall === 1 ? 'floor' : 'around');
-      const flux = heatedBy(film, s.airC, emissivity * HEAT.emissivity.oven, walls, s.tinC[wall]!);
+      const walls = s.airC + wallsAboveC(s, phase, wall === 1 ? 'floor' : 'around');
+      const flux = heatedBy(film, s.airC, emissivity * s.figures['oven.emissivity'], walls, s.tinC[wall]!);
       s.tinC[wall]! += ((flux - given[wall]! / area) * dtS) / heat;
       fromAirW += flux * area;
     }
@@ -259,7 +334,7 @@ export function stepSurroundings(
         const gives = Math.min(25_000, Math.max(0, 900 * (wanted - plateC)));
         stepPlate(s.plate, -baseW / touchesM2, gives, dtS);
       } else {
-        const floor = s.airC + wallsAboveC(s.oven, phase, 'floor');
+        const floor = s.airC + wallsAboveC(s, phase, 'floor');
         const flux = heatedBy(film, s.airC, PLATES[s.plate.kind].emissivity, floor, plateC);
         stepPlate(s.plate, -baseW / touchesM2, flux, dtS);
         plateW = flux * touchesM2;
@@ -288,12 +363,12 @@ export function stepSurroundings(
 /** The longest step the thin things round the piece can bear, s. */
 export function surroundingsStepS(s: Surroundings, phase: Phase): number {
   if (phase.inTin && s.tin)
-    return (0.4 * TINS[s.tin].thickM * TIN_HEAT_J_PER_M3K) / (HEAT.contact.tin * s.contact + 60);
+    return (0.4 * TINS[s.tin].thickM * TIN_HEAT_J_PER_M3K) / (s.figures['touch.tin'] * s.contact + 60);
   if (s.plate) {
     const { heatJPerM3K } = PLATES[s.plate.kind];
     const layer = s.plate.layerM;
     const burner = phase.kind === 'griddle' ? 900 : 60;
-    return (0.4 * layer * heatJPerM3K) / (HEAT.contact[s.plate.kind] * s.contact + burner);
+    return (0.4 * layer * heatJPerM3K) / (touchOf(s.plate.kind, s.figures).wet * s.contact + burner);
   }
   return 20;
 }

@@ -1,5 +1,7 @@
 /** Limits of what a baker may enter of an ingredient; used where it is typed and where it is received. */
 export const ENTRY_LIMITS = {
+  /** Yeast against new: nearly dead to livelier than any table. */
+  vigour: { min: 0.02, max: 1.5 },
   nameLength: 80,
   otherNames: 12,
   sourceLength: 400,

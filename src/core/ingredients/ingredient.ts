@@ -62,6 +62,8 @@ export interface Ingredient {
    * apart. Absent where the shares are known.
    */
   readonly thirstCv?: number;
+  /** Of yeast at hand: how lively it is against new, as the baker says or jar marks have taught; absent: as new. */
+  readonly vigour?: Estimate;
   /** Its flour met boiling water: its starch is gelatinised as far as the water goes. */
   readonly scalded?: true;
   /** Where the figures come from. */

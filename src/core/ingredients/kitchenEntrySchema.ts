@@ -110,6 +110,8 @@ const bagEntrySchema = z.strictObject({
     allergens: allergens.optional(),
     gluten: z.enum(GLUTEN_RISKS).optional(),
     smokePointC: number(ENTRY_LIMITS.smokePointC).nullable().optional(),
+    /** Of yeast: how lively this jar is against new. */
+    vigour: estimate(ENTRY_LIMITS.vigour).optional(),
   }),
 });
 

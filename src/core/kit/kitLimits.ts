@@ -20,3 +20,6 @@ export const KIT_LIMITS = {
   transfer: { min: 0.3, max: 3 },
   lengthCm: { min: 2, max: 120 },
 } as const;
+
+/** Ovens a kitchen may have. */
+export const OVEN_KINDS = ['static', 'fan', 'deck', 'flame', 'grill', 'humid'] as const;

@@ -3,7 +3,7 @@ import { scaleRangesSchema } from '../batch/scaleSchema';
 import { READING_LIMITS } from '../heat/heatLimits';
 import { PLATE_KINDS, TIN_KINDS } from '../method/heating';
 import { plainText } from '../plainTextSchema';
-import { KIT_LIMITS } from './kitLimits';
+import { KIT_LIMITS, OVEN_KINDS } from './kitLimits';
 
 const within = ({ min, max }: { min: number; max: number }) => z.number().min(min).max(max);
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
@@ -12,7 +12,9 @@ const name = plainText(KIT_LIMITS.name).trim().min(1);
 const ovenSchema = z.strictObject({
   id,
   name,
-  kind: z.enum(['static', 'fan', 'deck']),
+  kind: z.enum(OVEN_KINDS),
+  /** The highest its dial goes; absent: as is usual for its kind. */
+  hottestC: within(READING_LIMITS.dialC).nullable().optional(),
   litres: within(KIT_LIMITS.litres).nullable(),
   /** From cold to 220 °C on the dial, as its lamp or a thermometer says. */
   heatUpMin: within(KIT_LIMITS.heatUpMin).nullable(),

@@ -15,7 +15,7 @@ const OIL_J_PER_LITRE_K = 0.92 * 2100 * 1.25;
  */
 export function heatOven(oven: KitOven, roomC: number, dialC = 200): Oven {
   const plain = ORDINARY_OVENS[oven.kind];
-  const sized = { ...plain };
+  const sized = { ...plain, ...(oven.hottestC && { hottestC: oven.hottestC }) };
   if (oven.heatUpMin !== null) {
     // heat capacity follows from the time almost in proportion: two steps of the secant are enough
     let factor = 1;

@@ -19,5 +19,6 @@ export const SHAPES = [
   'flatbread',
   'ring',
   'ball',
+  'round',
 ] as const;
 export type Shape = (typeof SHAPES)[number];

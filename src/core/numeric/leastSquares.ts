@@ -64,6 +64,8 @@ export interface FitQuestion {
   /** Model less evidence at x, each over the evidence's own sd; NaN where the model can't say. */
   readonly misses: (x: readonly number[]) => readonly number[];
   readonly prior: readonly Prior[];
+  /** Where the search begins; the prior's middle if nothing is said. */
+  readonly start?: readonly number[];
   /** By how much each parameter is moved to see what it does. */
   readonly steps: readonly number[];
   /** Further than this from zero no parameter goes, nor at one time. */
@@ -84,7 +86,7 @@ export function curvedFit(question: FitQuestion): (Fit & { readonly settled: boo
   const costOf = (x: readonly number[], left: readonly number[]) =>
     left.reduce((sum, each) => sum + each * each, 0) +
     prior.reduce((sum, { at, sd }, i) => sum + ((x[i]! - at) / sd) ** 2, 0);
-  let x: readonly number[] = prior.map(({ at }) => at);
+  let x: readonly number[] = question.start ?? prior.map(({ at }) => at);
   let now = misses(x);
   let cost = costOf(x, now);
   if (!Number.isFinite(cost)) return null;

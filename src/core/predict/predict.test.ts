@@ -8,7 +8,7 @@ import { ORDINARY_DAY, predict } from '.';
 const loaf: Formula = {
   ...plainLoaf(),
   stages: plainLoaf().stages.map((stage, index) =>
-    index === 0 ? { ...stage, lines: [...stage.lines, line('instant-yeast', 6)] } : stage,
+    index === 0 ? { ...stage, lines: [...stage.lines, line('instant-yeast', 6), line('sugar', 12)] } : stage,
   ),
   steps: [
     // it stands in the room
@@ -32,7 +32,8 @@ test('says the whole day: rise, bake, cooling, preheating and slice, each as a r
     // null: later than all that was looked at
     expect(value!).toBeLessThan(high ?? Infinity);
   }
-  expect(run.preheat!.ovenS).toBeGreaterThan(300);
+  expect(run.preheat!.ovenS.low).toBeGreaterThan(300);
+  expect(run.preheat!.ovenS.high).toBeGreaterThan(run.preheat!.ovenS.low!);
   expect(run.slice!.shape).toBe('tin');
   expect(run.steps.map(({ kind }) => kind)).toEqual(loaf.steps.map(({ kind }) => kind));
 });

@@ -20,7 +20,8 @@ import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
 import { predictRun, type RunPrediction } from './predictRun';
 
 const PREDICTION_FORMAT = 'honest-crumb.prediction';
-const PREDICTION_VERSION = 2;
+/** 3: preheating with its range, what is eaten warm, spots. */
+const PREDICTION_VERSION = 3;
 
 /** The day, and what it is baked in. */
 export interface PredictionDay extends MixingDay {

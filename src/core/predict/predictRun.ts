@@ -6,6 +6,7 @@ import type { Formula } from '../formula/formula';
 import type { FormulaTotals } from '../formula/totals';
 import { colourOf, type Colour } from '../heat/colour';
 import { finish, type HeatParameter } from '../heat/forecast';
+import type { PreheatForecast } from '../heat/preheat';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Problem } from '../result';
 import { forecastRun } from '../run/forecastRun';
@@ -47,6 +48,7 @@ export interface RunPrediction {
         readonly lostCooledShare: Range;
         readonly top: Range & { readonly colour: Colour };
         readonly base: Range & { readonly colour: Colour };
+        readonly spots: Range & { readonly colour: Colour };
         readonly atS: readonly number[];
         readonly coreC: readonly number[];
         readonly ovenC: readonly number[];
@@ -55,13 +57,9 @@ export interface RunPrediction {
       }
     | { readonly problem: Problem }
     | null;
-  /** From the end of the bake until it may be cut. */
-  readonly cool: { readonly cutAfterS: MaybeRange } | null;
-  readonly preheat: {
-    readonly ovenS: number | null;
-    readonly plateS: number | null;
-    readonly recoverS: number | null;
-  } | null;
+  /** From the end of the bake until it may be cut, or eaten where it is eaten warm. */
+  readonly cool: { readonly cutAfterS: MaybeRange; readonly eatenWarm: boolean } | null;
+  readonly preheat: PreheatForecast | null;
   readonly slice: SliceFigures | null;
 }
 
@@ -124,14 +122,15 @@ export function predictRun(
           lostCooledShare: bake.lostCooled,
           top: { ...bake.brownTop, colour: colourOf(bake.brownTop.value) },
           base: { ...bake.brownBase, colour: colourOf(bake.brownBase.value) },
+          spots: { ...bake.spots, colour: colourOf(bake.spots.value) },
           atS: thinned(bake.simulation.atS, 0),
           coreC: thinned(bake.simulation.coreC, 1),
           ovenC: thinned(bake.simulation.ovenC, 1),
           boilingC: bake.simulation.boilsC,
           dominant: bake.dominant,
         },
-    cool: bake && { cutAfterS: after(bake.cut, bake.endS) },
-    preheat: preheat && { ovenS: preheat.ovenS, plateS: preheat.plateS, recoverS: preheat.recoverS },
+    cool: bake && { cutAfterS: after(bake.cut, bake.endS), eatenWarm: bake.eatenWarm },
+    preheat,
     slice,
   };
 }

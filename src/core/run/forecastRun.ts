@@ -1,9 +1,10 @@
 import type { Consistency } from '../consistency/consistency';
 import { bakedVolume } from '../fermentation/spring';
+import { PLAIN_TEMPER } from '../fermentation/stepper';
 import { riseCurve, type RiseCurve } from '../fermentation/riseCurve';
-import { checkBake, type BakeQuestion, type BakeSimulation } from '../heat/bake';
+import { checkBake, springsOf, type BakeQuestion, type BakeSimulation } from '../heat/bake';
 import { bakeForecast, type BakeForecast, type Progress } from '../heat/forecast';
-import { preheat, type Preheat } from '../heat/preheat';
+import { preheatForecast, type PreheatForecast } from '../heat/preheat';
 import { newPhase } from '../heat/programme';
 import { ok, type Problem, type Result } from '../result';
 import { sliceOf, standsOverWidth, type SliceFigures, type SliceSources } from '../slice/slice';
@@ -16,12 +17,17 @@ export interface RunForecast {
   readonly bakedVolume: number;
   readonly bake: BakeForecast | null;
   readonly bakeProblem: Problem | null;
-  readonly preheat: Preheat | null;
+  readonly preheat: PreheatForecast | null;
   readonly slice: SliceFigures | null;
 }
 
 /** What of the consistency the run asks. */
 export type RunFeel = Pick<Consistency, 'rested' | 'holds' | 'clings'>;
+
+const temperOfLearnt = (learnt: Run['rise']['learnt']) => ({
+  ...PLAIN_TEMPER,
+  holding: learnt?.holding.value ?? 1,
+});
 
 /** A big loaf may take five hours to cool through. */
 const COOL_S = { from: 2 * 3600, perG: 14, most: 6 * 3600 } as const;
@@ -35,7 +41,7 @@ export function bakeQuestionOf(
   const { bake } = run;
   if (!bake) return null;
   const { leavening, learnt, pressurePa } = run.rise;
-  const grown = bakedVolume(rise.end, leavening, learnt?.holding.value ?? 1, pressurePa);
+  const grown = bakedVolume(rise.end, leavening, temperOfLearnt(learnt), pressurePa);
   const bubbleFreeMl = leavening.doughG / (bake.matter.densityKgPerM3 / 1000);
   const lightness = Math.min(6, Math.max(1, (grown * leavening.doughMl) / bubbleFreeMl));
   const free = bake.shape === 'hearth' || bake.shape === 'roll' || bake.shape === 'touchingRolls';
@@ -53,7 +59,16 @@ export function bakeQuestionOf(
       : [...bake.phases, newPhase('rack', cools, 0)];
   return {
     matter: bake.matter,
-    piece: { shape: bake.shape, massG: bake.massG, lightness, lengthCm, widthCm: bake.widthCm },
+    piece: {
+      shape: bake.shape,
+      massG: bake.massG,
+      lightness,
+      springs: Math.max(1, grown / rise.end.volume),
+      lengthCm,
+      widthCm: bake.widthCm,
+    },
+    eatenWarm: bake.eatenWarm,
+    ...(bake.topping && { topping: bake.topping }),
     startC: Math.min(45, rise.end.tempC),
     roomC: bake.roomC,
     altitudeM: bake.altitudeM,
@@ -92,7 +107,7 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
   const { leavening, learnt, pressurePa } = run.rise;
   const shared = {
     rise: rise.value,
-    bakedVolume: bakedVolume(rise.value.end, leavening, learnt?.holding.value ?? 1, pressurePa),
+    bakedVolume: bakedVolume(rise.value.end, leavening, temperOfLearnt(learnt), pressurePa),
   };
   const question = bakeQuestionOf(run, rise.value, feel);
   if (!question) return ok({ ...shared, bake: null, bakeProblem: null, preheat: null, slice: null });
@@ -103,7 +118,7 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
   if (!bake.ok) return ok({ ...shared, bake: null, bakeProblem: bake.problem, preheat: null, slice: null });
   const hot = run.bake?.preheat;
   const heated = hot
-    ? preheat(
+    ? preheatForecast(
         question.oven,
         hot.plate,
         hot.setC,
@@ -113,6 +128,8 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
     : null;
   return ok({
     ...shared,
+    // a bare skin in a dry oven lets it grow less than it could
+    bakedVolume: shared.bakedVolume * (springsOf(question) / (question.piece.springs ?? 1)),
     bake: bake.value,
     bakeProblem: null,
     preheat: heated?.ok ? heated.value : null,

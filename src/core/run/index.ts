@@ -8,6 +8,7 @@ export {
   type RunKitchen,
   type TimedStep,
 } from './runOf';
+export { keepingOf, type Keeping } from './keeping';
 export { quickSlice, sliceQuestion, type SliceQuestion } from './quickSlice';
 export { riseObservations } from './riseMarks';
 export { ticksS, timeAxis, type TimeAxis } from './timeAxis';

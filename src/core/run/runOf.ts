@@ -5,6 +5,7 @@ import { leaveningOf, type Leavening } from '../fermentation/leavening';
 import type { Learnt, RiseQuestion } from '../fermentation/riseCurve';
 import type { PlaceKind, Standing, Stay } from '../fermentation/thermalLag';
 import { isDoughStage, type Formula } from '../formula/formula';
+import { insideFormula } from '../formula/insideFormula';
 import { USUAL_SHAPE } from '../formula/usualShape';
 import type { FormulaTotals } from '../formula/totals';
 import { crumbMatterOf, type CrumbMatter } from '../heat/crumbMatter';
@@ -70,6 +71,10 @@ interface RunBake {
   readonly tin: TinKind | null;
   readonly massG: number;
   readonly perLoad: number;
+  /** Eaten as it no longer burns the tongue, rather than cut when cool. */
+  readonly eatenWarm: boolean;
+  /** Sauce and cheese on one piece; null where nothing lies on it. */
+  readonly topping: { readonly massG: number; readonly waterShare: number } | null;
   readonly oven: Oven;
   readonly plateThickM?: Partial<Record<Plate, number>>;
   readonly phases: readonly Phase[];
@@ -82,7 +87,7 @@ interface RunBake {
 
 /** How many go in at once, where nobody said. */
 const LOAD_OF: Readonly<Record<Shape, number>> = {
-  tin: 1, hearth: 1, baguette: 3, roll: 9, touchingRolls: 12, disc: 1, flatbread: 1, ring: 8, ball: 6,
+  tin: 1, hearth: 1, baguette: 3, roll: 9, touchingRolls: 12, disc: 1, flatbread: 1, ring: 8, ball: 6, round: 4,
 }; // prettier-ignore
 
 /** Minutes of a step without a time. */
@@ -98,6 +103,26 @@ const PRESSES: ReadonlySet<MethodStep['kind']> = new Set(['fold', 'divide', 'sha
 /** The middle of a step's time, s. */
 export const stepS = (step: MethodStep): number =>
   step.minS === null ? (USUAL_MIN[step.kind] ?? 5) * 60 : (step.minS + (step.maxS ?? step.minS)) / 2;
+
+/** What comes from the fryer or the plate, flat and topped things and cheese buns are eaten warm; bread and crackers cool first. */
+function eatenWarm(formula: Formula): boolean {
+  if (formula.style === 'crackers') return false;
+  const flat = formula.style === 'pizza' || formula.style === 'flatbread' || formula.style === 'cheeseBuns';
+  return flat || formula.steps.some(({ kind }) => kind === 'fry' || kind === 'griddle');
+}
+
+/** What the sheet puts on top of one piece, with its water; seeds and flour for dusting weigh little and come along. */
+function toppingOf(formula: Formula, book: IngredientBook): { massG: number; waterShare: number } | null {
+  let massG = 0;
+  let waterG = 0;
+  for (const { ingredient, massG: partG, dough } of insideFormula(formula, book)) {
+    if (dough) continue;
+    massG += partG;
+    waterG += (partG * ingredient.per100g.water.value) / 100;
+  }
+  const pieces = Math.max(1, formula.usualYield.pieces);
+  return massG > 0 ? { massG: massG / pieces, waterShare: waterG / massG } : null;
+}
 
 /** What one piece is made into: the baker's word, else what the style usually is. Never guessed from the words of a method. */
 export function bakedAsOf(formula: Formula): NonNullable<Formula['bakedAs']> {
@@ -294,6 +319,8 @@ export function runOf(
             widthCm: as.widthCm,
             tin: as.tin,
             massG: pieceG * sheet,
+            eatenWarm: eatenWarm(formula),
+            topping: toppingOf(formula, book),
             perLoad:
               as.perLoad ??
               Math.min(

@@ -10,7 +10,9 @@ export function rollsWithMethod(): Formula {
     style: 'rolls',
     usualYield: { ...plain.usualYield, pieces: 10, pieceMassG: 85 },
     stages: plain.stages.map((stage, index) =>
-      index === 0 ? { ...stage, lines: [...stage.lines, line('instant-yeast', 7)] } : stage,
+      index === 0
+        ? { ...stage, lines: [...stage.lines, line('instant-yeast', 7), line('sugar', 12)] }
+        : stage,
     ),
     steps: [
       { ...newStep('mix', 'mix'), minS: 300 },

@@ -43,8 +43,7 @@ const LIMITS_OF: Readonly<Record<string, Bounds>> = {
   waterMl: VESSEL_LIMITS.waterMl,
 };
 
-/** Air beaten and folded into a dough by mixing, share of its volume. */
-const MIXED_IN_AIR = { value: 0.1, sd: 0.04 } as const;
+const MIXED_IN_AIR = FERMENTATION.mixedInAir;
 /** True densities, g/ml (Choi & Okos 1986 at 25 °C). */
 const DENSITY = {
   water: 0.997,
@@ -142,7 +141,7 @@ export function doughBody(
   if (!ready.ok) return flat;
   const value = bakedVolume(ready.value.end, leavening);
   // what a dough holds is what is least known of it
-  const times = Math.exp(Z80 * FERMENTATION.mostHeldCv);
+  const times = Math.exp(Z80 * leavening.holdingCv);
   return { densityGPerMl, rise: { value, low: 1 + (value - 1) / times, high: 1 + (value - 1) * times } };
 }
 

@@ -1,6 +1,7 @@
 'use client';
 import { Term } from '../help/Term';
 import { useSheetRun } from '../sheet/SheetContext';
+import { risesVisibly } from '@/core/fermentation';
 import { honestRange } from '@/wording/run';
 import { CardFigure } from './CardFigure';
 import { words } from '@/wording/screens/formula/DayFigures';
@@ -12,7 +13,7 @@ export function DayFigures() {
   const rise = forecast?.rise;
   const cut = forecast?.bake?.cut;
   const endS = forecast?.bake?.endS ?? 0;
-  const rises = rise !== undefined && rise.canHold.value > 1.05 && rise.top.high > 1.03;
+  const rises = rise !== undefined && risesVisibly(rise);
   const after = (atS: number | null) => (atS === null ? null : Math.max(0, atS - endS));
   const cutWords = cut && (cut.value === null ? words.later : honestRange(after(cut.low), after(cut.high)));
   return (
@@ -29,7 +30,7 @@ export function DayFigures() {
       <CardFigure
         range
         testId="run-cut"
-        word={<Term id="cut">{words.mayBeCut}</Term>}
+        word={<Term id="cut">{forecast?.bake?.eatenWarm ? words.eatFrom : words.mayBeCut}</Term>}
         say={cut ? words.outOfTheOven : undefined}
         figure={cutWords ?? '–'}
       />

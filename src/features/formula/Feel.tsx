@@ -92,7 +92,7 @@ export function Feel({ consistency }: { consistency: Consistency }) {
             numbers.decimal(rested.s, 2),
             numbers.decimal(rested.low, 2),
             numbers.decimal(rested.high, 2),
-            units.mass(balance.waterG),
+            units.mass(balance.waterG - balance.boundG),
             units.mass(balance.softeningG),
             units.mass(balance.demandG),
           )}

@@ -115,6 +115,9 @@ export function WaterPicture({ totals, balance }: { totals: FormulaTotals; balan
                 balance.demands.map(({ ingredientId }, index) => part(ingredientId, state.heldG[index] ?? 0)),
                 allG,
               ),
+              ...(balance.boundG > 0.5
+                ? [{ key: 'bound', name: words.bound, color: 'var(--rule)', waterG: balance.boundG }]
+                : []),
               { key: 'free', name: 'free', color: 'var(--surface)', waterG: state.freeG },
             ]}
           />

@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { READING_LIMITS } from '@/core/heat/heatLimits';
 import { KIT_LIMITS, type KitOven } from '@/core/kit';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '../quantities/NumberField';
@@ -28,6 +29,9 @@ const KINDS = [
   { value: 'static', label: words.topAndBottomHeat },
   { value: 'fan', label: words.fan },
   { value: 'deck', label: words.deck },
+  { value: 'flame', label: words.flameOrDome },
+  { value: 'grill', label: words.grillFromAbove },
+  { value: 'humid', label: words.fanWithHumidity },
 ] as const;
 
 interface OvenCardProps {
@@ -82,6 +86,18 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
           value={oven.heatUpMin}
           bounds={KIT_LIMITS.heatUpMin}
           onChange={(heatUpMin) => onChange({ ...oven, heatUpMin })}
+        />
+        <NumberField
+          word={words.highestSetting}
+          unit={units.temperatureUnit}
+          read={units.parseTemperature}
+          show={(tempC) => String(units.temperatureNumber(tempC))}
+          name="hottestC"
+          optional
+          places={0}
+          value={oven.hottestC ?? null}
+          bounds={READING_LIMITS.dialC}
+          onChange={(hottestC) => onChange({ ...oven, hottestC })}
         />
         <OvenOffset oven={oven} roomC={roomC} onForget={() => onChange({ ...oven, fitted: null })} />
         {oven.readings.length > 0 && !oven.fitted && <OffsetChart oven={oven} roomC={roomC} />}

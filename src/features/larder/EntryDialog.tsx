@@ -1,5 +1,6 @@
 'use client';
 import { FormProvider } from 'react-hook-form';
+import { YEAST_KINDS } from '@/core/formula/yeast';
 import { ENTRY_LIMITS, libraryBook } from '@/core/ingredients';
 import { Dialog } from '@/ui/Dialog';
 import { useBook, useStoredEntries } from '../book/BookProvider';
@@ -11,6 +12,7 @@ import { PartFigures } from './PartFigures';
 import { SaveIt } from './SaveIt';
 import { TextField } from './TextField';
 import { useEntryForm } from './useEntryForm';
+import { VigourField } from './VigourField';
 import { words } from '@/wording/screens/larder/EntryDialog';
 
 interface EntryDialogProps {
@@ -20,6 +22,8 @@ interface EntryDialogProps {
   bag: boolean;
   onClose: (savedId?: string) => void;
 }
+
+const isYeast = (id: string): boolean => (YEAST_KINDS as readonly string[]).includes(id);
 
 const HINT = {
   bag: words.stateWhatYouKnowBetter,
@@ -51,6 +55,7 @@ export function EntryDialog({ id, bag, onClose }: EntryDialogProps) {
         ) : (
           <EntryNames />
         )}
+        {bag && isYeast(figures.id) && <VigourField />}
         <div className="mt-4 grid gap-x-6 gap-y-4 sm:grid-cols-2">
           <DoughFigures />
           <PartFigures />

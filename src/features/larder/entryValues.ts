@@ -36,7 +36,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 function changesOf(library: Ingredient, now: Ingredient): BagEntry['changes'] {
   const keys = [
     'per100g', 'saltPer100g', 'densitySpooned', 'densityScooped', 'absorption', 'gelatinisationC', 'usualShare', 'mostShare',
-    'allergens', 'gluten', 'smokePointC',
+    'allergens', 'gluten', 'smokePointC', 'vigour',
   ] as const; // prettier-ignore
   return Object.fromEntries(
     keys.filter((key) => !same(library[key], now[key])).map((key) => [key, now[key]]),

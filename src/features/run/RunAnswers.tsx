@@ -1,7 +1,8 @@
 'use client';
+import { risesVisibly } from '@/core/fermentation';
 import { colourOf } from '@/core/heat';
 import type { Range } from '@/core/numeric';
-import type { RunForecast } from '@/core/run';
+import type { Keeping, RunForecast } from '@/core/run';
 import { formatDecimal } from '@/core/units';
 import { Why } from '../sheet/Why';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
@@ -58,16 +59,37 @@ function Answer({
   );
 }
 
+function PreheatWords({ preheat }: { preheat: NonNullable<RunForecast['preheat']> }) {
+  const { ovenS, plateS, recoverS } = preheat;
+  if (ovenS.low === null) return null;
+  return (
+    <>
+      {words.heatTheOvenBefore(honestRange(ovenS.low, ovenS.high))}
+      {plateS && words.withWhatStandsInIt(honestRange(plateS.low, plateS.high))}
+      {recoverS && words.waitBetweenLoads(honestRange(recoverS.low, recoverS.high))}.
+    </>
+  );
+}
+
+const HOUR_S = 3600;
+function KeepingWords({ keeping: { softH, refreshedH } }: { keeping: Keeping }) {
+  const hours = ({ low, high }: Range) => honestRange(low * HOUR_S, high * HOUR_S);
+  return <>{words.wrappedItStaysSoft(hours(softH), hours(refreshedH))}</>;
+}
+
 /** What a baker wants to know of the day: when it is ready, when it is baked, when it may be cut. Ranges, with what to look for. */
 export function RunAnswers({
   forecast,
   lidded,
   topped,
+  keeping,
   bakesS,
 }: {
   forecast: RunForecast;
   lidded: boolean;
   topped: boolean;
+  /** How it keeps wrapped in the room; null where it is eaten warm. */
+  keeping: Keeping | null;
   /** What the method gives it in the heat, s. */
   bakesS: number;
 }) {
@@ -75,7 +97,7 @@ export function RunAnswers({
   const { preferences } = usePreferences();
   const units = useUnits();
   const { rise, bake, bakeProblem, preheat } = forecast;
-  const rises = rise.canHold.value > 1.05 && rise.top.high > 1.03;
+  const rises = risesVisibly(rise);
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
@@ -126,14 +148,8 @@ export function RunAnswers({
           {lidded && bake.holds.low !== null && (
             <>{words.theLidMayComeOff(honestRange(bake.holds.low, bake.holds.high))}</>
           )}
-          {preheat && preheat.ovenS !== null && (
-            <>
-              {words.heatTheOvenBefore(honestTime(preheat.ovenS))}
-              {preheat.plateS !== null &&
-                words.withWhatStandsInIt(honestTime(Math.max(preheat.plateS, preheat.ovenS)))}
-              {preheat.recoverS !== null && words.waitBetweenLoads(honestTime(preheat.recoverS))}.
-            </>
-          )}
+          {preheat && <PreheatWords preheat={preheat} />}
+          {keeping && <KeepingWords keeping={keeping} />}
         </p>
       )}
       <Why>

@@ -1,7 +1,7 @@
 'use client';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { ovenFor } from '@/core/kit';
-import { bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
+import { keepingOf, bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
 import { allLines, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useSheetActions, useSheetRun, useSheetState, useTaught } from '../sheet/SheetContext';
@@ -48,6 +48,7 @@ export function RunPanel() {
   const formula = useSheetState((state) => state.formula);
   const { consistency } = useSheetState((state) => state.answers);
   const book = useBook();
+  const keeping = useMemo(() => keepingOf(formula, book, 'wrapped'), [formula, book]);
   const nameOf = useNameOf();
   const units = useUnits();
   const { kit } = useStoredKit();
@@ -117,6 +118,7 @@ export function RunPanel() {
               forecast={forecast}
               lidded={run.bake?.phases.some((phase) => phase.moist === 'lid') ?? false}
               topped={run.bake?.phases.some((phase) => phase.topped) ?? false}
+              keeping={forecast.bake?.eatenWarm ? null : keeping}
               bakesS={
                 run.bake?.phases.reduce(
                   (sum, { kind, durationS }) => sum + (OUT.has(kind) ? 0 : durationS),

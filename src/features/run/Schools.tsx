@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { schoolMethod, SCHOOLS, type School } from '@/core/fermentation';
 import type { Kit } from '@/core/kit';
 import { newStep, type MethodStep } from '@/core/method';
+import type { Standing } from '@/core/fermentation/thermalLag';
 import type { Run } from '@/core/run';
 import { formatDurationRange } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
@@ -24,18 +25,16 @@ const ITS_OWN: ReadonlySet<MethodStep['kind']> = new Set([
   'chill',
 ]);
 
+/** How shaped pieces of a run stand. */
+const standingOf = ({ bake }: Run): Standing =>
+  bake?.shape === 'tin' ? 'tin' : bake?.shape === 'disc' || bake?.shape === 'flatbread' ? 'sheet' : 'pieces';
+
 /** A ready way of letting it rise, with times computed for this dough and this kitchen. */
 export function Schools({ run, kit }: { run: Run; kit: Kit }) {
   const { store, edit, settle } = useSheetActions();
   const pieceG = useSheetState((state) => state.formula.usualYield.pieceMassG);
   const { preferences } = usePreferences();
   const [school, setSchool] = useState<School | null>(null);
-  const standing =
-    run.bake?.shape === 'tin'
-      ? 'tin'
-      : run.bake?.shape === 'disc' || run.bake?.shape === 'flatbread'
-        ? 'sheet'
-        : 'pieces';
   const made =
     school &&
     schoolMethod(school, {
@@ -43,7 +42,7 @@ export function Schools({ run, kit }: { run: Run; kit: Kit }) {
       doughC: run.rise.doughC,
       kitchen: kit,
       pieceG,
-      standing,
+      standing: standingOf(run),
       ...(run.rise.pressurePa && { pressurePa: run.rise.pressurePa }),
     });
   const take = () => {

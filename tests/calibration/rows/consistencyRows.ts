@@ -42,8 +42,9 @@ const wholeGrain = (water: number): Recipe => but(DOUGHS.wholeGrain, { 'psyllium
 const flat = (water: number): Recipe => but(DOUGHS.flat, { water });
 const hpmc = (water: number): Recipe => but(DOUGHS.hpmc, { hpmc: 2.5, water });
 const bought = (water: number): Recipe => ({
-  'maize-starch': 62, 'white-rice-flour': 26, 'potato-starch': 12, salt: 1.8, sugar: 2.5, 'psyllium-husk': 3,
-  'bamboo-fibre': 3, hpmc: 1, water,
+  'maize-starch': 62, 'white-rice-flour': 26, 'potato-starch': 12, salt: 1.8, sugar: 2.5, 'psyllium-husk': 2.5,
+  'bamboo-fibre': 2,
+  hpmc: 0.5, water,
 }); // prettier-ignore
 const bun = (milk: number): Recipe => ({
   'white-rice-flour': 50, 'tapioca-starch': 30, 'potato-starch': 20, salt: 1.5, sugar: 8, 'egg-whole': 20, butter: 10,

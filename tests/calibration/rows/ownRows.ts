@@ -5,7 +5,7 @@
 import { askBake, askFeel, askRise, MIN, type BakeAsk, type RiseAsk } from '../ask';
 import { but, DOUGHS, ORDINARY, type Recipe, type Times } from '../doughs';
 import { BROWN, FEEL, type Answer, type Row } from '../practice';
-import { roll, tinLoaf } from './heatRows';
+import { hearth, roll, stick as hotStick, tinLoaf } from './heatRows';
 
 const row = (
   id: string, group: Row['group'], sure: Row['sure'], style: string, dough: string, answers: readonly Answer[],
@@ -78,7 +78,7 @@ export const OWN_ROWS: readonly Row[] = [
   row('O3', 'fermentation', 'A', 'ratios', '32 against 24 °C', [
     answer('time', 'ratio', 0.45, 0.72, (draw) => {
       const warm = askRise(still(psyllium, 32, 32, 3), draw).timeTo(1.5);
-      const cool = askRise(still(psyllium, 24, 24, 5), draw).timeTo(1.5);
+      const cool = askRise(still(psyllium, 24, 24, 5, { anotherDay: true }), draw).timeTo(1.5);
       return warm === null || cool === null ? null : warm / cool;
     }),
   ]),
@@ -134,8 +134,8 @@ export const OWN_ROWS: readonly Row[] = [
   ]),
   row('O47', 'heat', 'B', 'fried', 'oil at 185 against 170 °C', [
     answer('golden', 'ratio', 0.45, 0.75, (draw) => {
-      const hot = askBake(fried(185), draw).brownReaches('top', 3);
-      const usual = askBake(fried(170), draw).brownReaches('top', 3);
+      const hot = askBake(fried(185), draw).brownReaches('base', 1.5);
+      const usual = askBake(fried(170), draw).brownReaches('base', 1.5);
       return hot === null || usual === null ? null : hot / usual;
     }),
   ]),
@@ -152,5 +152,12 @@ export const OWN_ROWS: readonly Row[] = [
   row('O50', 'heat', 'B', 'discs', 'disc with topping on steel at 275 °C, 6 min', [
     answer('base', 'colour', BROWN.deepGolden[0], BROWN.dark[0], (draw) => askBake(steelDisc, draw).brown.base),
     answer('loses', 'share', 0.08, 0.15, (draw) => askBake(steelDisc, draw).lost),
+  ]),
+  // added after the first fit, which had no colour of a hearth loaf or a stick to go by
+  row('O51', 'heat', 'B', 'hearth', 'the colour of H6: half an hour uncovered', [
+    answer('top', 'colour', BROWN.deepGolden[0], BROWN.brown[1], (draw) => askBake(hearth, draw).brown.top),
+  ]),
+  row('O52', 'heat', 'B', 'sticks', 'the colour of H7', [
+    answer('top', 'colour', 3, 20, (draw) => askBake(hotStick, draw).brown.top),
   ]),
 ]; // prettier-ignore

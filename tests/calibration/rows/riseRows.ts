@@ -34,7 +34,7 @@ const spring = (name: string, recipe: Recipe, low: number, high: number) =>
 const slower = (name: string, than: RiseAsk, ask: RiseAsk, to: number, low: number, high: number) =>
   answer(name, 'ratio', low, high, (draw) => {
     const before = askRise(than, draw).timeTo(to);
-    const after = askRise(ask, draw).timeTo(to);
+    const after = askRise({ ...ask, anotherDay: true }, draw).timeTo(to);
     return before === null || after === null ? null : after / before;
   });
 
@@ -72,7 +72,7 @@ function again(recipe: Recipe, firstTo: number, rounds: number, share = 0.625): 
       stays.push({ tempC: 28, hours: share * hours, shaped: true } as (typeof stays)[number]);
     const run = askRise({ recipe, doughC: 28, stays }, draw);
     const startS = (hours + (rounds - 1) * share * hours) * HOUR;
-    const before = run.volumeAt(startS + 30);
+    const before = run.volumeAt(startS + 1);
     return (run.volumeAt(startS + share * hours * HOUR) / before - 1) / (firstTo - 1);
   };
 }
@@ -124,7 +124,7 @@ export const RISE_ROWS: readonly Row[] = [
         },
         draw,
       );
-      return (run.volumeAt(1.5 * HOUR + 30) - 1) / (run.volumeAt(1.5 * HOUR - 60) - 1);
+      return (run.volumeAt(1.5 * HOUR + 1) - 1) / (run.volumeAt(1.5 * HOUR) - 1);
     }),
   ]),
   row('R8', 'B', 'wild', 'ripe wild starter, 22 % of the flour, 24 °C', [
@@ -164,13 +164,15 @@ export const RISE_ROWS: readonly Row[] = [
   row('R17', 'B', 'ratios', 'a third of the yeast alive', [
     slower('time', r3, still(but(psyllium, { 'instant-yeast': 1.4 / 3 }), 28, 28, 9), 1.5, 2, 3),
     answer('the same end or a little less', 'ratio', 0.8, 1.02, (draw) => {
-      const few = askRise(still(but(psyllium, { 'instant-yeast': 1.4 / 3 }), 28, 28, 9), draw).top - 1;
+      const few =
+        askRise(still(but(psyllium, { 'instant-yeast': 1.4 / 3 }), 28, 28, 9, { anotherDay: true }), draw)
+          .top - 1;
       return few / (askRise(still(psyllium, 28, 28, 9), draw).top - 1);
     }),
   ]),
   row('R18', 'C', 'white psyllium', 'skinned over in a dry place', [
     answer('top against covered', 'ratio', 0.6, 0.95, (draw) => {
-      const dry = askRise({ ...r3, air: 'dry' }, draw).top - 1;
+      const dry = askRise({ ...r3, air: 'dry', anotherDay: true }, draw).top - 1;
       return dry / (askRise(r3, draw).top - 1);
     }),
   ]),
@@ -232,7 +234,7 @@ export const RISE_ROWS: readonly Row[] = [
       'ratio',
       1.5,
       1.9,
-      (draw) => askStarter(2, 20, draw).topAtS / askStarter(2, 25, draw).topAtS,
+      (draw) => askStarter(2, 20, draw, true).topAtS / askStarter(2, 25, draw).topAtS,
     ),
   ]),
   row('R25', 'C', 'frozen', 'frozen before rising, 2 / 8 weeks', [

@@ -4,6 +4,7 @@ export const words = {
   afterMixing: 'after mixing',
   noVisibleRise: 'no visible rise',
   mayBeCut: 'may be cut',
+  eatFrom: 'eat from',
   outOfTheOven: 'out of the oven',
   later: 'later',
 } as const;

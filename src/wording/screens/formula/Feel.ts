@@ -13,7 +13,7 @@ export const words = {
     softeningG: string,
     demandG: string,
   ) =>
-    `Saturation ${part} (${low}–${high}, four times in five): ${waterG} of water and ${softeningG} worth of oil and sugar, on the ${demandG} that the powders will absorb in the end.`,
+    `Saturation ${part} (${low}–${high}, four times in five): ${waterG} of free water and ${softeningG} worth of oil and sugar, on the ${demandG} that the powders absorb in the end where they compete for it.`,
   theBinderHoldsTheMass: (cohesion: number, cling: number, shift: string) =>
     `The binder holds the mass together ${cohesion} of 100 and clings ${cling} of 100; it moves the edges by ${shift}.`,
   mixedThenUntilItIs: (formatDuration: string, rest: string) =>

@@ -7,6 +7,7 @@ export const words = {
   from: 'from',
   heldBy: 'held by',
   free: ' free',
+  bound: 'bound in egg and the like',
   inTheEndThePowders: (shortG: string) => `; in the end the powders would take ${shortG} more than there is`,
   moreThanThePowdersWill: '; more than the powders will ever take',
 } as const;

@@ -1,7 +1,6 @@
-/** Prints what the models say to every row: node --import tsx tests/calibration/show.ts [fast] [ID ...] */
-import { writeFileSync } from 'node:fs';
-import { covers, GIVEN_ROWS, inRange, keyOf, OWN_ROWS, seen } from './table';
-import { TEN_DOUGHS } from './rows/tenDoughs';
+/** ./crumb calibrate show [fast] [ID or group or style ...]: what the models say to rows of practice, now; fast: without ranges. */
+import { covers, GIVEN_ROWS, inRange, keyOf, OWN_ROWS, seen } from '../tests/calibration/table';
+import { TEN_DOUGHS } from '../tests/calibration/rows/tenDoughs';
 
 const words = process.argv.slice(2);
 const fast = words.includes('fast');
@@ -39,9 +38,3 @@ for (const sure of ['A', 'B', 'C'] as const)
 console.log(
   `covered on average ${((100 * all.reduce((s, e) => s + covers(e), 0)) / all.length).toFixed(0)} %, ${((performance.now() - t0) / 1000).toFixed(1)} s`,
 );
-const file = words.find((word) => word.endsWith('.json'));
-if (file)
-  writeFileSync(
-    file,
-    JSON.stringify(Object.fromEntries(all.map((e) => [keyOf(e), [e.value, e.low, e.high]])), null, 1),
-  );

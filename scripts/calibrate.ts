@@ -1,0 +1,103 @@
+/**
+ * ./crumb calibrate [fit|tell] [GROUP ...]: fits the figures of core/calibrated to what practice says (consistency, then fermentation, then
+ * heat: each uses what the ones before it found), writes them with how well they are known, then tells every row, judges each style by a
+ * fit that has not seen it, and writes the tables of docs/models.md. `tell` leaves the figures as they are. About twenty minutes.
+ */
+import { writeFile } from 'node:fs/promises';
+import * as prettier from 'prettier';
+import { FIGURE_NAMES, FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import { FITTED } from '@/core/calibrated/fitted';
+import { askWith } from '../tests/calibration/ask';
+import before from '../tests/calibration/before.json';
+import { fitFigures, type FitOutcome } from '../tests/calibration/fit';
+import { counts, leftOut, told, type StyleLeftOut } from '../tests/calibration/judge';
+import type { Row } from '../tests/calibration/practice';
+import { TEN_DOUGHS } from '../tests/calibration/rows/tenDoughs';
+import { GIVEN_ROWS, OWN_ROWS, seen } from '../tests/calibration/table';
+import { CALIBRATION_TABLES, type Calibration } from '../tests/calibration/tables';
+import { writeDocTable } from './docTable';
+
+const words = process.argv.slice(2);
+const groups: Row['group'][] = ['consistency', 'fermentation', 'heat'];
+const asked = groups.filter((group) => words.includes(group));
+const FILE = 'src/core/calibrated/fitted.ts';
+const ALL = [...GIVEN_ROWS, ...OWN_ROWS];
+
+async function formatted(file: string, text: string): Promise<void> {
+  const options = await prettier.resolveConfig(file);
+  await writeFile(file, await prettier.format(text, { ...options, filepath: file }));
+}
+
+async function writeFigures(
+  fitted: Readonly<Partial<Record<string, (typeof FITTED)[FigureName]>>>,
+): Promise<void> {
+  const lines = FIGURE_NAMES.flatMap((name) => {
+    const each = fitted[name];
+    return each
+      ? [`'${name}': { value: ${each.value}, sd: ${each.sd}, rows: ${JSON.stringify(each.rows)} },`]
+      : [];
+  });
+  await formatted(
+    FILE,
+    `import type { FigureName } from './priors';
+
+/** Written by \`./crumb calibrate\`: each figure's middle, how well it is known, and the rows that speak for it. */
+export interface Fitted {
+  readonly value: number;
+  /** Relative where the figure's prior is. */
+  readonly sd: number;
+  readonly rows: readonly string[];
+}
+
+export const FITTED: Partial<Readonly<Record<FigureName, Fitted>>> = {
+${lines.join('\n')}
+};
+`,
+  );
+}
+
+let figures: Figures = FIGURES;
+let fitted: Partial<Record<string, (typeof FITTED)[FigureName]>> = { ...FITTED };
+const styles: StyleLeftOut[] = [];
+for (const group of groups) {
+  const rows = ALL.filter((row) => row.group === group);
+  const names = FIGURE_NAMES.filter((name) => PRIORS[name].group === group);
+  const rounds =
+    words.includes('tell') || (asked.length > 0 && !asked.includes(group)) ? 0 : group === 'heat' ? 5 : 12;
+  console.log(`${group}: ${names.length} figures, ${rows.length} rows${rounds === 0 ? ', as they are' : ''}`);
+  const outcome: FitOutcome = fitFigures(names, rows, figures, rounds, (text) => console.log(`  ${text}`));
+  figures = outcome.figures;
+  if (rounds > 0) {
+    fitted = { ...fitted, ...outcome.fitted };
+    await writeFigures(fitted);
+    console.log(`  ${outcome.settled ? 'settled' : 'not settled'} at ${outcome.cost.toFixed(1)}`);
+  }
+  for (const name of names) {
+    const prior = PRIORS[name];
+    const now = outcome.fitted[name]!;
+    console.log(
+      `  ${name.padEnd(22)} ${prior.value} ± ${prior.sd} -> ${now.value} ± ${now.sd}  ${now.rows.join(' ')}`,
+    );
+  }
+  if (!words.includes('fit')) styles.push(...leftOut(outcome, rows, before));
+}
+if (!words.includes('fit')) {
+  askWith(figures);
+  const found: Calibration = {
+    given: seen(GIVEN_ROWS).map(told),
+    own: seen(OWN_ROWS).map(told),
+    ten: seen(TEN_DOUGHS).map(told),
+    leftOut: styles,
+    words: Object.fromEntries([...ALL, ...TEN_DOUGHS].map(({ id, dough }) => [id, dough])),
+  };
+  await formatted('tests/calibration/told.json', JSON.stringify(found));
+  for (const [name, table] of Object.entries(CALIBRATION_TABLES))
+    await writeDocTable('docs/models.md', name, table(found));
+  for (const sure of ['A', 'B'] as const)
+    console.log(sure, counts(found.given.filter((each) => each.sure === sure)));
+  for (const { style, group, covered, wide, inRange, answers } of styles)
+    console.log(
+      `${group.padEnd(14)} ${style.padEnd(22)} ${inRange}/${answers} covered ${covered.toFixed(2)} wide ${wide.toFixed(2)}`,
+    );
+  console.log('tests/calibration/told.json and the tables of docs/models.md are written anew.');
+}
