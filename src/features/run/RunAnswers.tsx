@@ -71,10 +71,14 @@ function PreheatWords({ preheat }: { preheat: NonNullable<RunForecast['preheat']
   );
 }
 
-const HOUR_S = 3600;
+/** A rough range says so: hours to six, days whole. */
+const span = (low: number, high: number, step: number): string => {
+  const [from, to] = [low, high].map((x) => Math.max(1, Math.round(x / step)) * step);
+  return from === to ? String(from) : `${from}–${to}`;
+};
 function KeepingWords({ keeping: { softH, refreshedH } }: { keeping: Keeping }) {
-  const hours = ({ low, high }: Range) => honestRange(low * HOUR_S, high * HOUR_S);
-  return <>{words.wrappedItStaysSoft(hours(softH), hours(refreshedH))}</>;
+  const hours = span(softH.low, softH.high, 6);
+  return <>{words.wrappedItStaysSoft(hours, span(refreshedH.low / 24, refreshedH.high / 24, 1))}</>;
 }
 
 /** What a baker wants to know of the day: when it is ready, when it is baked, when it may be cut. Ranges, with what to look for. */

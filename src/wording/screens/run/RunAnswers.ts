@@ -24,8 +24,8 @@ export const words = {
   theLidMayComeOff: (low: string) => ` The lid may come off after ${low}: half of the crumb is set then.`,
   heatTheOvenBefore: (ovenS: string) => ` Heat the oven ${ovenS} before`,
   withWhatStandsInIt: (time: string) => `, ${time} with what stands in it`,
-  wrappedItStaysSoft: (soft: string, refreshed: string) =>
-    ` Wrapped in the room it stays soft for ${soft}; toasted or warmed through it is good again for ${refreshed}. Freeze the rest on the first day.`,
+  wrappedItStaysSoft: (hours: string, days: string) =>
+    ` Wrapped in the room it stays soft for ${hours} h; toasted or warmed through it is good again for ${days} days. Freeze the rest on the first day.`,
   waitBetweenLoads: (recoverS: string) => `; wait ${recoverS} between loads`,
   readyIsSevenTenthsOf:
     'Ready is seven tenths of what this dough can hold: there is some left for the oven. The ranges are the middle 80 % of 24 calculations of the rise and 10 of the bake, each with other, equally likely figures for what nobody has measured.',
