@@ -1,5 +1,4 @@
-import { consistencyOf } from '../consistency/consistency';
-import { liquidOverDemand, looseningG } from '../consistency/consistency';
+import { consistencyOf, liquidOverDemand, looseningG, type Consistency } from '../consistency/consistency';
 import { BAND_AIMS, type Band } from '../consistency/parameters';
 import { takenShare } from '../consistency/waterBalance';
 import { allLines, type Formula } from '../formula/formula';
@@ -31,15 +30,11 @@ const plus = (formula: Formula, ingredientId: string, massG: number): Formula =>
 });
 
 /** What all powders of a dough have taken up after its rest, g. */
-function demandRestedG(formula: Formula, book: IngredientBook): number {
-  const balance = consistencyOf(formula, book)?.balance;
-  return balance
-    ? balance.demands.reduce(
-        (sum, demand) => sum + demand.demandG * takenShare(demand, balance, balance.restMin),
-        0,
-      )
-    : 0;
-}
+const demandRestedG = ({ balance }: Consistency): number =>
+  balance.demands.reduce(
+    (sum, demand) => sum + demand.demandG * takenShare(demand, balance, balance.restMin),
+    0,
+  );
 
 /**
  * "Too wet today": how much of which powder brings a dough that feels like `felt` to `wanted`. What the hand feels is taken as
@@ -67,13 +62,14 @@ export function tooWet(
   const demandG = liquidNowG / liquidOverDemand(consistency, BAND_AIMS[felt]);
   const neededG = liquidNowG / liquidOverDemand(consistency, BAND_AIMS[wanted]) - demandG;
   const leavens = allLines(formula).filter((line) => book.get(line.ingredientId)?.roles[0] === 'leaven');
+  const restedG = demandRestedG(consistency);
   const answers = powders.flatMap((ingredientId): TooWet[] => {
     const ingredient = book.get(ingredientId);
     if (!ingredient?.absorption || ingredient.absorption.gPerG.value <= 0) return [];
     // what a gram of it takes in this very dough, beside all that compete with it, after the rest
     const trialG = 0.02 * totals.baseG;
-    const perG =
-      (demandRestedG(plus(formula, ingredientId, trialG), book) - demandRestedG(formula, book)) / trialG;
+    const tried = consistencyOf(plus(formula, ingredientId, trialG), book);
+    const perG = tried ? (demandRestedG(tried) - restedG) / trialG : 0;
     const addG = neededG / Math.max(0.02, perG);
     if (!(perG > 0) || addG > totals.baseG / 2) return [];
     const after = formulaTotals(plus(formula, ingredientId, addG), book);

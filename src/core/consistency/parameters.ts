@@ -85,9 +85,9 @@ export const EGG_HOLDS = 0.012;
 export const BARE_SHIFT = -0.03;
 
 /** How a powder takes water: what scales its absorption, and how much of it wets at once. */
-export type Drinks = 'fine' | 'starch' | 'whole' | 'pulse' | 'psyllium' | 'cellulose' | 'gum' | 'seed';
-/** Binders by how they drink; others as gums. */
-export const BINDERS_DRINK: Readonly<Record<string, Drinks>> = {
+export type AbsorbsAs = 'fine' | 'starch' | 'whole' | 'pulse' | 'psyllium' | 'cellulose' | 'gum' | 'seed';
+/** Binders by how they absorb; others as gums. */
+export const BINDERS_ABSORB_AS: Readonly<Record<string, 'psyllium' | 'cellulose' | 'seed'>> = {
   'psyllium-husk': 'psyllium',
   'psyllium-powder': 'psyllium',
   hpmc: 'cellulose',

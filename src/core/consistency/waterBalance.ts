@@ -5,7 +5,7 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { MethodStep } from '../method/step';
 import { Z80 } from '../numeric/normal';
 import { FIGURES, knownTo, type Figures } from '../calibrated';
-import { BINDERS_DRINK, CONSISTENCY, WHOLE_FROM_FIBRE, type Drinks } from './parameters';
+import { BINDERS_ABSORB_AS, CONSISTENCY, WHOLE_FROM_FIBRE, type AbsorbsAs } from './parameters';
 
 /** One powder's wish for water. */
 export interface WaterDemand {
@@ -78,18 +78,18 @@ const doubtOf = ({ massG, measured }: Formula['stages'][number]['lines'][number]
 const bringsWater = (ingredient: Ingredient): boolean =>
   !isFlourBase(ingredient) && !(ingredient.roles.includes('binder') && !ingredient.roles.includes('egg'));
 
-/** How a powder drinks: by what it is, and of the flours by their fibre. */
-function drinksAs(ingredient: Ingredient): Drinks {
+/** How a powder absorbs: by what it is, and of the flours by their fibre. */
+function absorbsAs(ingredient: Ingredient): AbsorbsAs {
   if (ingredient.roles[0] === 'starch') return 'starch';
   if (isFlourBase(ingredient) && ingredient.family === 'pulse') return 'pulse';
   if (isFlourBase(ingredient)) return ingredient.per100g.fibre.value >= WHOLE_FROM_FIBRE ? 'whole' : 'fine';
-  return ingredient.roles.includes('binder') ? (BINDERS_DRINK[ingredient.id] ?? 'gum') : 'whole';
+  return ingredient.roles.includes('binder') ? (BINDERS_ABSORB_AS[ingredient.id] ?? 'gum') : 'whole';
 }
 
 const FAST_OF = {
   fine: 'fast.fine', starch: 'fast.fine', whole: 'fast.whole', pulse: 'fast.whole', psyllium: 'fast.swelling', seed: 'fast.swelling',
   cellulose: 'fast.gum', gum: 'fast.gum',
-} as const satisfies Record<Drinks, keyof Figures>; // prettier-ignore
+} as const satisfies Record<AbsorbsAs, keyof Figures>; // prettier-ignore
 
 /** Share of an ingredient's water that is free to loosen a dough; the rest stays in its proteins, fat or cells. */
 function freeShare(ingredient: Ingredient, figures: Figures): number {
@@ -207,8 +207,8 @@ export function waterBalance(
         sugarG += (massG * per100g.sugars.value) / 100;
       if (!absorption) continue;
       const extra = isFlourBase(ingredient) ? swollen * (per100g.starch.value / 100) : 0;
-      const drinks = drinksAs(ingredient);
-      const scale = figures[`absorbs.${drinks}`];
+      const kind = absorbsAs(ingredient);
+      const scale = figures[`absorbs.${kind}`];
       const gPerG = absorption.gPerG.value * scale + extra * CONSISTENCY.scaldedStarchHolds.value;
       const sd = Math.hypot(
         absorption.gPerG.sd * scale,
@@ -225,7 +225,7 @@ export function waterBalance(
         // one bag, one error: the sds of the same ingredient add up
         sdG: (before?.sdG ?? 0) + massG * sd,
         binder: !isFlourBase(ingredient) && ingredient.roles.includes('binder'),
-        fast: figures[FAST_OF[drinks]],
+        fast: figures[FAST_OF[kind]],
         tauMin: absorption.tauMin * figures.swelling,
         headStartMin,
       });

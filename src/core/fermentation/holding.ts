@@ -8,7 +8,6 @@ export interface Structure {
   readonly gum: number;
   readonly seed: number;
   readonly egg: number;
-  readonly starch: number;
   readonly whole: number;
 }
 

@@ -167,7 +167,7 @@ test('a dough holds most when it is soft to sticky, and more the better it is bo
     expect(Math.abs(Math.log(next / now))).toBeLessThan(0.25);
   }
 });
-const NONE: Structure = { psyllium: 0, cellulose: 0, gum: 0, seed: 0, egg: 0, starch: 0.5, whole: 0 };
+const NONE: Structure = { psyllium: 0, cellulose: 0, gum: 0, seed: 0, egg: 0, whole: 0 };
 
 test('oven spring: more gas springs further, within what the dough can hold; late powder lifts what yeast has not', () => {
   const yeasted = of(plus([['instant-yeast', 5]]));

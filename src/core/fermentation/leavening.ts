@@ -1,5 +1,5 @@
 import type { Consistency } from '../consistency/consistency';
-import { BINDERS_DRINK, WHOLE_FROM_FIBRE } from '../consistency/parameters';
+import { BINDERS_ABSORB_AS, WHOLE_FROM_FIBRE } from '../consistency/parameters';
 import { FIGURES, type Figures } from '../calibrated';
 import { isDoughStage, type Formula } from '../formula/formula';
 import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
@@ -95,8 +95,6 @@ function chemical(
 const isWhole = (ingredient: Ingredient): boolean =>
   ingredient.roles[0] !== 'starch' && ingredient.per100g.fibre.value >= WHOLE_FROM_FIBRE;
 
-const BINDS_AS = { psyllium: 'psyllium', cellulose: 'cellulose', seed: 'seed' } as const;
-
 /** What of the dough holds gas, and what sugar its flours' enzymes will free, g. */
 function structureOf(
   formula: Formula,
@@ -104,7 +102,7 @@ function structureOf(
   floursG: number,
   figures: Figures,
 ): { structure: Structure; freedSugarG: number } {
-  const percent = { psyllium: 0, cellulose: 0, gum: 0, seed: 0, egg: 0, starch: 0, whole: 0 };
+  const percent = { psyllium: 0, cellulose: 0, gum: 0, seed: 0, egg: 0, whole: 0 };
   let freedSugarG = 0;
   for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
     if (!dough) continue;
@@ -112,15 +110,13 @@ function structureOf(
     if (isFlourBase(ingredient)) {
       const starch = ingredient.roles[0] === 'starch';
       const whole = isWhole(ingredient);
-      if (starch) percent.starch += share / 100;
       if (whole) percent.whole += share / 100;
       const freed = whole ? figures['freed.whole'] : figures['freed.fine'] * (starch ? STARCH_FREES : 1);
       freedSugarG += (massG * freed) / 100;
     }
     if (ingredient.roles.includes('egg')) percent.egg += share;
     else if (ingredient.roles.includes('binder')) {
-      const drinks = BINDERS_DRINK[ingredient.id];
-      const as = drinks && drinks in BINDS_AS ? BINDS_AS[drinks as keyof typeof BINDS_AS] : 'gum';
+      const as = BINDERS_ABSORB_AS[ingredient.id] ?? 'gum';
       // fibres and starches that thicken bind, but weakly
       if (as === 'gum' && !GUMS.has(ingredient.id)) percent.seed += share / 2;
       else percent[as] += share;

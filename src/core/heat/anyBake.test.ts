@@ -1,4 +1,5 @@
 import { FIGURES } from '../calibrated';
+import { HEAT } from './parameters';
 import fc from 'fast-check';
 import { SHAPES } from '../method/heating';
 import {
@@ -76,7 +77,11 @@ function sound(question: BakeQuestion, run: BakeSimulation): void {
   expect(Math.max(...lost)).toBeLessThanOrEqual(Math.max(wettest, question.matter.waterShare) + 1e-8);
   // a flame's dome and a grill's element glow above the setting
   const glows =
-    question.oven.kind === 'grill' ? 150 : question.oven.kind === 'flame' ? FIGURES['flame.dome'] : 0;
+    question.oven.kind === 'grill'
+      ? HEAT.grillAboveC
+      : question.oven.kind === 'flame'
+        ? FIGURES['flame.dome']
+        : 0;
   const hottestC = Math.max(
     120,
     question.oven.offsetC + 45 + glows + Math.max(...question.phases.map(({ setC }) => setC)),

@@ -43,6 +43,20 @@ export const HEAT = {
    * J/mol (starch in excess water 130-250 kJ/mol below, falling above the peak).
    */
   gelatinise: { perSAtPeak: 0.025, energyJPerMol: 160_000 },
+  /** A cell counts as wet through down to so much of its first water; below, the rest of it is crust. */
+  frontShare: 0.92,
+  /** What a crust leaves of a touch: on a tray it curls up, from a tin's wall it draws back a little (share of the wet touch). */
+  crustTouches: { tray: 0.25, tin: 0.6 },
+  /** Heat over the gap under a crust, W/(m² K): radiation at 200 °C and half a millimetre of hot air, in part. */
+  gapWPerM2K: 15,
+  /** A glowing element over the piece, seen as the mean of what is above it against the air, °C. */
+  grillAboveC: 150,
+  /** Of a touching side so much lies in spots (craft; told in the mean colour and apart). */
+  spotShare: 0.3,
+  /** What chars at once chars no faster, index per s, for its own smoke and ash stand between; what is brown darkens half as fast at this index. */
+  browning: { fastestPerS: 0.9, darkens: 20 },
+  /** A fried ball grows more upwards than across: of its growth so much, as a power. */
+  roundRises: 0.6,
   /** Browning differs by so much from dough to dough. */
   browningCv: 0.3,
   /** A crumb grows in the oven until it is so hot, °C; and it firms below where its starch gels, °C. */

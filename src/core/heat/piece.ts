@@ -2,6 +2,7 @@ import type { Shape } from '../method/heating';
 import { ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
 import { block, graded, radial, slab, type Grid } from './grid';
+import { HEAT } from './parameters';
 
 /** One piece as it goes in. Lengths in cm; what is null follows from the mass. */
 export interface Piece {
@@ -60,9 +61,6 @@ export type GridKind = keyof typeof GRIDS;
 /** Proportions where nothing is measured: usual tins are 2.2 times as long as wide; a hearth loaf stands 0.42 of its width high. */
 const USUAL = { tinLengthOverWidth: 2.2, tinHeightOverWidth: 0.95, hearthHeightOverWidth: 0.42, baguetteCm: 34, rollHeightOverWidth: 0.55, roundHeightOverWidth: 0.45, ringHole: 0.3, discThickM: 0.009, flatThickM: 0.006 } as const; // prettier-ignore
 
-/** A flattened ball grows more upwards than across: of what it grows so much, as a power. */
-const ROUND_RISES = 0.6;
-
 /** How long the middle of a ring's tube goes round, m: from how far it is across, else as rings usually are. */
 function ringLengthM(volumeM3: number, acrossM: number | null): number {
   const usual = Math.cbrt((4 * volumeM3 * (Math.PI * (1 + USUAL.ringHole)) ** 2) / Math.PI);
@@ -78,7 +76,7 @@ function ringLengthM(volumeM3: number, acrossM: number | null): number {
 
 /** How wide a piece that stands free is, from its usual proportions or from how thick it went in. */
 function roundWidthM({ shape, heightCm }: Piece, volumeM3: number, springs: number): number {
-  if (heightCm) return Math.sqrt((4 * volumeM3) / (Math.PI * (heightCm / 100) * springs ** ROUND_RISES));
+  if (heightCm) return Math.sqrt((4 * volumeM3) / (Math.PI * (heightCm / 100) * springs ** HEAT.roundRises));
   const ratio =
     shape === 'hearth'
       ? USUAL.hearthHeightOverWidth

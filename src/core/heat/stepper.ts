@@ -4,7 +4,8 @@ import { boilingAtC, latentJPerKg, vapourPressureFast } from './water';
 
 // looked up once: a loaf asks for these some million times, and a bundler may make each look through another module a call
 const { perC: CREEPS_PER_C, freeAbove: FREE_ABOVE } = HEAT.moisture;
-const { halfActivityPerK: HALF_ACTIVITY_PER_K } = HEAT;
+const { halfActivityPerK: HALF_ACTIVITY_PER_K, frontShare: FRONT, spotShare: SPOTS } = HEAT;
+const { fastestPerS: FASTEST_PER_S, darkens: DARKENS } = HEAT.browning;
 const WATER_J_PER_KG_K = WATER;
 const GAS = 8.314462;
 const STEFAN_BOLTZMANN = SIGMA;
@@ -12,14 +13,6 @@ const STEFAN_BOLTZMANN = SIGMA;
 const WET = 0.25;
 /** Below so much water per dry matter nothing more boils away. */
 const BOUND_WATER = 0.025;
-/** What is brown already darkens less: half as fast at this index. */
-const DARKENS = 20;
-/** What chars at once chars no faster, index per s: its own smoke and ash stand between. */
-const FASTEST_PER_S = 0.9;
-/** A cell counts as wet through down to so much of its first water. */
-const FRONT = 0.92;
-/** Share of a touching side that lies in spots. */
-const SPOTS = 0.3;
 /** Activation energy over the gas constant, K. */
 const GELATINISES_K = HEAT.gelatinise.energyJPerMol / GAS;
 

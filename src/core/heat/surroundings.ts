@@ -96,12 +96,9 @@ function filmOf(
 /** Does a fan move its air? */
 export const blows = ({ kind }: Pick<Oven, 'kind'>): boolean => kind === 'fan' || kind === 'humid';
 
-/** What has dried curls up from its tray. */
-const TRAY_DRY = 0.25;
-
 /** How well a piece touches what it lies on, W/(m² K): wet, and what a dry skin leaves of it. A tray's touch is through paper or grease. */
 function touchOf(plate: Plate, figures: Figures): { readonly wet: number; readonly dry: number } {
-  if (plate === 'tray') return { wet: figures['touch.tray'], dry: TRAY_DRY };
+  if (plate === 'tray') return { wet: figures['touch.tray'], dry: HEAT.crustTouches.tray };
   return { wet: figures['touch.wet'], dry: figures['touch.dry'] };
 }
 
@@ -145,12 +142,9 @@ function wallsAboveC(
 ): number {
   if (phase.kind !== 'oven' || blows(oven)) return 0;
   if (oven.kind === 'flame') return where === 'floor' ? 0 : figures['flame.dome'];
-  if (oven.kind === 'grill') return where === 'floor' ? 0 : GRILL_ABOVE_C;
+  if (oven.kind === 'grill') return where === 'floor' ? 0 : HEAT.grillAboveC;
   return where === 'floor' ? figures['oven.floor'] : HEAT.wallsAbove;
 }
-/** A glowing element over the piece, seen as the mean of what is above it, °C. */
-const GRILL_ABOVE_C = 150;
-
 /**
  * Fills the three sides' meetings for this moment.
  * @param baseMoist how far what lies down is still wet at its skin, 0 ... 1: a crust touches less well
@@ -218,14 +212,14 @@ export function meet(
   const touch = (meeting: Meeting, tempC: number, wet: number, dry: number) => {
     meeting.tempC = tempC;
     // what stands on its own steam still has the glow and the thin air under it
-    meeting.hWPerM2K = Math.max(GAP_W_PER_M2K, wet * s.contact * (dry + (1 - dry) * baseMoist));
+    meeting.hWPerM2K = Math.max(HEAT.gapWPerM2K, wet * s.contact * (dry + (1 - dry) * baseMoist));
     meeting.touches = true;
     meeting.emissivity = 0;
     meeting.massPerPa = 0;
   };
   if (phase.inTin && s.tin) {
-    touch(side, s.tinC[0]!, s.figures['touch.tin'], TIN_DRY);
-    touch(base, s.tinC[1]!, s.figures['touch.tin'], TIN_DRY);
+    touch(side, s.tinC[0]!, s.figures['touch.tin'], HEAT.crustTouches.tin);
+    touch(base, s.tinC[1]!, s.figures['touch.tin'], HEAT.crustTouches.tin);
   } else if (s.plate) {
     const { wet: wetTouch, dry } = touchOf(s.plate.kind, s.figures);
     touch(base, s.plate.tempC[0]!, wetTouch, dry);
@@ -236,12 +230,6 @@ export function meet(
     Object.assign(base, before);
   }
 }
-
-/** Heat over the gap under a crust, W/(m² K): radiation at 200 °C and half a millimetre of hot air, in part. */
-const GAP_W_PER_M2K = 15;
-
-/** A loaf leaves its tin's wall a little as it dries. */
-const TIN_DRY = 0.6;
 
 export interface Extents {
   readonly topM2: number;

@@ -9,7 +9,7 @@ const lean = {
   ],
 };
 const soft = (formula: typeof lean, kept: (typeof KEPT)[number] = 'wrapped') =>
-  keepingOf(formula, libraryBook, kept).softH.value;
+  keepingOf(formula, libraryBook, kept)!.softH.value;
 const plus = (id: string, g: number) => ({
   ...lean,
   stages: [{ ...lean.stages[0]!, lines: [...lean.stages[0]!.lines, line(id, g)] }],
@@ -19,7 +19,7 @@ test('a lean bread is soft for half a day wrapped, less bare and least in the fr
   expect(soft(lean)).toBe(12);
   expect(KEPT.map((way) => soft(lean, way))).toEqual([12, 5, 4, 720]);
   for (const way of KEPT) {
-    const { softH, refreshedH } = keepingOf(lean, libraryBook, way);
+    const { softH, refreshedH } = keepingOf(lean, libraryBook, way)!;
     expect(refreshedH.value).toBeGreaterThan(1.5 * softH.value);
     for (const { low, value, high } of [softH, refreshedH]) {
       expect(low).toBeLessThan(value);
@@ -33,5 +33,6 @@ test('psyllium, fat, sugar and egg keep it soft, within bounds; no flour, no won
   expect(soft(plus('psyllium-husk', 20))).toBeCloseTo(12 * 1.4, 9);
   for (const id of ['butter', 'sugar', 'egg-whole']) expect(soft(plus(id, 60))).toBeGreaterThan(12);
   expect(soft(plus('butter', 2000))).toBe(24);
-  expect(keepingOf({ stages: [] }, libraryBook, 'wrapped').softH.value).toBe(12);
+  expect(keepingOf({ ...lean, stages: [] }, libraryBook, 'wrapped')!.softH.value).toBe(12);
+  expect(keepingOf({ ...lean, style: 'crackers' }, libraryBook, 'wrapped')).toBeNull();
 });

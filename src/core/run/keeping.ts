@@ -27,8 +27,13 @@ const MOST = 2;
 /** From loaf to loaf, and who calls it firm: a rough range. */
 const TIMES = 1.6;
 
-/** How a formula's bread keeps; rough, for planning what to freeze. Nothing here says how long it is safe: local rules do. */
-export function keepingOf(formula: Pick<Formula, 'stages'>, book: IngredientBook, kept: Kept): Keeping {
+/** How a formula's bread keeps; rough, for planning what to freeze. Nothing here says how long it is safe: local rules do. Null for what is meant to be crisp. */
+export function keepingOf(
+  formula: Pick<Formula, 'stages' | 'style'>,
+  book: IngredientBook,
+  kept: Kept,
+): Keeping | null {
+  if (formula.style === 'crackers') return null;
   let floursG = 0;
   const grams = { binder: 0, fat: 0, sugar: 0, egg: 0 };
   for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
