@@ -14,6 +14,20 @@ import { forecastRun, runOf } from '@/core/run';
 /** What it was before the models were made true, on the machine that measured it: medians of three runs. */
 export const RATIOS_BEFORE = { loaf: 1.01, whatIf: 1.42, rise: 0.153, sheet: 0.0029 } as const;
 
+/** A day of rising in a cool room. */
+export const DAY: Stay = {
+  place: 'room',
+  tempC: 18,
+  durationS: 86_400,
+  standing: 'bowl',
+  pieceG: 1000,
+  pressedOut: 0,
+};
+/** A 60 min bake of a 900 g loaf and three hours of cooling. */
+export const LOAF = tinLoaf({
+  phases: [newPhase('oven', 3600, 200, { inTin: true }), newPhase('rack', 10_800, 0)],
+});
+
 /** About 100 ms on an ordinary core: an exponential, a root, a division and a store a turn. */
 function fixedLoop(): number {
   const cells = new Float64Array(256).fill(1);
@@ -41,22 +55,11 @@ export function coreRatios(formula: Formula): Record<'loaf' | 'whatIf' | 'rise' 
   const { totals, consistency } = formulaAnswers(formula, libraryBook);
   const run = runOf(formula, libraryBook, totals, consistency);
   if (!run.ok || !consistency) throw new Error('the loaf has no run');
-  const day: Stay = {
-    place: 'room',
-    tempC: 18,
-    durationS: 86_400,
-    standing: 'bowl',
-    pieceG: 1000,
-    pressedOut: 0,
-  };
-  const loaf = tinLoaf({
-    phases: [newPhase('oven', 3600, 200, { inTin: true }), newPhase('rack', 10_800, 0)],
-  });
   const { leavening } = run.value.rise;
   const works = {
-    loaf: [6, () => simulateBake(loaf)],
+    loaf: [6, () => simulateBake(LOAF)],
     whatIf: [3, () => finish(forecastRun(run.value, consistency))],
-    rise: [20, () => riseCurve({ leavening, doughC: 26, stays: [day] })],
+    rise: [20, () => riseCurve({ leavening, doughC: 26, stays: [DAY] })],
     sheet: [40, () => formulaAnswers(formula, libraryBook)],
   } as const;
   const ratio = ([runs, work]: readonly [number, () => unknown]): number => {

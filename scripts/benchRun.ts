@@ -1,21 +1,15 @@
 /** The part of ./crumb bench about time and heat: core times on one core, and frames while a step's end is dragged. */
 import type { Page } from '@playwright/test';
-import { riseCurve, type Stay } from '@/core/fermentation';
+import { riseCurve } from '@/core/fermentation';
 import type { Formula } from '@/core/formula';
-import { simulateBake, finish, newPhase } from '@/core/heat';
-import { tinLoaf } from '@/core/heat/testBakes';
+import { simulateBake, finish } from '@/core/heat';
 import { libraryBook } from '@/core/ingredients';
 import { quantileOf } from '@/core/numeric/quantile';
 import { formulaAnswers } from '@/core/notices';
 import { forecastRun, runOf } from '@/core/run';
 import { rollsWithMethod } from '@/core/run/testRuns';
-import { coreRatios, RATIOS_BEFORE } from './benchRatio';
+import { coreRatios, DAY, LOAF, RATIOS_BEFORE } from './benchRatio';
 import type { Findings } from './findings';
-
-/** A 60 min bake of a 900 g loaf and three hours of cooling. */
-const LOAF = tinLoaf({
-  phases: [newPhase('oven', 3600, 200, { inTin: true }), newPhase('rack', 10_800, 0)],
-});
 
 type Timed = (runs: number, work: () => unknown) => string;
 
@@ -23,18 +17,10 @@ export function benchCore(formula: Formula, timed: Timed, found: Findings): void
   const { totals, consistency } = formulaAnswers(formula, libraryBook);
   const run = runOf(formula, libraryBook, totals, consistency);
   if (!run.ok || !consistency) throw new Error('the loaf has no run');
-  const day: Stay = {
-    place: 'room',
-    tempC: 18,
-    durationS: 86_400,
-    standing: 'bowl',
-    pieceG: 1000,
-    pressedOut: 0,
-  };
   const { leavening } = run.value.rise;
   found.add(
     '24 h rise with its interval, p50 / p95',
-    timed(40, () => riseCurve({ leavening, doughC: 26, stays: [day] })),
+    timed(40, () => riseCurve({ leavening, doughC: 26, stays: [DAY] })),
     '< 20 ms',
   );
   found.add(

@@ -1,7 +1,8 @@
 /**
- * ./crumb calibrate [fit|tell] [GROUP ...]: fits the figures of core/calibrated to what practice says (consistency, then fermentation, then
+ * ./crumb calibrate [fit|tell] [afresh] [GROUP ...]: fits the figures of core/calibrated to what practice says (consistency, then fermentation, then
  * heat: each uses what the ones before it found), writes them with how well they are known, then tells every row, judges each style by a
- * fit that has not seen it, and writes the tables of docs/models.md. `tell` leaves the figures as they are. About twenty minutes.
+ * fit that has not seen it, and writes the tables of docs/models.md. `tell` leaves the figures as they are; `afresh` begins at the
+ * priors, not where the last fit ended; `known` leaves the figures and writes anew how well each is known. About forty minutes, most of it heat.
  */
 import { writeFile } from 'node:fs/promises';
 import * as prettier from 'prettier';
@@ -56,18 +57,33 @@ ${lines.join('\n')}
   );
 }
 
+/** Heat is full of corners: a range is flat inside, a crust forms or does not. */
+const SWEEPS = 2;
+
 let figures: Figures = FIGURES;
 let fitted: Partial<Record<string, (typeof FITTED)[FigureName]>> = { ...FITTED };
 const styles: StyleLeftOut[] = [];
 for (const group of groups) {
   const rows = ALL.filter((row) => row.group === group);
   const names = FIGURE_NAMES.filter((name) => PRIORS[name].group === group);
-  const rounds =
-    words.includes('tell') || (asked.length > 0 && !asked.includes(group)) ? 0 : group === 'heat' ? 5 : 12;
+  const fits = !words.includes('tell') && (asked.length === 0 || asked.includes(group));
+  const keeps = words.includes('known');
+  const rounds = !fits || keeps ? 0 : 14;
+  // nothing of this group is asked: neither fitted nor told
+  if ((words.includes('fit') || keeps) && !fits) continue;
+  if (fits && words.includes('afresh'))
+    figures = { ...figures, ...Object.fromEntries(names.map((name) => [name, PRIORS[name].value])) };
   console.log(`${group}: ${names.length} figures, ${rows.length} rows${rounds === 0 ? ', as they are' : ''}`);
-  const outcome: FitOutcome = fitFigures(names, rows, figures, rounds, (text) => console.log(`  ${text}`));
+  const outcome: FitOutcome = fitFigures(
+    names,
+    rows,
+    figures,
+    rounds,
+    (text) => console.log(`  ${text}`),
+    rounds > 0 && group === 'heat' ? SWEEPS : 0,
+  );
   figures = outcome.figures;
-  if (rounds > 0) {
+  if (fits) {
     fitted = { ...fitted, ...outcome.fitted };
     await writeFigures(fitted);
     console.log(`  ${outcome.settled ? 'settled' : 'not settled'} at ${outcome.cost.toFixed(1)}`);
@@ -79,9 +95,9 @@ for (const group of groups) {
       `  ${name.padEnd(22)} ${prior.value} ± ${prior.sd} -> ${now.value} ± ${now.sd}  ${now.rows.join(' ')}`,
     );
   }
-  if (!words.includes('fit')) styles.push(...leftOut(outcome, rows, before));
+  if (!words.includes('fit') && !keeps) styles.push(...leftOut(outcome, rows, before));
 }
-if (!words.includes('fit')) {
+if (!words.includes('fit') && !words.includes('known')) {
   askWith(figures);
   const found: Calibration = {
     given: seen(GIVEN_ROWS).map(told),

@@ -16,8 +16,8 @@ beforeAll(() => {
   for (const each of seen([...GIVEN_ROWS, ...OWN_ROWS, ...TEN_DOUGHS], false).map(told)) now[each.key] = each;
 }, 60_000);
 
-/** What the models reach: figures in range, and rows of which every figure is; of the last the aim is 0.85 and 0.75. */
-const REACHED = { A: { answers: 0.88, rows: 0.75 }, B: { answers: 0.85, rows: 0.74 } } as const;
+/** What the models reach: figures in range, and rows of which every figure is; of the rows the aims are 0.85 and 0.75. */
+const REACHED = { A: { answers: 0.9, rows: 0.85 }, B: { answers: 0.88, rows: 0.75 } } as const;
 
 test('most of what practice is sure of is what the models say, and nothing of it is far off', () => {
   const given = found.given.map(({ key }) => now[key]!);
@@ -70,7 +70,7 @@ test('honest ranges: each style judged by a fit that has not seen it', () => {
   expect(mean(({ wide }) => wide)).toBeLessThanOrEqual(1);
 });
 /** What the ranges reach; the aim is three quarters (docs/models.md says what is missing). */
-const COVERED = { least: 0.5 } as const;
+const COVERED = { least: 0.55 } as const;
 
 test('no range is of no width: every answer of every row', () => {
   const flat = [...found.given, ...found.own, ...found.ten].filter(

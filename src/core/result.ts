@@ -17,6 +17,7 @@ export type ProblemCode =
   | 'unknownLine'
   | 'unknownStage'
   | 'unknownStep'
+  | 'unknownLot'
   | 'duplicateId'
   | 'onlyFlour'
   | 'noFlour'

@@ -1,6 +1,6 @@
 import { feltObservations } from '@/core/bake';
-import { learnAbsorption, type AbsorptionLearnt } from '@/core/consistency';
-import { kitchenBook, libraryBook } from '@/core/ingredients';
+import { feltOfRecipe, learnAbsorption, type AbsorptionLearnt } from '@/core/consistency';
+import { sparingBook, type StoredEntry } from '@/core/ingredients';
 import { feltSignature } from '@/db/queries/bakeCards';
 import { listFeltBakes } from '@/db/queries/bakes';
 import { withEvents } from './bakeRecords';
@@ -19,7 +19,8 @@ export async function loadAbsorption(context: Context): Promise<AbsorptionLearnt
     feltSignature(context.pool, context.kitchen.id, MOST_BAKES),
     context.larder(),
   ]);
-  if (felt === '') return [];
+  const printed = larder.entries.some(({ entry }) => 'works' in entry && entry.works);
+  if (felt === '' && !printed) return [];
   const signature = signatureOf(context.kitchen.epoch, larder.signature, felt);
   const learnt = await computedAnswer(context, {
     about: 'absorption',
@@ -32,20 +33,47 @@ export async function loadAbsorption(context: Context): Promise<AbsorptionLearnt
 async function learnNow(context: Context): Promise<AbsorptionLearnt[]> {
   const rows = await listFeltBakes(context.pool, context.kitchen.id, MOST_BAKES);
   const { entries } = await context.larder();
-  const merged = kitchenBook(
-    entries.filter(({ entry }) => entry.kind !== 'bag' || entry.learntFrom === undefined),
-  );
-  const book = merged.ok ? merged.value : libraryBook;
+  const { book } = sparingBook(entries.map(untaught));
   const formulas = new Map(rows.map(({ id, formula }) => [id, formula]));
   const bakes = await withEvents(
     context,
     rows.map(({ formula: _, kit: __, ...bake }) => bake),
   );
+  // a recipe that works with a bag is a feel like any other, and the first
+  const printed = entries.flatMap(({ id, away, entry }) => {
+    const works = !away && 'works' in entry ? entry.works : undefined;
+    const felt = works && feltOfRecipe(id, works, book);
+    return felt ? [felt] : [];
+  });
   return learnAbsorption(
-    bakes.reverse().flatMap((bake) => {
-      const formula = formulas.get(bake.id);
-      return formula ? feltObservations(bake, formula, book) : [];
-    }),
+    [
+      ...printed,
+      ...bakes.reverse().flatMap((bake) => {
+        const formula = formulas.get(bake.id);
+        return formula ? feltObservations(bake, formula, book) : [];
+      }),
+    ],
     book,
   );
+}
+
+/** An entry as it was before hands taught it anything. */
+function untaught(stored: StoredEntry): StoredEntry {
+  const { entry } = stored;
+  if (entry.kind === 'own') return stored;
+  const taught = entry.learntFrom !== undefined;
+  switch (entry.kind) {
+    case 'bag': {
+      const { absorption, absorbs, ...stated } = entry.changes;
+      const changes = { ...stated, ...(!taught && absorption !== undefined && { absorption }) };
+      const known = !taught && !entry.works && absorbs ? { ...changes, absorbs } : changes;
+      return { ...stored, entry: { ...entry, changes: known } };
+    }
+    case 'blend':
+    case 'lot': {
+      if (!taught && !('works' in entry && entry.works)) return stored;
+      const { absorbs: _, ...plain } = entry;
+      return { ...stored, entry: plain };
+    }
+  }
 }

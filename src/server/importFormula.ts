@@ -47,7 +47,7 @@ function settle(
   const add = entries
     .filter((entry) => !known.has(entry.id) || renamed.has(entry.id))
     .map((entry): KitchenEntry => {
-      if (entry.kind === 'bag') return entry;
+      if (entry.kind === 'bag' || entry.kind === 'lot') return entry;
       if (entry.kind === 'own') return { ...entry, id: idOf(entry.id) };
       const parts = entry.parts.map((part) => ({ ...part, ingredientId: idOf(part.ingredientId) }));
       return { ...entry, id: idOf(entry.id), parts };

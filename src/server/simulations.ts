@@ -1,11 +1,14 @@
-import { learnRise, type RiseLearning, type RiseObservation } from '@/core/fermentation';
+import { learnRise, type LearnRiseOf, type RiseLearning, type RiseObservation } from '@/core/fermentation';
 import { quickSlice, type SliceQuestion } from '@/core/run';
 import type { SliceFigures } from '@/core/slice';
 
 /** What takes the processor for longer than a request may hold up the others. */
 export interface Simulated {
   readonly slice: { readonly question: SliceQuestion; readonly answer: SliceFigures | null };
-  readonly rise: { readonly question: readonly RiseObservation[]; readonly answer: RiseLearning | null };
+  readonly rise: {
+    readonly question: { readonly observations: readonly RiseObservation[]; readonly of: LearnRiseOf };
+    readonly answer: RiseLearning | null;
+  };
 }
 export type SimulationKind = keyof Simulated;
 
@@ -16,7 +19,9 @@ export type SimulationJob = {
 
 /** The work itself, on whatever thread. */
 export function simulate(job: SimulationJob): Simulated[SimulationKind]['answer'] {
-  return job.kind === 'slice' ? quickSlice(job.question) : learnRise(job.question);
+  return job.kind === 'slice'
+    ? quickSlice(job.question)
+    : learnRise(job.question.observations, job.question.of);
 }
 
 /**

@@ -95,6 +95,8 @@ export function wordProblem(problem: Problem, units: Units): string {
       return 'That part of the formula is no longer there.';
     case 'unknownStep':
       return 'That step is no longer in the method.';
+    case 'unknownLot':
+      return 'That bag is not written down for this ingredient.';
     case 'duplicateId':
       return 'Two things carry the same mark. Reload the page.';
     case 'onlyFlour':

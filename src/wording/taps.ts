@@ -10,6 +10,8 @@ export function wordTap(action: BakeAction): string {
       return `Weighing taken back (line ${action.lineId})`;
     case 'added':
       return `Added ${action.massG} g of ${action.ingredientId}`;
+    case 'lotUsed':
+      return `Another bag of ${action.ingredientId}`;
     case 'stepDone':
       return `Step done (${action.stepId})`;
     case 'stepReopened':

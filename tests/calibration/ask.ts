@@ -91,7 +91,11 @@ export interface RiseSeen {
 }
 const BAKE_LOSS = 0.12;
 
-export function askRise(ask: RiseAsk, draw: number | null): RiseSeen {
+/** Asks a bake for its middle on the coarse grid, which its draws are held against. */
+export const COARSE = -1;
+
+export function askRise(ask: RiseAsk, given: number | null): RiseSeen {
+  const draw = given === COARSE ? null : given;
   return once(`rise ${JSON.stringify([ask, draw])}`, () => {
     const { leavening } = dough(ask.recipe, { bloomed: ask.bloomed ?? false });
     const totalS = ask.stays.reduce((sum, { hours }) => sum + hours * HOUR, 0);
@@ -305,7 +309,9 @@ export function askBake(ask: BakeAsk, draw: number | null): BakeSeen {
     const question = bakeQuestion(ask);
     const endS = heatingEndS(question);
     const run = (asked: BakeQuestion): BakeSimulation => {
-      const made = simulateBake(asked, drawnHeat(asked, draw, ask.anotherDay), 'coarse', 900, 'cut', figures);
+      // as a forecast does: the middle on the grid that is shown, draws against the coarse middle
+      const drawn = drawnHeat(asked, draw === COARSE ? null : draw, ask.anotherDay);
+      const made = simulateBake(asked, drawn, draw === null ? 'shipped' : 'coarse', 900, 'cut', figures);
       if (!made.ok) throw new Error(`${ask.shape}: ${made.problem.code} at ${made.problem.path}`);
       return made.value;
     };
@@ -348,7 +354,7 @@ export function askPreheat(
   draw: number | null,
 ): number | null {
   const plain = ORDINARY_OVENS.static;
-  const z = draw === null ? 0 : normalAbove((draw + 0.5) / DRAWS.heat);
+  const z = draw === null || draw === COARSE ? 0 : normalAbove((draw + 0.5) / DRAWS.heat);
   const oven = preheatDraw(plain, z);
   const heated = preheat(oven, plate, setC, 21, thickM ?? undefined, figures);
   return heated.ok ? heated.value.plateS : null;
@@ -357,9 +363,13 @@ export function askPreheat(
 /** The weather moves the pressure by a per cent or so. */
 export const boilsAtC = (altitudeM: number, draw: number | null): number =>
   boilingAtC(
-    airPressurePa(altitudeM) * (draw === null ? 1 : Math.exp(0.009 * normalAbove((draw + 0.5) / DRAWS.heat))),
+    airPressurePa(altitudeM) *
+      (draw === null || draw === COARSE ? 1 : Math.exp(0.009 * normalAbove((draw + 0.5) / DRAWS.heat))),
   );
 
 /** By how much of its height a crumb sinks that leaves the oven with so hot a middle. */
 export const askSinks = (coreC: number, draw: number | null): number =>
-  sinksBy(coreC + (draw === null ? 0 : 2.5 * normalAbove((draw + 0.5) / DRAWS.heat)), 0.85);
+  sinksBy(
+    coreC + (draw === null || draw === COARSE ? 0 : 2.5 * normalAbove((draw + 0.5) / DRAWS.heat)),
+    0.85,
+  );

@@ -1,5 +1,5 @@
 import { quantileOf } from '@/core/numeric/quantile';
-import { DRAWS, forget } from './ask';
+import { COARSE, DRAWS, forget } from './ask';
 import { CONSISTENCY_ROWS } from './rows/consistencyRows';
 import { HEAT_ROWS } from './rows/heatRows';
 import { OWN_ROWS } from './rows/ownRows';
@@ -21,18 +21,25 @@ export interface Seen {
 
 export const keyOf = ({ row, answer }: Pick<Seen, 'row' | 'answer'>): string => `${row.id}: ${answer.name}`;
 
-/** Every answer of these rows; `withDraws` false: the middles alone. */
-export function seen(rows: readonly Row[], withDraws = true): Seen[] {
+/** The middle, moved as far as a draw on the coarse grid lies from the coarse middle. */
+const moved = (kind: Answer['kind'], value: number, plain: number, drawn: number): number =>
+  kind === 'feel' || kind === 'tempC' || kind === 'degreesC' || plain * value <= 0
+    ? value + drawn - plain
+    : value * (drawn / plain);
+
+/** Every answer of these rows; `withDraws` false: the middles alone; coarse: those of the coarse grid. */
+export function seen(rows: readonly Row[], withDraws: boolean | 'coarse' = true): Seen[] {
   forget();
   return rows.flatMap((row) =>
     row.answers.map((answer): Seen => {
-      const value = answer.of(null);
-      if (!withDraws || value === null) return { row, answer, value, low: value, high: value };
+      const value = answer.of(withDraws === 'coarse' && row.group === 'heat' ? COARSE : null);
+      if (withDraws !== true || value === null) return { row, answer, value, low: value, high: value };
       const drawn = Array.from({ length: DRAWS[row.group] }, (_, draw) => answer.of(draw)).filter(
         (each) => each !== null,
       );
       if (drawn.length < DRAWS[row.group] / 2) return { row, answer, value, low: value, high: value };
-      const end = (at: number) => quantileOf(drawn, at);
+      const plain = row.group === 'heat' ? answer.of(COARSE) : value;
+      const end = (at: number) => moved(answer.kind, value, plain ?? value, quantileOf(drawn, at));
       return { row, answer, value, low: Math.min(value, end(0.1)), high: Math.max(value, end(0.9)) };
     }),
   );

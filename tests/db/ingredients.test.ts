@@ -171,7 +171,7 @@ test('what comes in with a formula: all that it needs, under new ids where ours 
   const now = await entries();
   const beside = [...now].filter(([id]) => !['own-seed', 'own-top', 'own-base', 'teff-flour'].includes(id));
   for (const [id, entry] of beside) expect([id, id.length]).toEqual([entry.id, 'own-'.length + 18]);
-  const named = (name: string) => beside.find(([, entry]) => entry.kind !== 'bag' && entry.name === name)?.[1];
+  const named = (name: string) => beside.find(([, entry]) => 'name' in entry && entry.name === name)?.[1];
   expect(beside.map(([, { kind }]) => kind).sort()).toEqual(['blend', 'blend', 'own']);
   expect(named('Another seed')).toMatchObject({ ...own, id: expect.any(String) as string, name: 'Another seed' });
   expect(named('own-base')).toMatchObject({ parts: [{ ingredientId: 'teff-flour', massG: 1 }] });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { eightRolls } from '@/core/batch/testBatch';
 import type { KitchenFile } from '@/core/formats';
+import type { BlendEntry } from '@/core/ingredients';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { kitchenWord, PLAIN_WAYS } from '@/core/kit';
 import type { SetUpKitchen } from '@/core/requests';
@@ -215,7 +216,7 @@ test('a kitchen written out and read in again is the same, with every version of
   await saveEntry(first, {
     requestId: randomUUID(),
     seen: jar.version,
-    entry: { ...jar.entry, source: 'weighed' },
+    entry: { ...(jar.entry as BlendEntry), source: 'weighed' },
     away: true,
   });
   const bake = await startBake(first, {
@@ -231,7 +232,7 @@ test('a kitchen written out and read in again is the same, with every version of
   const text = await written(await inside(demo!.address));
   const file = JSON.parse(text) as KitchenFile;
   expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
-    6,
+    7,
     11,
     17,
     2,
@@ -312,7 +313,7 @@ test('two at once are written out, so that slow readers leave the database to ev
   const three = await begun();
   await expect(begun()).rejects.toBeInstanceOf(Busy);
   for (const pieces of [two, three]) await pieces.return(undefined);
-  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 6 });
+  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 7 });
 });
 
 test('whoever leaves in the middle of a file leaves no transaction behind', async () => {

@@ -11,7 +11,7 @@ import { createFormula } from '@/server/formulas';
 import { saveEntry } from '@/server/ingredients';
 import { saveKit } from '@/server/kit';
 import { riseSignatures } from '@/db/queries/bakeCards';
-import { loadLearnt } from '@/server/learnt';
+import { loadJars, loadLearnt } from '@/server/learnt';
 import { loadAbsorption } from '@/server/absorption';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
@@ -49,7 +49,7 @@ async function made(): Promise<string> {
   return formula.value.id;
 }
 /** A bake whose mixing ended at once and in which these marks were made, an hour apart. */
-async function baked(formulaId: string, ...marks: BakeAction[]): Promise<void> {
+async function baked(formulaId: string, ...marks: BakeAction[]): Promise<string> {
   const bake = await startBake(here, { requestId: randomUUID(), formulaId, revision: 1, batch: eightRolls });
   if (!bake.ok) throw new Error('no bake');
   const tap = (action: BakeAction) =>
@@ -62,6 +62,7 @@ async function baked(formulaId: string, ...marks: BakeAction[]): Promise<void> {
   }
   clock.ms += 3_600_000;
   await tap({ type: 'abandoned', reason: '' });
+  return bake.value.id;
 }
 
 test('what a formula’s jars showed is learnt from its bakes, and from its own alone', async () => {
@@ -150,4 +151,60 @@ test('what hands felt moves what the powders drink; taken over it is not learnt 
     ({ ingredientId }) => ingredientId === 'psyllium-husk',
   )!;
   expect(then.before).toEqual({ value: 9, sd: 0.3 });
+});
+
+test('a jar of yeast shows itself in every dough; a new one begins anew; which one it was can be corrected; strangers see nothing', async () => {
+  const [loafId, otherId] = [await made(), await made()];
+  const jarOf = async (code: string, seen: number, openedOn: string) => {
+    const entry = {
+      kind: 'lot' as const, id: `own-${code}`, of: 'instant-yeast', code, openedOn, bestBefore: null, open: true,
+    }; // prettier-ignore
+    const saved = await saveEntry(here, { requestId: randomUUID(), seen, entry, away: false });
+    if (!saved.ok) throw new Error(JSON.stringify(saved));
+    here = db.sameKitchen(here);
+  };
+  await jarOf('tall', 0, '2026-10-01');
+  await baked(loafId, jar(4), jar(10));
+  const vigour = async (formulaId: string) => (await loadLearnt(here, formulaId))?.learnt.vigour.value;
+  const slow = (await vigour(loafId))!;
+  expect(slow).toBeLessThan(0.95);
+  // another dough of the same jar knows it before it was ever marked itself
+  expect(await vigour(otherId)).toBe(slow);
+  expect(await loadJars(here)).toMatchObject([{ lotId: 'own-tall', marks: 2, vigour: { value: slow } }]);
+  const bake = await baked(otherId, jar(4), jar(10));
+  const slower = (await vigour(loafId))!;
+  expect(slower).toBeLessThan(slow);
+
+  await jarOf('new', 0, '2026-11-15');
+  expect(await vigour(loafId)).toBeCloseTo(1, 6);
+  expect(await loadJars(here)).toEqual([]);
+  // the last bake was made with the new one after all
+  const other: BakeAction = { type: 'lotUsed', ingredientId: 'instant-yeast', lotId: 'own-new' };
+  const say = (action: BakeAction) => recordTaps(here, bake, [{ eventId: randomUUID(), agoMs: 0, action }]);
+  expect(await say(other)).toMatchObject({ value: { results: [{ problem: null }] } });
+  expect(await vigour(loafId)).toBeLessThan(0.97);
+  expect(await say({ ...other, lotId: 'own-nothing' })).toMatchObject({
+    value: { results: [{ problem: { code: 'unknownLot' } }] },
+  });
+
+  const stranger = await db.kitchen();
+  expect(await loadJars(stranger)).toEqual([]);
+  expect((await stranger.book()).get('instant-yeast')!.lots).toBeUndefined();
+});
+
+test('a recipe that works teaches a bag before the first feel, and feels go on from there', async () => {
+  const works = { bagG: 500, waterG: 520, oilG: 0, eggG: 0, standMin: 20, band: 'soft' as const };
+  const entry = {
+    kind: 'bag' as const, id: 'bought-blend-gum', bag: 'as a recipe that works', source: '', works,
+    changes: { absorbs: { value: 1.2, sd: 0.08 } },
+  }; // prettier-ignore
+  expect((await saveEntry(here, { requestId: randomUUID(), seen: 0, entry, away: false })).ok).toBe(true);
+  const [learnt] = await loadAbsorption(db.sameKitchen(here));
+  expect(learnt).toMatchObject({
+    ingredientId: 'bought-blend-gum',
+    of: 'whole',
+    feels: 1,
+    before: { value: 1 },
+  });
+  expect(learnt!.after.value).toBeGreaterThan(1.05);
 });

@@ -167,6 +167,13 @@ test('the larder: found by another name, compared, a bag stated, a blend mixed a
   }
   await page.getByRole('button', { name: 'Save it' }).click();
   await expect(page.getByRole('article', { name })).toContainText('white rice flour 99 %');
+  const lots = page.getByTestId('lots');
+  for (const lot of ['First sack', 'Second sack']) {
+    await page.getByRole('button', { name: 'New lot' }).click();
+    await page.getByLabel(/^What it is called/).fill(lot);
+    await page.getByRole('button', { name: 'Save it' }).click();
+    await expect(lots.getByRole('listitem').filter({ hasText: 'in use' })).toContainText(lot);
+  }
 
   await copyOf(page, 'Chickpea and rice griddle flats');
   const gum = page.getByText(/^Xanthan gum 1\.\d %/);
@@ -179,6 +186,22 @@ test('the larder: found by another name, compared, a bag stated, a blend mixed a
   await page.keyboard.press('Enter');
   await expect(cell(page, `${name}, weight`)).toBeVisible();
   await expect(gum).not.toHaveText(before);
+
+  // a bake says which lot was in it: the one in use, until somebody says otherwise
+  await cell(page, `${name}, weight`).fill('200');
+  await page.keyboard.press('Enter');
+  await expect(saved(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Make a batch' }).click();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  const lot = page.getByRole('combobox', { name: `Lot of ${name.toLowerCase()}` });
+  await expect(lot.locator('option:checked')).toHaveText('Second sack');
+  const sent = page.waitForResponse(
+    (response) => response.url().includes('/events') || response.request().method() === 'POST',
+  );
+  await lot.selectOption('First sack');
+  await sent;
+  await page.reload();
+  await expect(lot.locator('option:checked')).toHaveText('First sack');
 });
 
 test('a label gives up what is inside, and says how sure it is', async ({ page }) => {

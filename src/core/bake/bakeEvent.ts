@@ -4,6 +4,7 @@ import { FORMULA_LIMITS } from '../formula/formula';
 import { localIdSchema } from '../formula/formulaSchema';
 import { STEP_LIMITS } from '../method/step';
 import { plainText } from '../plainTextSchema';
+import { OWN_ID } from '../ingredients/ownId';
 import { outcomeSchema } from './outcomeSchema';
 
 const massG = z.number().min(FORMULA_LIMITS.lineMassG.min).max(1_000_000);
@@ -25,6 +26,12 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     ingredientId: z.string().regex(/^[a-z0-9-]{1,60}$/),
     massG,
     note: plainText(FORMULA_LIMITS.noteLength),
+  }),
+  /** It was another bag than the one that was open; null: none that is told apart. */
+  z.strictObject({
+    type: z.literal('lotUsed'),
+    ingredientId: z.string().regex(/^[a-z0-9-]{1,60}$/),
+    lotId: z.string().regex(OWN_ID).nullable(),
   }),
   z.strictObject({ type: z.literal('stepDone'), stepId: localIdSchema }),
   z.strictObject({ type: z.literal('stepReopened'), stepId: localIdSchema }),

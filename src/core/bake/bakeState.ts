@@ -48,6 +48,8 @@ export interface BakeState {
   readonly startedAtMs: number;
   readonly weighed: ReadonlyMap<string, Weighing>;
   readonly additions: readonly Addition[];
+  /** Bags that were other than the sheet says, by ingredient; null: none that is told apart. */
+  readonly lots: ReadonlyMap<string, string | null>;
   readonly steps: ReadonlyMap<string, StepProgress>;
   readonly rises: readonly RiseMark[];
   /** One for each step it was felt in, the newest. */
@@ -70,6 +72,7 @@ const startedBake = (startedAtMs: number): BakeState => ({
   startedAtMs,
   weighed: new Map(),
   additions: [],
+  lots: new Map(),
   steps: new Map(),
   rises: [],
   feelings: [],
@@ -112,6 +115,8 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       const { ingredientId, massG, note } = action;
       return { ...state, additions: [...state.additions, { ingredientId, massG, note, atMs }] };
     }
+    case 'lotUsed':
+      return { ...state, lots: new Map(state.lots).set(action.ingredientId, action.lotId) };
     case 'stepDone':
       return withStep(state, action.stepId, (step) => ({
         doneAtMs: atMs,

@@ -4,12 +4,14 @@ import { STEP_LIMITS } from '../method/step';
 import { never, ok, refuse, type Result } from '../result';
 import type { BakeAction } from './bakeEvent';
 import { isRunning, type BakeState } from './bakeState';
+import { lotsOf } from './lotsOf';
 
 /**
  * May this happen to the bake now? The server asks before it keeps an event, the bench before it shows one. A bake
- * that has ended takes only corrections of its outcome, notes (the next day's taste is still news), and its opening again.
+ * that has ended takes only corrections of its outcome and of the bags it was made of, notes (the next day's taste is still news), and its
+ * opening again.
  *
- * @returns the action itself, or why not: unknown line/step/ingredient, alreadyClosed, alreadyDone, notDoneYet,
+ * @returns the action itself, or why not: unknown line/step/ingredient/lot, alreadyClosed, alreadyDone, notDoneYet,
  *   timerRunning, noTimer, tooSmall/tooLarge for a timer changed beyond 1 s ... 7 days
  */
 export function decide(
@@ -25,6 +27,15 @@ export function decide(
   if (action.type === 'outcomeCorrected') return state.outcome ? ok(action) : refuse('notDoneYet');
   if (action.type === 'noted') return ok(action);
   if (action.type === 'reopened') return ended ? ok(action) : refuse('notDoneYet');
+  if (action.type === 'lotUsed') {
+    const ingredient = book.get(action.ingredientId);
+    if (!ingredient) return refuse('unknownIngredient', 'ingredientId');
+    if (action.lotId !== null && !ingredient.lots?.some(({ id }) => id === action.lotId))
+      return refuse('unknownLot', 'lotId');
+    return (lotsOf(sheet, state).get(action.ingredientId) ?? null) === action.lotId
+      ? refuse('alreadyDone', 'lotId')
+      : ok(action);
+  }
   if (ended) return refuse('alreadyClosed');
 
   switch (action.type) {

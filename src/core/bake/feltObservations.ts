@@ -2,9 +2,11 @@ import { consistencyOf } from '../consistency/consistency';
 import type { FeltObservation } from '../consistency/learnAbsorption';
 import type { Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
+import { withLots } from '../ingredients/lots';
 import { actualStages } from './actualSheet';
 import { stateOf, type BakeRecord } from './bakeRecord';
 import { endOfMixing } from './endOfMixing';
+import { lotsOf } from './lotsOf';
 
 /**
  * What a bake's feels say, for learnAbsorption: the dough as it was weighed, with what had gone in extra by then, after
@@ -20,15 +22,17 @@ export function feltObservations(
 ): FeltObservation[] {
   const state = stateOf(bake);
   const { sheet } = bake;
+  const lots = lotsOf(sheet, state);
+  const then = withLots(book, lots);
   const { lastMix, mixedAtMs } = endOfMixing(sheet, state);
   return state.feelings.flatMap(({ stepId, band, atMs }) => {
     const at = sheet.steps.findIndex(({ id }) => id === stepId);
     if (mixedAtMs === null && at > lastMix) return [];
     const by = { ...state, additions: state.additions.filter((addition) => addition.atMs <= atMs) };
     const made: Formula = { ...formula, stages: actualStages(sheet, by), steps: sheet.steps };
-    const consistency = consistencyOf(made, book);
+    const consistency = consistencyOf(made, then);
     if (!consistency) return [];
     const standMin = mixedAtMs === null ? 0 : Math.max(0, (atMs - mixedAtMs) / 60_000);
-    return [{ consistency, standMin, band }];
+    return [{ consistency, standMin, band, lots }];
   });
 }

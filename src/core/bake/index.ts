@@ -16,6 +16,7 @@ export { decide } from './decide';
 export { actualStages, actualTotals } from './actualSheet';
 export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
+export { lotsOf } from './lotsOf';
 export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';

@@ -40,6 +40,8 @@ export const batchSheetSchema = z.strictObject({
     }),
   ),
   steps: z.array(methodStepSchema),
+  /** Which bag of an ingredient was open on the day, with its name then; absent before bags were told apart. */
+  lots: z.array(z.strictObject({ ingredientId: z.string(), lotId: z.string(), name: z.string() })).optional(),
   doughG: positive,
   totalG: positive,
   /** Dough that can be divided once the bowl has kept its share. */

@@ -91,6 +91,12 @@ export function planBatch(
     if (lines.length > 0) stages.push({ id: stage.id, kind: stage.kind, name: stage.name, lines });
   }
 
+  const lots = [...new Set(stages.flatMap((stage) => stage.lines.map((line) => line.ingredientId)))].flatMap(
+    (ingredientId) => {
+      const lot = book.get(ingredientId)?.lot;
+      return lot ? [{ ingredientId, lotId: lot.id, name: lot.name }] : [];
+    },
+  );
   const rounded = formulaTotals({ stages, percentBase: formula.percentBase }, book);
   const doughG = compensatedSum(
     stages.filter(isDoughStage).flatMap((stage) => stage.lines.map((line) => line.massG)),
@@ -107,6 +113,7 @@ export function planBatch(
     factor,
     stages,
     steps: formula.steps,
+    ...(lots.length > 0 && { lots }),
     doughG,
     totalG: rounded.totalG,
     usableDoughG,

@@ -45,7 +45,11 @@ export const PRIORS = {
   'fast.whole': c.plain(0.8, 0.08, 'the same of whole-grain flours; bran goes on swelling'),
   'fast.swelling': c.plain(0.5, 0.1, 'the same of psyllium and seeds'),
   'fast.gum': c.plain(0.85, 0.08, 'the same of fine gums and HPMC'),
-  swelling: c.log(1, 0.3, 'time constant of what swells against the library’s'),
+  swelling: c.log(
+    1,
+    0.5,
+    'time constant of what swells against the library’s, which is that of a powder alone in plenty of water',
+  ),
   feelPower: c.plain(
     1,
     0.08,
@@ -180,12 +184,23 @@ export const PRIORS = {
   'oven.floor': h.log(30, 0.4, 'how much warmer than its air a static oven’s floor is, °C'),
   'flame.dome': h.log(60, 0.5, 'how much warmer than its air a flame oven’s dome glows, °C'),
   'touch.wet': h.log(120, 0.35, 'wet dough on hot stone, steel or iron, W/(m² K)'),
-  'touch.tray': h.log(38, 0.12, 'dough on a tray through paper or grease'),
+  'touch.tray': h.log(38, 0.25, 'dough on a tray through paper or grease'),
   'touch.tin': h.log(90, 0.25, 'dough in a greased tin'),
   'touch.dry': h.plain(
     0.15,
     0.06,
     'of a touch, what is left where the skin has dried: it shrinks, blisters and stands on its own steam',
+  ),
+  'touch.gap': h.log(
+    14,
+    0.3,
+    'heat over the gap under a dried base, W/(m² K): glow, and half a millimetre of hot air in part',
+  ),
+  'oven.vent': h.log(1.5, 0.5, 'air that a closed domestic oven’s vent exchanges, l/s'),
+  'steam.inward': h.plain(
+    0.6,
+    0.2,
+    'of the steam that arises under a touching side, the share that leaves through the crumb and warms it',
   ),
   'fry.skin': h.log(400, 0.3, 'oil on a boiling skin, W/(m² K)'),
   'brown.rate': h.log(0.2, 0.5, 'browning of a dry ordinary skin at 160 °C, index per minute'),
@@ -196,10 +211,10 @@ export const PRIORS = {
   ),
   'brown.wet': h.log(0.09, 0.35, 'water per dry matter of the skin that halves its browning'),
   'brown.sugar': h.plain(0.6, 0.25, 'browning goes with the dough’s sugar to this power'),
-  'brown.spot': h.plain(
-    0.75,
-    0.1,
-    'how far towards what it lies on a touching spot is hotter than the skin’s mean',
+  'spot.skin': h.log(
+    450,
+    0.35,
+    'effusivity of a drying skin in the spots that touch best, W s½/(m² K): how near they come to what they lie on',
   ),
   'skin.springs': h.plain(0.55, 0.15, 'of the oven’s growth, what a bare skin without steam or lid allows'),
   'firm.min': h.log(40, 0.3, 'time constant with which a warm crumb firms as its starch sets, min'),

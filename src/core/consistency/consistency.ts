@@ -134,12 +134,12 @@ function feelAt(balance: WaterBalance, shift: number, power: number, standMin: n
  * Saturation S = ((water that is not bound + softening liquid) / D)^p, against bands with soft edges; what the binders carry shifts the edges. The
  * interval is the central 80 % from the spread of every absorption, of the time constants and of what a day has in common.
  *
- * The loaf of {@link formulaTotals} takes up 507 g in the end: sticky from the bowl, it is soft once it has rested.
+ * The loaf of {@link formulaTotals} takes up 516 g in the end: sticky from the bowl, it is soft once it has rested.
  *
  * @returns null where there is no flour, starch or seed meal
  */
 export function consistencyOf(
-  formula: Formula,
+  formula: Pick<Formula, 'stages' | 'steps' | 'percentBase'>,
   book: IngredientBook,
   totals: FormulaTotals = formulaTotals(formula, book),
   figures: Figures = FIGURES,

@@ -1,3 +1,4 @@
+import type { Band } from '../bands';
 import { FIGURE_SPREADS } from '../ingredients/spreads';
 
 /**
@@ -17,6 +18,8 @@ export const CONSISTENCY = {
   commonSd: 0.1,
   /** Time constants differ so much between lots, relative sd. */
   tauSd: FIGURE_SPREADS.tauCv,
+  /** One bag of a flour against another, relative sd: mills and harvests. */
+  lotCv: 0.05,
   /** Softness of a band's edge on the scale of saturation, sd: two bakers draw it in different places. */
   edgeSd: 0.02,
   /** Minutes taken where the method says nothing. */
@@ -26,9 +29,8 @@ export const CONSISTENCY = {
   headStartMin: { starter: 600, soaker: 120, scald: 240, gel: 25, bloom: 10, main: 0, late: 0, topping: 0 },
 } as const;
 
-/** Names of the bands from dry to wet, with the saturation at which each ends. */
-export const BANDS = ['crumbly', 'stiff', 'soft', 'sticky', 'thickBatter', 'pourable'] as const;
-export type Band = (typeof BANDS)[number];
+export { BANDS, type Band } from '../bands';
+/** The saturation at which each band ends. */
 export const BAND_ENDS: Readonly<Record<Band, number>> = {
   crumbly: 0.7,
   stiff: 0.82,

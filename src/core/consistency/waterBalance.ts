@@ -1,6 +1,6 @@
 import { isDoughStage, type Formula } from '../formula/formula';
 import { takeApart, type Part } from '../formula/takeApart';
-import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
+import { isFlourBase, type Estimate, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { MethodStep } from '../method/step';
 import { Z80 } from '../numeric/normal';
@@ -14,6 +14,8 @@ export interface WaterDemand {
   /** All it will take in the end beside the others, g, and the sd of its own absorption. */
   readonly demandG: number;
   readonly sdG: number;
+  /** The bought mixture it is in, which absorbs as a whole; null: weighed by itself. */
+  readonly bag: Bag | null;
   /** How the whole demand moves with this powder's absorption: its part of the demand to first order, g. They add up to the demand. */
   readonly pullG: number;
   /** Share that it takes as it wets, and the time constant of the rest, which swells, min. */
@@ -21,6 +23,14 @@ export interface WaterDemand {
   readonly tauMin: number;
   /** Minutes it had stood wet before the dough was mixed. */
   readonly headStartMin: number;
+}
+
+/** A bought mixture: to a baker one ingredient, whatever is guessed to be in it. */
+export interface Bag {
+  readonly ingredientId: string;
+  /** What it absorbs against its parts; sd: how unsure that is, its parts' own spreads apart unless it is known as a whole. */
+  readonly absorbs: Estimate;
+  readonly known: boolean;
 }
 
 export interface WaterBalance {
@@ -113,6 +123,16 @@ function swollenShare(parts: readonly { readonly ingredient: Ingredient; readonl
   return starchG > 0 ? Math.min(1, waterG / (1.5 * starchG)) : 0;
 }
 
+/** Is it a mixture that is known, or guessed at, as a whole? */
+const isBag = ({ madeOf, absorbs, thirstCv }: Ingredient): boolean =>
+  madeOf !== null && (absorbs !== undefined || thirstCv !== undefined);
+
+const bagOf = ({ id, absorbs, thirstCv }: Ingredient): Bag => ({
+  ingredientId: id,
+  absorbs: absorbs ?? { value: 1, sd: thirstCv ?? 0 },
+  known: absorbs !== undefined,
+});
+
 interface Portion extends Part {
   /** Kept ready it has been wet for hours, whichever part of the sheet it is weighed into. */
   readonly ready: 'scald' | 'starter' | null;
@@ -126,30 +146,33 @@ function portionsOf(
   id: string,
   massG: number,
   main: boolean,
-  around: Portion['ready'] = null,
+  around: Pick<Portion, 'ready' | 'bag'> = { ready: null, bag: null },
 ): Portion[] {
   const apart = takeApart(book, id, massG);
   if (!apart.ok) return [];
   const whole = book.get(id);
   if (whole?.scalded) {
     const swollen = swollenShare(apart.value);
-    return apart.value.map((part) => ({ ...part, ready: 'scald', swollen }));
+    return apart.value.map((part) => ({ ...part, bag: around.bag ?? part.bag, ready: 'scald', swollen }));
   }
-  const madeOf = whole?.madeOf ?? [];
+  const madeOf = whole?.madeOf ?? NOTHING;
   const wet = madeOf.length > 0 && main && (whole?.per100g.water.value ?? 0) > WET_PERCENT;
-  const ready = around ?? (wet ? 'starter' : null);
+  const ready = around.ready ?? (wet ? 'starter' : null);
+  const bag = around.bag ?? (whole && isBag(whole) ? whole : null);
   if (!madeOf.some(({ ingredientId }) => book.get(ingredientId)?.madeOf))
-    return apart.value.map(({ ingredient, massG: partG }) => ({
+    return apart.value.map(({ ingredient, massG: partG, bag }) => ({
       ingredient,
       massG: partG,
+      bag: around.bag ?? bag,
       ready,
       swollen: null,
     }));
   const all = madeOf.reduce((sum, { share }) => sum + share, 0);
   return madeOf.flatMap((part) =>
-    portionsOf(book, part.ingredientId, (massG * part.share) / all, main, ready),
+    portionsOf(book, part.ingredientId, (massG * part.share) / all, main, { ready, bag }),
   );
 }
+const NOTHING: NonNullable<Ingredient['madeOf']> = [];
 /** A mixture of more water than this is no jar of powders. */
 const WET_PERCENT = 30;
 
@@ -181,17 +204,20 @@ export function waterBalance(
   for (const stage of formula.stages) {
     if (!isDoughStage(stage)) continue;
     const parts = stage.lines.flatMap((line) => {
-      // one bag, one error: what is weighed of it in two places errs together
-      for (const [id, sdG] of unsureDemand(book, line.ingredientId, line.massG))
-        mixturesG.set(id, (mixturesG.get(id) ?? 0) + sdG);
       const doubt = doubtOf(line);
-      return portionsOf(book, line.ingredientId, line.massG, stage.kind === 'main').map((portion) => ({
-        ...portion,
-        doubt,
-      }));
+      return portionsOf(book, line.ingredientId, line.massG, stage.kind === 'main').map(
+        ({ ingredient, massG, ready, swollen, bag }) => ({
+          ingredient,
+          massG,
+          ready,
+          swollen,
+          bag,
+          doubt,
+        }),
+      );
     });
     const stageSwollen = stage.kind === 'scald' ? swollenShare(parts) : 0;
-    for (const { ingredient, massG, doubt, ready, swollen: ownSwollen } of parts) {
+    for (const { ingredient, massG, doubt, ready, bag: whole, swollen: ownSwollen } of parts) {
       const swollen = ownSwollen ?? stageSwollen;
       const { per100g, absorption } = ingredient;
       if (bringsWater(ingredient)) {
@@ -206,20 +232,28 @@ export function waterBalance(
       if (ingredient.roles[0] === 'sweet' || ingredient.roles[0] === 'liquid')
         sugarG += (massG * per100g.sugars.value) / 100;
       if (!absorption) continue;
-      const extra = isFlourBase(ingredient) ? swollen * (per100g.starch.value / 100) : 0;
       const kind = absorbsAs(ingredient);
-      const scale = figures[`absorbs.${kind}`];
-      const gPerG = absorption.gPerG.value * scale + extra * CONSISTENCY.scaldedStarchHolds.value;
-      const sd = Math.hypot(
-        absorption.gPerG.sd * scale,
-        extra * CONSISTENCY.scaldedStarchHolds.sd,
-        doubt * gPerG,
+      const bag = whole && bagOf(whole);
+      const { gPerG, sd } = wishOf(
+        ingredient,
+        absorption.gPerG,
+        figures[`absorbs.${kind}`],
+        bag,
+        swollen,
+        doubt,
       );
       const headStartMin = CONSISTENCY.headStartMin[ready ?? stage.kind];
-      const key = `${ingredient.id} ${headStartMin} ${swollen}`;
+      // one bag, one error: what is weighed of it in two places errs together
+      if (bag)
+        mixturesG.set(
+          bag.ingredientId,
+          (mixturesG.get(bag.ingredientId) ?? 0) + (massG * gPerG * bag.absorbs.sd) / bag.absorbs.value,
+        );
+      const key = `${ingredient.id} ${headStartMin} ${swollen} ${bag?.ingredientId}`;
       const before = byKey.get(key);
       byKey.set(key, {
         ingredientId: ingredient.id,
+        bag,
         massG: (before?.massG ?? 0) + massG,
         wishG: (before?.wishG ?? 0) + massG * gPerG,
         // one bag, one error: the sds of the same ingredient add up
@@ -246,6 +280,24 @@ export function waterBalance(
   };
 }
 
+/** What a gram of a powder would take alone in plenty of water, g, with its sd: swollen before so far, measured with such a doubt. */
+function wishOf(
+  ingredient: Ingredient,
+  { value, sd }: Estimate,
+  fitted: number,
+  bag: Bag | null,
+  swollen: number,
+  doubt: number,
+): { gPerG: number; sd: number } {
+  const { scaldedStarchHolds } = CONSISTENCY;
+  const extra = isFlourBase(ingredient) ? swollen * (ingredient.per100g.starch.value / 100) : 0;
+  const scale = fitted * (bag?.absorbs.value ?? 1);
+  const gPerG = value * scale + extra * scaldedStarchHolds.value;
+  // a bag that is known as a whole is no surer and no less sure for its parts
+  const own = bag?.known ? 0 : sd * scale;
+  return { gPerG, sd: Math.hypot(own, extra * scaldedStarchHolds.sd, doubt * gPerG) };
+}
+
 /** What a powder would take alone in plenty of water. */
 interface Wish extends Omit<WaterDemand, 'demandG' | 'pullG'> {
   readonly wishG: number;
@@ -254,33 +306,27 @@ interface Wish extends Omit<WaterDemand, 'demandG' | 'pullG'> {
 
 /** Binders beside flours: of their wish G they get G / (1 + κ G / B). */
 function competing(wishes: readonly Wish[], competition: number): WaterDemand[] {
-  const sum = (binder: boolean) =>
-    wishes.reduce((all, wish) => all + (wish.binder === binder ? wish.wishG : 0), 0);
-  const flours = sum(false);
-  const over = flours > 0 ? sum(true) / flours : 0;
+  let flours = 0;
+  let binders = 0;
+  for (const { binder, wishG } of wishes) {
+    if (binder) binders += wishG;
+    else flours += wishG;
+  }
+  const over = flours > 0 ? binders / flours : 0;
   const gets = 1 / (1 + competition * over);
-  return wishes.map(({ wishG, binder, ...wish }) => ({
-    ...wish,
+  const flourPull = 1 + competition * (over * gets) ** 2;
+  // named one by one: asked at every key
+  return wishes.map(({ ingredientId, bag, massG, wishG, sdG, binder, fast, tauMin, headStartMin }) => ({
+    ingredientId,
+    bag,
+    massG,
     demandG: wishG * (binder ? gets : 1),
-    sdG: wish.sdG * (binder ? gets : 1),
-    pullG: wishG * (binder ? gets * gets : 1 + competition * (over * gets) ** 2),
+    sdG: sdG * (binder ? gets : 1),
+    pullG: wishG * (binder ? gets * gets : flourPull),
+    fast,
+    tauMin,
+    headStartMin,
   }));
-}
-
-/** sd of the water that bought mixtures absorb because their shares are not known, by mixture, g; mixtures inside mixtures too. */
-function unsureDemand(book: IngredientBook, ingredientId: string, massG: number): [string, number][] {
-  const mixture = book.get(ingredientId);
-  if (!mixture?.madeOf) return [];
-  const whole = mixture.madeOf.reduce((sum, part) => sum + part.share, 0);
-  if (mixture.thirstCv === undefined)
-    return mixture.madeOf.flatMap((part) =>
-      unsureDemand(book, part.ingredientId, (massG * part.share) / whole),
-    );
-  const apart = takeApart(book, ingredientId, massG);
-  const demandG = apart.ok
-    ? apart.value.reduce((sum, part) => sum + part.massG * (part.ingredient.absorption?.gPerG.value ?? 0), 0)
-    : 0;
-  return [[ingredientId, mixture.thirstCv * demandG]];
 }
 
 /** Minutes from the first wetting to so long after the end of mixing. */

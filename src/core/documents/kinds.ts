@@ -22,22 +22,22 @@ export const FORMULA: DocumentKind<Formula> = {
   upgrades: { 1: sizeFromWords, 2: (formula) => formula },
 };
 
-/** How much was asked for, and the sheet that was made of it: what a bake keeps. */
+/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. */
 const bakePlanSchema = z.strictObject({ batch: batchRequestSchema, sheet: batchSheetSchema });
 export type BakePlan = z.infer<typeof bakePlanSchema>;
 export const BAKE_PLAN: DocumentKind<BakePlan> = {
   name: 'bakePlan',
-  version: 1,
+  version: 2,
   schema: bakePlanSchema,
-  upgrades: {},
+  upgrades: { 1: (plan) => plan },
 };
 
-/** 2: a bake that ended can be opened again. What happened before that reads the same. */
+/** 2: a bake that ended can be opened again. 3: which bag went in can be corrected. What happened before that reads the same. */
 export const BAKE_ACTION: DocumentKind<BakeAction> = {
   name: 'bakeAction',
-  version: 2,
+  version: 3,
   schema: bakeActionSchema,
-  upgrades: { 1: (action) => action },
+  upgrades: { 1: (action) => action, 2: (action) => action },
 };
 
 /** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. 3: more kinds of oven, and how hot each goes. */
@@ -48,12 +48,12 @@ export const KIT: DocumentKind<Kit> = {
   upgrades: { 1: ({ scaleG: _, ...kit }) => ({ ...kit, scales: ordinaryScales }), 2: (kit) => kit },
 };
 
-/** 2: a jar of yeast may be less lively than new. */
+/** 2: a jar of yeast may be less lively than new. 3: bags are told apart, and what a mixture absorbs as a whole may be known. */
 export const KITCHEN_ENTRY: DocumentKind<KitchenEntry> = {
   name: 'kitchenEntry',
-  version: 2,
+  version: 3,
   schema: kitchenEntrySchema,
-  upgrades: { 1: (entry) => entry },
+  upgrades: { 1: (entry) => entry, 2: (entry) => entry },
 };
 
 /** 2: height and scales are the kit's. 3: how numbers and times are written, who bakes and who eats. */

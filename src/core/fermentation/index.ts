@@ -1,6 +1,6 @@
 export { temperatureForTime, yeastForTime } from './inverse';
 export { leavenKinds, leaveningOf, type Leavening } from './leavening';
-export { learnRise, type RiseLearning, type RiseObservation } from './learnRise';
+export { learnRise, type LearnRiseOf, type RiseLearning, type RiseObservation } from './learnRise';
 export { FERMENTATION } from './parameters';
 export { riseCurve, type RiseParameter, type RiseQuestion } from './riseCurve';
 export { risesVisibly } from './risesVisibly';

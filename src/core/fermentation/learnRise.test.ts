@@ -108,3 +108,30 @@ test('nonsense teaches nothing, and a wrong mark only so much', () => {
   ])!;
   expect(flat.learnt.vigour).toEqual({ value: 1, cv: 0.2 });
 });
+
+test('a jar of yeast shows itself in every dough it lifts, a dough under every jar; a new jar begins anew', () => {
+  const marks = [30, 50, 70, 100, 140, 200, 230];
+  const of = (leavenOf: string, doughOf: string, vigour: number, holding: number, tempC: number) => ({
+    ...day(marks, vigour, holding, tempC),
+    leavenOf,
+    doughOf,
+  });
+  const days = [
+    ...[21, 24, 27].flatMap((tempC) => [of('old', 'loaf', 0.6, 1.25, tempC), of('old', 'rolls', 0.6, 0.8, tempC)]),
+    ...[22, 25].map((tempC) => of('fresh', 'loaf', 1.1, 1.25, tempC)),
+  ]; // prettier-ignore
+  const found = (leavenOf: string, doughOf: string) => learnRise(days, { leavenOf, doughOf })!;
+  const near = (value: number, wanted: number) =>
+    expect(Math.abs(Math.log(value / wanted))).toBeLessThan(0.08);
+  near(found('old', 'rolls').learnt.vigour.value, 0.6);
+  near(found('old', 'rolls').learnt.holding.value, 0.8);
+  near(found('fresh', 'loaf').learnt.vigour.value, 1.1);
+  near(found('fresh', 'loaf').learnt.holding.value, 1.25);
+  // the jar of yesterday says nothing of one that nobody has marked yet; the dough it was of does
+  const next = found('next', 'loaf');
+  expect(next.learnt.vigour.value).toBeCloseTo(1, 6);
+  expect(next.learnt.vigour.cv).toBeCloseTo(loaf.yeastCv, 6);
+  near(next.learnt.holding.value, 1.25);
+  expect([next.days, found('old', 'rolls').days, found('old', 'none').days]).toEqual([5, 6, 6]);
+  expect(learnRise(days, { leavenOf: 'next', doughOf: 'none' })).toBeNull();
+});

@@ -13,6 +13,15 @@ interface RisePoint {
 export interface RiseObservation {
   readonly question: RiseQuestion;
   readonly points: readonly RisePoint[];
+  /** Which jar of yeast lifted it, and which dough it was; marks of one jar tell its vigour in every dough. Absent: all the same. */
+  readonly leavenOf?: string;
+  readonly doughOf?: string;
+}
+
+/** Whose vigour and whose holding are asked. */
+export interface LearnRiseOf {
+  readonly leavenOf: string;
+  readonly doughOf: string;
 }
 
 export interface RiseLearning {
@@ -35,37 +44,62 @@ const sdOf = (grown: number): number =>
 /** Marks of one day share its room and its hand: however many, they count as two and a half. */
 const weightOf = (count: number): number => Math.min(1, 2.5 / count);
 
-type Pair = readonly [number, number];
-
 /**
  * What a baker's own marks tell of a leaven's vigour and of a dough's holding: least squares on both logarithms, with what the
  * formula says of itself as prior (Gauss-Newton, damped). A few marks move it a little, many make it sure, but never surer than one
  * day is like another.
  *
- * Vigour is how fast gas comes against the books; holding is how much of it the dough can keep. Early marks tell the first, late ones the second.
+ * Vigour is how fast gas comes against the books, one figure for each jar of yeast; holding is how much of it the dough can keep, one for
+ * each dough. Early marks tell the first, late ones the second. All jars and doughs are fitted together.
  *
- * @returns null without a point that could be used (positive `grown`, `atS` after `sinceS`, inside the history)
+ * @param of the jar and the dough asked for; one without a mark of its own stays as the formula says
+ * @returns null without a point of that jar or that dough that could be used (positive `grown`, `atS` after `sinceS`, inside the history)
  */
-export function learnRise(observations: readonly RiseObservation[]): RiseLearning | null {
+export function learnRise(
+  observations: readonly RiseObservation[],
+  of: LearnRiseOf = {
+    leavenOf: observations[0]?.leavenOf ?? '',
+    doughOf: observations[0]?.doughOf ?? '',
+  },
+): RiseLearning | null {
   const days = observations
-    .map(({ question, points }) => ({
+    .map(({ question, points, leavenOf = '', doughOf = '' }) => ({
       question,
+      leavenOf,
+      doughOf,
       points: points.filter(
         ({ atS, sinceS, grown }) => Number.isFinite(grown) && grown > 0 && sinceS >= 0 && atS > sinceS,
       ),
     }))
     .filter(({ points }) => points.length > 0);
-  const [first] = days;
+  const asked = days.filter((day) => day.leavenOf === of.leavenOf || day.doughOf === of.doughOf);
+  const [first] = asked;
   if (!first) return null;
-  const prior: Pair = [Math.max(0.05, first.question.leavening.yeastCv), first.question.leavening.holdingCv];
+  const leavens = [...new Set([of.leavenOf, ...days.map((day) => day.leavenOf)])];
+  const doughs = [...new Set([of.doughOf, ...days.map((day) => day.doughOf)])];
+  const priorOf = (is: (day: (typeof days)[number]) => boolean) => {
+    const { leavening } = (days.find(is) ?? first).question;
+    return { vigour: Math.max(0.05, leavening.yeastCv), holding: leavening.holdingCv };
+  };
+  const prior = [
+    ...leavens.map((name) => priorOf((day) => day.leavenOf === name).vigour),
+    ...doughs.map((name) => priorOf((day) => day.doughOf === name).holding),
+  ];
+  const vigourAt = leavens.indexOf(of.leavenOf);
+  const holdingAt = leavens.length + doughs.indexOf(of.doughOf);
 
   /** Predicted less marked, over its spread, for all points; and the same unweighed. */
   const misses = (x: readonly number[]): { weighed: number[]; plain: number[] } => {
     const weighed: number[] = [];
     const plain: number[] = [];
-    for (const { question, points } of days) {
+    for (const { question, points, leavenOf, doughOf } of days) {
       const times = [...new Set(points.flatMap(({ atS, sinceS }) => [sinceS, atS]))].sort((a, b) => a - b);
-      const volumes = volumesAt(question, times, Math.exp(x[0]!), Math.exp(x[1]!));
+      const volumes = volumesAt(
+        question,
+        times,
+        Math.exp(x[leavens.indexOf(leavenOf)]!),
+        Math.exp(x[leavens.length + doughs.indexOf(doughOf)]!),
+      );
       const at = (tS: number) => volumes[times.indexOf(tS)] ?? 1;
       const root = Math.sqrt(weightOf(points.length));
       for (const { atS, sinceS, grown } of points) {
@@ -79,29 +113,28 @@ export function learnRise(observations: readonly RiseObservation[]): RiseLearnin
   const fit = curvedFit({
     misses: (x) => misses(x).weighed,
     prior: prior.map((sd) => ({ at: 0, sd })),
-    steps: [0.02, 0.02],
+    steps: prior.map(() => 0.02),
     bounds: prior.map(() => ({ min: -MOST, max: MOST, move: 2 * MOST })),
     rounds: ROUNDS,
-    near: [1e-5, 1e-5],
+    near: prior.map(() => 1e-5),
   });
   if (!fit) return null;
-  const [lnVigour, lnHolding] = fit.x as Pair;
   const { plain } = misses(fit.x);
   const known = (variance: number, day: number, before: number) =>
     Math.min(before, Math.hypot(Math.sqrt(Math.max(0, variance)), day));
   return {
     learnt: {
       vigour: {
-        value: Math.exp(lnVigour),
-        cv: known(fit.covariance[0]![0]!, F.dayCv.vigour, prior[0]),
+        value: Math.exp(fit.x[vigourAt]!),
+        cv: known(fit.covariance[vigourAt]![vigourAt]!, F.dayCv.vigour, prior[vigourAt]!),
       },
       holding: {
-        value: Math.exp(lnHolding),
-        cv: known(fit.covariance[1]![1]!, F.dayCv.holding, prior[1]),
+        value: Math.exp(fit.x[holdingAt]!),
+        cv: known(fit.covariance[holdingAt]![holdingAt]!, F.dayCv.holding, prior[holdingAt]!),
       },
     },
-    marks: plain.length,
-    days: days.length,
+    marks: asked.reduce((sum, { points }) => sum + points.length, 0),
+    days: asked.length,
     miss: Math.sqrt(plain.reduce((sum, each) => sum + each * each, 0) / plain.length),
   };
 }

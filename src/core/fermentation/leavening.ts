@@ -101,10 +101,12 @@ function structureOf(
   book: IngredientBook,
   floursG: number,
   figures: Figures,
-): { structure: Structure; freedSugarG: number } {
+): { structure: Structure; freedSugarG: number; guessedBinder: number } {
   const percent = { psyllium: 0, cellulose: 0, gum: 0, seed: 0, egg: 0, whole: 0 };
   let freedSugarG = 0;
-  for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
+  let binderG = 0;
+  let guessedG = 0;
+  for (const { ingredient, massG, dough, guessed } of insideFormula(formula, book)) {
     if (!dough) continue;
     const share = (100 * massG) / floursG;
     if (isFlourBase(ingredient)) {
@@ -116,16 +118,24 @@ function structureOf(
     }
     if (ingredient.roles.includes('egg')) percent.egg += share;
     else if (ingredient.roles.includes('binder')) {
+      binderG += massG;
+      if (guessed) guessedG += massG;
       const as = BINDERS_ABSORB_AS[ingredient.id] ?? 'gum';
       // fibres and starches that thicken bind, but weakly
       if (as === 'gum' && !GUMS.has(ingredient.id)) percent.seed += share / 2;
       else percent[as] += share;
     }
   }
-  return { structure: { ...percent, whole: Math.min(1, percent.whole) }, freedSugarG };
+  return {
+    structure: { ...percent, whole: Math.min(1, percent.whole) },
+    freedSugarG,
+    guessedBinder: binderG > 0 ? guessedG / binderG : 0,
+  };
 }
 /** What hands feel is known no better than the window: from here on its flank says nothing more of the spread. */
 const STEEPEST = 2.5;
+/** A binder whose share is read off a label's order leaves what the dough holds so much less sure, relative sd. */
+const GUESSED_BINDER_CV = 0.3;
 /** A dough stiffer than this tears under the hand, saturation. */
 const CRACKS_BELOW = 0.84;
 /** Of starches the enzymes free so much of what they free of a fine flour. */
@@ -173,7 +183,7 @@ export function leaveningOf(
   const kind = YEAST_KINDS.find((each) => dose?.kinds.includes(each));
   const { wakingMin } = FERMENTATION;
   const { rested, balance } = consistency;
-  const { structure, freedSugarG } = structureOf(formula, book, floursG, figures);
+  const { structure, freedSugarG, guessedBinder } = structureOf(formula, book, floursG, figures);
   const { mostHeld, ovenHolds, steepness } = holdingOf(structure, rested.s, figures);
   const feelCv = (rested.high - rested.low) / (2 * Z80 * Math.max(0.1, rested.s));
   const { nonePercent, fullPercent } = FERMENTATION.moist;
@@ -211,7 +221,11 @@ export function leaveningOf(
     coldMmol: moist * coldMmol,
     ovenMmol: ovenMmol + (1 - moist) * coldMmol,
     mostHeld,
-    holdingCv: Math.hypot(FERMENTATION.mostHeldCv, Math.min(STEEPEST, steepness) * feelCv),
+    holdingCv: Math.hypot(
+      FERMENTATION.mostHeldCv,
+      Math.min(STEEPEST, steepness) * feelCv,
+      GUESSED_BINDER_CV * guessedBinder,
+    ),
     ovenHolds,
     cracks: structure.psyllium > 1 ? 1 : 1 + 3 * Math.min(1, Math.max(0, (CRACKS_BELOW - rested.s) / 0.14)),
     knock: structure.psyllium > 1 ? figures['knock.firm'] : figures['knock.batter'],

@@ -24,10 +24,11 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * The open format of a whole kitchen: its formulas with every revision, and its bakes as the log of what happened.
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
  * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
- * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats.
+ * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats; 7,
+ * lots, and which of them a bake was made of.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 6;
+export const KITCHEN_VERSION = 7;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -148,6 +149,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
       leftOut: [],
     };
   },
+  6: (file) => ({ ...file, version: 7 }),
   5: (file) => {
     const { kitchen, ...rest } = file as Record<string, unknown>;
     return { ...rest, version: 6, kitchen: isObject(kitchen) ? { ...kitchen, ...PLAIN_WAYS } : kitchen };
@@ -205,7 +207,7 @@ export const fileBook = (file: KitchenFile, library: IngredientBook): Result<Ing
   bookWith(
     library,
     newestEntries(file)
-      .filter(({ away, entry }) => !away || entry.kind !== 'bag')
+      .filter(({ away, entry }) => !away || (entry.kind !== 'bag' && entry.kind !== 'lot'))
       .map(({ entry }) => entry),
   );
 

@@ -10,6 +10,8 @@ export interface Inside {
   readonly lineId: string;
   /** Does it go into the dough, or onto it? */
   readonly dough: boolean;
+  /** In a bought mixture whose shares nobody knows. */
+  readonly guessed: boolean;
 }
 
 /** The last answer for a list of stages: a sheet asks a dozen times between two keys, and its stages never change in place. */
@@ -31,7 +33,8 @@ export function insideFormula({ stages }: Pick<Formula, 'stages'>, book: Ingredi
     for (const { id: lineId, ingredientId, massG: lineG } of stage.lines) {
       const apart = takeApart(book, ingredientId, lineG);
       if (!apart.ok) continue;
-      for (const { ingredient, massG } of apart.value) all.push({ ingredient, massG, lineId, dough });
+      for (const { ingredient, massG, bag } of apart.value)
+        all.push({ ingredient, massG, lineId, dough, guessed: bag?.thirstCv !== undefined });
     }
   }
   remembered.set(stages, { book, all });

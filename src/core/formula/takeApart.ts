@@ -5,6 +5,8 @@ import { ok, refuse, type Result } from '../result';
 export interface Part {
   readonly ingredient: Ingredient;
   readonly massG: number;
+  /** The bought mixture it is in whose shares are guessed, or which is known as a whole; the outermost of several. */
+  readonly bag: Ingredient | null;
 }
 
 /**
@@ -21,15 +23,17 @@ export function takeApart(
   ingredientId: string,
   massG: number,
   inside: readonly string[] = [],
+  bag: Ingredient | null = null,
 ): Result<Part[]> {
   const ingredient = book.get(ingredientId);
   if (!ingredient) return refuse('unknownIngredient', '', { ingredientId });
-  if (!ingredient.madeOf || ingredient.madeOf.length === 0) return ok([{ ingredient, massG }]);
+  if (!ingredient.madeOf || ingredient.madeOf.length === 0) return ok([{ ingredient, massG, bag }]);
   if (inside.includes(ingredientId)) return refuse('cycle', '', { ingredientId });
   const whole = ingredient.madeOf.reduce((sum, part) => sum + part.share, 0);
   const parts: Part[] = [];
+  const mine = bag ?? (ingredient.thirstCv !== undefined || ingredient.absorbs ? ingredient : null);
   for (const { ingredientId: partId, share } of ingredient.madeOf) {
-    const below = takeApart(book, partId, (massG * share) / whole, [...inside, ingredientId]);
+    const below = takeApart(book, partId, (massG * share) / whole, [...inside, ingredientId], mine);
     if (!below.ok) return below;
     parts.push(...below.value);
   }

@@ -155,6 +155,7 @@ test('turned, a plate gives its heat over the side that lies on it', () => {
         transfer: 1,
         contact: 1,
         rack: 1,
+        acrossM: 0.12,
         offsetC: 0,
         tin: null,
         plateThickM: {},
@@ -163,7 +164,7 @@ test('turned, a plate gives its heat over the side that lies on it', () => {
       21,
     );
     enterPhase(around, griddle, null, 21);
-    stepSurroundings(around, griddle, Float64Array.from(sideW), 1, 1, extents, 2);
+    stepSurroundings(around, griddle, Float64Array.from(sideW), 0, 1, extents, 2);
     return around.plate!.tempC[0]!;
   };
   const base = cooled(false, [0, 0, 40], { topM2: 0.02, sideM2: 0, baseM2: 0.01 });

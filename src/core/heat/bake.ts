@@ -9,7 +9,16 @@ import type { Plate } from './parameters';
 import { bodyOf, type Body, type GridKind, type Piece } from './piece';
 import { PHASE_LIMITS } from './heatLimits';
 import { checkProgramme, type Phase } from './programme';
-import { bodyFiguresOf, heatOf, newBody, waterOf, type BodyState, type Meeting } from './bodyState';
+import {
+  bodyFiguresOf,
+  heatOf,
+  newBody,
+  overSide,
+  rested,
+  waterOf,
+  type BodyState,
+  type Meeting,
+} from './bodyState';
 import { FIGURES, type Figures } from '../calibrated';
 import { HEAT } from './parameters';
 import { advance, stableStepS } from './stepper';
@@ -29,6 +38,8 @@ export interface BakeQuestion {
   readonly plateThickM?: Partial<Record<Plate, number>>;
   /** Sauce and cheese on one piece, g, and how much of that is water; absent: as much as is usual, where a phase is topped. */
   readonly topping?: { readonly massG: number; readonly waterShare: number };
+  /** How wide what the air meets is, m, where it is not the piece itself: the raised rim of a disc. */
+  readonly airMeetsM?: number;
   /** Eaten as soon as it no longer burns the tongue, not cut when it is cool. */
   readonly eatenWarm?: boolean;
   /** Pieces in the load. */
@@ -83,7 +94,7 @@ export interface BakeSimulation {
   readonly heatMissing: number;
   readonly waterMissing: number;
   readonly boilsC: number;
-  readonly body: Omit<Body, 'grid'>;
+  readonly body: Omit<Body, 'grid' | 'resting'>;
 }
 
 /** Where a crumb may be called set: as far gelatinised, and as hot in the middle (or so near boiling on a mountain). */
@@ -179,18 +190,18 @@ export function simulateBake(
   const floats = question.phases.some((phase) => phase.kind === 'fry');
   const made = bodyOf(size, matter.densityKgPerM3, kind, floats);
   if (!made.ok) return made;
-  const { grid, ...body } = made.value;
+  const { grid: first, resting, ...body } = made.value;
   const pressurePa = airPressurePa(question.altitudeM);
   const startC = question.startC + draw.startC;
-  const state = newBody(
-    grid,
+  let state = newBody(
+    first,
     bodyFiguresOf(figures, { matter, porosity: body.porosity, pressurePa, springs }, draw),
     startC,
   );
   const areaOf = (side: number) => {
     let sum = 0;
-    for (let edge = 0; edge < grid.edge.length; edge += 1)
-      if (grid.side[edge] === side) sum += grid.edgeArea[edge]!;
+    for (let edge = 0; edge < first.edge.length; edge += 1)
+      if (first.side[edge] === side) sum += first.edgeArea[edge]!;
     return sum;
   };
   const extents = { topM2: areaOf(0), sideM2: areaOf(1), baseM2: areaOf(2) };
@@ -201,6 +212,7 @@ export function simulateBake(
       pressurePa,
       transfer: oven.transfer * draw.transfer,
       rack: draw.rack,
+      acrossM: question.airMeetsM ?? body.acrossM,
       contact: draw.contact,
       offsetC: oven.offsetC + draw.offsetC,
       tin: question.tin,
@@ -208,7 +220,7 @@ export function simulateBake(
       figures,
       ...(question.topping && {
         topping: {
-          kgPerM2: question.topping.massG / 1000 / Math.max(1e-6, extents.topM2 * grid.times),
+          kgPerM2: question.topping.massG / 1000 / Math.max(1e-6, extents.topM2 * first.times),
           waterShare: question.topping.waterShare,
         },
       }),
@@ -240,20 +252,12 @@ export function simulateBake(
     ovenC: [] as number[], lost: [] as number[], set: [] as number[], brownTop: [] as number[], brownBase: [] as number[],
     spots: [] as number[],
   }; // prettier-ignore
-  const volumeAll = grid.volume.reduce((sum, each) => sum + each, 0);
-  const over = (values: Float64Array, side: number) => {
-    let sum = 0;
-    let area = 0;
-    for (let edge = 0; edge < grid.edge.length; edge += 1) {
-      if (grid.side[edge] !== side) continue;
-      sum += values[edge]! * grid.edgeArea[edge]!;
-      area += grid.edgeArea[edge]!;
-    }
-    return area > 0 ? sum / area : 0;
-  };
+  const volumeAll = first.volume.reduce((sum, each) => sum + each, 0);
+  const over = (values: Float64Array, side: number) => overSide(state, values, side);
   const setShare = () => {
     let sum = 0;
-    for (let cell = 0; cell < grid.cells; cell += 1) sum += state.gelatinised[cell]! * grid.volume[cell]!;
+    const { cells, volume } = state.grid;
+    for (let cell = 0; cell < cells; cell += 1) sum += state.gelatinised[cell]! * volume[cell]!;
     return sum / volumeAll;
   };
   const beneath = extents.baseM2 > 0 ? 2 : 0;
@@ -262,7 +266,7 @@ export function simulateBake(
   const note = (last = false) => {
     while ((tS >= nextS - 1e-6 || (last && tS > out.atS[out.atS.length - 1]!)) && out.atS.length < points) {
       out.atS.push(tS);
-      out.coreC.push(state.tempC[grid.core]!);
+      out.coreC.push(state.tempC[state.grid.core]!);
       out.meanC.push(meanOf(state));
       out.topC.push(over(state.skinC, 0));
       out.baseC.push(over(state.skinC, beneath));
@@ -287,8 +291,7 @@ export function simulateBake(
   const firms = FIRMS.has(question.piece.shape);
   let holdsAtS: number | null = null;
   let lookedS = 0;
-  const [first] = phases;
-  if (first) enterPhase(around, first, null, startC);
+  if (phases[0]) enterPhase(around, phases[0], null, startC);
   out.ovenC[0] = around.airC;
   // a thin flat is open on one side and never as hot as a loaf's middle: its starch is set before
   const flat = question.piece.shape === 'disc' || question.piece.shape === 'flatbread';
@@ -305,6 +308,8 @@ export function simulateBake(
       firmed = 0;
     }
     if (phase.kind === 'boil') around.airC = boilsC - 1;
+    // it only cools from here on
+    if (phase.kind === 'rack' && phase === phases[phases.length - 1]) state = rested(state, resting);
     const endS = tS + phase.durationS;
     let allowedS = 0;
     let askedS = -Infinity;
@@ -320,11 +325,14 @@ export function simulateBake(
       }
       const dtS = Math.min(allowedS, endS - tS);
       if (!(dtS > 0)) throw new Error(`The bake broke down at ${tS} s of ${phase.kind}`);
+      const vapourBefore = state.vapourKg;
       advance(state, meetings, dtS);
-      stepSurroundings(around, phase, state.sideW, grid.times, question.count, extents, dtS);
+      const vapourKgPerS = (state.vapourKg - vapourBefore) / dtS;
+      stepSurroundings(around, phase, state.sideW, vapourKgPerS, first.times * question.count, extents, dtS);
       tS += dtS;
-      const core = state.tempC[grid.core]!;
-      if (setAtS === null && core >= setC && state.gelatinised[grid.core]! >= SET.gelatinised) setAtS = tS;
+      const core = state.tempC[state.grid.core]!;
+      if (setAtS === null && core >= setC && state.gelatinised[state.grid.core]! >= SET.gelatinised)
+        setAtS = tS;
       if (phase.kind === 'rack') {
         if (coolAtS === null && core < SET.coolC) coolAtS = tS;
         if (warm) {

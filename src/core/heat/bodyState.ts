@@ -1,6 +1,7 @@
 import type { Figures } from '../calibrated';
 import type { CrumbMatter } from './crumbMatter';
 import { SIDES, type Grid } from './grid';
+import type { Resting } from './piece';
 import { boilingAtC, vapourConductionWPerMK } from './water';
 
 /** What a side of the piece meets over a step. */
@@ -14,8 +15,11 @@ export interface Meeting {
   /** Mass transfer, kg/(s m² Pa), and vapour pressure away from the surface, Pa; 0: sealed by what it touches. */
   massPerPa: number;
   vapourPa: number;
-  /** Something solid it lies on: its spots are hotter than its mean. */
+  /** Something solid it lies on: its spots are hotter than its mean, by so much of the way to what they touch. */
   touches?: boolean;
+  /** A thin piece lies flat on it: steam from there leaves through the crumb. */
+  seals?: boolean;
+  spots?: number;
 }
 
 /** Physical figures of one run: the fitted ones with what was drawn for the range. */
@@ -34,11 +38,14 @@ export interface BodyFigures {
   /** Water's movement in crumb at 25 °C, m²/s, and its activity's half at 100 °C, kg/kg. */
   readonly creepM2PerS: number;
   readonly halfActivity: number;
-  /** Browning of a dry skin at 160 °C, index per s; activation energy over the gas constant, K; water that halves it, kg/kg; spots. */
+  /** Browning of a dry skin at 160 °C, index per s; activation energy over the gas constant, K; water that halves it, kg/kg. */
   readonly brownPerS: number;
   readonly brownK: number;
   readonly brownWet: number;
-  readonly spot: number;
+  /** How much more readily the upper side browns for what is brushed on it. */
+  readonly washBrowns: number;
+  /** Of the steam that arises where it touches, the share that has to leave through the crumb. */
+  readonly steamInward: number;
   /** Volume as it comes out over that as it goes in. */
   readonly springs: number;
   /** Turns off water's part (boiling, vapour, drying): plain conduction, for checks against the analytic series. */
@@ -64,7 +71,8 @@ export function bodyFiguresOf(
       ((figures['brown.rate'] * drawn.browning) / 60) * of.matter.brownsReadily ** figures['brown.sugar'],
     brownK: figures['brown.energy'] / GAS,
     brownWet: figures['brown.wet'],
-    spot: figures['brown.spot'],
+    washBrowns: of.matter.washBrowns ?? 1,
+    steamInward: figures['steam.inward'],
   };
 }
 const GAS = 8.314462;
@@ -122,6 +130,8 @@ export interface BodyState {
   readonly vapourTable: Float64Array;
   readonly into: Float64Array;
   readonly waterInto: Float64Array;
+  /** Per cell: steam on its way into it within a step, kg. */
+  readonly steam: Float64Array;
 }
 
 export const WATER_J_PER_KG_K = 4200;
@@ -177,9 +187,48 @@ export function newBody(grid: Grid, figures: BodyFigures, startC: number): BodyS
     ),
     into: new Float64Array(n),
     waterInto: new Float64Array(n),
+    steam: new Float64Array(n),
   };
   if (figures.springs > 1) swellTo(state, 1 / figures.springs);
   return state;
+}
+
+/** The same piece on the grid for its cooling: heat, water and dry matter are summed cell by cell, a side's skin is its mean. */
+export function rested(of: BodyState, { grid, cellOf }: Resting): BodyState {
+  const state = newBody(grid, of.figures, of.startC);
+  if (of.volumeShare !== state.volumeShare) swellTo(state, of.volumeShare);
+  for (const each of ['dryKg', 'dryJPerK', 'waterKg', 'heatJ', 'gelatinised', 'grown'] as const) {
+    const [from, to] = [of[each], state[each]];
+    to.fill(0);
+    const share = each === 'gelatinised' || each === 'grown';
+    for (let cell = 0; cell < cellOf.length; cell += 1)
+      to[cellOf[cell]!]! += share
+        ? (from[cell]! * of.grid.volume[cell]!) / grid.volume[cellOf[cell]!]!
+        : from[cell]!;
+  }
+  for (let cell = 0; cell < grid.cells; cell += 1)
+    state.tempC[cell] =
+      state.heatJ[cell]! / (state.dryJPerK[cell]! + state.waterKg[cell]! * WATER_J_PER_KG_K);
+  for (const each of ['skinC', 'skinWater', 'brown', 'spots', 'edgeMoist'] as const)
+    for (let edge = 0; edge < grid.edge.length; edge += 1)
+      state[each][edge] = overSide(of, of[each], grid.side[edge]!);
+  state.takenJ = of.takenJ;
+  state.vapourJ = of.vapourJ;
+  state.vapourKg = of.vapourKg;
+  state.sinceSlowS = of.sinceSlowS;
+  return state;
+}
+
+/** The mean of a boundary figure over one side, by area; 0 where there is no such side. */
+export function overSide({ grid }: Pick<BodyState, 'grid'>, values: Float64Array, side: number): number {
+  let sum = 0;
+  let area = 0;
+  for (let edge = 0; edge < grid.edge.length; edge += 1) {
+    if (grid.side[edge] !== side) continue;
+    sum += values[edge]! * grid.edgeArea[edge]!;
+    area += grid.edgeArea[edge]!;
+  }
+  return area > 0 ? sum / area : 0;
 }
 
 /** Bubbles' share of the volume it has now. */

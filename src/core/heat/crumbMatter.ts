@@ -1,6 +1,6 @@
 import { isDoughStage, type Formula } from '../formula/formula';
 import { insideFormula } from '../formula/insideFormula';
-import type { Composition } from '../ingredients/ingredient';
+import type { Composition, Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { specificHeatJPerGK } from '../doughTemperature/heatCapacity';
 
@@ -18,6 +18,8 @@ export interface CrumbMatter {
   readonly gelatinisationC: { readonly onset: number; readonly peak: number } | null;
   /** How readily the crust browns: reducing sugar and protein against an ordinary lean dough, 1 = that. */
   readonly brownsReadily: number;
+  /** How much more readily its upper skin browns for what is brushed on it: egg, milk, syrup; absent: nothing is. */
+  readonly washBrowns?: number;
 }
 
 /** Conductivity of components at 25 °C, W/(m K), and true density, kg/m³: Choi & Okos 1986. */
@@ -37,6 +39,21 @@ const NAMES = Object.keys(COMPONENT) as (keyof Composition)[];
 const FROM_STARCH = 0.005;
 const PROTEIN_POWER = 0.25;
 
+/**
+ * What is brushed on browns the skin it dries to, so many times as readily as the dough's own (craft: egg a band of colour, milk and butter less,
+ * syrup most). In one glaze the strongest counts.
+ */
+const WASH = { egg: 2.2, sweet: 2.5, dairy: 1.6, fat: 1.2 } as const;
+
+/** Null: what lies on it is no wash. */
+function washOf({ roles, allergens, per100g }: Ingredient): number | null {
+  if (roles.includes('egg')) return WASH.egg;
+  // dry sugar is strewn when it is done
+  if (roles[0] === 'sweet') return per100g.water.value > 10 ? WASH.sweet : null;
+  if (allergens.includes('milk') && roles[0] !== 'inclusion') return WASH.dairy;
+  return roles[0] === 'fat' ? WASH.fat : null;
+}
+
 /** @returns null without dough */
 export function crumbMatterOf(formula: Pick<Formula, 'stages'>, book: IngredientBook): CrumbMatter | null {
   const grams = Object.fromEntries(NAMES.map((name) => [name, 0])) as Record<keyof Composition, number>;
@@ -45,9 +62,13 @@ export function crumbMatterOf(formula: Pick<Formula, 'stages'>, book: Ingredient
   let starchG = 0;
   let onset = 0;
   let peak = 0;
+  let washBrowns = 0;
   if (!formula.stages.some(isDoughStage)) return null;
   for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
-    if (!dough) continue;
+    if (!dough) {
+      washBrowns = Math.max(washBrowns, washOf(ingredient) ?? 0);
+      continue;
+    }
     doughG += massG;
     for (const name of NAMES) grams[name] += (massG * ingredient.per100g[name].value) / 100;
     const dry = { ...ingredient.per100g, water: { value: 0, sd: 0 } };
@@ -75,6 +96,7 @@ export function crumbMatterOf(formula: Pick<Formula, 'stages'>, book: Ingredient
     conductsWPerMK: conducts,
     densityKgPerM3: doughG / volume,
     gelatinisationC: starchG > 0 ? { onset: onset / starchG, peak: peak / starchG } : null,
+    ...(washBrowns > 0 && { washBrowns }),
     brownsReadily: Math.min(6, Math.max(0.1, sugar * Math.max(0.2, protein) ** PROTEIN_POWER)),
   };
 }

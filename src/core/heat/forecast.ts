@@ -103,9 +103,13 @@ const at = (of: BakeSimulation, series: readonly number[], tS: number): number =
   return series[high - 1]! + share * (series[high]! - series[high - 1]!);
 };
 
-/** The same without toppings: what the rim of a disc goes through. */
+/** How wide the rim of a topped disc is, m. */
+const RIM_M = 0.025;
+
+/** The same without toppings: what the rim of a disc goes through, narrow and raised into the air. */
 export const uncovered = (question: BakeQuestion): BakeQuestion => ({
   ...question,
+  ...(question.phases.some(({ topped }) => topped) && { airMeetsM: RIM_M }),
   phases: question.phases.map((phase) => ({ ...phase, topped: false })),
 });
 

@@ -15,6 +15,9 @@ export interface Grid {
   readonly wayTo: Float64Array;
   /** 1: the face lies level, heat through it goes up or down. */
   readonly upright: Uint8Array;
+  /** The cell over each, and under it; -1: none. */
+  readonly above: Int32Array;
+  readonly below: Int32Array;
   /** Boundary faces: cell, side, area, way from the centre. */
   readonly edge: Int32Array;
   readonly side: Int32Array;
@@ -56,6 +59,46 @@ export function graded(
   return ends === 'last' ? widths.reverse() : widths;
 }
 
+/**
+ * Puts cells together from the given ends inwards until each is as wide as asked: what cools slowly needs no fine skin.
+ * @returns of each cell the group it falls into, 0 ... in order; two groups at least on the way from an end to the middle
+ */
+export function together(widths: readonly number[], atLeastM: number, ends: 'last' | 'both'): number[] {
+  const n = widths.length;
+  if (n < 2) return widths.map(() => 0);
+  if (ends === 'both') {
+    const half = together(widths.slice(Math.ceil(n / 2)), atLeastM, 'last');
+    const groups = half[half.length - 1]! + 1;
+    const upper = half.map((group) => group + groups);
+    const lower = [...half].reverse().map((group) => groups - 1 - group);
+    return n % 2 === 0 ? [...lower, ...upper] : [...lower, groups, ...upper.map((group) => group + 1)];
+  }
+  // counted from the skin, then turned round
+  const fromSkin: number[] = [];
+  let group = 0;
+  let wide = 0;
+  for (let cell = n - 1; cell >= 0; cell -= 1) {
+    if (wide >= atLeastM) {
+      group += 1;
+      wide = 0;
+    }
+    fromSkin.push(group);
+    wide += widths[cell]!;
+  }
+  // what is left in the middle and too thin goes to its neighbour
+  const last = wide < atLeastM && group > 1 ? group - 1 : group;
+  return fromSkin.reverse().map((each) => last - Math.min(each, last));
+}
+
+/** The widths of those groups. */
+export function grouped(widths: readonly number[], groups: readonly number[]): number[] {
+  const sums: number[] = [];
+  widths.forEach((width, cell) => {
+    sums[groups[cell]!] = (sums[groups[cell]!] ?? 0) + width;
+  });
+  return sums;
+}
+
 interface Building {
   volume: number[];
   from: number[];
@@ -73,8 +116,20 @@ const building = (): Building => ({
   volume: [], from: [], to: [], area: [], wayFrom: [], wayTo: [], upright: [], edge: [], side: [], edgeArea: [], edgeWay: [],
 }); // prettier-ignore
 
+/** Of each cell the one over it, or under it. */
+function neighbours(b: Building, over: boolean): Int32Array {
+  const found = new Int32Array(b.volume.length).fill(-1);
+  b.upright.forEach((upright, face) => {
+    const [low, high] = [b.from[face]!, b.to[face]!];
+    if (upright === 1) found[over ? low : high] = over ? high : low;
+  });
+  return found;
+}
+
 const built = (form: Grid['form'], b: Building, core: number, times: number): Grid => ({
   form,
+  above: neighbours(b, true),
+  below: neighbours(b, false),
   cells: b.volume.length,
   volume: Float64Array.from(b.volume),
   from: Int32Array.from(b.from),

@@ -5,7 +5,7 @@ import type { PlateKind, TinKind } from '../method/heating';
  * of the logarithm, from oven to oven and piece to piece) and their source. An oven's own offset and transfer are fitted from readings (fitOven.ts).
  */
 export const HEAT = {
-  conductionCv: 0.22,
+  conductionCv: 0.28,
   vapourPathCv: 0.4,
   /**
    * Water moves faster in warm crumb, per °C; below so much water per dry matter in proportion less, for what is left is bound: a crust
@@ -27,11 +27,14 @@ export const HEAT = {
     usualKgPerM2: 2.6,
   },
   emissivity: { lid: 0.9, rack: 0.9 },
-  contactCv: 0.4,
+  contactCv: 0.5,
   /** A static oven's walls glow warmer than its air, °C (elements in roof and floor; practice, thermocouples on trays). */
   wallsAbove: 5,
-  /** Vapour pressure over the dough, share of the air's: dry oven, oven full of injected steam, under a lid. */
-  vapour: { dry: 0.04, steam: 0.62, lid: 0.78 },
+  /**
+   * Vapour pressure over the dough, share of the air's: empty oven, oven full of injected steam, under a lid; and how long an oven's air
+   * takes to be renewed, s.
+   */
+  vapour: { dry: 0.02, steam: 0.4, lid: 0.78, settlesS: 60 },
   /** What a cooling rack's air holds is the room's. Lewis relation for mass transfer. */
   lewis: 0.87,
   /** Half activity comes at more water where it is colder, per °C (rational form of starch sorption: 0.1 at 25 °C). */
@@ -47,8 +50,8 @@ export const HEAT = {
   frontShare: 0.92,
   /** What a crust leaves of a touch: on a tray it curls up, from a tin's wall it draws back a little (share of the wet touch). */
   crustTouches: { tray: 0.25, tin: 0.6 },
-  /** Heat over the gap under a crust, W/(m² K): radiation at 200 °C and half a millimetre of hot air, in part. */
-  gapWPerM2K: 15,
+  /** A tray's and a tin's effusivity through paper or grease, W s½/(m² K). */
+  trayEffusivity: 1500,
   /** A glowing element over the piece, seen as the mean of what is above it against the air, °C. */
   grillAboveC: 150,
   /** Of a touching side so much lies in spots (craft; told in the mean colour and apart). */
@@ -70,8 +73,8 @@ export const HEAT = {
   /** What a domestic oven's dial is off, not knowing better, °C; offset above the dial is positive. */
   ovenOffsetSdC: 9,
   /** Volume the piece has when it bakes against the risen dough, spread. */
-  sizeCv: 0.13,
-  startSdC: 2,
+  sizeCv: 0.17,
+  startSdC: 3,
 } as const;
 
 /** The stuff under a piece. Thickness in m, volumetric heat J/(m³ K), conductivity W/(m K). */

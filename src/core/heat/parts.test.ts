@@ -3,11 +3,15 @@ import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import { COLOURS, colourOf, crustLab } from './colour';
 import { crumbMatterOf } from './crumbMatter';
-import { block, graded, radial, slab, type Grid } from './grid';
+import { FIGURES } from '../calibrated';
+import { bodyFiguresOf, heatOf, newBody, rested, waterOf } from './bodyState';
+import { block, graded, grouped, radial, slab, together, type Grid } from './grid';
 import { ORDINARY_OVENS, heatUpS, thermostatW } from './oven';
 import { bodyOf, PIECE_LIMITS, type Piece } from './piece';
 import { newPlate, stepPlate } from './plate';
 import { PLATES } from './parameters';
+import { CENTRAL_DRAW, simulateBake } from './bake';
+import { rolls, tinLoaf } from './testBakes';
 import { checkProgramme, newPhase } from './programme';
 import {
   boilingAtC,
@@ -86,6 +90,60 @@ test('pieces: whatever the shape and size, the body has the piece’s volume; th
   );
 });
 
+test('a piece that only cools has fewer cells over the same body, and keeps its heat, its water and its crust', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...(Object.keys(PIECE_LIMITS) as Shape[])),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      fc.constantFrom('shipped' as const, 'coarse' as const),
+      (shape, share, kind) => {
+        const { min, max } = PIECE_LIMITS[shape].massG;
+        const piece: Piece = {
+          shape,
+          massG: min + share * (max - min),
+          lightness: 1.8,
+          lengthCm: null,
+          widthCm: null,
+        };
+        const made = bodyOf(piece, 1150, kind);
+        if (!made.ok) return;
+        const { grid, resting } = made.value;
+        expect(resting.grid.cells).toBeLessThanOrEqual(grid.cells);
+        expect(resting.grid.cells).toBeGreaterThan(1);
+        expect(sum(resting.grid.volume)).toBeCloseTo(sum(grid.volume), 12);
+        for (const side of [0, 1, 2]) expect(skin(resting.grid, side)).toBeCloseTo(skin(grid, side), 12);
+        const [parts, whole] = [new Float64Array(resting.grid.cells), resting.grid.volume];
+        resting.cellOf.forEach((cell, of) => (parts[cell]! += grid.volume[of]!));
+        parts.forEach((volume, cell) => expect(volume / whole[cell]!).toBeCloseTo(1, 9));
+        // the middle stays in the middle
+        expect(resting.cellOf[grid.core]).toBe(resting.grid.core);
+
+        const { matter } = tinLoaf();
+        const drawn = { conduction: 1, vapourPath: 1, browning: 1 };
+        const figures = bodyFiguresOf(
+          FIGURES,
+          { matter, porosity: 0.4, pressurePa: 101_325, springs: 1.2 },
+          drawn,
+        );
+        const hot = newBody(grid, figures, 30);
+        hot.heatJ.forEach((_, cell) => (hot.heatJ[cell]! *= 1 + 2 * (cell / grid.cells)));
+        hot.waterKg.forEach((_, cell) => (hot.waterKg[cell]! *= 1 - 0.6 * (cell / grid.cells)));
+        hot.brown.fill(4);
+        const cools = rested(hot, resting);
+        expect(heatOf(cools) / heatOf(hot)).toBeCloseTo(1, 12);
+        expect(waterOf(cools) / waterOf(hot)).toBeCloseTo(1, 12);
+        expect(cools.volumeShare).toBe(hot.volumeShare);
+        for (const index of cools.brown) expect(index).toBeCloseTo(4, 12);
+      },
+    ),
+  );
+  // from the skin inwards until three are together; what is wide enough stays alone
+  expect(together([5, 3, 2, 1, 1], 3, 'last')).toEqual([0, 1, 2, 2, 2]);
+  expect(grouped([5, 3, 2, 1, 1], [0, 1, 2, 2, 2])).toEqual([5, 3, 4]);
+  expect(together([1, 1, 2, 2, 1, 1], 2, 'both')).toEqual([0, 0, 1, 2, 3, 3]);
+  expect(together([1], 2, 'both')).toEqual([0]);
+});
+
 test('water: vapour pressure and latent heat as in steam tables, the quick table as the slow formula', () => {
   for (const [tempC, pa] of [
     [20, 2339],
@@ -160,6 +218,30 @@ test('a dough’s matter comes of its composition', () => {
   };
   expect(crumbMatterOf(sweet, libraryBook)!.brownsReadily).toBeGreaterThan(matter.brownsReadily);
   expect(crumbMatterOf({ stages: [] }, libraryBook)).toBeNull();
+});
+
+test('what is brushed on browns the upper side and nothing else; seeds and a dusting are no wash', () => {
+  const with_ = (...ids: string[]) => ({
+    stages: [
+      ...plainLoaf().stages,
+      { id: 't', kind: 'topping' as const, name: '', lines: ids.map((id) => ({ id, ingredientId: id, massG: 8, note: '' })) },
+    ],
+  }); // prettier-ignore
+  const browns = (...ids: string[]) => crumbMatterOf(with_(...ids), libraryBook)!.washBrowns;
+  expect(browns('pumpkin-seed', 'white-rice-flour', 'sugar')).toBeUndefined();
+  expect(browns('egg-whole')).toBeGreaterThan(browns('whole-milk')!);
+  expect(browns('whole-milk', 'egg-whole')).toBe(browns('egg-whole'));
+  const bake = (...ids: string[]) => {
+    const matter = crumbMatterOf(with_(...ids), libraryBook)!;
+    const made = simulateBake(rolls({ matter }), CENTRAL_DRAW, 'coarse');
+    if (!made.ok) throw new Error();
+    const end = made.value.atS.length - 1;
+    return { top: made.value.brownTop[end]!, base: made.value.brownBase[end]! };
+  };
+  const [plain, washed] = [bake('pumpkin-seed'), bake('egg-whole')];
+  expect(washed.top).toBeGreaterThan(1.5 * plain.top);
+  expect(washed.top).toBeLessThan(3.5 * plain.top);
+  expect(washed.base).toBeCloseTo(plain.base, 9);
 });
 
 test('programmes: what nobody could do is refused with its phase', () => {

@@ -1,7 +1,7 @@
 import type { Shape } from '../method/heating';
 import { ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
-import { block, graded, radial, slab, type Grid } from './grid';
+import { block, graded, grouped, radial, slab, together, type Grid } from './grid';
 import { HEAT } from './parameters';
 
 /** One piece as it goes in. Lengths in cm; what is null follows from the mass. */
@@ -39,8 +39,16 @@ const LIGHTNESS = { min: 1, max: 6 } as const;
 /** Thinner than this it is a crisp, m; thicker than that no home oven bakes it through. */
 const THICK_M = { min: 0.0008, max: 0.2 };
 
+/** A grid of fewer cells over the same body, and for each cell of the finer one the cell it is part of. */
+export interface Resting {
+  readonly grid: Grid;
+  readonly cellOf: Int32Array;
+}
+
 export interface Body {
   readonly grid: Grid;
+  /** For when it cools. */
+  readonly resting: Resting;
   readonly volumeM3: number;
   readonly heightM: number;
   readonly acrossM: number;
@@ -57,6 +65,27 @@ const GRIDS = {
   coarse: { finestM: 0.0032, grow: 1.5 },
 } as const;
 export type GridKind = keyof typeof GRIDS;
+
+/** While it cools its cells are so thick at least: so much, m, or so much of a thin piece's thickness. */
+const RESTS = { finestM: 0.003, share: 0.22 } as const;
+
+/** Both grids over widths across (or outwards) and up; a radius has no up. */
+function gridsOf(
+  across: readonly number[],
+  up: readonly number[],
+  thickM: number,
+  lay: (across: readonly number[], up: readonly number[]) => Grid,
+): Pick<Body, 'grid' | 'resting'> {
+  const atLeastM = Math.min(RESTS.finestM, RESTS.share * thickM);
+  const groupsAcross = together(across, atLeastM, 'last');
+  const groupsUp = together(up, atLeastM, 'both');
+  const fewAcross = grouped(across, groupsAcross);
+  const cellOf = groupsUp.flatMap((j) => groupsAcross.map((i) => j * fewAcross.length + i));
+  const grid = lay(across, up);
+  // of two middle cells the same one
+  const few = { ...lay(fewAcross, grouped(up, groupsUp)), core: cellOf[grid.core]! };
+  return { grid, resting: { grid: few, cellOf: Int32Array.from(cellOf) } };
+}
 
 /** Proportions where nothing is measured: usual tins are 2.2 times as long as wide; a hearth loaf stands 0.42 of its width high. */
 const USUAL = { tinLengthOverWidth: 2.2, tinHeightOverWidth: 0.95, hearthHeightOverWidth: 0.42, baguetteCm: 34, rollHeightOverWidth: 0.55, roundHeightOverWidth: 0.45, ringHole: 0.3, discThickM: 0.009, flatThickM: 0.006 } as const; // prettier-ignore
@@ -127,22 +156,38 @@ export function bodyOf(
   const { finestM, grow } = GRIDS[kind];
   const lengthM = piece.lengthCm === null ? null : piece.lengthCm / 100;
   const widthM = piece.widthCm === null ? null : piece.widthCm / 100;
-  const done = (grid: Grid, heightM: number, acrossM: number, longM: number): Result<Body> => {
+  const done = (
+    widths: { readonly across: readonly number[]; readonly up: readonly number[] },
+    lay: (across: readonly number[], up: readonly number[]) => Grid,
+    heightM: number,
+    acrossM: number,
+    longM: number,
+  ): Result<Body> => {
     const thick = Math.min(heightM, acrossM);
     if (thick < THICK_M.min) return refuse('tooSmall', 'thicknessM', { min: THICK_M.min });
     if (thick > THICK_M.max) return refuse('tooLarge', 'thicknessM', { max: THICK_M.max });
     const bar = piece.shape === 'tin' || piece.shape === 'baguette';
     const endsShare = bar ? (heightM * acrossM) / ((heightM + acrossM) * longM) : 0;
-    return ok({ grid, volumeM3, heightM, acrossM, lengthM: longM, porosity, endsShare });
+    return ok({
+      ...gridsOf(widths.across, widths.up, thick, lay),
+      volumeM3,
+      heightM,
+      acrossM,
+      lengthM: longM,
+      porosity,
+      endsShare,
+    });
   };
+  /** One cell where there is no such way. */
+  const NONE = [1];
   switch (piece.shape) {
     case 'tin': {
       const width = widthM ?? Math.cbrt(volumeM3 / (USUAL.tinLengthOverWidth * USUAL.tinHeightOverWidth));
       const long = lengthM ?? width * USUAL.tinLengthOverWidth;
       const height = volumeM3 / (width * long);
-      const across = graded(width / 2, finestM, 'last', grow);
       return done(
-        block(across, graded(height, finestM, 'both', grow), { round: false, lengthM: long }),
+        { across: graded(width / 2, finestM, 'last', grow), up: graded(height, finestM, 'both', grow) },
+        (across, up) => block(across, up, { round: false, lengthM: long }),
         height,
         width,
         long,
@@ -155,9 +200,9 @@ export function bodyOf(
       // a block as high and wide as gives its middle about the depth a dome's has
       const width = lengthM ?? roundWidthM(piece, volumeM3, springs);
       const height = (4 * volumeM3) / (Math.PI * width * width);
-      const across = graded(width / 2, finestM, 'last', grow);
       return done(
-        block(across, graded(height, finestM, 'both', grow), { round: true }),
+        { across: graded(width / 2, finestM, 'last', grow), up: graded(height, finestM, 'both', grow) },
+        (across, up) => block(across, up, { round: true }),
         height,
         width,
         width,
@@ -170,7 +215,8 @@ export function bodyOf(
         piece.shape === 'baguette' ? (lengthM ?? USUAL.baguetteCm / 100) : ringLengthM(volumeM3, lengthM);
       const radius = Math.sqrt(volumeM3 / (Math.PI * long));
       return done(
-        radial(graded(radius, finestM, 'last', grow), { ball: false, lengthM: long }, floats ? 0.5 : 0.22),
+        { across: graded(radius, finestM, 'last', grow), up: NONE },
+        (out) => radial(out, { ball: false, lengthM: long }, floats ? 0.5 : 0.22),
         2 * radius,
         2 * radius,
         long,
@@ -180,12 +226,19 @@ export function bodyOf(
     case 'flatbread': {
       const { area, height, across } = flatOf(piece, volumeM3, lengthM);
       const fine = Math.min(finestM, height / 8);
-      return done(slab(graded(height, fine, 'both', grow), area), height, across, across);
+      return done(
+        { across: NONE, up: graded(height, fine, 'both', grow) },
+        (_, up) => slab(up, area),
+        height,
+        across,
+        across,
+      );
     }
     case 'ball': {
       const radius = Math.cbrt((3 * volumeM3) / (4 * Math.PI));
       return done(
-        radial(graded(radius, finestM, 'last', grow), { ball: true }, 0),
+        { across: graded(radius, finestM, 'last', grow), up: NONE },
+        (out) => radial(out, { ball: true }, 0),
         2 * radius,
         2 * radius,
         2 * radius,

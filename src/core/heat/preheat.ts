@@ -2,7 +2,7 @@ import { refuse, ok, type Result } from '../result';
 import { maybeRangeOf, type MaybeRange } from '../numeric/range';
 import { within } from '../units/decimal';
 import { FIGURES, type Figures } from '../calibrated';
-import { blows } from './surroundings';
+import { blows } from './films';
 import { PLATES, STEFAN_BOLTZMANN, type Plate } from './parameters';
 import { newPlate, stepPlate } from './plate';
 import { heatUpS, thermostatW, type Oven } from './oven';

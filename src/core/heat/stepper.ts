@@ -1,4 +1,5 @@
 import { porosityNow, swellTo, WATER_J_PER_KG_K as WATER, type BodyState, type Meeting } from './bodyState';
+import { SIDES } from './grid';
 import { HEAT, STEFAN_BOLTZMANN as SIGMA } from './parameters';
 import { boilingAtC, latentJPerKg, vapourPressureFast } from './water';
 
@@ -11,8 +12,12 @@ const GAS = 8.314462;
 const STEFAN_BOLTZMANN = SIGMA;
 /** From so much water per dry matter on all pores have wet walls. */
 const WET = 0.25;
+/** What is brushed on lies on the upper side, whichever way it is turned. */
+const TOP = SIDES.indexOf('top');
 /** Below so much water per dry matter nothing more boils away. */
 const BOUND_WATER = 0.025;
+/** Heat content of steam above water at 0 °C, J/kg: it changes by under one per cent between 90 and 130 °C. */
+const STEAM_J_PER_KG = HEAT.latent.at100 + 100 * WATER;
 /** Activation energy over the gas constant, K. */
 const GELATINISES_K = HEAT.gelatinise.energyJPerMol / GAS;
 
@@ -160,7 +165,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     edgeWay,
     inner: inners,
   } = state;
-  const { creepM2PerS, halfActivity, brownK, brownWet, spot } = figures;
+  const { creepM2PerS, halfActivity, brownK, brownWet } = figures;
   const n = grid.cells;
   into.fill(0);
   const wet = !figures.plain;
@@ -196,7 +201,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     into[b]! += q;
   }
   state.sideW.fill(0);
-  const browns = figures.brownPerS * dtS;
+  const plainly = figures.brownPerS * dtS;
   for (let edge = 0; edge < grid.edge.length; edge += 1) {
     const cell = grid.edge[edge]!;
     const side = grid.side[edge]!;
@@ -204,6 +209,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     const area = edgeArea[edge]!;
     const inner = inners[edge]!;
     const skin = skinC[edge]!;
+    const browns = side === TOP ? plainly * figures.washBrowns : plainly;
     let h = meeting.hWPerM2K;
     let pull = h * meeting.tempC;
     if (meeting.emissivity > 0) {
@@ -258,7 +264,7 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       const gain = (browns / (1 + over * over)) * Math.exp(-brownK * (1 / (skin + 273.15) - 1 / 433.15));
       // where it touches best it is dry first and nearly as hot as what it lies on: spots, which the mean colour has its share of
       if (meeting.touches && meeting.tempC > skin) {
-        const hot = skin + spot * (meeting.tempC - skin);
+        const hot = skin + (meeting.spots ?? 0) * (meeting.tempC - skin);
         const wish = browns * Math.exp(-brownK * (1 / (hot + 273.15) - 1 / 433.15));
         const spotted = wish / (1 + wish / (FASTEST_PER_S * dtS));
         state.spots[edge]! += spotted / (1 + state.spots[edge]! / DARKENS);
@@ -269,40 +275,65 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       }
     }
   }
-  const boils = state.boilsC;
-  for (let cell = 0; cell < n; cell += 1) {
-    heatJ[cell]! += into[cell]! * dtS;
-    if (!wet) {
+  for (let cell = 0; cell < n; cell += 1) heatJ[cell]! += into[cell]! * dtS;
+  if (!wet) {
+    for (let cell = 0; cell < n; cell += 1)
       tempC[cell] = heatJ[cell]! / (dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K);
-      continue;
-    }
-    waterKg[cell]! += waterInto[cell]! * dtS;
-    const capacity = dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K;
-    let t = heatJ[cell]! / capacity;
-    if (t > boils) {
-      const free = waterKg[cell]! - BOUND_WATER * dryKg[cell]!;
-      if (free > 0) {
-        const crumb = waterKg[cell]! / dryKg[cell]!;
-        const point = boilingAtC(figures.pressurePa * (1 + (halfActivity / crumb) ** 2));
-        if (t > point) {
-          const latent = latentJPerKg(point);
-          const kg = Math.min(free, (capacity * (t - point)) / latent);
-          const carried = kg * (latent + WATER_J_PER_KG_K * point);
-          waterKg[cell]! -= kg;
-          heatJ[cell]! -= carried;
-          state.vapourKg += kg;
-          state.vapourJ += carried;
-          t = heatJ[cell]! / (dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K);
-        }
-      }
-    }
-    tempC[cell] = t;
+    return;
   }
+  for (let cell = 0; cell < n; cell += 1) waterKg[cell]! += waterInto[cell]! * dtS;
+  boilOff(state, meetings);
   state.sinceSlowS += dtS;
   if (state.sinceSlowS >= 8) {
     gelatinise(state, state.sinceSlowS);
     grow(state);
     state.sinceSlowS = 0;
+  }
+}
+
+/**
+ * What is over a cell's boiling point boils some of its water away. Over a side that lies on something hot the steam has only the crumb
+ * to leave by: it goes up (down, of a turned piece) from cell to cell, warms what is colder and becomes water there, and leaves where
+ * the air is. Some of what arises at the touch itself leaves along it.
+ */
+function boilOff(state: BodyState, meetings: readonly Meeting[]): void {
+  const { grid, figures, dryKg, dryJPerK, waterKg, heatJ, tempC, steam } = state;
+  const { halfActivity, pressurePa, steamInward } = figures;
+  const turned = meetings[0]!.seals === true;
+  const lifts = turned || meetings[2]!.seals === true;
+  const on = turned ? grid.below : grid.above;
+  const from = turned ? grid.above : grid.below;
+  const n = grid.cells;
+  for (let each = 0; each < n; each += 1) {
+    const cell = turned ? n - 1 - each : each;
+    const arrives = steam[cell]!;
+    if (arrives > 0) {
+      steam[cell] = 0;
+      waterKg[cell]! += arrives;
+      heatJ[cell]! += arrives * STEAM_J_PER_KG;
+    }
+    const capacity = dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K;
+    let t = heatJ[cell]! / capacity;
+    if (t > state.boilsC) {
+      const free = waterKg[cell]! - BOUND_WATER * dryKg[cell]!;
+      if (free > 0) {
+        const crumb = waterKg[cell]! / dryKg[cell]!;
+        const point = boilingAtC(pressurePa * (1 + (halfActivity / crumb) ** 2));
+        if (t > point) {
+          const kg = Math.min(free, (capacity * (t - point)) / (STEAM_J_PER_KG - WATER_J_PER_KG_K * point));
+          const carried = kg * STEAM_J_PER_KG;
+          waterKg[cell]! -= kg;
+          heatJ[cell]! -= carried;
+          t = heatJ[cell]! / (dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K);
+          const next = on[cell]!;
+          const up = lifts && next >= 0 ? (from[cell]! < 0 ? kg * steamInward : kg) : 0;
+          if (up > 0) steam[next]! += up;
+          state.vapourKg += kg - up;
+          state.vapourJ += (kg - up) * STEAM_J_PER_KG;
+        }
+      }
+    }
+    tempC[cell] = t;
   }
 }
 

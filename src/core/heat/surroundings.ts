@@ -1,10 +1,21 @@
 import type { Figures } from '../calibrated';
 import type { Shape, TinKind } from '../method/heating';
-import { SIDES, type Side } from './grid';
+import { SIDES } from './grid';
 import { AJAR_LOSES, DOOR_DROPS, thermostatW, type Oven } from './oven';
-import { HEAT, PLATES, STEFAN_BOLTZMANN, TIN_HEAT_J_PER_M3K, TINS, type Plate } from './parameters';
+import { HEAT, PLATES, TIN_HEAT_J_PER_M3K, TINS, type Plate } from './parameters';
 import { newPlate, stepPlate, type PlateState } from './plate';
 import type { Phase } from './programme';
+import {
+  EFFUSIVITY,
+  filmOf,
+  heatedBy,
+  isBaking,
+  openShare,
+  STEAM_M3_PER_KG_K,
+  touchOf,
+  VENTS,
+  wallsAboveC,
+} from './films';
 import type { Meeting } from './bodyState';
 import { latentJPerKg, vapourPressureFast } from './water';
 
@@ -17,6 +28,8 @@ export interface Surroundings {
   readonly tin: TinKind | null;
   readonly plateThickM: Partial<Record<Plate, number>>;
   lidC: number;
+  /** Vapour in the oven's air, share of its pressure: what the load gives off less what the vent takes. */
+  vapourShare: number;
   /** Sauce and cheese, where there are any: °C, what of them there is, kg/m², its water, kg/m², and what has left so far. */
   toppingC: number;
   readonly toppingKgPerM2: number;
@@ -30,6 +43,7 @@ export interface Surroundings {
   readonly transfer: number;
   readonly contact: number;
   readonly rack: number;
+  readonly acrossM: number;
   readonly offsetC: number;
 }
 
@@ -42,6 +56,7 @@ export const newSurroundings = (
     | 'transfer'
     | 'contact'
     | 'rack'
+    | 'acrossM'
     | 'offsetC'
     | 'tin'
     | 'plateThickM'
@@ -58,49 +73,9 @@ export const newSurroundings = (
   plate: null,
   tinC: new Float64Array(2).fill(startC),
   lidC: given.roomC,
+  vapourShare: HEAT.vapour.dry,
   toppingC: given.roomC,
 });
-
-/** Radiation as a film, W/(m² K), between two temperatures in °C. */
-const radiating = (emissivity: number, a: number, b: number): number => {
-  const x = a + 273.15;
-  const y = b + 273.15;
-  return emissivity * STEFAN_BOLTZMANN * (x * x + y * y) * (x + y);
-};
-
-/** What a surface takes from air and walls, W/m². */
-const heatedBy = (film: number, airC: number, emissivity: number, wallsC: number, ownC: number): number =>
-  film * (airC - ownC) + radiating(emissivity, wallsC, ownC) * (wallsC - ownC);
-
-const isBaking = (phase: Phase): boolean => phase.kind === 'oven' || phase.kind === 'coast';
-
-/** What the air of this phase does to a bare surface: film by kind of place. */
-function filmOf(
-  phase: Phase,
-  { oven, transfer, rack, figures }: Pick<Surroundings, 'oven' | 'transfer' | 'rack' | 'figures'>,
-): number {
-  switch (phase.kind) {
-    case 'oven':
-      return (blows(oven) ? figures['air.fan'] : figures['air.static']) * transfer;
-    case 'coast':
-      return figures['air.static'] * transfer;
-    case 'fry':
-      return figures['fry.skin'] * transfer;
-    case 'boil':
-      return HEAT.convection.boiling * transfer;
-    case 'griddle':
-    case 'rack':
-      return figures['air.rack'] * rack;
-  }
-}
-/** Does a fan move its air? */
-export const blows = ({ kind }: Pick<Oven, 'kind'>): boolean => kind === 'fan' || kind === 'humid';
-
-/** How well a piece touches what it lies on, W/(m² K): wet, and what a dry skin leaves of it. A tray's touch is through paper or grease. */
-function touchOf(plate: Plate, figures: Figures): { readonly wet: number; readonly dry: number } {
-  if (plate === 'tray') return { wet: figures['touch.tray'], dry: HEAT.crustTouches.tray };
-  return { wet: figures['touch.wet'], dry: figures['touch.dry'] };
-}
 
 /** Puts the surroundings as a phase finds them: preheated, a door opened, the piece moved onto another plate. */
 export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, startC: number): void {
@@ -122,30 +97,6 @@ export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, 
 }
 
 /**
- * How much of a side the air and the walls reach: rolls that touch leave gaps below their shoulders; the hole of a ring sees mostly
- * itself, about a quarter of its skin by two thirds, and its neighbours on the tray shade it. Oil and water get everywhere.
- */
-function openShare(shape: Shape, side: Side, wet: boolean): number {
-  if (wet) return 1;
-  if (shape === 'touchingRolls' && side === 'side') return 0.33;
-  return shape === 'ring' && side === 'top' ? 0.76 : 1;
-}
-
-/**
- * How much warmer than its air an oven's walls are, °C: elements in roof and floor, a flame under its dome; a fan evens that out, and so
- * does a switched-off oven.
- */
-function wallsAboveC(
-  { oven, figures }: Pick<Surroundings, 'oven' | 'figures'>,
-  phase: Phase,
-  where: 'around' | 'floor',
-): number {
-  if (phase.kind !== 'oven' || blows(oven)) return 0;
-  if (oven.kind === 'flame') return where === 'floor' ? 0 : figures['flame.dome'];
-  if (oven.kind === 'grill') return where === 'floor' ? 0 : HEAT.grillAboveC;
-  return where === 'floor' ? figures['oven.floor'] : HEAT.wallsAbove;
-}
-/**
  * Fills the three sides' meetings for this moment.
  * @param baseMoist how far what lies down is still wet at its skin, 0 ... 1: a crust touches less well
  */
@@ -165,7 +116,9 @@ export function meet(
     ? vapour.lid
     : (phase.moist === 'steam' || s.oven.kind === 'humid') && phase.kind === 'oven'
       ? vapour.steam
-      : vapour.dry;
+      : phase.kind === 'oven'
+        ? s.vapourShare
+        : vapour.dry;
   const open: Omit<Meeting, 'emissivity' | 'wallC'> = isBaking(phase)
     ? {
         tempC: lid ? s.lidC : s.airC,
@@ -193,6 +146,8 @@ export function meet(
     meeting.massPerPa = open.massPerPa * share;
     meeting.vapourPa = open.vapourPa;
     meeting.touches = false;
+    meeting.seals = false;
+    meeting.spots = 0;
   });
   // what floats has its upper side in the steam over the oil, and half of its flank
   if (phase.kind === 'fry' && shape !== 'ball') {
@@ -209,20 +164,24 @@ export function meet(
     });
   const side = meetings[1]!;
   const base = meetings[2]!;
-  const touch = (meeting: Meeting, tempC: number, wet: number, dry: number) => {
+  const touch = (meeting: Meeting, tempC: number, wet: number, dry: number, under: Plate) => {
     meeting.tempC = tempC;
     // what stands on its own steam still has the glow and the thin air under it
-    meeting.hWPerM2K = Math.max(HEAT.gapWPerM2K, wet * s.contact * (dry + (1 - dry) * baseMoist));
+    meeting.hWPerM2K = Math.max(s.figures['touch.gap'], wet * s.contact * (dry + (1 - dry) * baseMoist));
     meeting.touches = true;
+    // where two bodies truly touch they meet at a temperature between theirs, each by its effusivity
+    meeting.spots = EFFUSIVITY[under] / (EFFUSIVITY[under] + s.figures['spot.skin']);
     meeting.emissivity = 0;
     meeting.massPerPa = 0;
   };
   if (phase.inTin && s.tin) {
-    touch(side, s.tinC[0]!, s.figures['touch.tin'], HEAT.crustTouches.tin);
-    touch(base, s.tinC[1]!, s.figures['touch.tin'], HEAT.crustTouches.tin);
+    touch(side, s.tinC[0]!, s.figures['touch.tin'], HEAT.crustTouches.tin, 'tray');
+    touch(base, s.tinC[1]!, s.figures['touch.tin'], HEAT.crustTouches.tin, 'tray');
   } else if (s.plate) {
     const { wet: wetTouch, dry } = touchOf(s.plate.kind, s.figures);
-    touch(base, s.plate.tempC[0]!, wetTouch, dry);
+    touch(base, s.plate.tempC[0]!, wetTouch, dry, s.plate.kind);
+    // through a thin piece steam has a short way up; from under a loaf it finds one round it
+    base.seals = shape === 'disc' || shape === 'flatbread';
   }
   if (phase.turned) {
     const before = { ...meetings[0]! };
@@ -257,7 +216,7 @@ function heatTopping(
   const through = Math.abs(walls - s.toppingC) * coversWPerM2K;
   const flux = through > 0 ? (bare * through) / (Math.abs(bare) + through) : bare;
   const perPa = open * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
-  const wish = perPa * (vapourPressureFast(s.toppingC) - HEAT.vapour.dry * s.pressurePa);
+  const wish = perPa * (vapourPressureFast(s.toppingC) - s.vapourShare * s.pressurePa);
   const latent = latentJPerKg(s.toppingC);
   const steams = Math.min(Math.max(0, wish), s.toppingWaterKgPerM2 / dtS);
   const heat = s.toppingKgPerM2 * heatJPerKgK;
@@ -282,18 +241,26 @@ export function stepSurroundings(
   s: Surroundings,
   phase: Phase,
   sideW: Float64Array,
-  times: number,
-  count: number,
+  vapourKgPerS: number,
+  pieces: number,
   extents: Extents,
   dtS: number,
 ): void {
   const film = filmOf(phase, s);
+  const toppingBefore = s.toppingLostKgPerM2;
   const topW = phase.topped
     ? heatTopping(s, phase, film, sideW[0]!, extents.topM2, dtS)
     : phase.turned
       ? sideW[2]!
       : sideW[0]!;
   const baseW = phase.turned ? sideW[0]! : sideW[2]!;
+  // a closed oven's vent lets little out: what the load gives off stays in its air for a while
+  const toppingKgPerS = (s.toppingLostKgPerM2 - toppingBefore) * (extents.topM2 / dtS);
+  const steamM3PerS =
+    (STEAM_M3_PER_KG_K * (vapourKgPerS + toppingKgPerS) * pieces * (s.airC + 273.15)) / s.pressurePa;
+  const ventM3PerS = (s.figures['oven.vent'] / 1000) * VENTS[s.oven.kind];
+  const settles = HEAT.vapour.dry + ((1 - HEAT.vapour.dry) * steamM3PerS) / (steamM3PerS + ventM3PerS);
+  s.vapourShare += (settles - s.vapourShare) * Math.min(1, dtS / HEAT.vapour.settlesS);
   const touchesM2 = Math.max(1e-9, phase.turned ? extents.topM2 : extents.baseM2);
   let fromAirW = 0;
   let plateW = 0;
@@ -338,7 +305,7 @@ export function stepSurroundings(
     fromAirW = flux * area + (s.plate ? plateW : baseW);
   }
   const { oven } = s;
-  const load = fromAirW * times * count;
+  const load = fromAirW * pieces;
   if (phase.kind === 'oven' || phase.kind === 'fry') {
     const gives = thermostatW(oven, s.airC, phase.setC + s.offsetC, s.roomC);
     s.airC += ((gives - oven.lossWPerK * (s.airC - s.roomC) - load) * dtS) / oven.heatJPerK;

@@ -1,9 +1,10 @@
 import { never, ok, refuse, type Result } from '../result';
-import type { Composition, Estimate, Family, Ingredient, Role } from './ingredient';
+import type { Composition, Estimate, Family, Ingredient, Lot, Role } from './ingredient';
 import { isFlourBase } from './ingredient';
 import type { IngredientBook } from './ingredientBook';
 import { PARTS } from './entryLimits';
-import type { BagEntry, BlendEntry, KitchenEntry, OwnEntry } from './kitchenEntrySchema';
+import { fromLot, lotOf, openLots } from './lots';
+import type { BagEntry, BlendEntry, KitchenEntry, LotEntry, OwnEntry } from './kitchenEntrySchema';
 
 const ownIngredient = ({ kind: _kind, ...entry }: OwnEntry): Ingredient => ({ ...entry, madeOf: null });
 
@@ -77,6 +78,7 @@ function blendIngredient(entry: BlendEntry, book: IngredientBook): Result<Ingred
     madeOf: parts.map(({ ingredient, share }) => ({ ingredientId: ingredient.id, share })),
     ...(entry.role === 'scald' && { scalded: true as const }),
     ...(entry.thirstCv !== undefined && { thirstCv: entry.thirstCv }),
+    ...(entry.absorbs && { absorbs: entry.absorbs }),
     source: entry.source || 'Computed from its parts.',
   });
 }
@@ -90,6 +92,7 @@ function blendIngredient(entry: BlendEntry, book: IngredientBook): Result<Ingred
 export function bookWith(library: IngredientBook, entries: readonly KitchenEntry[]): Result<IngredientBook> {
   const book = new Map(library);
   const blends = new Map<string, { entry: BlendEntry; index: number }>();
+  const lots: { entry: LotEntry; index: number }[] = [];
   const seen = new Set<string>();
   for (const [index, entry] of entries.entries()) {
     if (seen.has(entry.id)) return refuse('duplicateId', `${index}.id`, { id: entry.id });
@@ -104,12 +107,28 @@ export function bookWith(library: IngredientBook, entries: readonly KitchenEntry
         book.set(entry.id, bagIngredient(known, entry));
         break;
       }
+      case 'lot':
+        lots.push({ entry, index });
+        break;
       case 'blend':
         blends.set(entry.id, { entry, index });
         break;
       default:
         return never(entry);
     }
+  }
+  const open = openLots(lots.map(({ entry }) => entry));
+  for (const { entry, index } of lots)
+    if (!book.has(entry.of) && !blends.has(entry.of))
+      return refuse('unknownIngredient', `${index}.of`, { ingredientId: entry.of });
+  const withItsLots = (ingredient: Ingredient) => {
+    const mine = lots.filter(({ entry }) => entry.of === ingredient.id);
+    const named = mine.map(({ entry }): Lot => lotOf(entry, entry === open.get(ingredient.id)));
+    book.set(ingredient.id, fromLot({ ...ingredient, lots: named }, named.find((each) => each.open) ?? null));
+  };
+  for (const id of new Set(lots.map(({ entry }) => entry.of))) {
+    const plain = book.get(id);
+    if (plain) withItsLots(plain);
   }
   const mix = (id: string, inside: readonly string[]): Result<null> => {
     const blend = blends.get(id);
@@ -122,7 +141,7 @@ export function bookWith(library: IngredientBook, entries: readonly KitchenEntry
     const made = blendIngredient(blend.entry, book);
     if (!made.ok)
       return { ok: false, problem: { ...made.problem, path: `${blend.index}.${made.problem.path}` } };
-    book.set(id, made.value);
+    withItsLots(made.value);
     return ok(null);
   };
   for (const id of blends.keys()) {

@@ -2,10 +2,13 @@
 export const ENTRY_LIMITS = {
   /** Yeast against new: nearly dead to livelier than any table. */
   vigour: { min: 0.02, max: 1.5 },
+  /** What a bag absorbs as a whole against its parts or its kind. */
+  absorbs: { min: 0.3, max: 3 },
   nameLength: 80,
   otherNames: 12,
   sourceLength: 400,
   blendParts: 30,
+  worksG: { min: 1, max: 100_000 },
   gPer100g: { min: 0, max: 100 },
   densityGPerMl: { min: 0.02, max: 3 },
   absorptionGPerG: { min: 0, max: 40 },

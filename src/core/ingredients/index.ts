@@ -17,5 +17,13 @@ export { energySdKjPer100g, FIGURE_SPREADS, saltSdPer100g } from './spreads';
 export { bookWith } from './bookWith';
 export { kitchenBook, sparingBook, type StoredEntry } from './kitchenBook';
 export { estimateFromLabel, type Label, type LabelEstimate } from './label';
-export type { BagEntry, BlendEntry, KitchenEntry, OwnEntry } from './kitchenEntrySchema';
+export { withLots } from './lots';
+export type {
+  BagEntry,
+  BlendEntry,
+  KitchenEntry,
+  LotEntry,
+  OwnEntry,
+  WorkingRecipe,
+} from './kitchenEntrySchema';
 export { isOwnId } from './ownId';

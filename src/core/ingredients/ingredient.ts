@@ -31,6 +31,17 @@ export interface Composition {
   readonly other: Estimate;
 }
 
+/** One bag, jar or tin of an ingredient. */
+export interface Lot {
+  readonly id: string;
+  readonly name: string;
+  /** The one in use. */
+  readonly open: boolean;
+  /** What it absorbs against its kind, and how lively it is against new, where that is known of it. */
+  readonly absorbs?: Estimate;
+  readonly vigour?: Estimate;
+}
+
 export interface Ingredient {
   readonly id: string;
   readonly name: string;
@@ -62,6 +73,11 @@ export interface Ingredient {
    * apart. Absent where the shares are known.
    */
   readonly thirstCv?: number;
+  /** What a mixture absorbs as a whole, against what its parts would: as a recipe that works, or hands, have told. Absent: as its parts. */
+  readonly absorbs?: Estimate;
+  /** The bags its kitchen tells apart, in the order they were written down; and the open one, with the ingredient as it is without it. */
+  readonly lots?: readonly Lot[];
+  readonly lot?: { readonly id: string; readonly name: string; readonly plain: Ingredient };
   /** Of yeast at hand: how lively it is against new, as the baker says or jar marks have taught; absent: as new. */
   readonly vigour?: Estimate;
   /** Its flour met boiling water: its starch is gelatinised as far as the water goes. */

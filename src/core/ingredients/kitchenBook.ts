@@ -12,6 +12,10 @@ export interface StoredEntry {
   readonly entry: KitchenEntry;
 }
 
+/** A bag or a lot that was put away changes nothing any more; an ingredient of one's own is still known to what uses it. */
+const inForce = ({ away, entry }: StoredEntry): boolean =>
+  !away || (entry.kind !== 'bag' && entry.kind !== 'lot');
+
 /**
  * The same, whatever is wrong with single entries: one that does not fit (a blend of something that could not be read) is left out,
  * and with it what is made of it, until the rest makes a book.
@@ -20,7 +24,7 @@ export function sparingBook(stored: readonly StoredEntry[]): {
   readonly book: IngredientBook;
   readonly leftOut: readonly StoredEntry[];
 } {
-  let rest = stored.filter(({ away, entry }) => !away || entry.kind !== 'bag');
+  let rest = stored.filter(inForce);
   const leftOut: StoredEntry[] = [];
   for (;;) {
     const merged = kitchenBook(rest);
@@ -39,5 +43,5 @@ export const kitchenBook = (stored: readonly StoredEntry[]): Result<IngredientBo
     ? ok(libraryBook)
     : bookWith(
         libraryBook,
-        stored.filter(({ away, entry }) => !away || entry.kind !== 'bag').map(({ entry }) => entry),
+        stored.filter(inForce).map(({ entry }) => entry),
       );

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { OWN_ID } from './ownId';
+import { BANDS } from '../bands';
 import { plainText } from '../plainTextSchema';
 import { ALLERGENS, ENTRY_LIMITS, FAMILIES, GLUTEN_RISKS, PARTS, ROLES } from './entryLimits';
 
@@ -8,6 +9,9 @@ const ingredientId = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const ownId = z.string().regex(OWN_ID);
 const estimate = (limits: { min: number; max: number }) =>
   z.strictObject({ value: number(limits), sd: z.number().min(0).max(limits.max) });
+
+/** Taken over from what hands felt, so many times: what is learnt next begins without it. */
+const learnt = z.number().int().min(1).max(100_000);
 
 const part = estimate(ENTRY_LIMITS.gPer100g);
 const composition = z
@@ -44,6 +48,24 @@ const usualShare = z
   .nullable();
 const alsoCalled = z.array(plainText(ENTRY_LIMITS.nameLength).trim().min(1)).max(ENTRY_LIMITS.otherNames);
 const allergens = z.array(z.enum(ALLERGENS)).max(ALLERGENS.length);
+/** A day as written on a pack. */
+const day = z.iso.date().nullable();
+
+/** A recipe that works with a bag, and how its dough feels: what the bag absorbs as a whole follows from it. */
+const worksSchema = z.strictObject({
+  bagG: number(ENTRY_LIMITS.worksG),
+  waterG: number(ENTRY_LIMITS.worksG),
+  oilG: z.number().min(0).max(ENTRY_LIMITS.worksG.max),
+  eggG: z.number().min(0).max(ENTRY_LIMITS.worksG.max),
+  /** Just mixed, or after standing for so long. */
+  standMin: z
+    .number()
+    .min(0)
+    .max(24 * 60),
+  band: z.enum(BANDS),
+});
+export type WorkingRecipe = z.infer<typeof worksSchema>;
+
 const density = number(ENTRY_LIMITS.densityGPerMl);
 
 const ownFields = {
@@ -87,6 +109,10 @@ const blendEntrySchema = z.strictObject({
   densityGPerMl: density.nullable(),
   /** Estimated from a label: how unsure its shares leave the water it absorbs, relative sd. */
   thirstCv: z.number().min(0).max(1).optional(),
+  /** What it absorbs as a whole against its parts, where that is known better: from a recipe that works, or from hands. */
+  absorbs: estimate(ENTRY_LIMITS.absorbs).optional(),
+  works: worksSchema.optional(),
+  learntFrom: learnt.optional(),
 });
 
 /** The bag at hand of something the library knows: only what differs from the library is saved. */
@@ -96,8 +122,8 @@ const bagEntrySchema = z.strictObject({
   /** Which bag: mill, lot, date opened. */
   bag: plainText(ENTRY_LIMITS.nameLength).trim().min(1),
   source: ownFields.source,
-  /** Taken over from what hands felt, so many times: what is learnt next begins without it. */
-  learntFrom: z.number().int().min(1).max(100_000).optional(),
+  learntFrom: learnt.optional(),
+  works: worksSchema.optional(),
   changes: z.strictObject({
     per100g: composition.optional(),
     saltPer100g: number(ENTRY_LIMITS.gPer100g).optional(),
@@ -112,7 +138,27 @@ const bagEntrySchema = z.strictObject({
     smokePointC: number(ENTRY_LIMITS.smokePointC).nullable().optional(),
     /** Of yeast: how lively this jar is against new. */
     vigour: estimate(ENTRY_LIMITS.vigour).optional(),
+    /** Of a bought mixture: what it absorbs as a whole against its parts. */
+    absorbs: estimate(ENTRY_LIMITS.absorbs).optional(),
   }),
+});
+
+/** One bag, jar or tin of something: which of it is in the dough. What it absorbs and its vigour are its own; its kind's figures are the ingredient's. */
+const lotEntrySchema = z.strictObject({
+  kind: z.literal('lot'),
+  id: ownId,
+  /** What is in it. */
+  of: ingredientId,
+  /** What it is called here or what its pack says. */
+  code: plainText(ENTRY_LIMITS.nameLength).trim().min(1),
+  openedOn: day,
+  bestBefore: day,
+  /** In use; of several the one opened last. */
+  open: z.boolean(),
+  /** What it absorbs against its kind; how lively it is against new. */
+  absorbs: estimate(ENTRY_LIMITS.absorbs).optional(),
+  vigour: estimate(ENTRY_LIMITS.vigour).optional(),
+  learntFrom: learnt.optional(),
 });
 
 /** What a kitchen adds to the library or says otherwise about it. */
@@ -120,8 +166,10 @@ export const kitchenEntrySchema = z.discriminatedUnion('kind', [
   ownEntrySchema,
   blendEntrySchema,
   bagEntrySchema,
+  lotEntrySchema,
 ]);
 export type KitchenEntry = z.infer<typeof kitchenEntrySchema>;
 export type OwnEntry = z.infer<typeof ownEntrySchema>;
 export type BlendEntry = z.infer<typeof blendEntrySchema>;
 export type BagEntry = z.infer<typeof bagEntrySchema>;
+export type LotEntry = z.infer<typeof lotEntrySchema>;

@@ -11,7 +11,8 @@ const GUMS = ['xanthan', 'guar', 'cmc', 'konjac', 'locust-bean-gum'] as const;
 export const PSYLLIUM = ['psyllium-husk', 'psyllium-powder'] as const;
 
 /** A gum beside so much psyllium that both are felt. */
-export function twoBinders({ percentOf, linesOf }: SheetFacts): Notice[] {
+export function twoBinders({ surePercentOf: percentOf, linesOf }: SheetFacts): Notice[] {
+  // a gum that is only guessed to be in a bought mixture frightens nobody: its maker has tried it
   const psylliumPercent = percentOf(...PSYLLIUM);
   if (psylliumPercent < FULL_PSYLLIUM_PERCENT) return [];
   return GUMS.flatMap((gumId): Notice[] => {
@@ -55,7 +56,7 @@ const SLACK = { most: 1.001, over: 1.02, under: 0.98 };
 
 /** Doses against what is usual; a gum that `twoBinders` tells is not told off twice. */
 export function doses(facts: SheetFacts): Notice[] {
-  const { inside, book, percentOf, linesOf, totals } = facts;
+  const { inside, book, percentOf, surePercentOf, linesOf, totals } = facts;
   const told = new Set(
     twoBinders(facts).flatMap((notice) => (notice.code === 'twoBinders' ? [notice.gumId] : [])),
   );
@@ -67,10 +68,11 @@ export function doses(facts: SheetFacts): Notice[] {
     const [first] = ingredient.roles;
     const about = { lineIds: linesOf(ingredientId), ingredientId, percent, from, to };
     const bindsOrLifts = ingredient.roles.some((role) => role === 'binder' || role === 'leaven');
-    if (percent > ingredient.mostShare * SLACK.most)
-      return overMost({ ingredient, percent, most: ingredient.mostShare }, facts);
-    if (percent > to * SLACK.over && (bindsOrLifts || first === 'salt') && !told.has(ingredientId))
-      return [{ code: 'overUsual', rank: RANK.overUsual, ...about }];
+    const sure = surePercentOf(ingredientId);
+    if (sure > ingredient.mostShare * SLACK.most)
+      return overMost({ ingredient, percent: sure, most: ingredient.mostShare }, facts);
+    if (sure > to * SLACK.over && (bindsOrLifts || first === 'salt') && !told.has(ingredientId))
+      return [{ code: 'overUsual', rank: RANK.overUsual, ...about, percent: sure }];
     const alone = totals.binders.length <= 1;
     if (percent < from * SLACK.under && (first === 'binder' || first === 'salt') && alone)
       return [{ code: 'underUsual', rank: RANK.underUsual, ...about }];

@@ -28,6 +28,8 @@ export interface SheetFacts extends Known {
   readonly linesWhere: (is: (ingredient: Ingredient) => boolean) => string[];
   /** Of the base, %. */
   readonly percentOf: (...ingredientIds: string[]) => number;
+  /** The same without what is only guessed to be in a bought mixture. */
+  readonly surePercentOf: (...ingredientIds: string[]) => number;
   /** Whether something has that role: a starter as a whole, baking powder inside a blend as a part. */
   readonly has: (role: Role) => boolean;
 }
@@ -38,8 +40,11 @@ export function sheetFacts(formula: Formula, book: IngredientBook, known: Known)
   const linesWhere = (is: (ingredient: Ingredient) => boolean) => [
     ...new Set(inside.filter(({ ingredient }) => is(ingredient)).map(({ lineId }) => lineId)),
   ];
-  const massOf = (id: string) =>
-    inside.reduce((sum, { ingredient, massG }) => sum + (ingredient.id === id ? massG : 0), 0);
+  const massOf = (id: string, sure = false) =>
+    inside.reduce(
+      (sum, { ingredient, massG, guessed }) => sum + (ingredient.id === id && !(sure && guessed) ? massG : 0),
+      0,
+    );
   return {
     ...known,
     formula,
@@ -50,6 +55,8 @@ export function sheetFacts(formula: Formula, book: IngredientBook, known: Known)
     linesWhere,
     linesOf: (...ids) => ids.flatMap((id) => linesWhere((ingredient) => ingredient.id === id)),
     percentOf: (...ids) => (100 * ids.reduce((sum, id) => sum + massOf(id), 0)) / known.totals.baseG,
+    surePercentOf: (...ids) =>
+      (100 * ids.reduce((sum, id) => sum + massOf(id, true), 0)) / known.totals.baseG,
     has: (role) =>
       inside.some(({ ingredient }) => ingredient.roles.includes(role)) ||
       doughLines.some((line) => book.get(line.ingredientId)?.roles.includes(role)),

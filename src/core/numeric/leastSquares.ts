@@ -38,11 +38,41 @@ function covarianceOf(curvature: Matrix): number[][] | null {
   return halves.isPositiveDefinite() ? halves.solve(Matrix.eye(curvature.rows)).to2DArray() : null;
 }
 
-function moveOf({ curvature, pull }: ReturnType<typeof equations>, damping: number): number[] | null {
+function moveOf(
+  { curvature, pull }: ReturnType<typeof equations>,
+  damping: number,
+  /** These stay where they are; the others move as if they were known. */
+  held: ReadonlySet<number> = new Set(),
+): number[] | null {
   const damped = curvature.clone();
-  pull.forEach((_, i) => damped.set(i, i, curvature.get(i, i) * (1 + damping)));
+  pull.forEach((_, i) => {
+    for (let j = 0; j < pull.length; j += 1) if (i !== j && (held.has(i) || held.has(j))) damped.set(i, j, 0);
+    damped.set(i, i, curvature.get(i, i) * (1 + damping));
+  });
   const halves = new CholeskyDecomposition(damped);
-  return halves.isPositiveDefinite() ? halves.solve(Matrix.columnVector(pull)).to1DArray() : null;
+  if (!halves.isPositiveDefinite()) return null;
+  return halves.solve(Matrix.columnVector(pull.map((each, i) => (held.has(i) ? 0 : each)))).to1DArray();
+}
+
+/** A move inside of the bounds: what stands at one and would go beyond it is held, and the rest is solved again without it. */
+function boundedMove(
+  these: ReturnType<typeof equations>,
+  damping: number,
+  x: readonly number[],
+  bounds: FitQuestion['bounds'],
+): number[] | null {
+  const held = new Set<number>();
+  for (;;) {
+    const move = moveOf(these, damping, held);
+    if (!move) return null;
+    const beyond = move.flatMap((each, i) => {
+      const { min, max } = bounds[i]!;
+      const out = (x[i]! >= max && each > 0) || (x[i]! <= min && each < 0);
+      return out && !held.has(i) ? [i] : [];
+    });
+    if (beyond.length === 0) return move;
+    for (const i of beyond) held.add(i);
+  }
 }
 
 /**
@@ -63,6 +93,8 @@ export function linearFit(rows: readonly Row[], prior: readonly Prior[]): Fit {
 export interface FitQuestion {
   /** Model less evidence at x, each over the evidence's own sd; NaN where the model can't say. */
   readonly misses: (x: readonly number[]) => readonly number[];
+  /** A cheaper model of the same, to see how each miss moves with x; absent: `misses` itself. */
+  readonly slopesBy?: (x: readonly number[]) => readonly number[];
   readonly prior: readonly Prior[];
   /** Where the search begins; the prior's middle if nothing is said. */
   readonly start?: readonly number[];
@@ -91,11 +123,12 @@ export function curvedFit(question: FitQuestion): (Fit & { readonly settled: boo
   let cost = costOf(x, now);
   if (!Number.isFinite(cost)) return null;
   const slopes = (): Row[] => {
-    const moved = steps.map((step, i) => misses(x.map((each, j) => (i === j ? each + step : each))));
-    const here = now;
-    return here.map((miss, row) => ({
+    const by = question.slopesBy ?? misses;
+    const here = question.slopesBy ? by(x) : now;
+    const moved = steps.map((step, i) => by(x.map((each, j) => (i === j ? each + step : each))));
+    return now.map((miss, row) => ({
       left: -miss,
-      by: steps.map((step, i) => (moved[i]![row]! - miss) / step),
+      by: steps.map((step, i) => (moved[i]![row]! - here[row]!) / step),
       sd: 1,
     }));
   };
@@ -108,7 +141,7 @@ export function curvedFit(question: FitQuestion): (Fit & { readonly settled: boo
     if (!covariance) return null;
     settled = true;
     for (; damping < 1e6; damping *= 8) {
-      const move = moveOf(these, damping);
+      const move = boundedMove(these, damping, x, bounds);
       if (!move) return null;
       const next = x.map((each, i) => {
         const { min, max, move: most } = bounds[i]!;

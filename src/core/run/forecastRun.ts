@@ -5,7 +5,9 @@ import { riseCurve, type RiseCurve } from '../fermentation/riseCurve';
 import { checkBake, springsOf, type BakeQuestion, type BakeSimulation } from '../heat/bake';
 import { bakeForecast, type BakeForecast, type Progress } from '../heat/forecast';
 import { preheatForecast, type PreheatForecast } from '../heat/preheat';
+import { oilTaken } from '../heat/oilTaken';
 import { newPhase } from '../heat/programme';
+import type { Range } from '../numeric/range';
 import { ok, type Problem, type Result } from '../result';
 import { sliceOf, standsOverWidth, type SliceFigures, type SliceSources } from '../slice/slice';
 import type { Run } from './runOf';
@@ -17,9 +19,13 @@ export interface RunForecast {
   readonly bakedVolume: number;
   readonly bake: BakeForecast | null;
   readonly bakeProblem: Problem | null;
+  /** Of what is fried: oil that a piece takes up, share of its weight as it goes in. */
+  readonly oilTaken: Range | null;
   readonly preheat: PreheatForecast | null;
   readonly slice: SliceFigures | null;
 }
+
+const NOTHING = { bake: null, bakeProblem: null, oilTaken: null, preheat: null, slice: null } as const;
 
 /** What of the consistency the run asks. */
 export type RunFeel = Pick<Consistency, 'rested' | 'holds' | 'clings'>;
@@ -110,12 +116,11 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
     bakedVolume: bakedVolume(rise.value.end, leavening, temperOfLearnt(learnt), pressurePa),
   };
   const question = bakeQuestionOf(run, rise.value, feel);
-  if (!question) return ok({ ...shared, bake: null, bakeProblem: null, preheat: null, slice: null });
+  if (!question) return ok({ ...shared, ...NOTHING });
   const checked = checkBake(question);
-  if (!checked.ok)
-    return ok({ ...shared, bake: null, bakeProblem: checked.problem, preheat: null, slice: null });
+  if (!checked.ok) return ok({ ...shared, ...NOTHING, bakeProblem: checked.problem });
   const bake = yield* bakeForecast(question);
-  if (!bake.ok) return ok({ ...shared, bake: null, bakeProblem: bake.problem, preheat: null, slice: null });
+  if (!bake.ok) return ok({ ...shared, ...NOTHING, bakeProblem: bake.problem });
   const hot = run.bake?.preheat;
   const heated = hot
     ? preheatForecast(
@@ -132,6 +137,7 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
     bakedVolume: shared.bakedVolume * (springsOf(question) / (question.piece.springs ?? 1)),
     bake: bake.value,
     bakeProblem: null,
+    oilTaken: oilTaken(question, bake.value),
     preheat: heated?.ok ? heated.value : null,
     slice: sliceOf({
       ...bodyToDraw(question, rise.value, feel, bake.value.simulation),

@@ -8,8 +8,8 @@ export {
   type RunKitchen,
   type TimedStep,
 } from './runOf';
-export { keepingOf, type Keeping } from './keeping';
+export { keepingsOf, type Keeping, type Kept } from './keeping';
 export { quickSlice, sliceQuestion, type SliceQuestion } from './quickSlice';
-export { riseObservations } from './riseMarks';
+export { leavenLot, riseObservations } from './riseMarks';
 export { ticksS, timeAxis, type TimeAxis } from './timeAxis';
 export { hasYeast, supposing, type WhatIf } from './whatIf';

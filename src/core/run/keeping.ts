@@ -57,3 +57,12 @@ export function keepingOf(
   });
   return { softH: range(SOFT_H[kept]), refreshedH: range(REFRESHED_H[kept]) };
 }
+
+/** Each way of keeping; null for what is meant to be crisp. */
+export function keepingsOf(
+  formula: Pick<Formula, 'stages' | 'style'>,
+  book: IngredientBook,
+): Readonly<Record<Kept, Keeping>> | null {
+  const all = KEPT.map((kept) => [kept, keepingOf(formula, book, kept)] as const);
+  return all.every(([, keeping]) => keeping) ? (Object.fromEntries(all) as Record<Kept, Keeping>) : null;
+}

@@ -1,7 +1,8 @@
-import { actualStages, endOfMixing, stateOf, type BakeRecord } from '../bake';
+import { actualStages, endOfMixing, lotsOf, stateOf, type BakeRecord } from '../bake';
 import type { RiseObservation } from '../fermentation/learnRise';
-import type { Formula } from '../formula/formula';
+import { allLines, type Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
+import { withLots } from '../ingredients/lots';
 import type { MethodStep } from '../method/step';
 import { formulaAnswers } from '../notices/formulaAnswers';
 import { BESIDE, HEATS, runOf, stepS, type RunKitchen } from './runOf';
@@ -25,6 +26,8 @@ export function riseObservations(
 ): RiseObservation[] {
   const state = stateOf(bake);
   const { sheet } = bake;
+  const lots = lotsOf(sheet, state);
+  const then = withLots(book, lots);
   const { lastMix, mixedAtMs } = endOfMixing(sheet, state);
   if (mixedAtMs === null) return [];
   const marks = state.rises.filter(({ atMs }) => atMs > mixedAtMs);
@@ -56,8 +59,8 @@ export function riseObservations(
     steps: [...sheet.steps.slice(0, lastMix + 1), ...steps],
     usualYield: { ...formula.usualYield, pieceMassG: sheet.pieces.doughG },
   };
-  const { totals, consistency } = formulaAnswers(made, book);
-  const run = runOf(made, book, totals, consistency, kitchen);
+  const { totals, consistency } = formulaAnswers(made, then);
+  const run = runOf(made, then, totals, consistency, kitchen);
   if (!run.ok) return [];
   // left standing in its last place until the last mark
   const question = { ...run.value.rise, beyondS: Math.max(0, markedS - atS) + 60 };
@@ -72,6 +75,22 @@ export function riseObservations(
       }));
     if (points.length === 0) return [];
     const stays = of === 'jar' ? question.stays.map((stay) => ({ ...stay, ...JAR })) : question.stays;
-    return [{ question: { ...question, stays }, points }];
+    return [
+      {
+        question: { ...question, stays },
+        points,
+        leavenOf: leavenLot(made, then, lots),
+        doughOf: bake.formulaId,
+      },
+    ];
   });
+}
+
+/** The jar of yeast or starter in a formula that is told apart; '': none is. */
+export function leavenLot(formula: Formula, book: IngredientBook, lots: ReadonlyMap<string, string>): string {
+  const line = allLines(formula).find(({ ingredientId }) => {
+    const roles = book.get(ingredientId)?.roles;
+    return lots.has(ingredientId) && (roles?.includes('leaven') || roles?.includes('starter'));
+  });
+  return line ? lots.get(line.ingredientId)! : '';
 }

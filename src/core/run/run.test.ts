@@ -117,7 +117,7 @@ test('the other way round: what is supposed moves what it should, and leaves the
   };
   const ready = (answer: RunForecast) => answer.rise.wantedAtS.value!;
   // a loaf keeps the warmth it was mixed with for most of its proof: minutes, not hours
-  expect(ready(under({ type: 'room', tempC: 19 }))).toBeGreaterThan(ready(plain) + 180);
+  expect(ready(under({ type: 'room', tempC: 19 }))).toBeGreaterThan(ready(plain) + 150);
   expect(ready(under({ type: 'yeast', factor: 0.5 }))).toBeGreaterThan(ready(plain) + 600);
   expect(under({ type: 'pieces', factor: 2 }).bake!.set.value).toBeLessThan(0.85 * plain.bake!.set.value!);
   expect(under({ type: 'altitude', altitudeM: 1800 }).bake!.coreAtEndC.value).toBeLessThan(

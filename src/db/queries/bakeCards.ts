@@ -308,6 +308,19 @@ export const FELT_SIGNATURE = {
 export const feltSignature = async (db: Queryable, kitchenId: string, mostBakes: number): Promise<string> =>
   (await one(db, FELT_SIGNATURE, [kitchenId, mostBakes])).signature;
 
+/** The same of the newest bakes of a kitchen in which a rise was marked. */
+export const KITCHEN_RISE_SIGNATURE = {
+  name: 'kitchen-rise-signature',
+  text: FELT_SIGNATURE.text.replace('feels > 0', 'rises > 0'),
+  row: FELT_SIGNATURE.row,
+};
+
+export const kitchenRiseSignature = async (
+  db: Queryable,
+  kitchenId: string,
+  mostBakes: number,
+): Promise<string> => (await one(db, KITCHEN_RISE_SIGNATURE, [kitchenId, mostBakes])).signature;
+
 /** Bakes whose card is not there, or made by other rules: the ids of the first `most`. */
 export const listWithoutCard = (db: Queryable, most: number) =>
   many(

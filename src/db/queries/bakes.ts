@@ -165,6 +165,11 @@ export const RISEN_BAKES = {
          order by c.started_at desc, c.bake_id desc limit $3`,
   row: markedRow,
 };
+export const KITCHEN_RISEN_BAKES = {
+  name: 'bakes-risen-kitchen',
+  text: `select ${MARKED} where c.kitchen_id = $1 and c.rises > 0 order by c.started_at desc, c.bake_id desc limit $2`,
+  row: markedRow,
+};
 export const FELT_BAKES = {
   name: 'bakes-felt',
   text: `select ${MARKED} where c.kitchen_id = $1 and c.feels > 0 order by c.started_at desc, c.bake_id desc limit $2`,
@@ -177,6 +182,10 @@ export const FELT_BAKES = {
  */
 export const listRisenBakes = async (db: Queryable, kitchenId: string, formulaId: string, most: number) =>
   readMarked(await many(db, RISEN_BAKES, [kitchenId, formulaId, most]));
+
+/** The same of all a kitchen's formulas. */
+export const listKitchenRisenBakes = async (db: Queryable, kitchenId: string, most: number) =>
+  readMarked(await many(db, KITCHEN_RISEN_BAKES, [kitchenId, most]));
 
 /** The same of a kitchen's bakes in which hands felt the dough. */
 export const listFeltBakes = async (db: Queryable, kitchenId: string, most: number) =>

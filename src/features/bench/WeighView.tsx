@@ -17,6 +17,10 @@ import { words } from '@/wording/screens/bench/WeighView';
 import { patiently } from '@/ui/patiently';
 import dynamic from 'next/dynamic';
 
+const LotsUsed = dynamic(
+  patiently(() => import('./LotsUsed').then((module) => module.LotsUsed)),
+  { ssr: false },
+);
 const EaterChecks = dynamic(
   patiently(() => import('../eaters/EaterChecks').then((module) => module.EaterChecks)),
   { ssr: false },
@@ -110,6 +114,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
             </ul>
           </div>
         ))}
+        <LotsUsed bake={bake} state={state} tap={tap} size="bench" />
       </section>
     </div>
   );

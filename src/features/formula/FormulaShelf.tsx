@@ -142,6 +142,11 @@ const STYLE_OPTIONS = [
   ...STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] })),
 ];
 
+const ORDER_OPTIONS = [
+  { value: 'name', label: words.byName },
+  { value: 'baked', label: words.lastBakedFirst },
+] as const;
+
 /** The formulas by name, a page at a time; what is looked for, and the archive, live in the address. */
 export function FormulaShelf({ cards, counts, query, next, further }: FormulaShelfProps) {
   const router = useKitchenRouter();
@@ -182,10 +187,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
               label={words.sortBy}
               value={order}
               onChange={(value) => go({ sort: value === 'name' ? '' : value })}
-              options={[
-                { value: 'name', label: words.byName },
-                { value: 'baked', label: words.lastBakedFirst },
-              ]}
+              options={ORDER_OPTIONS}
               className="min-h-10 border-edge bg-surface px-2"
             />
           </>

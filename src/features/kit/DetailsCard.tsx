@@ -51,6 +51,7 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
   });
   const { errors, isDirty, isSubmitting } = formState;
   const [said, setSaid] = useState<string | null>(null);
+  const [saved, setSaved] = useState(false);
   const zones = [...new Set([details.timeZone, ...useZones()])];
   const save = handleSubmit(async (typed) => {
     const next = detailsOf(typed);
@@ -58,6 +59,7 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
     setSaid(answer.kind === 'ok' ? null : words.thatWasNotSavedLook);
     if (answer.kind !== 'ok') return;
     reset(typedOf(next));
+    setSaved(true);
     // the name stands on other pages, and times are told by the zone
     router.refresh();
   });
@@ -84,30 +86,7 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
             <ZoneOptions zones={zones} />
           </select>
         </label>
-        <div className="grid gap-3 sm:grid-cols-3">
-          <label className="block text-sm font-semibold">
-            {words.clock}
-            <select {...register('clockFace')} className={FIELD}>
-              <option value="24">18:30</option>
-              <option value="12">{words.n630Pm}</option>
-            </select>
-          </label>
-          <label className="block text-sm font-semibold">
-            {words.numbers}
-            <select {...register('decimalMark')} className={FIELD}>
-              <option value="point">7.5</option>
-              <option value="comma">7,5</option>
-            </select>
-          </label>
-          <label className="block text-sm font-semibold">
-            {words.theWeekBeginsOn}
-            <select {...register('weekStart')} className={FIELD}>
-              <option value="monday">{words.monday}</option>
-              <option value="saturday">{words.saturday}</option>
-              <option value="sunday">{words.sunday}</option>
-            </select>
-          </label>
-        </div>
+        <Ways register={register} />
         <fieldset className="flex flex-wrap items-center gap-2">
           <legend className="float-left mr-2 text-sm font-semibold">{words.unitsInThisBrowser}</legend>
           <UnitSwitches />
@@ -123,14 +102,66 @@ export function DetailsCard({ details }: { details: KitchenDetails }) {
         </label>
         <People control={control} register={register} errors={errors} />
         <Eaters control={control} register={register} errors={errors} />
-        <div className="flex flex-wrap items-center gap-3 pb-1">
-          <Button type="submit" look="strong" disabled={!isDirty || isSubmitting} className="min-h-10 px-4">
-            {words.save}
-          </Button>
-          <Reason>{said ?? undefined}</Reason>
-        </div>
+        <Save
+          dirty={isDirty}
+          saving={isSubmitting}
+          said={saved && !isDirty ? words.saved : null}
+          trouble={said}
+        />
       </form>
     </KitCard>
+  );
+}
+
+/** How it writes its numbers and times. */
+function Ways({ register }: Pick<ListProps, 'register'>) {
+  return (
+    <div className="grid gap-3 sm:grid-cols-3">
+      <label className="block text-sm font-semibold">
+        {words.clock}
+        <select {...register('clockFace')} className={FIELD}>
+          <option value="24">18:30</option>
+          <option value="12">{words.n630Pm}</option>
+        </select>
+      </label>
+      <label className="block text-sm font-semibold">
+        {words.numbers}
+        <select {...register('decimalMark')} className={FIELD}>
+          <option value="point">7.5</option>
+          <option value="comma">7,5</option>
+        </select>
+      </label>
+      <label className="block text-sm font-semibold">
+        {words.theWeekBeginsOn}
+        <select {...register('weekStart')} className={FIELD}>
+          <option value="monday">{words.monday}</option>
+          <option value="saturday">{words.saturday}</option>
+          <option value="sunday">{words.sunday}</option>
+        </select>
+      </label>
+    </div>
+  );
+}
+
+interface SaveProps {
+  dirty: boolean;
+  saving: boolean;
+  said: string | null;
+  trouble: string | null;
+}
+
+/** The button, and beside it what became of the last press: a button that waits is no answer. */
+function Save({ dirty, saving, said, trouble }: SaveProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-3 pb-1">
+      <Button type="submit" look="strong" disabled={!dirty || saving} className="min-h-10 px-4">
+        {words.save}
+      </Button>
+      <p role="status" className="text-soft" data-testid="details-save">
+        {saving ? words.saving : said}
+      </p>
+      <Reason>{trouble ?? undefined}</Reason>
+    </div>
   );
 }
 

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useForm, useWatch, type UseFormRegister, type UseFormReturn } from 'react-hook-form';
+import type { SetUpKitchen } from '@/core/requests';
 import type { Baking } from '@/core/requests/bakings';
 import { heightNumber, parseLengthCm } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -39,11 +40,14 @@ const PREFERENCES_OF: Readonly<Record<Measures, Partial<Preferences>>> = {
   imperial: { massUnit: 'oz', temperatureUnit: 'C', measure: 'imperial', lengthUnit: 'in' },
 };
 
-type OvenKind = 'static' | 'fan' | 'deck';
+type OvenKind = SetUpKitchen['ovenKind'];
 const OVEN_WORDS: readonly { readonly value: OvenKind; readonly word: string; readonly more: string }[] = [
   { value: 'static', word: words.anOvenWithoutFan, more: words.topAndBottomHeat },
   { value: 'fan', word: words.aFanOven, more: words.theAirIsDrivenRound },
   { value: 'deck', word: words.aDeckOven, more: words.withAStoneFloor },
+  { value: 'flame', word: words.aFlameOven, more: words.woodOrGasUnderADome },
+  { value: 'humid', word: words.anOvenWithSteam, more: words.itLetsSteamIn },
+  { value: 'grill', word: words.aGrill, more: words.heatFromAboveAlone },
 ];
 
 interface Answers {

@@ -55,7 +55,7 @@ export function EntryDialog({ id, bag, onClose }: EntryDialogProps) {
         ) : (
           <EntryNames />
         )}
-        {bag && isYeast(figures.id) && <VigourField />}
+        {bag && isYeast(figures.id) && <VigourField<EntryValues> name="figures.vigour" />}
         <div className="mt-4 grid gap-x-6 gap-y-4 sm:grid-cols-2">
           <DoughFigures />
           <PartFigures />

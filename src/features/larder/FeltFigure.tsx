@@ -1,64 +1,78 @@
 'use client';
-import { useEffect, useState } from 'react';
 import type { AbsorptionLearnt } from '@/core/consistency';
-import { isOwnId, type BagEntry, type Estimate, type Ingredient, type StoredEntry } from '@/core/ingredients';
+import {
+  isOwnId,
+  type Estimate,
+  type Ingredient,
+  type KitchenEntry,
+  type StoredEntry,
+} from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
 import { formatDecimal } from '@/core/units';
 import { Button } from '@/ui/Button';
-import { useKitchen } from '../kitchen/KitchenProvider';
-import { ask } from '../asking/ask';
 import { useSaveEntry } from './useSaveEntry';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/larder/FeltFigure';
 
-/** What hands have taught of each powder, asked once when the larder is opened. */
-export function useAbsorption(): ReadonlyMap<string, AbsorptionLearnt> {
-  const [learnt, setLearnt] = useState<ReadonlyMap<string, AbsorptionLearnt>>(new Map());
-  const kitchen = useKitchen();
-  useEffect(() => {
-    let here = true;
-    void ask<{ learnt: AbsorptionLearnt[] }>(kitchen.api('/ingredients/learnt')).then(
-      (answer) =>
-        here &&
-        answer.kind === 'ok' &&
-        setLearnt(new Map(answer.value.learnt.map((each) => [each.ingredientId, each]))),
-    );
-    return () => {
-      here = false;
-    };
-  }, [kitchen]);
-  return learnt;
-}
-
 const spread = ({ value, sd }: Estimate): string =>
   `${formatDecimal(value, 2)} ± ${formatDecimal(Z80 * sd, 2)}`;
+
+/** What "use it" writes down, and where; null: a figure of the baker's own stands there. */
+function wishOf(
+  ingredient: Ingredient,
+  { before, after, feels, of }: AbsorptionLearnt,
+  own: StoredEntry | undefined,
+  lot: StoredEntry | undefined,
+): { readonly entry: KitchenEntry; readonly seen: number; readonly inUse: boolean } | null {
+  const near = (a: number | undefined, b: number) => a !== undefined && Math.abs(a - b) < 0.005;
+  // a lot carries its own figure, against its kind
+  if (lot?.entry.kind === 'lot') {
+    const absorbs = { value: after.value / before.value, sd: after.sd / before.value };
+    const inUse = lot.entry.learntFrom !== undefined && near(lot.entry.absorbs?.value, absorbs.value);
+    return { entry: { ...lot.entry, absorbs, learntFrom: feels }, seen: lot.version, inUse };
+  }
+  const seen = own?.version ?? 0;
+  const taught = own && 'learntFrom' in own.entry && own.entry.learntFrom !== undefined;
+  if (own?.entry.kind === 'blend') {
+    if (of !== 'whole') return null;
+    const inUse = taught === true && near(own.entry.absorbs?.value, after.value);
+    return { entry: { ...own.entry, absorbs: after, learntFrom: feels }, seen, inUse };
+  }
+  const bag = own?.entry.kind === 'bag' && !own.away ? own.entry : null;
+  // a bag or an ingredient that was measured speaks for itself; a recipe that works is no measurement
+  if (isOwnId(ingredient.id) || (bag && !taught && !bag.works)) return null;
+  const absorption = { gPerG: after, tauMin: ingredient.absorption?.tauMin ?? 12 };
+  const learntNow = of === 'whole' ? ingredient.absorbs?.value : ingredient.absorption?.gPerG.value;
+  return {
+    entry: {
+      kind: 'bag',
+      id: ingredient.id,
+      bag: feels === 1 ? words.feltOnceAtTheBench : words.feltTimesAtTheBench(feels),
+      source: '',
+      learntFrom: feels,
+      ...(bag?.works && { works: bag.works }),
+      changes: of === 'whole' ? { absorbs: after } : { absorption },
+    },
+    seen,
+    inUse: taught === true && near(learntNow, after.value),
+  };
+}
 
 interface FeltFigureProps {
   ingredient: Ingredient;
   learnt: AbsorptionLearnt;
   own: StoredEntry | undefined;
+  /** The lot in use, where lots are told apart. */
+  lot: StoredEntry | undefined;
 }
 
 /** What the hand taught of this one's absorption beside what was believed, and a way to compute with it. */
-export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
+export function FeltFigure({ ingredient, learnt, own, lot }: FeltFigureProps) {
   const numbers = useNumbers();
   const { save, busy, trouble } = useSaveEntry();
   const { before, after, feels } = learnt;
-  const { absorption } = ingredient;
-  const bag = own?.entry.kind === 'bag' && !own.away ? own.entry : null;
-  const inUse =
-    bag?.learntFrom !== undefined && Math.abs((absorption?.gPerG.value ?? 0) - after.value) < 0.005;
+  const wish = wishOf(ingredient, learnt, own, lot);
   const news = spread(after) !== spread(before);
-  // a bag or an ingredient that was measured speaks for itself
-  const may = !isOwnId(ingredient.id) && (!bag || bag.learntFrom !== undefined);
-  const entry: BagEntry = {
-    kind: 'bag',
-    id: ingredient.id,
-    bag: feels === 1 ? words.feltOnceAtTheBench : words.feltTimesAtTheBench(feels),
-    source: '',
-    learntFrom: feels,
-    changes: { absorption: { gPerG: after, tauMin: absorption?.tauMin ?? 12 } },
-  };
   return (
     <div className="mt-2 rounded border border-rule bg-well px-3 py-2 text-sm" data-testid="felt">
       <p>
@@ -67,7 +81,7 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
           news ? words.itAbsorbs : words.itAbsorbsAsExpected,
         )}
         <strong className="figure">{numbers.mark(spread(after))}</strong>
-        {words.gOfWaterPerG}
+        {learnt.of === 'whole' ? words.timesWhatItsLabelSuggests : words.gOfWaterPerG}
         {news && (
           <>
             {words.beforeThat}
@@ -76,13 +90,13 @@ export function FeltFigure({ ingredient, learnt, own }: FeltFigureProps) {
         )}
         .
       </p>
-      {!news ? null : inUse ? (
+      {!news ? null : wish?.inUse ? (
         <p className="text-soft">{words.inUse}</p>
-      ) : may ? (
+      ) : wish ? (
         <Button
           className="mt-1.5"
           disabled={busy}
-          onClick={() => void save({ entry, seen: own?.version ?? 0, away: false })}
+          onClick={() => void save({ entry: wish.entry, seen: wish.seen, away: false })}
         >
           {words.useIt}
         </Button>

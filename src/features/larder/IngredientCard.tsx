@@ -1,6 +1,7 @@
 'use client';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { Columns2, PencilLine, TriangleAlert } from 'lucide-react';
-import type { AbsorptionLearnt } from '@/core/consistency';
 import { lookAlikesOf, type Ingredient, type StoredEntry } from '@/core/ingredients';
 import { Button, buttonClass } from '@/ui/Button';
 import { useStoredEntries, useNameOf } from '../book/BookProvider';
@@ -9,17 +10,24 @@ import { RoleDot } from '../formula/RoleDot';
 import { useNumbers, usePreferences } from '../preferences/PreferencesProvider';
 import { FAMILY_WORD, ROLE_WORD } from '@/wording/words';
 import { FeltFigure } from './FeltFigure';
+import { Lots } from './Lots';
+import type { LarderLearnt } from './useLearnt';
 import { figuresOf } from './figures';
 import { useSaveEntry } from './useSaveEntry';
 import { words as figureWords } from '@/wording/screens/larder/figures';
 import { words } from '@/wording/screens/larder/IngredientCard';
+import { words as worksWords } from '@/wording/screens/larder/WorksDialog';
 import { Term } from '../help/Term';
+
+const WorksDialog = dynamic(() => import('./WorksDialog').then((module) => module.WorksDialog), {
+  ssr: false,
+});
 
 interface IngredientCardProps {
   ingredient: Ingredient;
   beside: Ingredient | null;
-  /** What hands at the bench taught of its absorption. */
-  learnt: AbsorptionLearnt | undefined;
+  /** What hands and rise marks taught of all ingredients. */
+  learnt: LarderLearnt;
   onBeside: (id: string | null) => void;
   onLook: (id: string) => void;
   onEdit: (ingredient: Ingredient) => void;
@@ -29,15 +37,17 @@ interface IngredientCardProps {
 export function IngredientCard({
   ingredient,
   beside,
-  learnt,
+  learnt: { learnt: allLearnt, jars },
   onBeside,
   onLook,
   onEdit,
 }: IngredientCardProps) {
-  const numbers = useNumbers();
-  const nameOf = useNameOf();
   const { stored } = useStoredEntries();
   const own = stored.find(({ id }) => id === ingredient.id);
+  const lot = stored.find(({ id }) => id === ingredient.lot?.id);
+  const mine = allLearnt.filter(({ ingredientId }) => ingredientId === ingredient.id);
+  const learnt = mine.find(({ lotId }) => lotId === (ingredient.lot?.id ?? null));
+  const [tellsRecipe, setTellsRecipe] = useState(false);
   const { save, trouble } = useSaveEntry();
   return (
     <article aria-label={ingredient.name} className="docket min-w-0 rounded-b-md px-4 pt-4 pb-5 sm:px-6">
@@ -72,7 +82,40 @@ export function IngredientCard({
           {words.itsFiguresCountHere}
         </p>
       )}
-      {learnt && <FeltFigure key={ingredient.id} ingredient={ingredient} learnt={learnt} own={own} />}
+      {learnt && (
+        <FeltFigure key={ingredient.id} ingredient={ingredient} learnt={learnt} own={own} lot={lot} />
+      )}
+      <Akin ingredient={ingredient} onBeside={onBeside} onLook={onLook} />
+      {ingredient.madeOf && (ingredient.thirstCv !== undefined || ingredient.absorbs) && (
+        <Button className="mt-2" onClick={() => setTellsRecipe(true)}>
+          {worksWords.aRecipeThatWorks}
+        </Button>
+      )}
+      {(ingredient.absorption || ingredient.madeOf || ingredient.roles.includes('leaven')) && (
+        <Lots key={`lots ${ingredient.id}`} ingredient={ingredient} learnt={mine} jars={jars} />
+      )}
+      {tellsRecipe && (
+        <WorksDialog ingredient={ingredient} before={own} onClose={() => setTellsRecipe(false)} />
+      )}
+      <FigureTable ingredient={ingredient} beside={beside} onApart={() => onBeside(null)} />
+      <p className="mt-3 text-xs text-soft">
+        {words.holdsFourBagsOfFive(ingredient.source)}
+        {beside && beside.source !== ingredient.source && ` ${beside.name}: ${beside.source}`}
+      </p>
+    </article>
+  );
+}
+
+/** What it must not be taken for, and what it is made of. */
+function Akin({
+  ingredient,
+  onBeside,
+  onLook,
+}: Pick<IngredientCardProps, 'ingredient' | 'onBeside' | 'onLook'>) {
+  const numbers = useNumbers();
+  const nameOf = useNameOf();
+  return (
+    <>
       {lookAlikesOf(ingredient.id).map(({ otherId, difference }) => (
         <p key={otherId} className="mt-2 flex gap-2 text-sm">
           <TriangleAlert size={16} aria-hidden className="mt-0.5 shrink-0 text-alarm" />
@@ -103,12 +146,7 @@ export function IngredientCard({
           ))}
         </p>
       )}
-      <FigureTable ingredient={ingredient} beside={beside} onApart={() => onBeside(null)} />
-      <p className="mt-3 text-xs text-soft">
-        {words.holdsFourBagsOfFive(ingredient.source)}
-        {beside && beside.source !== ingredient.source && ` ${beside.name}: ${beside.source}`}
-      </p>
-    </article>
+    </>
   );
 }
 

@@ -12,8 +12,8 @@ import { useAwake } from '@/ui/useAwake';
 import { useBook, useStoredEntries } from '../book/BookProvider';
 import { RoleDot } from '../formula/RoleDot';
 import { FAMILY_WORD, ROLE_WORD } from '@/wording/words';
-import { useAbsorption } from './FeltFigure';
 import { IngredientCard } from './IngredientCard';
+import { useLearnt } from './useLearnt';
 import { words } from '@/wording/screens/larder/LarderPage';
 
 const EntryDialog = dynamic(() => import('./EntryDialog').then((module) => module.EntryDialog), {
@@ -55,7 +55,10 @@ function useLarder() {
     },
     { history: 'replace', shallow: true },
   );
-  const mine = useMemo(() => new Set(stored.map(({ id }) => id)), [stored]);
+  const mine = useMemo(
+    () => new Set(stored.map(({ id, entry }) => (entry.kind === 'lot' ? entry.of : id))),
+    [stored],
+  );
   const found = useMemo(
     () =>
       searchIngredients(book, query.find)
@@ -79,7 +82,7 @@ export function LarderPage() {
   const { stored } = useStoredEntries();
   const shelf = useLarder();
   const { query, setQuery, look } = shelf;
-  const absorption = useAbsorption();
+  const learnt = useLearnt();
   const card = useRef<HTMLDivElement>(null);
   const [writing, setWriting] = useState<Writing | null>(null);
   const beside = query.beside && query.beside !== look?.id ? (book.get(query.beside) ?? null) : null;
@@ -115,7 +118,7 @@ export function LarderPage() {
             <IngredientCard
               ingredient={look}
               beside={beside}
-              learnt={absorption.get(look.id)}
+              learnt={learnt}
               onBeside={(id) => void setQuery({ beside: id })}
               onLook={(id) => void setQuery({ look: id, beside: null })}
               onEdit={edit}

@@ -16,7 +16,9 @@ export interface EntryValues {
 
 /** Where it starts: from the ingredient itself, or a new one from white rice flour. */
 export function startOf(id: string | null, book: IngredientBook, before?: StoredEntry): EntryValues {
-  const start = book.get(id ?? 'white-rice-flour') ?? libraryBook.get('white-rice-flour');
+  const found = book.get(id ?? 'white-rice-flour') ?? libraryBook.get('white-rice-flour');
+  // what is known of the open bag alone stays that bag's
+  const start = found?.lot?.plain ?? found;
   if (!start) throw new Error('The library has white rice flour');
   const figures =
     id === null
@@ -26,7 +28,7 @@ export function startOf(id: string | null, book: IngredientBook, before?: Stored
     figures,
     bag: before?.entry.kind === 'bag' ? before.entry.bag : '',
     also: figures.alsoCalled.join(', '),
-    note: before?.entry.source ?? '',
+    note: before && before.entry.kind !== 'lot' ? before.entry.source : '',
   };
 }
 
@@ -43,7 +45,7 @@ function changesOf(library: Ingredient, now: Ingredient): BagEntry['changes'] {
   );
 }
 
-const figuresAlone = ({ madeOf: _madeOf, ...figures }: Ingredient) => figures;
+const figuresAlone = ({ madeOf: _madeOf, lots: _lots, lot: _lot, ...figures }: Ingredient) => figures;
 
 export function entryOf({ figures, bag, also, note }: EntryValues, isBag: boolean): KitchenEntry {
   const library = libraryBook.get(figures.id);

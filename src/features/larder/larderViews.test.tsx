@@ -4,6 +4,8 @@ import {
   libraryBook,
   type BagEntry,
   type BlendEntry,
+  bookWith,
+  type LotEntry,
   type StoredEntry,
   type OwnEntry,
 } from '@/core/ingredients';
@@ -13,6 +15,8 @@ import { BlendDialog } from './BlendDialog';
 import { EntryDialog } from './EntryDialog';
 import { IngredientCard } from './IngredientCard';
 import { LabelDialog } from './LabelDialog';
+import { LotDialog } from './LotDialog';
+import { WorksDialog } from './WorksDialog';
 
 const refresh = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn(), refresh }) }));
@@ -172,9 +176,11 @@ test('a label: the shares that must be inside, saved with their doubt in words',
   );
 });
 
+const NOTHING_LEARNT = { learnt: [], jars: [] };
+
 test('two ingredients stand figure beside figure; look-alikes warn and lead to one another', async () => {
   const onBeside = jest.fn();
-  const props = { learnt: undefined, onBeside, onLook: jest.fn(), onEdit: jest.fn() };
+  const props = { learnt: NOTHING_LEARNT, onBeside, onLook: jest.fn(), onEdit: jest.fn() };
   const starch = libraryBook.get('potato-starch')!;
   show(<IngredientCard ingredient={starch} beside={libraryBook.get('potato-flour')!} {...props} />);
   const absorbs = screen.getByRole('row', { name: /^Absorbs/ });
@@ -202,7 +208,7 @@ test('a bag can be archived again, and the formula goes back to the library', as
     <IngredientCard
       ingredient={libraryBook.get('potato-starch')!}
       beside={null}
-      learnt={undefined}
+      learnt={NOTHING_LEARNT}
       onBeside={() => undefined}
       onLook={() => undefined}
       onEdit={() => undefined}
@@ -221,13 +227,15 @@ describe('what hands felt', () => {
     before: { value: 0.46, sd: 0.05 },
     after: { value: 0.52, sd: 0.03 },
     feels: 4,
+    lotId: null,
+    of: 'absorption' as const,
   };
   const card = (entries: StoredEntry[], ingredient = libraryBook.get('potato-starch')!) =>
     show(
       <IngredientCard
         ingredient={ingredient}
         beside={null}
-        learnt={learnt}
+        learnt={{ learnt: [learnt], jars: [] }}
         onBeside={() => undefined}
         onLook={() => undefined}
         onEdit={() => undefined}
@@ -263,4 +271,89 @@ describe('what hands felt', () => {
     expect(screen.getByTestId('felt')).toHaveTextContent('Your own figure stands');
     expect(screen.queryByRole('button', { name: 'Use it' })).toBeNull();
   });
+});
+
+describe('lots', () => {
+  const lot = (code: string, over: Partial<LotEntry> = {}): LotEntry => ({
+    kind: 'lot', id: `own-${code}`, of: 'potato-starch', code, openedOn: '2026-11-02', bestBefore: null, open: true, ...over,
+  }); // prettier-ignore
+  const card = (lots: LotEntry[], learnt: Parameters<typeof IngredientCard>[0]['learnt']) => {
+    const book = bookWith(libraryBook, lots);
+    if (!book.ok) throw new Error();
+    return show(
+      <IngredientCard
+        ingredient={book.value.get('potato-starch')!}
+        beside={null}
+        learnt={learnt}
+        onBeside={() => undefined}
+        onLook={() => undefined}
+        onEdit={() => undefined}
+      />,
+      {},
+      lots.map((each) => stored(each)),
+    );
+  };
+
+  test('the one in use stands first with what is known of it; another is finished by one press', async () => {
+    const sent = server();
+    const figure = { ingredientId: 'potato-starch', of: 'absorption' as const, before: { value: 0.5, sd: 0.05 }, feels: 3 };
+    card([lot('old', { openedOn: '2026-09-01' }), lot('new')], {
+      learnt: [
+        { ...figure, lotId: 'own-old', after: { value: 0.6, sd: 0.02 } },
+        { ...figure, lotId: 'own-new', after: { value: 0.45, sd: 0.03 } },
+      ],
+      jars: [],
+    });
+    const rows = within(screen.getByTestId('lots')).getAllByRole('listitem');
+    expect(rows.map((row) => row.textContent)).toEqual([
+      expect.stringMatching(/^newin use.*opened Mon 2 Nov.*absorbs 0.9 × its kind/),
+      expect.stringMatching(/^old.*absorbs 1.2 × its kind/),
+    ]);
+    // what was felt of the open lot is taken over into that lot, not into the ingredient
+    expect(screen.getByTestId('felt')).toHaveTextContent('it absorbs 0.45');
+    await userEvent.click(screen.getByRole('button', { name: 'Use it' }));
+    await waitFor(() =>
+      expect(sent[0]).toMatchObject({ entry: { kind: 'lot', id: 'own-new', absorbs: { value: 0.9 }, learntFrom: 3 } }),
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Lot old is finished' }));
+    await waitFor(() => expect(sent[1]).toMatchObject({ seen: 1, entry: { id: 'own-old', open: false } }));
+  }); // prettier-ignore
+
+  test('a jar of yeast says how lively it is; without a name it is not saved', async () => {
+    const sent = server();
+    const onClose = jest.fn();
+    show(<LotDialog ingredient={libraryBook.get('instant-yeast')!} before={null} onClose={onClose} />);
+    expect(screen.getByRole('button', { name: 'Save it' })).toBeDisabled();
+    await put('What it is called from the pack, or your own mark', 'tall jar');
+    await userEvent.click(screen.getByRole('radio', { name: 'foamed slowly in the cup' }));
+    await keep();
+    await waitFor(() => expect(onClose).toHaveBeenCalled());
+    expect(sent[0]?.entry).toMatchObject({
+      kind: 'lot', of: 'instant-yeast', code: 'tall jar', open: true, bestBefore: null, vigour: { value: 0.55, sd: 0.15 },
+    }); // prettier-ignore
+    expect(JSON.stringify(sent[0])).not.toContain('absorbs');
+  });
+});
+
+test('a recipe that works says at once what the bag absorbs, and is kept with it', async () => {
+  const sent = server();
+  const onClose = jest.fn();
+  show(
+    <WorksDialog ingredient={libraryBook.get('bought-blend-gum')!} before={undefined} onClose={onClose} />,
+  );
+  expect(screen.getByText('Say how much of it and how much water.')).toBeInTheDocument();
+  await put('Water, or milk', '480');
+  await userEvent.tab();
+  const says = () =>
+    Number(/absorbs ([\d.]+) ±/.exec(screen.getByTestId('as-a-whole').textContent ?? '')?.[1]);
+  await waitFor(() => expect(says()).toBeGreaterThan(0.5));
+  const soft = says();
+  await userEvent.click(screen.getByRole('radio', { name: 'Thick batter' }));
+  // the same water and a wetter dough: it absorbs less
+  await waitFor(() => expect(says()).toBeLessThan(soft - 0.05));
+  await keep();
+  await waitFor(() => expect(onClose).toHaveBeenCalled());
+  expect(sent[0]?.entry).toMatchObject({
+    kind: 'bag', id: 'bought-blend-gum', works: { bagG: 500, waterG: 480, band: 'thickBatter' },
+  }); // prettier-ignore
 });

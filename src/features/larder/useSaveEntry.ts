@@ -25,7 +25,8 @@ const placeOf = (path: string): string => {
   return part === undefined ? '' : words.part(Number(part) + 1);
 };
 
-const nameOf = (entry: KitchenEntry): string => (entry.kind === 'bag' ? entry.bag : entry.name);
+const nameOf = (entry: KitchenEntry): string =>
+  entry.kind === 'bag' ? entry.bag : entry.kind === 'lot' ? entry.code : entry.name;
 
 /**
  * Saves an ingredient; the same wish sent again is saved once. It is written down in the browser's queue first: where the server does not

@@ -14,6 +14,7 @@ import { useNumbers, usePreferences, useUnits } from '../preferences/Preferences
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { AGAIN_WORD } from '@/wording/words';
+import { LotsUsed } from '../bench/LotsUsed';
 import { PlannedActual } from './PlannedActual';
 import { Scores } from './Scores';
 import { TimeLog } from './TimeLog';
@@ -82,7 +83,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} />
         </div>
-        <PlannedAndWeighed bake={bake} state={state} />
+        <PlannedAndWeighed bake={bake} state={state} tap={tap} />
       </div>
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'correct' && outcome && (
@@ -164,7 +165,7 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
 }
 
 /** What was to go in beside what went in, line by line, and what follows from either. */
-function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState }) {
+function PlannedAndWeighed({ bake, state, tap }: Parameters<typeof LotsUsed>[0]) {
   const numbers = useNumbers();
   const book = useBook();
   const planned = useMemo(() => formulaTotals(bake.sheet, book), [bake.sheet, book]);
@@ -175,6 +176,7 @@ function PlannedAndWeighed({ bake, state }: { bake: BakeRecord; state: BakeState
         {words.plannedAndWeighed}
       </h2>
       <PlannedActual bake={bake} state={state} />
+      <LotsUsed bake={bake} state={state} tap={tap} />
       <dl className="mt-4 grid grid-cols-3 border-t-2 border-ink pt-3 text-sm">
         {(
           [

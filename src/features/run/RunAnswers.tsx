@@ -2,7 +2,7 @@
 import { risesVisibly } from '@/core/fermentation';
 import { colourOf } from '@/core/heat';
 import type { Range } from '@/core/numeric';
-import type { Keeping, RunForecast } from '@/core/run';
+import type { Keeping, Kept, RunForecast } from '@/core/run';
 import { formatDecimal } from '@/core/units';
 import { Why } from '../sheet/Why';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
@@ -76,9 +76,11 @@ const span = (low: number, high: number, step: number): string => {
   const [from, to] = [low, high].map((x) => Math.max(1, Math.round(x / step)) * step);
   return from === to ? String(from) : `${from}–${to}`;
 };
-function KeepingWords({ keeping: { softH, refreshedH } }: { keeping: Keeping }) {
-  const hours = span(softH.low, softH.high, 6);
-  return <>{words.wrappedItStaysSoft(hours, span(refreshedH.low / 24, refreshedH.high / 24, 1))}</>;
+function KeepingWords({ keeping: { wrapped, bare, frozen } }: { keeping: Readonly<Record<Kept, Keeping>> }) {
+  const hours = ({ softH }: Keeping, step: number) => span(softH.low, softH.high, step);
+  const weeks = span(frozen.softH.low / 168, frozen.softH.high / 168, 1);
+  const days = span(wrapped.refreshedH.low / 24, wrapped.refreshedH.high / 24, 1);
+  return <>{words.itStaysSoft(hours(wrapped, 6), hours(bare, 2), days, weeks)}</>;
 }
 
 /** What a baker wants to know of the day: when it is ready, when it is baked, when it may be cut. Ranges, with what to look for. */
@@ -93,7 +95,7 @@ export function RunAnswers({
   lidded: boolean;
   topped: boolean;
   /** How it keeps wrapped in the room; null where it is eaten warm. */
-  keeping: Keeping | null;
+  keeping: Readonly<Record<Kept, Keeping>> | null;
   /** What the method gives it in the heat, s. */
   bakesS: number;
 }) {
@@ -149,6 +151,7 @@ export function RunAnswers({
             shares(bake.lostCooled),
             units.thick(Math.max(1, Math.round(bake.simulation.crustMm))),
           )}
+          {forecast.oilTaken && words.itTakesUpOil(shares(forecast.oilTaken))}
           {lidded && bake.holds.low !== null && (
             <>{words.theLidMayComeOff(honestRange(bake.holds.low, bake.holds.high))}</>
           )}

@@ -1,7 +1,7 @@
 'use client';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { ovenFor } from '@/core/kit';
-import { keepingOf, bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
+import { keepingsOf, bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
 import { allLines, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useSheetActions, useSheetRun, useSheetState, useTaught } from '../sheet/SheetContext';
@@ -48,7 +48,7 @@ export function RunPanel() {
   const formula = useSheetState((state) => state.formula);
   const { consistency } = useSheetState((state) => state.answers);
   const book = useBook();
-  const keeping = useMemo(() => keepingOf(formula, book, 'wrapped'), [formula, book]);
+  const keeping = useMemo(() => keepingsOf(formula, book), [formula, book]);
   const nameOf = useNameOf();
   const units = useUnits();
   const { kit } = useStoredKit();

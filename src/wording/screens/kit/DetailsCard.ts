@@ -14,6 +14,8 @@ export const words = {
   sunday: 'Sunday',
   aboutIt: 'About it',
   save: 'Save',
+  saving: 'Saving …',
+  saved: 'Saved',
   thisKitchen: 'This kitchen',
   whoBakesHere: 'Who bakes here',
   nameOfPerson: (number: number) => `Name of person ${number}`,

@@ -22,6 +22,12 @@ export const words = {
   aFanOven: 'A fan oven',
   theAirIsDrivenRound: 'the air is driven round',
   aDeckOven: 'A deck oven',
+  aFlameOven: 'A flame oven',
+  woodOrGasUnderADome: 'wood or gas under a dome',
+  anOvenWithSteam: 'An oven with steam',
+  itLetsSteamIn: 'it lets steam into its own air',
+  aGrill: 'A grill',
+  heatFromAboveAlone: 'heat from above alone',
   withAStoneFloor: 'with a stone floor',
   myKitchen: 'My kitchen',
   aNumberOf: (limit: string, unit: string) =>

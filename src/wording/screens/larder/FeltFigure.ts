@@ -8,6 +8,7 @@ export const words = {
   itAbsorbsAsExpected: 'it absorbs as expected,',
   feltAtTheBench: (bakes: string, verdict: string) => `Felt at the bench ${bakes}: ${verdict} `,
   gOfWaterPerG: ' g of water per g',
+  timesWhatItsLabelSuggests: ' times what its label suggests',
   beforeThat: '; before that ',
   inUse: 'In use.',
   useIt: 'Use it',

@@ -21,11 +21,12 @@ export const words = {
     thick: string,
   ) =>
     `${part} ${brownTop}, base ${brownBase}. It loses ${lost} % of its weight in the heat, ${lostCooled} % by the time it is cut; the crust is about ${thick}.`,
+  itTakesUpOil: (share: string) => ` It takes up ${share} % of its weight in oil, drained well.`,
   theLidMayComeOff: (low: string) => ` The lid may come off after ${low}: half of the crumb is set then.`,
   heatTheOvenBefore: (ovenS: string) => ` Heat the oven ${ovenS} before`,
   withWhatStandsInIt: (time: string) => `, ${time} with what stands in it`,
-  wrappedItStaysSoft: (hours: string, days: string) =>
-    ` Wrapped in the room it stays soft for ${hours} h; toasted or warmed through it is good again for ${days} days. Freeze the rest on the first day.`,
+  itStaysSoft: (wrapped: string, bare: string, days: string, weeks: string) =>
+    ` In the room it stays soft for ${wrapped} h wrapped, ${bare} h bare; toasted or warmed through it is good again for ${days} days. Frozen on the first day it waits ${weeks} weeks; a fridge firms it soonest.`,
   waitBetweenLoads: (recoverS: string) => `; wait ${recoverS} between loads`,
   readyIsSevenTenthsOf:
     'Ready is seven tenths of what this dough can hold: there is some left for the oven. The ranges are the middle 80 % of 24 calculations of the rise and 10 of the bake, each with other, equally likely figures for what nobody has measured.',

@@ -1,0 +1,25 @@
+/** What the screen says. */
+export const words = {
+  lots: 'Lots',
+  aLotIsOneBagOr: 'One bag or jar each. What it absorbs and how lively it is are learnt lot by lot.',
+  inUse: 'in use',
+  opened: (day: string) => `opened ${day}`,
+  bestBefore: (day: string) => `best before ${day}`,
+  absorbs: (times: string) => `absorbs ${times} × its kind`,
+  worksAt: (percent: number) => `works at ${percent} % of new`,
+  marksSay: (percent: number, plusMinus: number) => `rise marks say ${percent} % ± ${plusMinus}`,
+  newLot: 'New lot',
+  changeLot: (name: string) => `Change lot ${name}`,
+  change: 'Change',
+  finished: 'Finished',
+  finishLot: (name: string) => `Lot ${name} is finished`,
+  aLotOf: (name: string) => `A lot of ${name}`,
+  theBagOrJarThatIs:
+    'The bag or jar that is open. Every bake says which was in it; the one in use, if nothing else is said.',
+  code: 'What it is called',
+  fromThePackOrYours: 'from the pack, or your own mark',
+  openedOn: 'Opened on',
+  bestBeforeDay: 'Best before',
+  itIsInUse: 'It is in use',
+  giveItAName: 'Say what it is called.',
+} as const;
