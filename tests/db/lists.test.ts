@@ -11,9 +11,10 @@ import {
   logbookQuery,
   RISE_SIGNATURES,
   FELT_SIGNATURE,
+  KITCHEN_RISE_SIGNATURE,
   UNDER_WAY_LIST,
 } from '@/db/queries/bakeCards';
-import { FELT_BAKES, RISEN_BAKES } from '@/db/queries/bakes';
+import { FELT_BAKES, KITCHEN_RISEN_BAKES, RISEN_BAKES } from '@/db/queries/bakes';
 import { COMPUTED_ANSWERS } from '@/db/queries/computedAnswers';
 import { HEAD_REVISIONS } from '@/db/queries/formulas';
 import { newestMoment } from '@/db/queries/kitchens';
@@ -418,6 +419,8 @@ test('every list is read along an index in its order, whatever the size of the k
       'formula_in_archive': shelfQuery(k, { ...forms, archived: true }),
       'bake_card_risen': { text: RISEN_BAKES.text, values: [k, id, 12] },
       'bake_card_risen of a page': { text: RISE_SIGNATURES.text, values: [k, [id], 12] },
+      'bake_card_risen_at_all': { text: KITCHEN_RISEN_BAKES.text, values: [k, 24] },
+      'bake_card_risen_at_all signature': { text: KITCHEN_RISE_SIGNATURE.text, values: [k, 24] },
       'bake_card_felt': { text: FELT_BAKES.text, values: [k, 60] },
       'bake_card_felt signature': { text: FELT_SIGNATURE.text, values: [k, 60] },
       'bake_under_way_newest': { text: UNDER_WAY_LIST.text, values: [k, 9] },

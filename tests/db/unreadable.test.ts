@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
+import { BAKE_PLAN } from '@/core/documents';
 import { ORDINARY_KIT } from '@/core/kit';
 import { UnreadableDocument } from '@/db/rows';
 import { firstKitchen } from '@/db/queries/kitchens';
@@ -76,7 +77,7 @@ test('a bake: Today and the logbook show the others', async () => {
   const running = await underWay(here);
   expect(running.bakes.map(({ id }) => id)).toEqual([good]);
   expect(running.setAside).toMatchObject([{ kind: 'bakePlan', id: bad, newer: false }]);
-  const torn = { kind: 'bakePlan', id: closed, name: 'Torn', version: 1, newer: false };
+  const torn = { kind: 'bakePlan', id: closed, name: 'Torn', version: BAKE_PLAN.version, newer: false };
   expect(await ended(here)).toEqual({ lines: [], setAside: [torn], next: null });
   await expect(loadBake(here, bad)).rejects.toBeInstanceOf(UnreadableDocument);
   // of a newer program, with a name that has no end, and without any

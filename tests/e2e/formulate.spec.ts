@@ -35,12 +35,12 @@ test('cells take cups, spoons, eggs and percent, and show the grams and the doub
 
 test('the formula says what dough it makes, and follows each key', async ({ page }) => {
   await copyOf(page, 'Poppy rings');
-  await expect(page.getByTestId('band-rested')).toHaveText('Sticky');
-  await expect(page.getByTestId('band-now')).toHaveText('thick batter');
+  await expect(page.getByTestId('band-rested')).toHaveText('Soft, shapes');
+  await expect(page.getByTestId('band-now')).toHaveText('sticky');
   await cell(page, 'Water, weight').fill('330');
   await expect(page.getByTestId('band-rested')).toHaveText('Stiff');
   await expect(page.getByTestId('band-now')).toHaveText('soft, shapes');
-  await cell(page, 'Water, weight').fill('415');
+  await cell(page, 'Water, weight').fill('430');
   await expect(page.getByTestId('band-rested')).toHaveText('Sticky');
   await expect(page.getByTestId('free-water')).toContainText('free');
   await page.getByRole('radio', { name: 'mixed' }).click();

@@ -15,7 +15,7 @@ import { kitSchema } from '../kit/kitSchema';
 import { PLAIN_WAYS } from '../kit/plainWays';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 import { bookWith } from '../ingredients/bookWith';
-import type { StoredEntry } from '../ingredients/kitchenBook';
+import { inForce, type StoredEntry } from '../ingredients/kitchenBook';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { readAs } from '../readAs';
 import { ok, refuse, type Problem, type Result } from '../result';
@@ -204,13 +204,7 @@ export const newestEntries = ({ ingredients }: Pick<KitchenFile, 'ingredients'>)
 
 /** The library with what a file's kitchen has of its own; a bag that was put away is not in use. */
 export const fileBook = (file: KitchenFile, library: IngredientBook): Result<IngredientBook> =>
-  bookWith(
-    library,
-    newestEntries(file)
-      .filter(({ away, entry }) => !away || (entry.kind !== 'bag' && entry.kind !== 'lot'))
-      .map(({ entry }) => entry),
-  );
-
+  bookWith(library, inForce(newestEntries(file)));
 /** The kit a file's kitchen has now. */
 export const newestKit = ({ kits }: Pick<KitchenFile, 'kits'>): Kit => kits.at(-1)?.kit ?? ORDINARY_KIT;
 

@@ -65,18 +65,24 @@ const GRIDS = {
   coarse: { finestM: 0.0032, grow: 1.5 },
 } as const;
 export type GridKind = keyof typeof GRIDS;
+/** A flat's finest cell, as so many to its thickness. */
+const FLAT_CELLS: Readonly<Record<GridKind, number>> = { shipped: 8, coarse: 5 };
 
-/** While it cools its cells are so thick at least: so much, m, or so much of a thin piece's thickness. */
-const RESTS = { finestM: 0.003, share: 0.22 } as const;
+/**
+ * While it cools its cells are so thick at least: so much, m, or so much of a thin piece's thickness. What is drawn is held against the middle
+ * of its own grid, so that grid may be rough.
+ */
+const RESTS = { finestM: { shipped: 0.003, coarse: 0.007 }, share: 0.22 } as const;
 
 /** Both grids over widths across (or outwards) and up; a radius has no up. */
 function gridsOf(
   across: readonly number[],
   up: readonly number[],
   thickM: number,
+  kind: GridKind,
   lay: (across: readonly number[], up: readonly number[]) => Grid,
 ): Pick<Body, 'grid' | 'resting'> {
-  const atLeastM = Math.min(RESTS.finestM, RESTS.share * thickM);
+  const atLeastM = Math.min(RESTS.finestM[kind], RESTS.share * thickM);
   const groupsAcross = together(across, atLeastM, 'last');
   const groupsUp = together(up, atLeastM, 'both');
   const fewAcross = grouped(across, groupsAcross);
@@ -169,7 +175,7 @@ export function bodyOf(
     const bar = piece.shape === 'tin' || piece.shape === 'baguette';
     const endsShare = bar ? (heightM * acrossM) / ((heightM + acrossM) * longM) : 0;
     return ok({
-      ...gridsOf(widths.across, widths.up, thick, lay),
+      ...gridsOf(widths.across, widths.up, thick, kind, lay),
       volumeM3,
       heightM,
       acrossM,
@@ -225,7 +231,7 @@ export function bodyOf(
     case 'disc':
     case 'flatbread': {
       const { area, height, across } = flatOf(piece, volumeM3, lengthM);
-      const fine = Math.min(finestM, height / 8);
+      const fine = Math.min(finestM, height / FLAT_CELLS[kind]);
       return done(
         { across: NONE, up: graded(height, fine, 'both', grow) },
         (_, up) => slab(up, area),

@@ -12,9 +12,16 @@ export interface StoredEntry {
   readonly entry: KitchenEntry;
 }
 
-/** A bag or a lot that was put away changes nothing any more; an ingredient of one's own is still known to what uses it. */
-const inForce = ({ away, entry }: StoredEntry): boolean =>
-  !away || (entry.kind !== 'bag' && entry.kind !== 'lot');
+/**
+ * What of the stored entries lies over the library: a bag that was put away changes nothing any more; an ingredient of one's own is still
+ * known to what uses it, and so is a lot, which is no longer in use.
+ */
+export const inForce = (stored: readonly Pick<StoredEntry, 'away' | 'entry'>[]): KitchenEntry[] =>
+  stored.flatMap(({ away, entry }) => {
+    if (!away) return [entry];
+    if (entry.kind === 'bag') return [];
+    return entry.kind === 'lot' ? [{ ...entry, open: false }] : [entry];
+  });
 
 /**
  * The same, whatever is wrong with single entries: one that does not fit (a blend of something that could not be read) is left out,
@@ -24,7 +31,7 @@ export function sparingBook(stored: readonly StoredEntry[]): {
   readonly book: IngredientBook;
   readonly leftOut: readonly StoredEntry[];
 } {
-  let rest = stored.filter(inForce);
+  let rest = stored.filter(({ away, entry }) => !away || entry.kind !== 'bag');
   const leftOut: StoredEntry[] = [];
   for (;;) {
     const merged = kitchenBook(rest);
@@ -39,9 +46,4 @@ export function sparingBook(stored: readonly StoredEntry[]): {
 
 /** The library with a kitchen's entries over it. A bag that was put away leaves the library's figures standing. */
 export const kitchenBook = (stored: readonly StoredEntry[]): Result<IngredientBook> =>
-  stored.length === 0
-    ? ok(libraryBook)
-    : bookWith(
-        libraryBook,
-        stored.filter(inForce).map(({ entry }) => entry),
-      );
+  stored.length === 0 ? ok(libraryBook) : bookWith(libraryBook, inForce(stored));

@@ -8,7 +8,15 @@ import { eightRolls } from '../batch/testBatch';
 import { ordinaryScales } from '../batch/scale';
 import { leaveningOf } from '../fermentation/leavening';
 import { consistencyOf } from '../consistency';
-import { bookWith, libraryBook, withLots, type IngredientBook, type KitchenEntry, type LotEntry } from '.';
+import {
+  bookWith,
+  kitchenBook,
+  libraryBook,
+  withLots,
+  type IngredientBook,
+  type KitchenEntry,
+  type LotEntry,
+} from '.';
 
 const lot = (id: string, of: string, over: Partial<LotEntry> = {}): LotEntry => ({
   kind: 'lot', id: `own-${id}`, of, code: id, openedOn: null, bestBefore: null, open: true, ...over,
@@ -40,6 +48,14 @@ test('of several open lots the one opened last is in use; its figures are its ki
   expect(then('own-gone').absorption).toEqual(rice.absorption);
   expect(then().lot).toBeUndefined();
   expect(withLots(libraryBook, new Map())).toBe(libraryBook);
+});
+
+test('a lot that was put away is still known, to what was made of it, but no longer in use', () => {
+  const away = { id: 'own-old', version: 2, away: true, entry: lot('old', 'white-rice-flour') };
+  const book = kitchenBook([away]);
+  if (!book.ok) throw new Error();
+  const mine = book.value.get('white-rice-flour')!;
+  expect([mine.lot, mine.lots]).toEqual([undefined, [{ id: 'own-old', name: 'old', open: false }]]);
 });
 
 test('a lot of a blend makes the blend absorb as it does; a lot of nothing known is refused at its field', () => {
