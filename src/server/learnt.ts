@@ -56,7 +56,7 @@ export async function learntOf(
       return learning === undefined ? [] : [[id, { learning, signature }] as const];
     }),
   );
-  if (openLotsOf(around.book).size === 0) return own;
+  if (openLeavens(around.book).size === 0) return own;
   const { rows } = await findFormulas(context.pool, context.kitchen.id, [...formulaIds]);
   const jars = new Map(rows.map(({ id, formula }) => [id, openLeaven(formula, around.book)]));
   for (const jar of new Set(jars.values())) {
@@ -110,11 +110,15 @@ async function observations(
 
 /** The open jar of what lifts a formula; '': none is told apart. */
 const openLeaven = (formula: Formula, book: IngredientBook): string =>
-  leavenLot(formula, book, openLotsOf(book));
+  leavenLot(formula, book, openLeavens(book));
 
-/** Of each ingredient whose bags are told apart the open one. */
-const openLotsOf = (book: IngredientBook): ReadonlyMap<string, string> =>
-  new Map([...book.values()].flatMap(({ id, lot }) => (lot ? [[id, lot.id] as const] : [])));
+/** Of each yeast and starter whose jars are told apart the open one. */
+const openLeavens = (book: IngredientBook): ReadonlyMap<string, string> =>
+  new Map(
+    [...book.values()].flatMap(({ id, lot, roles }) =>
+      lot && (roles.includes('leaven') || roles.includes('starter')) ? [[id, lot.id] as const] : [],
+    ),
+  );
 
 /**
  * How lively a formula's open jar of yeast is, as the marks of all doughs it lifted have taught; null: no jar is told apart, or no mark
@@ -148,9 +152,7 @@ export async function loadJars(
   context: Context,
 ): Promise<{ lotId: string; vigour: RiseLearning['learnt']['vigour']; marks: number }[]> {
   const around = await loadAround(context);
-  const open = [...around.book.values()].flatMap(({ lot, roles }) =>
-    lot && (roles.includes('leaven') || roles.includes('starter')) ? [lot.id] : [],
-  );
+  const open = [...openLeavens(around.book).values()];
   const taught = await Promise.all(
     open.map(async (lotId) => ({ lotId, ...(await learntOfJar(context, lotId, around)) })),
   );

@@ -219,17 +219,31 @@ test('a kitchen written out and read in again is the same, with every version of
     entry: { ...(jar.entry as BlendEntry), source: 'weighed' },
     away: true,
   });
-  const bake = await startBake(first, {
+  // two sacks of what the branch is made of: one in use, one put away after it was in a bake
+  const kept = (await loadFormula(first, branch.value.id))!;
+  const { ingredientId } = kept.formula.stages[0]!.lines[0]!;
+  const sack = (code: string, seen: number, openedOn: string, away = false) =>
+    saveEntry(first, {
+      requestId: randomUUID(), seen, away,
+      entry: { kind: 'lot', id: `own-sack-${code}`, of: ingredientId, code, openedOn, bestBefore: null, open: true },
+    }); // prettier-ignore
+  await sack('a', 0, '2026-09-01');
+  await sack('b', 0, '2026-10-01');
+  const withSacks = await inside(demo!.address);
+  const bake = await startBake(withSacks, {
     requestId: randomUUID(),
     formulaId: branch.value.id,
     revision: 1,
     batch: eightRolls,
   });
   if (!bake.ok) throw new Error('no bake');
-  await recordTaps(first, bake.value.id, [
+  await recordTaps(withSacks, bake.value.id, [
     { eventId: randomUUID(), agoMs: 0, action: { type: 'noted', text: 'damp – “mild”' } },
+    { eventId: randomUUID(), agoMs: 0, action: { type: 'lotUsed', ingredientId, lotId: 'own-sack-a' } },
   ]);
+  await sack('a', 1, '2026-09-01', true);
   const text = await written(await inside(demo!.address));
+  expect(text).toContain('"lotUsed"');
   const file = JSON.parse(text) as KitchenFile;
   expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
     7,

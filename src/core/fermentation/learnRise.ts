@@ -89,10 +89,13 @@ export function learnRise(
   const holdingAt = leavens.length + doughs.indexOf(of.doughOf);
 
   /** Predicted less marked, over its spread, for all points; and the same unweighed. */
-  const misses = (x: readonly number[]): { weighed: number[]; plain: number[] } => {
+  const misses = (
+    x: readonly number[],
+    these: readonly (typeof days)[number][] = days,
+  ): { weighed: number[]; plain: number[] } => {
     const weighed: number[] = [];
     const plain: number[] = [];
-    for (const { question, points, leavenOf, doughOf } of days) {
+    for (const { question, points, leavenOf, doughOf } of these) {
       const times = [...new Set(points.flatMap(({ atS, sinceS }) => [sinceS, atS]))].sort((a, b) => a - b);
       const volumes = volumesAt(
         question,
@@ -119,7 +122,7 @@ export function learnRise(
     near: prior.map(() => 1e-5),
   });
   if (!fit) return null;
-  const { plain } = misses(fit.x);
+  const { plain } = misses(fit.x, asked);
   const known = (variance: number, day: number, before: number) =>
     Math.min(before, Math.hypot(Math.sqrt(Math.max(0, variance)), day));
   return {
@@ -133,7 +136,7 @@ export function learnRise(
         cv: known(fit.covariance[holdingAt]![holdingAt]!, F.dayCv.holding, prior[holdingAt]!),
       },
     },
-    marks: asked.reduce((sum, { points }) => sum + points.length, 0),
+    marks: plain.length,
     days: asked.length,
     miss: Math.sqrt(plain.reduce((sum, each) => sum + each * each, 0) / plain.length),
   };

@@ -104,4 +104,10 @@ test('an old jar lifts by what of it lives', () => {
     leaveningOf(formula, book, formulaTotals(formula, book), consistencyOf(formula, book), 1.1)!.yeastG;
   const old = bookOf(lot('jar', 'instant-yeast', { vigour: { value: 0.5, sd: 0.1 } }));
   expect(yeastG(old)).toBeCloseTo(0.5 * yeastG(libraryBook), 9);
+  // a new jar is new, whatever was said of yeast before
+  const bag: KitchenEntry = {
+    kind: 'bag', id: 'instant-yeast', bag: 'spring tin', source: '', changes: { vigour: { value: 0.3, sd: 0.1 } },
+  }; // prettier-ignore
+  expect(yeastG(bookOf(bag))).toBeCloseTo(0.3 * yeastG(libraryBook), 9);
+  expect(yeastG(bookOf(bag, lot('new', 'instant-yeast')))).toBeCloseTo(yeastG(libraryBook), 9);
 });

@@ -24,10 +24,12 @@ export const lotOf = ({ id, code, absorbs, vigour }: LotEntry, open: boolean): L
 export function fromLot(plain: Ingredient, lot: Lot | null): Ingredient {
   if (!lot) return plain;
   const { id, name, absorbs, vigour } = lot;
+  // how lively another jar was says nothing of this one
+  const { vigour: _, ...kind } = plain;
   const { absorption } = plain;
   const before = plain.absorbs?.value ?? 1;
   return {
-    ...plain,
+    ...kind,
     lot: { id, name, plain },
     ...(vigour && { vigour }),
     ...(absorbs &&

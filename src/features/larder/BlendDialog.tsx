@@ -31,6 +31,14 @@ const sameParts = (was: BlendEntry, parts: readonly ListedPart[]): boolean =>
       parts[index]?.ingredientId === ingredientId && parts[index]?.amount === massG,
   );
 
+/** What is known of a mixture as a whole, as long as its parts are the same. */
+const knownOf = ({ thirstCv, absorbs, works, learntFrom }: BlendEntry) => ({
+  ...(thirstCv !== undefined && { thirstCv }),
+  ...(absorbs && { absorbs }),
+  ...(works && { works }),
+  ...(learntFrom !== undefined && { learntFrom }),
+});
+
 interface BlendValues {
   readonly id: string;
   readonly name: string;
@@ -61,8 +69,8 @@ const entryOf = ({ id, name, also, role, parts, density, note }: BlendValues, wa
     role,
     parts: parts.map(({ ingredientId, amount }) => ({ ingredientId, massG: amount ?? 0 })),
     densityGPerMl: density,
-    // what a label left open stays open until somebody says better
-    ...(was?.thirstCv !== undefined && sameParts(was, parts) && { thirstCv: was.thirstCv }),
+    // what a label left open stays open until somebody says better, and what is known of the whole stays known
+    ...(was && sameParts(was, parts) && knownOf(was)),
   }) satisfies BlendEntry;
 
 const missingIn = ({ name, parts }: BlendValues): string | null => {

@@ -25,9 +25,12 @@ function wishOf(
   lot: StoredEntry | undefined,
 ): { readonly entry: KitchenEntry; readonly seen: number; readonly inUse: boolean } | null {
   const near = (a: number | undefined, b: number) => a !== undefined && Math.abs(a - b) < 0.005;
-  // a lot carries its own figure, against its kind
+  // a lot carries its own figure, against its kind as it counts without it
   if (lot?.entry.kind === 'lot') {
-    const absorbs = { value: after.value / before.value, sd: after.sd / before.value };
+    const plain = ingredient.lot?.plain ?? ingredient;
+    const kind =
+      of === 'whole' ? (plain.absorbs?.value ?? 1) : (plain.absorption?.gPerG.value ?? before.value);
+    const absorbs = { value: after.value / kind, sd: after.sd / kind };
     const inUse = lot.entry.learntFrom !== undefined && near(lot.entry.absorbs?.value, absorbs.value);
     return { entry: { ...lot.entry, absorbs, learntFrom: feels }, seen: lot.version, inUse };
   }
@@ -48,10 +51,11 @@ function wishOf(
       kind: 'bag',
       id: ingredient.id,
       bag: feels === 1 ? words.feltOnceAtTheBench : words.feltTimesAtTheBench(feels),
-      source: '',
+      source: bag?.source ?? '',
       learntFrom: feels,
       ...(bag?.works && { works: bag.works }),
-      changes: of === 'whole' ? { absorbs: after } : { absorption },
+      // what the baker says of it otherwise stays
+      changes: { ...bag?.changes, ...(of === 'whole' ? { absorbs: after } : { absorption }) },
     },
     seen,
     inUse: taught === true && near(learntNow, after.value),

@@ -3,6 +3,7 @@ import { FormProvider, useController } from 'react-hook-form';
 import type { Estimate, Ingredient, LotEntry, StoredEntry } from '@/core/ingredients';
 import { Dialog } from '@/ui/Dialog';
 import { newUuid } from '@/ui/newUuid';
+import { usePreferences } from '../preferences/PreferencesProvider';
 import { SaveIt } from './SaveIt';
 import { TextField } from './TextField';
 import { useEntryForm } from './useEntryForm';
@@ -45,6 +46,12 @@ const entryOf = (
   ...(was?.learntFrom !== undefined && { learntFrom: was.learntFrom }),
 });
 
+/** Today where the kitchen is, as a form takes it: 2026-11-02. */
+const todayIn = (timeZone: string): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
+    new Date(),
+  );
+
 interface LotDialogProps {
   /** What is in it, as it is without any lot. */
   ingredient: Ingredient;
@@ -54,8 +61,9 @@ interface LotDialogProps {
 
 /** A bag or jar: what it is called, when it was opened, until when it is good, and of yeast how lively it is. */
 export function LotDialog({ ingredient, before, onClose }: LotDialogProps) {
+  const { timeZone } = usePreferences().ways;
   const was = before?.entry ?? null;
-  const lot = useEntryForm<LotValues>(() => startOf(was, new Date().toISOString().slice(0, 10)), {
+  const lot = useEntryForm<LotValues>(() => startOf(was, todayIn(timeZone)), {
     entry: (values) => entryOf(values, ingredient.id, was),
     seen: before?.version ?? 0,
     onSaved: onClose,

@@ -8,9 +8,9 @@ import { Z80 } from '@/core/numeric';
 import { Button } from '@/ui/Button';
 import { useStoredEntries } from '../book/BookProvider';
 import { useNumbers } from '../preferences/PreferencesProvider';
-import { useKitchenTime } from '../preferences/time';
 import type { JarLearnt } from './useLearnt';
 import { useSaveEntry } from './useSaveEntry';
+import { MONTHS } from '@/wording/calendar';
 import { words } from '@/wording/screens/larder/Lots';
 
 const LotDialog = dynamic(() => import('./LotDialog').then((module) => module.LotDialog), { ssr: false });
@@ -21,8 +21,11 @@ const isLotOf =
   (stored: StoredEntry): stored is StoredLot =>
     stored.entry.kind === 'lot' && stored.entry.of === ingredientId && !stored.away;
 
-/** A day on a pack as a moment of that day. */
-const dayMs = (day: string): number => Date.parse(`${day}T12:00:00Z`);
+/** A day as written on a pack: it is the same day in every zone. */
+function packDay(day: string): string {
+  const [year, month, date] = day.split('-').map(Number);
+  return `${date} ${MONTHS[(month ?? 1) - 1]} ${year}`;
+}
 
 interface LotsProps {
   ingredient: Ingredient;
@@ -105,17 +108,14 @@ interface LotLineProps {
 
 function LotLine({ lot: { entry }, inUse, learnt, jar }: LotLineProps) {
   const numbers = useNumbers();
-  const time = useKitchenTime();
+  // marks are read with what is said of the jar, so they tell how it stands to that
+  const marked = jar && jar.vigour.value * (entry.vigour?.value ?? 1);
   const facts = [
-    entry.openedOn && words.opened(time.day(dayMs(entry.openedOn))),
-    entry.bestBefore && words.bestBefore(time.dayAndYear(dayMs(entry.bestBefore))),
+    entry.openedOn && words.opened(packDay(entry.openedOn)),
+    entry.bestBefore && words.bestBefore(packDay(entry.bestBefore)),
     entry.vigour && words.worksAt(Math.round(100 * entry.vigour.value)),
     learnt && words.absorbs(numbers.decimal(learnt.after.value / learnt.before.value, 2)),
-    jar &&
-      words.marksSay(
-        Math.round(100 * jar.vigour.value),
-        Math.round(100 * Z80 * jar.vigour.cv * jar.vigour.value),
-      ),
+    marked && words.marksSay(Math.round(100 * marked), Math.round(100 * Z80 * jar.vigour.cv * marked)),
   ].filter(Boolean);
   return (
     <span className="min-w-0 flex-1">

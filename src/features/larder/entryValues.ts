@@ -9,6 +9,8 @@ import { words } from '@/wording/screens/larder/entryValues';
 export interface EntryValues {
   readonly figures: Ingredient;
   readonly bag: string;
+  /** The recipe that works with this bag, which another dialog writes. */
+  readonly works: BagEntry['works'];
   /** As it is typed: a list made of it at each key would swallow the comma. */
   readonly also: string;
   readonly note: string;
@@ -27,6 +29,7 @@ export function startOf(id: string | null, book: IngredientBook, before?: Stored
   return {
     figures,
     bag: before?.entry.kind === 'bag' ? before.entry.bag : '',
+    works: before?.entry.kind === 'bag' ? before.entry.works : undefined,
     also: figures.alsoCalled.join(', '),
     note: before && before.entry.kind !== 'lot' ? before.entry.source : '',
   };
@@ -38,7 +41,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 function changesOf(library: Ingredient, now: Ingredient): BagEntry['changes'] {
   const keys = [
     'per100g', 'saltPer100g', 'densitySpooned', 'densityScooped', 'absorption', 'gelatinisationC', 'usualShare', 'mostShare',
-    'allergens', 'gluten', 'smokePointC', 'vigour',
+    'allergens', 'gluten', 'smokePointC', 'vigour', 'absorbs',
   ] as const; // prettier-ignore
   return Object.fromEntries(
     keys.filter((key) => !same(library[key], now[key])).map((key) => [key, now[key]]),
@@ -47,7 +50,7 @@ function changesOf(library: Ingredient, now: Ingredient): BagEntry['changes'] {
 
 const figuresAlone = ({ madeOf: _madeOf, lots: _lots, lot: _lot, ...figures }: Ingredient) => figures;
 
-export function entryOf({ figures, bag, also, note }: EntryValues, isBag: boolean): KitchenEntry {
+export function entryOf({ figures, bag, works, also, note }: EntryValues, isBag: boolean): KitchenEntry {
   const library = libraryBook.get(figures.id);
   if (isBag && library)
     return {
@@ -55,6 +58,7 @@ export function entryOf({ figures, bag, also, note }: EntryValues, isBag: boolea
       id: figures.id,
       bag: bag.trim(),
       source: note,
+      ...(works && { works }),
       changes: changesOf(library, figures),
     };
   return {

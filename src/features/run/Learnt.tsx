@@ -48,9 +48,15 @@ export function LearntLine({ learning, on, onTurn }: LearntLineProps) {
       <span>
         {words.useWhatAtTheBench(marks === 1 ? words.oneMark : words.marks(marks))}
         <strong className="figure">{numbers.mark(factor(learnt.vigour))}</strong>
-        {words.asFastAndHolds}
-        <strong className="figure">{numbers.mark(factor(learnt.holding))}</strong>
-        {words.asMuch}
+        {learnt.holding.cv > 0 ? (
+          <>
+            {words.asFastAndHolds}
+            <strong className="figure">{numbers.mark(factor(learnt.holding))}</strong>
+            {words.asMuch}
+          </>
+        ) : (
+          words.asFast
+        )}
         <span className="text-soft">
           {marks > 1 && words.theMarksLieOfIts(numbers.decimal(100 * miss, 0))}
         </span>
