@@ -6,11 +6,19 @@
  */
 import { writeFile } from 'node:fs/promises';
 import * as prettier from 'prettier';
-import { FIGURE_NAMES, FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import {
+  FIGURE_DRAWS,
+  FIGURE_NAMES,
+  FIGURES,
+  figuresDrawn,
+  PRIORS,
+  type FigureName,
+  type Figures,
+} from '@/core/calibrated';
 import { FITTED } from '@/core/calibrated/fitted';
 import { askWith } from '../tests/calibration/ask';
 import before from '../tests/calibration/before.json';
-import { fitFigures, type FitOutcome } from '../tests/calibration/fit';
+import { drawnFigures, fitFigures, type FitOutcome } from '../tests/calibration/fit';
 import { counts, leftOut, told, type StyleLeftOut } from '../tests/calibration/judge';
 import type { Row } from '../tests/calibration/practice';
 import { TEN_DOUGHS } from '../tests/calibration/rows/tenDoughs';
@@ -35,7 +43,9 @@ async function writeFigures(
   const lines = FIGURE_NAMES.flatMap((name) => {
     const each = fitted[name];
     return each
-      ? [`'${name}': { value: ${each.value}, sd: ${each.sd}, rows: ${JSON.stringify(each.rows)} },`]
+      ? [
+          `'${name}': { value: ${each.value}, sd: ${each.sd}, rows: ${JSON.stringify(each.rows)}, ${each.drawn ? `drawn: ${JSON.stringify(each.drawn)}` : ''} },`,
+        ]
       : [];
   });
   await formatted(
@@ -48,6 +58,8 @@ export interface Fitted {
   /** Relative where the figure's prior is. */
   readonly sd: number;
   readonly rows: readonly string[];
+  /** As it might as well be, together with the others of its group: absent where a model draws its own spread. */
+  readonly drawn?: readonly number[];
 }
 
 export const FITTED: Partial<Readonly<Record<FigureName, Fitted>>> = {
@@ -57,10 +69,21 @@ ${lines.join('\n')}
   );
 }
 
+/** How well heat's figures are known goes into its ranges. */
+const withDrawn = (outcome: FitOutcome) =>
+  Object.fromEntries(
+    outcome.names.map((name) => [
+      name,
+      { ...outcome.fitted[name]!, drawn: drawn.map((each) => Number(each[name].toPrecision(4))) },
+    ]),
+  );
+
 /** Heat is full of corners: a range is flat inside, a crust forms or does not. */
 const SWEEPS = 2;
 
 let figures: Figures = FIGURES;
+/** As heat's might as well be: those that are written. */
+let drawn: readonly Figures[] = Array.from({ length: FIGURE_DRAWS }, (_, draw) => figuresDrawn(draw));
 let fitted: Partial<Record<string, (typeof FITTED)[FigureName]>> = { ...FITTED };
 const styles: StyleLeftOut[] = [];
 for (const group of groups) {
@@ -84,7 +107,8 @@ for (const group of groups) {
   );
   figures = outcome.figures;
   if (fits) {
-    fitted = { ...fitted, ...outcome.fitted };
+    if (group === 'heat') drawn = drawnFigures(outcome, outcome.covariance);
+    fitted = { ...fitted, ...outcome.fitted, ...(group === 'heat' && withDrawn(outcome)) };
     await writeFigures(fitted);
     console.log(`  ${outcome.settled ? 'settled' : 'not settled'} at ${outcome.cost.toFixed(1)}`);
   }
@@ -98,7 +122,7 @@ for (const group of groups) {
   if (!words.includes('fit') && !keeps) styles.push(...leftOut(outcome, rows, before));
 }
 if (!words.includes('fit') && !words.includes('known')) {
-  askWith(figures);
+  askWith(figures, drawn);
   const found: Calibration = {
     given: seen(GIVEN_ROWS).map(told),
     own: seen(OWN_ROWS).map(told),

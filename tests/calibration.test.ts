@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { docTable } from '../scripts/docTable';
-import { FIGURE_NAMES, FIGURES, PRIORS } from '@/core/calibrated';
+import { FIGURE_DRAWS, FIGURE_NAMES, FIGURES, figuresDrawn, PRIORS } from '@/core/calibrated';
 import { FITTED } from '@/core/calibrated/fitted';
 import before from './calibration/before.json';
-import { fitFigures } from './calibration/fit';
+import { fitFigures, withoutStyle } from './calibration/fit';
 import { counts, told, type Told } from './calibration/judge';
 import { CALIBRATION_TABLES, type Calibration } from './calibration/tables';
 import { GIVEN_ROWS, OWN_ROWS, seen } from './calibration/table';
@@ -90,6 +90,12 @@ test('the fit can be run again: consistency from what was believed before comes 
   const here = fitFigures(names, rows, FIGURES, 3);
   expect(again.cost).toBeLessThan(0.25 * before_.cost);
   expect(again.cost).toBeLessThan(1.25 * here.cost);
+  // a style that nothing is left out of moves nothing; one that is left out makes what it alone speaks for less sure
+  const knownOf = (style: string) => withoutStyle(here, rows, style);
+  expect(knownOf('no such style').figures).toEqual(here.figures);
+  const spread = (style: string, name: (typeof names)[number]) =>
+    Math.log(Math.max(...knownOf(style).drawn.map((each) => each[name])) / Math.min(...knownOf(style).drawn.map((each) => each[name]))); // prettier-ignore
+  expect(spread('cheese', 'free.solid')).toBeGreaterThan(1.15 * spread('no such style', 'free.solid'));
   for (const name of names) {
     const { sd, log } = PRIORS[name];
     const moved = log ? Math.log(here.figures[name] / FIGURES[name]) : here.figures[name] - FIGURES[name];
@@ -98,6 +104,22 @@ test('the fit can be run again: consistency from what was believed before comes 
     expect(FITTED[name]!.sd).toBeLessThanOrEqual(sd * 1.02);
   }
 }, 60_000);
+
+test('how well heat’s figures are known goes into its ranges: ten sets of them, as far apart as that says', () => {
+  const heat = FIGURE_NAMES.filter((name) => PRIORS[name].group === 'heat');
+  for (const name of heat) {
+    const { log, sd: believed } = PRIORS[name];
+    const steps = Array.from({ length: FIGURE_DRAWS }, (_, draw) => {
+      const drawn = figuresDrawn(draw)[name];
+      return log ? Math.log(drawn / FIGURES[name]) : drawn - FIGURES[name];
+    });
+    const sd = Math.sqrt(steps.reduce((sum, step) => sum + step * step, 0) / FIGURE_DRAWS);
+    // at a bound it can only go one way
+    expect([name, sd > 0.3 * FITTED[name]!.sd, sd < 1.25 * believed]).toEqual([name, true, true]);
+  }
+  expect(figuresDrawn(null)).toBe(FIGURES);
+  expect(figuresDrawn(FIGURE_DRAWS + 3)).toEqual(figuresDrawn(3));
+});
 
 test('what was said before the fit is kept, answer by answer', () => {
   const answers = [...GIVEN_ROWS, ...OWN_ROWS].flatMap((row) =>

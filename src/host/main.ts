@@ -1,10 +1,7 @@
 /** The machine's side of ./crumb: what needs the database or serves. `crumb` itself installs what is missing and then becomes this. */
 import path from 'node:path';
-import { backup } from './backup';
 import { runWithDatabase, openDatabaseProgram } from './database';
 import { HostFailure, say, wordSystemError } from './hostFailure';
-import { exportToFile, importFromFile } from './kitchenFiles';
-import { restore } from './restore';
 
 const root = process.cwd();
 const calledFrom = process.env.CRUMB_CALLED_FROM ?? root;
@@ -22,10 +19,11 @@ const databaseUrl = process.env.DATABASE_URL || null;
 const ownerUrl = process.env.DATABASE_OWNER_URL || null;
 
 async function run([command, ...rest]: readonly string[]): Promise<number> {
+  // each fetched where it is asked for: the framework is of no use to the other commands, the kitchen's documents are to few
+  const where = { root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom };
   switch (command) {
     case 'start':
     case 'dev': {
-      // fetched here: the framework is of no use to the other commands
       const { start } = await import('./start');
       await start({
         root,
@@ -39,20 +37,17 @@ async function run([command, ...rest]: readonly string[]): Promise<number> {
       return 0;
     }
     case 'db':
-      return openDatabaseProgram(
-        { root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom },
-        rest,
-      );
+      return openDatabaseProgram(where, rest);
     case 'with-database':
       return runWithDatabase(homeFolder, rest);
     case 'backup':
-      return backup({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+      return (await import('./backup')).backup(where, rest);
     case 'restore':
-      return restore({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+      return (await import('./restore')).restore(where, rest);
     case 'export':
-      return exportToFile({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+      return (await import('./kitchenFiles')).exportToFile(where, rest);
     case 'import':
-      return importFromFile({ root, homeFolder, databaseUrl: ownerUrl ?? databaseUrl, calledFrom }, rest);
+      return (await import('./kitchenFiles')).importFromFile(where, rest);
     default:
       throw new HostFailure(`unknown command '${command}'; see ./crumb help`);
   }

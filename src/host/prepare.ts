@@ -4,8 +4,6 @@ import pg from 'pg';
 import { migrate, NewerDatabase } from '@/db/migrate';
 import { openPool, PATIENT } from '@/db/pool';
 import { grantServing } from '@/db/serving';
-import { renewCards } from '@/server/bakeCards';
-import { bringDemo } from '@/server/kitchens';
 import { keyOf, type Home } from './home';
 import { HostFailure, say } from './hostFailure';
 import type { Lease } from './lease';
@@ -42,6 +40,8 @@ export async function migrateDatabase(ownerUrl: string, root: string, serving: s
   try {
     const applied = await migrate(pool, path.join(root, 'src/db/migrations'));
     for (const file of applied) say(`Migrated: ${file}`);
+    // the kitchens' documents are fetched here: most commands have no use for them, and they take seconds
+    const { renewCards } = await import('@/server/bakeCards');
     const made = await renewCards(pool);
     if (made > 0) say(`Lists made anew of ${made} bakes.`);
     if (serving) await grantServing(pool, serving);
@@ -69,6 +69,7 @@ export async function prepareDatabase(
   await migrateDatabase(ownerUrl, root, serving);
   const pool = openPool(ownerUrl, PATIENT);
   try {
+    const { bringDemo } = await import('@/server/kitchens');
     if (await bringDemo({ pool, newId: randomUUID, now: () => new Date() }))
       say('The demo kitchen has moved in.');
   } finally {

@@ -1,4 +1,4 @@
-import { FIGURES, type Figures } from '@/core/calibrated';
+import { FIGURES, figuresDrawn, type Figures } from '@/core/calibrated';
 import { airPressurePa } from '@/core/doughTemperature/boilingPoint';
 import { afterFreezing } from '@/core/fermentation/freezing';
 import type { Leavening } from '@/core/fermentation/leavening';
@@ -26,8 +26,11 @@ export const DRAWS = { consistency: 10, fermentation: 24, heat: 10 } as const;
 
 /** The figures that answers are computed with. */
 let figures: Figures = FIGURES;
-export function askWith(these: Figures): void {
+let drawnFigures: (draw: number | null) => Figures = figuresDrawn;
+/** @param drawn as these figures might as well be, for heat's ranges; none: as they are */
+export function askWith(these: Figures, drawn?: readonly Figures[]): void {
   figures = these;
+  drawnFigures = (draw) => (draw === null ? these : (drawn?.[draw] ?? these));
   forget();
 }
 
@@ -308,10 +311,13 @@ export function askBake(ask: BakeAsk, draw: number | null): BakeSeen {
   return once(`bake ${JSON.stringify([ask, draw])}`, () => {
     const question = bakeQuestion(ask);
     const endS = heatingEndS(question);
+    const { timeOff, lostOff } = drawnHeat(question, draw === COARSE ? null : draw, ask.anotherDay);
+    const later = (s: number | null) => (s === null ? null : s * timeOff);
     const run = (asked: BakeQuestion): BakeSimulation => {
       // as a forecast does: the middle on the grid that is shown, draws against the coarse middle
       const drawn = drawnHeat(asked, draw === COARSE ? null : draw, ask.anotherDay);
-      const made = simulateBake(asked, drawn, draw === null ? 'shipped' : 'coarse', 900, 'cut', figures);
+      const known = drawnFigures(draw === COARSE ? null : draw);
+      const made = simulateBake(asked, drawn, draw === null ? 'shipped' : 'coarse', 900, 'cut', known);
       if (!made.ok) throw new Error(`${ask.shape}: ${made.problem.code} at ${made.problem.path}`);
       return made.value;
     };
@@ -325,22 +331,22 @@ export function askBake(ask: BakeAsk, draw: number | null): BakeSeen {
     const lost = between(bake.atS, bake.lost, weighedAtS) - kettleLost;
     const waterPerDry = question.matter.waterShare / (1 - question.matter.waterShare);
     return {
-      coreReaches: (tempC) => firstAt(bake.atS, bake.coreC, tempC),
-      setAtS: bake.setAtS,
+      coreReaches: (tempC) => later(firstAt(bake.atS, bake.coreC, tempC)),
+      setAtS: later(bake.setAtS),
       coreAtEndC: between(bake.atS, bake.coreC, endS - 1),
       coreTopC: Math.max(...bake.coreC),
-      lost,
+      lost: lost * lostOff,
       brown: {
         top: between(rim.atS, rim.brownTop, endS),
         base: between(bake.atS, bake.brownBase, endS),
         spots: between(bake.atS, bake.spots, endS),
       },
       brownReaches: (where, index) =>
-        firstAt(bake.atS, where === 'top' ? rim.brownTop : bake.brownBase, index),
-      cutAfterS: bake.coolAtS === null ? null : bake.coolAtS - endS,
-      firmAfterS: bake.firmAtS === null ? null : bake.firmAtS - endS,
-      eatAfterS: bake.eatAtS === null ? null : bake.eatAtS - endS,
-      driesTo: (level) => firstAt(bake.atS, bake.lost, (waterPerDry - level) / (1 + waterPerDry)),
+        later(firstAt(bake.atS, where === 'top' ? rim.brownTop : bake.brownBase, index)),
+      cutAfterS: bake.coolAtS === null ? null : later(bake.coolAtS - endS),
+      firmAfterS: bake.firmAtS === null ? null : later(bake.firmAtS - endS),
+      eatAfterS: bake.eatAtS === null ? null : later(bake.eatAtS - endS),
+      driesTo: (level) => later(firstAt(bake.atS, bake.lost, (waterPerDry - level) / (1 + waterPerDry))),
       volume: bake.body.volumeM3 * 1e6,
     };
   });
@@ -356,7 +362,14 @@ export function askPreheat(
   const plain = ORDINARY_OVENS.static;
   const z = draw === null || draw === COARSE ? 0 : normalAbove((draw + 0.5) / DRAWS.heat);
   const oven = preheatDraw(plain, z);
-  const heated = preheat(oven, plate, setC, 21, thickM ?? undefined, figures);
+  const heated = preheat(
+    oven,
+    plate,
+    setC,
+    21,
+    thickM ?? undefined,
+    drawnFigures(draw === COARSE ? null : draw),
+  );
   return heated.ok ? heated.value.plateS : null;
 }
 

@@ -1,10 +1,12 @@
-import { FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { FIGURE_DRAWS, FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
 import type { Fitted } from '@/core/calibrated/fitted';
+import { normalDraws } from '@/core/numeric/draws';
 import { curvedFit, linearFit } from '@/core/numeric/leastSquares';
 import { Z80 } from '@/core/numeric/normal';
 import { askWith } from './ask';
-import type { Row } from './practice';
-import { isOpen, scaled, seen, type Seen } from './table';
+import type { Answer, Row } from './practice';
+import { isOpen, scaled, seen, width, type Seen } from './table';
 
 /** How much a row counts by how sure practice is of it: its sds are so many times as wide. */
 const DOUBT = { A: 0.55, B: 1.15, C: 2 } as const;
@@ -23,18 +25,22 @@ const FAR = 1;
  * What the model says against practice's range, in sds, its ends taken as an 80 % interval: flat inside, for practice does not say
  * where in its range a dough is, and linear beyond it.
  */
-function miss({ row, answer, value }: Seen): number {
-  if (value === null) return CANNOT_SAY;
-  if (isOpen(answer) && value >= (answer.low + answer.high) / 2) return 0;
+function missAt(row: Row, answer: Answer, at: number | null): number {
+  if (at === null) return CANNOT_SAY;
   const low = scaled(answer.kind, answer.low);
   const high = scaled(answer.kind, answer.high);
-  const off = (2 * (scaled(answer.kind, value) - (low + high) / 2)) / (high - low);
+  if (isOpen(answer) && at >= (low + high) / 2) return 0;
+  const off = (2 * (at - (low + high) / 2)) / (high - low);
   const far = Math.abs(off) / INSIDE;
   const own = row.id.startsWith('O') ? OWN_DOUBT : 1;
   const weight = Z80 / DOUBT[row.sure] / own / Math.sqrt(Math.max(1, row.answers.length / MOST_ANSWERS));
   const sds = far <= 1 ? far ** 6 : 6 * far - 5;
   return Math.sign(off) * weight * (sds <= FAR ? sds : FAR * (1 + Math.log(sds / FAR)));
 }
+
+/** An answer on the scale on which its range is looked at; null where the model cannot say. */
+const atOf = ({ answer, value }: Seen): number | null => (value === null ? null : scaled(answer.kind, value));
+const miss = (each: Seen): number => missAt(each.row, each.answer, atOf(each));
 
 /** The figure for a step x away from its prior: on the logarithm where that is how it is believed. */
 const figureAt = (name: FigureName, x: number): number => {
@@ -86,15 +92,24 @@ function patterned(
   return x;
 }
 
+const priorsOf = (names: readonly FigureName[]) => names.map((name) => ({ at: 0, sd: PRIORS[name].sd }));
+const boundsOf = (names: readonly FigureName[]) =>
+  names.map((name) => {
+    const { value, sd, log } = PRIORS[name];
+    const low = log || value >= 1 ? -3 * sd : Math.max(-3 * sd, -0.95 * value);
+    return { min: low, max: log || value >= 1 ? 3 * sd : Math.min(3 * sd, 1 - value), move: 1.5 * sd };
+  });
+
 export interface FitOutcome {
   readonly figures: Figures;
   readonly fitted: Readonly<Record<string, Fitted>>;
   readonly settled: boolean;
   readonly cost: number;
-  /** At the end: what is missed, how each miss moves with each figure, where the figures stand against their priors. */
+  /** At the end: what each answer is, how it moves with each figure, where the figures stand against their priors. */
   readonly names: readonly FigureName[];
-  readonly misses: readonly number[];
+  readonly answers: readonly (number | null)[];
   readonly slopes: readonly (readonly number[])[];
+  readonly covariance: readonly (readonly number[])[];
   readonly x: readonly number[];
 }
 
@@ -125,16 +140,8 @@ export function fitFigures(
     return found;
   };
   const origin = names.map((name) => stepOf(name, from[name]));
-  const prior = names.map((name) => ({ at: 0, sd: PRIORS[name].sd }));
-  const bounds = names.map((name) => {
-    const { value, sd, log } = PRIORS[name];
-    const low = log || value >= 1 ? -3 * sd : Math.max(-3 * sd, -0.95 * value);
-    return {
-      min: low,
-      max: log || value >= 1 ? 3 * sd : Math.min(3 * sd, 1 - value),
-      move: 1.5 * sd,
-    };
-  });
+  const prior = priorsOf(names);
+  const bounds = boundsOf(names);
   const coarsely = (x: readonly number[]): number[] => {
     askWith(at(x));
     return seen(rows, 'coarse').map(miss);
@@ -152,25 +159,33 @@ export function fitFigures(
   });
   if (!fit) throw new Error('The model says nothing at the prior');
   const x = patterned(fit.x, misses, prior, bounds, sweeps);
-  const here = misses(x);
-  const cost = here.reduce((sum, z) => sum + z * z, 0);
-  const answers = rows.flatMap((row) => row.answers.map(() => row.id));
-  const from0 = coarsely(x);
-  const slopes = names.map((name, i) => {
+  askWith(at(x));
+  const ended = seen(rows, false);
+  const cost = ended.reduce((sum, each) => sum + miss(each) ** 2, 0);
+  const told = (by: readonly number[]): Seen[] => {
+    askWith(at(by));
+    return seen(rows, 'coarse');
+  };
+  const here = told(x);
+  const moved = names.map((name, i) => {
     const step = 0.2 * PRIORS[name].sd;
-    const moved = coarsely(x.map((each, j) => (i === j ? each + step : each)));
-    return moved.map((z, k) => (z - from0[k]!) / step);
+    return { step, there: told(x.map((each, j) => (i === j ? each + step : each))) };
   });
-  // how well each is known where the fit ended, not where its last straight line began
-  const { covariance } = linearFit(
-    here.map((_, k) => ({ left: 0, by: slopes.map((each) => each[k]!), sd: 1 })),
-    prior,
+  const slopes = moved.map(({ step, there }) =>
+    there.map((each, k) => {
+      const [from, to] = [atOf(here[k]!), atOf(each)];
+      return from === null || to === null ? 0 : (to - from) / step;
+    }),
   );
+  const rowsOf = ended.map(({ row, answer }) => ({ row, answer }));
+  // how well each is known where the fit ended, not where its last straight line began
+  const covariance = knownBy(names, slopes, rowsOf);
   const fitted = Object.fromEntries(
     names.map((name, i) => {
       const told = new Map<string, number>();
       slopes[i]!.forEach((slope, k) => {
-        told.set(answers[k]!, (told.get(answers[k]!) ?? 0) + slope * slope);
+        const { row, answer } = rowsOf[k]!;
+        told.set(row.id, (told.get(row.id) ?? 0) + (slope / doubtOf(row, answer)) ** 2);
       });
       const all = [...told.values()].reduce((sum, each) => sum + each, 0);
       const speak = [...told].filter(([, each]) => each > 0.08 * all && all * PRIORS[name].sd ** 2 > 0.2);
@@ -185,24 +200,111 @@ export function fitFigures(
     }),
   );
   askWith(at(x));
-  return { figures: at(x), fitted, settled: fit.settled, cost, names, misses: here, slopes, x };
+  return {
+    figures: at(x),
+    fitted,
+    settled: fit.settled,
+    cost,
+    names,
+    answers: ended.map(atOf),
+    slopes,
+    covariance,
+    x,
+  };
 }
 
-/** The figures a fit comes to that has not seen one style: the normal equations without its rows, from where the whole fit ended. */
-export function withoutStyle(outcome: FitOutcome, rows: readonly Row[], style: string): Figures {
-  const of = rows.flatMap((row) => row.answers.map(() => row.style));
-  const kept = outcome.misses.flatMap((miss, k) => {
-    if (of[k] === style) return [];
-    const by = outcome.slopes.map((slopes) => slopes[k]!);
-    // straight about the end: miss + slopes (x - x0) = 0
-    return [{ left: by.reduce((sum, slope, i) => sum + slope * outcome.x[i]!, 0) - miss, by, sd: 1 }];
-  });
-  const { x } = linearFit(
-    kept,
-    outcome.names.map((name) => ({ at: 0, sd: PRIORS[name].sd })),
-  );
-  return {
-    ...outcome.figures,
-    ...Object.fromEntries(outcome.names.map((name, i) => [name, figureAt(name, x[i]!)])),
+/** One sd of what practice says, its range taken as an 80 % interval, by how sure it is; answers of one row speak of one dough. */
+const doubtOf = (row: Row, answer: Answer): number =>
+  (width(answer.kind, answer.low, answer.high) / 2 / Z80) *
+  Math.max(1, DOUBT[row.sure]) *
+  Math.sqrt(Math.max(1, row.answers.length / MOST_ANSWERS));
+
+/** How well figures are known by these answers, in their steps from the prior: rows of columns. */
+const knownBy = (
+  names: readonly FigureName[],
+  slopes: FitOutcome['slopes'],
+  by: readonly ({ readonly row: Row; readonly answer: Answer } | null)[],
+) =>
+  linearFit(
+    by.flatMap((each, k) =>
+      each ? [{ left: 0, by: slopes.map((mine) => mine[k]!), sd: doubtOf(each.row, each.answer) }] : [],
+    ),
+    priorsOf(names),
+  ).covariance;
+
+/**
+ * Sets of figures that stand for how well they are known together: slices of a normal in every direction of the covariance, inside of what a
+ * figure can be.
+ */
+export function drawnFigures(
+  { names, figures }: Pick<FitOutcome, 'names' | 'figures'>,
+  covariance: FitOutcome['covariance'],
+): Figures[] {
+  // even to the last digit, which rounding is not
+  const even = new Matrix(covariance.map((row, i) => row.map((each, j) => (each + covariance[j]![i]!) / 2)));
+  const half = new CholeskyDecomposition(even).lowerTriangularMatrix;
+  const bounds = boundsOf(names);
+  return normalDraws(FIGURE_DRAWS, names.length, 50_021).map((z) => ({
+    ...figures,
+    ...Object.fromEntries(
+      names.map((name, i) => {
+        const from = stepOf(name, figures[name]);
+        const { min, max } = bounds[i]!;
+        const to = z.reduce((sum, each, j) => sum + half.get(i, j) * each, from);
+        return [name, figureAt(name, Math.min(Math.max(max, from), Math.max(Math.min(min, from), to)))];
+      }),
+    ),
+  }));
+}
+
+/** What a fit comes to that has not seen one style. */
+export interface WithoutStyle {
+  readonly figures: Figures;
+  readonly drawn: readonly Figures[];
+}
+
+/**
+ * The figures a fit comes to that has not seen one style: moved from where the whole fit ended by what its rows make the difference of. For that
+ * every answer moves straight with the figures, but is missed as in the fit itself, whose walls hold a figure that a straight line through
+ * a range's flat middle would let go. Rows that speak for no figure move none.
+ */
+export function withoutStyle(outcome: FitOutcome, rows: readonly Row[], style: string): WithoutStyle {
+  const { names, answers, slopes } = outcome;
+  const prior = priorsOf(names);
+  const bounds = boundsOf(names);
+  const all = rows.flatMap((row) => row.answers.map((answer) => ({ row, answer }))).map((each, k) => ({ ...each, k })); // prettier-ignore
+  const straight = (kept: typeof all): readonly number[] => {
+    const fit = curvedFit({
+      misses: (x) =>
+        kept.map(({ row, answer, k }) => {
+          const was = answers[k]!;
+          const by = (i: number) => slopes[i]![k]! * (x[i]! - outcome.x[i]!);
+          return missAt(row, answer, was === null ? null : names.reduce((sum, _, i) => sum + by(i), was));
+        }),
+      start: outcome.x,
+      prior,
+      steps: prior.map(({ sd }) => 0.02 * sd),
+      bounds,
+      rounds: 60,
+      near: prior.map(({ sd }) => 0.003 * sd),
+    });
+    if (!fit) throw new Error('The fit without a style has no start');
+    return fit.x;
   };
+  const whole = straight(all);
+  const without = straight(all.filter(({ row }) => row.style !== style));
+  const x = outcome.x.map((at, i) => {
+    const { min, max } = bounds[i]!;
+    return Math.min(Math.max(max, at), Math.max(Math.min(min, at), at + without[i]! - whole[i]!));
+  });
+  const figures = {
+    ...outcome.figures,
+    ...Object.fromEntries(names.map((name, i) => [name, figureAt(name, x[i]!)])),
+  };
+  const known = knownBy(
+    names,
+    slopes,
+    all.map((each) => (each.row.style === style ? null : each)),
+  );
+  return { figures, drawn: drawnFigures({ names, figures }, known) };
 }

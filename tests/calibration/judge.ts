@@ -1,4 +1,3 @@
-import type { Figures } from '@/core/calibrated';
 import { BANDS, BAND_ENDS } from '@/core/consistency/parameters';
 import { colourOf, COLOURS } from '@/core/heat/colour';
 import { askWith } from './ask';
@@ -109,8 +108,8 @@ export function leftOut(
   before: Readonly<Record<string, readonly (number | null)[]>>,
 ): StyleLeftOut[] {
   return [...new Set(rows.map(({ style }) => style))].map((style) => {
-    const figures: Figures = withoutStyle(outcome, rows, style);
-    askWith(figures);
+    const { figures, drawn } = withoutStyle(outcome, rows, style);
+    askWith(figures, drawn);
     const mine = rows.filter((row) => row.style === style);
     const all = seen(mine);
     const mean = (of: (each: Seen) => number) => all.reduce((sum, each) => sum + of(each), 0) / all.length;

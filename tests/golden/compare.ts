@@ -22,14 +22,14 @@ export function flatten(value: unknown, path = '', into: Record<string, Figures[
   return into;
 }
 
-/** A figure may be off by this share of itself before it counts as another. */
+/** A figure of a whole formula may be off by this share of itself before it counts as another. */
 const TOLERANCE = 0.005;
 /** Nothing is weighed, timed or measured finer than this, in whatever unit. */
 const FINEST = 1e-4;
 
-const same = (was: Figures[string], is: Figures[string]): boolean =>
+const same = (was: Figures[string], is: Figures[string], share: number, finest: number): boolean =>
   typeof was === 'number' && typeof is === 'number'
-    ? Math.abs(was - is) <= Math.max(FINEST, TOLERANCE * Math.max(Math.abs(was), Math.abs(is)))
+    ? Math.abs(was - is) <= Math.max(finest, share * Math.max(Math.abs(was), Math.abs(is)))
     : was === is;
 
 export interface Difference {
@@ -40,10 +40,11 @@ export interface Difference {
   readonly is: Figures[string] | undefined;
 }
 
-export function differences(was: Figures, is: Figures): Difference[] {
+/** @param share a figure may be off by this share of itself, and anything by `finest` */
+export function differences(was: Figures, is: Figures, share = TOLERANCE, finest = FINEST): Difference[] {
   return [...new Set([...Object.keys(was), ...Object.keys(is)])].flatMap((path) => {
     const [before, now] = [was[path], is[path]];
-    if (before !== undefined && now !== undefined && same(before, now)) return [];
+    if (before !== undefined && now !== undefined && same(before, now, share, finest)) return [];
     return [{ path, was: before, is: now }];
   });
 }

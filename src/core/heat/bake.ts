@@ -59,9 +59,15 @@ export interface HeatDraw {
   readonly browning: number;
   /** Air and shade where it cools. */
   readonly rack: number;
+  /** Tongues differ: by how much warmer it is eaten. */
+  readonly palateC: number;
+  /** What the model itself is off: of its times and of the water lost; whoever reads a draw multiplies by them. */
+  readonly timeOff: number;
+  readonly lostOff: number;
 }
 export const CENTRAL_DRAW: HeatDraw = {
-  transfer: 1, offsetC: 0, conduction: 1, vapourPath: 1, contact: 1, size: 1, startC: 0, browning: 1, rack: 1,
+  transfer: 1, offsetC: 0, conduction: 1, vapourPath: 1, contact: 1, size: 1, startC: 0, browning: 1, rack: 1, palateC: 0,
+  timeOff: 1, lostOff: 1,
 }; // prettier-ignore
 
 /** A bake as it comes out, sampled. °C, seconds from loading. */
@@ -336,8 +342,8 @@ export function simulateBake(
       if (phase.kind === 'rack') {
         if (coolAtS === null && core < SET.coolC) coolAtS = tS;
         if (warm) {
-          if (eatAtS === null && tS - fromS >= HEAT.eatLeastS / draw.rack && meanOf(state) < HEAT.eatBelowC)
-            eatAtS = tS;
+          const cooled = meanOf(state) < HEAT.eatBelowC + draw.palateC;
+          if (eatAtS === null && tS - fromS >= HEAT.eatLeastS / draw.rack && cooled) eatAtS = tS;
         } else if (firmAtS === null) {
           // starch sets into a firm gel below where it melts, the faster the cooler
           const sets = Math.min(1, Math.max(0, (HEAT.firmsBelowC - core) / (HEAT.firmsBelowC - SET.coolC)));

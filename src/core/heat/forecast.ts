@@ -1,3 +1,4 @@
+import { FIGURES, figuresDrawn, type Figures } from '../calibrated';
 import { normalDraws } from '../numeric/draws';
 import { quantileOf } from '../numeric/quantile';
 import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '../numeric/range';
@@ -16,6 +17,9 @@ const PARAMETERS = [
   'start',
   'browning',
   'rack',
+  'palate',
+  'model',
+  'drying',
 ] as const;
 export type HeatParameter = (typeof PARAMETERS)[number];
 /** Ten simulations on the coarse grid: the edges of an interval stand to about a sixth of its width. */
@@ -63,11 +67,23 @@ function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
     startC: at('start') * HEAT.startSdC,
     browning: spread('browning', HEAT.browningCv),
     rack: spread('rack', HEAT.convection.rackCv),
+    palateC: at('palate') * HEAT.eatBelowSdC,
+    timeOff: spread('model', HEAT.modelCv.time),
+    lostOff: spread('drying', HEAT.modelCv.lost),
   };
 }
 
-/** What is another day's on another day: the piece, its warmth, the draught. The oven and the flours stay. */
-const OF_THE_DAY: ReadonlySet<HeatParameter> = new Set(['size', 'start', 'rack', 'contact']);
+/**
+ * What is another day's on another day, as a share of its spread: how warm the dough was, much of the draught; of how large and how close a piece
+ * lies most is the same not knowing on both. The oven and the flours stay.
+ */
+const OF_THE_DAY: Readonly<Partial<Record<HeatParameter, number>>> = {
+  size: 0.35,
+  start: 1,
+  rack: 0.6,
+  contact: 0.35,
+  palate: 1,
+};
 
 /**
  * The n-th of the fixed draws, or the middle for null.
@@ -77,9 +93,10 @@ export function drawnHeat(question: BakeQuestion, draw: number | null, anotherDa
   if (draw === null) return CENTRAL_DRAW;
   const here = NORMAL[draw % DRAWS] ?? [];
   const there = NORMAL[(draw + 3) % DRAWS] ?? [];
-  const z = PARAMETERS.map(
-    (name, column) => (anotherDay && OF_THE_DAY.has(name) ? there : here)[column] ?? 0,
-  );
+  const z = PARAMETERS.map((name, column) => {
+    const share = anotherDay ? (OF_THE_DAY[name] ?? 0) : 0;
+    return Math.sqrt(1 - share ** 2) * (here[column] ?? 0) + share * (there[column] ?? 0);
+  });
   return drawOf(z, question);
 }
 
@@ -124,9 +141,13 @@ function bakedOn(question: BakeQuestion): BakeQuestion {
 }
 
 /** When it is set, had it been left in; a programme too short says nothing of that by itself. */
-function setOrLater(longer: BakeQuestion, each: BakeSimulation, draw: HeatDraw): number | null {
+function setOrLater(
+  longer: BakeQuestion,
+  each: BakeSimulation,
+  { draw, figures }: { readonly draw: HeatDraw; readonly figures: Figures },
+): number | null {
   if (each.setAtS !== null) return each.setAtS;
-  const on = simulateBake(longer, draw, 'coarse', 30, 'set');
+  const on = simulateBake(longer, draw, 'coarse', 30, 'set', figures);
   return on.ok ? on.value.setAtS : null;
 }
 
@@ -157,34 +178,35 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   // ends as the draws do, so that it is compared with them for as long as they last
   const plain = simulateBake(question, CENTRAL_DRAW, 'coarse', 160, 'cut');
   if (!plain.ok) return plain;
-  const draws = NORMAL.map((z) => drawOf(z, question));
+  const draws = NORMAL.map((z, index) => ({ draw: drawOf(z, question), figures: figuresDrawn(index) }));
   const simulations: BakeSimulation[] = [];
-  for (const draw of draws) {
+  for (const { draw, figures } of draws) {
     yield { done: 2 + simulations.length, of: DRAWS + 2 };
-    const drawn = simulateBake(question, draw, 'coarse', 160, 'cut');
+    const drawn = simulateBake(question, draw, 'coarse', 160, 'cut', figures);
     if (!drawn.ok) return drawn;
     simulations.push(drawn.value);
   }
   const longer = bakedOn(question);
-  const setAt = (each: BakeSimulation, draw: HeatDraw) => setOrLater(longer, each, draw);
+  const middle = { draw: CENTRAL_DRAW, figures: FIGURES };
+  const setAt = (each: BakeSimulation, drawn = middle) => setOrLater(longer, each, drawn);
   const setTimes = new Map<BakeSimulation, number | null>();
   for (const [index, each] of simulations.entries()) {
     if (each.setAtS === null) yield { done: DRAWS + 1, of: DRAWS + 2 };
-    setTimes.set(each, setAt(each, draws[index] ?? CENTRAL_DRAW));
+    setTimes.set(each, setAt(each, draws[index]));
   }
   const simulation = shown.value;
-  setTimes.set(simulation, setAt(simulation, CENTRAL_DRAW));
-  setTimes.set(plain.value, setAt(plain.value, CENTRAL_DRAW));
+  setTimes.set(simulation, setAt(simulation));
+  setTimes.set(plain.value, setAt(plain.value));
   const endS = heatingEndS(question);
   const end = (
     series: keyof Pick<BakeSimulation, 'coreC' | 'lost' | 'brownTop' | 'brownBase' | 'spots'>,
     each: BakeSimulation,
   ) => at(each, each[series], endS - 1);
   const scaled = (of: (each: BakeSimulation) => number, value = of(simulation)): Range => {
-    const middle = Math.max(1e-6, of(plain.value));
+    const coarsely = Math.max(1e-6, of(plain.value));
     return rangeOf(
       value,
-      simulations.map((each) => (value * of(each)) / middle),
+      simulations.map((each) => (value * of(each)) / coarsely),
     );
   };
   const cooled = (each: BakeSimulation): number =>
@@ -198,8 +220,8 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     );
   const timed = (of: (each: BakeSimulation) => number | null): MaybeRange => {
     const value = of(simulation);
-    const middle = of(plain.value);
-    const scale = value !== null && middle !== null ? value / middle : 1;
+    const coarsely = of(plain.value);
+    const scale = value !== null && coarsely !== null ? value / coarsely : 1;
     return maybeRangeOf(
       value,
       simulations.map((each) => {

@@ -26,7 +26,7 @@ export const preheatDraw = (oven: Oven, z: number): Oven => ({
   powerW: oven.powerW * Math.exp(z * POWER_CV),
   transfer: oven.transfer * Math.exp(z * oven.transferCv),
 });
-const POWER_CV = 0.1;
+const POWER_CV = 0.2;
 
 const NEAR_C = 15;
 const LIMIT_S = 10_800;

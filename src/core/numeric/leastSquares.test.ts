@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { curvedFit } from './leastSquares';
+import { curvedFit, linearFit } from './leastSquares';
 
 /** Two figures pulling at the same evidence: a + b = 3 and a - b / 2 = 0, with a bound on a. */
 const fit = (max: number, slopesBy?: (x: readonly number[]) => number[]) =>
@@ -35,4 +35,21 @@ test('slopes of a cheaper model lead to where the true one is best', () => {
   const { x } = fit(4, rough);
   expect(x[0]).toBeCloseTo(1, 2);
   expect(x[1]).toBeCloseTo(2, 2);
+});
+
+test('evidence of whatever weight is weighed, and makes no figure less sure than it was believed', () => {
+  const any = fc.double({ min: -7, max: 7, noNaN: true });
+  const sd = fc.double({ min: 0.01, max: 9, noNaN: true });
+  fc.assert(
+    fc.property(fc.array(fc.tuple(any, any, any, sd), { maxLength: 8 }), sd, sd, (evidence, a, b) => {
+      const rows = evidence.map(([left, x, y, of]) => ({ left, by: [x, y, x * y], sd: of }));
+      const { x, covariance } = linearFit(rows, [{ at: 0, sd: a }, { at: 1, sd: b }, { at: 0, sd: 1 }]);
+      expect(x.every(Number.isFinite)).toBe(true);
+      for (const [i, believed] of [a, b, 1].entries())
+        expect(covariance[i]![i]!).toBeLessThanOrEqual(believed ** 2 * (1 + 1e-6));
+    }),
+  ); // prettier-ignore
+  // two readings of one sum, 10 ± 1 and 10 ± 1, against 0 ± 1 of each part: four go to each (Gelman et al., ch. 14)
+  const twice = [10, 10].map((left) => ({ left, by: [1, 1], sd: 1 }));
+  expect(linearFit(twice, [{ at: 0, sd: 1 }, { at: 0, sd: 1 }]).x).toEqual([expect.closeTo(4, 9), expect.closeTo(4, 9)]); // prettier-ignore
 });

@@ -27,7 +27,7 @@ function equations(rows: readonly Row[], prior: readonly Prior[], x: readonly nu
     const weight = sd ** -2;
     by.forEach((mine, i) => {
       pull[i]! += weight * mine * left;
-      by.forEach((other, j) => curvature.set(i, j, curvature.get(i, j) + weight * mine * other));
+      by.forEach((other, j) => curvature.set(i, j, curvature.get(i, j) + weight * (mine * other)));
     });
   }
   return { curvature, pull };
