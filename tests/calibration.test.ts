@@ -57,8 +57,8 @@ test("the ranges are the models' own: drawn again, both ends come out as they ar
     expect([key, off(low, keptLow), off(high, keptHigh)]).toEqual([key, false, false]);
   }
 }, 60_000);
-/** A disc on its stone, a loaf in its tin, a boiled ring. */
-const SOME_BAKES: ReadonlySet<string> = new Set(['H1', 'H5', 'H9']);
+/** A disc on its stone, a boiled ring. */
+const SOME_BAKES: ReadonlySet<string> = new Set(['H1', 'H9']);
 
 test('honest ranges: each style judged by a fit that has not seen it', () => {
   const answers = found.leftOut.reduce((sum, style) => sum + style.answers, 0);
@@ -70,7 +70,7 @@ test('honest ranges: each style judged by a fit that has not seen it', () => {
   expect(mean(({ wide }) => wide)).toBeLessThanOrEqual(1);
 });
 /** What the ranges reach; the aim is three quarters (docs/models.md says what is missing). */
-const COVERED = { least: 0.55 } as const;
+const COVERED = { least: 0.58 } as const;
 
 test('no range is of no width: every answer of every row', () => {
   const flat = [...found.given, ...found.own, ...found.ten].filter(
@@ -91,11 +91,13 @@ test('the fit can be run again: consistency from what was believed before comes 
   expect(again.cost).toBeLessThan(0.25 * before_.cost);
   expect(again.cost).toBeLessThan(1.25 * here.cost);
   // a style that nothing is left out of moves nothing; one that is left out makes what it alone speaks for less sure
-  const knownOf = (style: string) => withoutStyle(here, rows, style);
-  expect(knownOf('no such style').figures).toEqual(here.figures);
-  const spread = (style: string, name: (typeof names)[number]) =>
-    Math.log(Math.max(...knownOf(style).drawn.map((each) => each[name])) / Math.min(...knownOf(style).drawn.map((each) => each[name]))); // prettier-ignore
-  expect(spread('cheese', 'free.solid')).toBeGreaterThan(1.15 * spread('no such style', 'free.solid'));
+  const [all, noCheese] = ['no such style', 'cheese'].map((style) => withoutStyle(here, rows, style));
+  expect(all!.figures).toEqual(here.figures);
+  const spread = ({ drawn }: typeof all & object) => {
+    const solid = drawn.map((each) => each['free.solid']);
+    return Math.max(...solid) - Math.min(...solid);
+  };
+  expect(spread(noCheese!)).toBeGreaterThan(1.15 * spread(all!));
   for (const name of names) {
     const { sd, log } = PRIORS[name];
     const moved = log ? Math.log(here.figures[name] / FIGURES[name]) : here.figures[name] - FIGURES[name];

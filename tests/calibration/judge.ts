@@ -4,7 +4,7 @@ import { askWith } from './ask';
 import type { FitOutcome } from './fit';
 import { withoutStyle } from './fit';
 import type { Row } from './practice';
-import { covers, inRange, keyOf, seen, width, type Seen } from './table';
+import { covers, holdsMiddle, inRange, keyOf, seen, width, type Seen } from './table';
 
 /** What a row's figures came to, as it is kept beside the tables: everything the tables and their tests need. */
 export interface Told {
@@ -89,6 +89,8 @@ export interface StyleLeftOut {
   /** Share of practice's ranges that the intervals cover when the style was not fitted to, and how wide they are against what they may be. */
   readonly covered: number;
   readonly wide: number;
+  /** Share of practice's ranges whose middle lies in the interval. */
+  readonly middles: number;
   /** Of its answers, those whose middle is still in range. */
   readonly inRange: number;
 }
@@ -118,6 +120,7 @@ export function leftOut(
       group: mine[0]!.group,
       answers: all.length,
       covered: mean(covers),
+      middles: mean((each) => Number(holdsMiddle(each))),
       wide: mean(({ row, answer, value, low, high }) =>
         low === null || high === null
           ? 0

@@ -68,5 +68,12 @@ export function covers({ answer, low, high }: Seen): number {
   return Math.max(0, Math.min(b, d) - Math.max(a, c)) / (b - a);
 }
 
+/** Does the interval hold the middle of practice's range? */
+export function holdsMiddle({ answer: { kind, low, high }, ...said }: Seen): boolean {
+  if (said.low === null || said.high === null) return false;
+  const middle = (scaled(kind, low) + scaled(kind, high)) / 2;
+  return scaled(kind, said.low) <= middle && middle <= scaled(kind, said.high);
+}
+
 export const width = (kind: Answer['kind'], low: number, high: number): number =>
   scaled(kind, high) - scaled(kind, low);

@@ -103,12 +103,12 @@ const leftOutTable = ({ leftOut }: Calibration): string => {
   const percent = (x: number) => `${(100 * x).toFixed(0)} %`;
   const inRange = leftOut.reduce((sum, style) => sum + style.inRange, 0);
   return markdownTable(
-    ['style left out', 'answers', 'middle in range', 'practice covered', 'width, of what it may be'],
+    ['style left out', 'answers', 'middle in range', 'practice covered', 'practice’s middle inside', 'width, of what it may be'],
     [
-      ...leftOut.map(({ style, group, answers, inRange: inside, covered, wide }) => [
-        `${style} (${group})`, String(answers), String(inside), percent(covered), percent(wide),
+      ...leftOut.map(({ style, group, answers, inRange: inside, covered, middles, wide }) => [
+        `${style} (${group})`, String(answers), String(inside), percent(covered), percent(middles), percent(wide),
       ]),
-      ['all', String(all), String(inRange), percent(mean(({ covered }) => covered)), percent(mean(({ wide }) => wide))],
+      ['all', String(all), String(inRange), percent(mean(({ covered }) => covered)), percent(mean(({ middles }) => middles)), percent(mean(({ wide }) => wide))],
     ],
   ); // prettier-ignore
 };

@@ -15,7 +15,7 @@ export const CONSISTENCY = {
   /** How unsure the share is that wets at once, sd; the rest swells slowly. */
   fastSd: 0.06,
   /** What is common to all powders of a day: humidity, mill, the hand that feels; relative sd of the whole demand. */
-  commonSd: 0.105,
+  commonSd: 0.1,
   /** Time constants differ so much between lots, relative sd. */
   tauSd: FIGURE_SPREADS.tauCv,
   /** One bag of a flour against another, relative sd: mills and harvests. */
