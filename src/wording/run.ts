@@ -84,8 +84,6 @@ export const HEAT_PARAMETER_WORD: Record<HeatParameter, string> = {
   browning: 'how readily it browns',
   rack: 'the draught where it cools',
   palate: 'how warm one eats it',
-  model: 'what the model leaves out',
-  drying: 'what the model leaves out of drying',
 };
 
 /** Minutes as a baker says them: to 5 from 40 on. */

@@ -231,6 +231,12 @@ test('nonsense is refused with its place', () => {
   expect(field({ doughC: 90 })).toEqual(['tooLarge', 'doughC', 65]);
   expect(field({ wanted: 0.5 })).toEqual(['tooSmall', 'wanted', undefined]);
   expect(field({ stays: [room({ pieceG: 0 })] })).toEqual(['tooSmall', 'stays.0.pieceG', undefined]);
+  const minutes = (count: number) => Array.from({ length: count }, () => room({ durationS: 60 }));
+  expect(field({ stays: minutes(40) })).toBeNull();
+  expect(field({ stays: minutes(41) })).toEqual(['tooMany', 'stays', 40]);
+  expect(temperatureForTime({ leavening: loaf, doughC: 26, stays: [room()] }, 3, 3600)).toMatchObject({
+    problem: { code: 'unknownStep', path: 'stays.3' },
+  });
 });
 
 test('bubbles of the mixing swell at once, long before the water is full; volumes start at one whatever the air', () => {

@@ -33,12 +33,13 @@ const HISTORIES = {
   endless: [stay('fridge', 7, 60)],
 } as const satisfies Readonly<Record<string, readonly Stay[]>>; // prettier-ignore
 
-const ALL = Object.entries(TEST_DOUGHS).map(([name, formula]) => {
-  const totals = formulaTotals(formula, testBook);
-  const consistency = consistencyOf(formula, testBook, totals);
-  return { name, leavening: leaveningOf(formula, testBook, totals, consistency, 1.08)! };
-});
-const of = (name: keyof typeof TEST_DOUGHS) => ALL.find((each) => each.name === name)!.leavening;
+const leavenings = () =>
+  Object.entries(TEST_DOUGHS).map(([name, formula]) => {
+    const totals = formulaTotals(formula, testBook);
+    const consistency = consistencyOf(formula, testBook, totals);
+    return { name, leavening: leaveningOf(formula, testBook, totals, consistency, 1.08)! };
+  });
+const of = (name: keyof typeof TEST_DOUGHS) => leavenings().find((each) => each.name === name)!.leavening;
 const ask = (
   name: keyof typeof TEST_DOUGHS,
   history: keyof typeof HISTORIES,
@@ -84,7 +85,11 @@ export function fermentationFigures() {
   const asked = ask('psyllium', 'straight', { wanted: 1.25 });
   const plainS = sure(riseCurve(asked)).wantedAtS.value!;
   return {
-    leavenings: ALL.map(({ name, leavening }) => ({ name, kinds: leavenKinds(leavening), ...leavening })),
+    leavenings: leavenings().map(({ name, leavening }) => ({
+      name,
+      kinds: leavenKinds(leavening),
+      ...leavening,
+    })),
     curves,
     learnt: [
       learnRise(days),

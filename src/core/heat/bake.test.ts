@@ -180,6 +180,11 @@ test('the interval is there, is honest in width, and names what makes it', () =>
     expect(coreHigh[index]).toBeGreaterThanOrEqual(core);
   });
   expect(finish(bakeForecast(tinLoaf()))).toEqual(made);
+  // an oven that is wholly known leaves what the model itself does not know
+  const known = finish(bakeForecast(tinLoaf({ oven: { ...ORDINARY_OVENS.static, offsetSdC: 0, transferCv: 0 } }))); // prettier-ignore
+  if (!known.ok) throw new Error('no forecast');
+  expect(known.value.set.high! / known.value.set.low!).toBeGreaterThan(1.2);
+  expect(known.value.lost.high / known.value.lost.low).toBeGreaterThan(1.15);
   const paused = bakeForecast(tinLoaf());
   expect(paused.next().value).toEqual({ done: 1, of: 12 });
 });

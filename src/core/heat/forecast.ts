@@ -7,7 +7,8 @@ import { simulateBake, CENTRAL_DRAW, type BakeQuestion, type BakeSimulation, typ
 import { HEAT } from './parameters';
 import { PHASE_LIMITS } from './heatLimits';
 
-const PARAMETERS = [
+/** What a kitchen could look into. */
+const NAMED = [
   'transfer',
   'offset',
   'conduction',
@@ -18,10 +19,11 @@ const PARAMETERS = [
   'browning',
   'rack',
   'palate',
-  'model',
-  'drying',
 ] as const;
-export type HeatParameter = (typeof PARAMETERS)[number];
+export type HeatParameter = (typeof NAMED)[number];
+/** And what the model itself leaves out, of times and of drying. */
+const PARAMETERS = [...NAMED, 'model', 'drying'] as const;
+type Drawn = (typeof PARAMETERS)[number];
 /** Ten simulations on the coarse grid: the edges of an interval stand to about a sixth of its width. */
 const DRAWS = 10;
 const NORMAL = normalDraws(DRAWS, PARAMETERS.length, 77_003);
@@ -55,8 +57,8 @@ export interface BakeForecast {
 }
 
 function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
-  const at = (name: HeatParameter) => z[PARAMETERS.indexOf(name)] ?? 0;
-  const spread = (name: HeatParameter, cv: number) => Math.exp(at(name) * cv);
+  const at = (name: Drawn) => z[PARAMETERS.indexOf(name)] ?? 0;
+  const spread = (name: Drawn, cv: number) => Math.exp(at(name) * cv);
   return {
     transfer: spread('transfer', oven.transferCv),
     offsetC: at('offset') * oven.offsetSdC,
@@ -77,7 +79,7 @@ function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
  * What is another day's on another day, as a share of its spread: how warm the dough was, much of the draught; of how large and how close a piece
  * lies most is the same not knowing on both. The oven and the flours stay.
  */
-const OF_THE_DAY: Readonly<Partial<Record<HeatParameter, number>>> = {
+const OF_THE_DAY: Readonly<Partial<Record<Drawn, number>>> = {
   size: 0.35,
   start: 1,
   rack: 0.6,
@@ -202,13 +204,20 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     series: keyof Pick<BakeSimulation, 'coreC' | 'lost' | 'brownTop' | 'brownBase' | 'spots'>,
     each: BakeSimulation,
   ) => at(each, each[series], endS - 1);
-  const scaled = (of: (each: BakeSimulation) => number, value = of(simulation)): Range => {
+  /** What the model itself may be off comes to what was drawn. */
+  const off = (index: number) => draws[index]?.draw ?? CENTRAL_DRAW;
+  const scaled = (
+    of: (each: BakeSimulation) => number,
+    value = of(simulation),
+    times: (draw: HeatDraw) => number = () => 1,
+  ): Range => {
     const coarsely = Math.max(1e-6, of(plain.value));
     return rangeOf(
       value,
-      simulations.map((each) => (value * of(each)) / coarsely),
+      simulations.map((each, index) => (times(off(index)) * value * of(each)) / coarsely),
     );
   };
+  const loses = ({ lostOff }: HeatDraw) => lostOff;
   const cooled = (each: BakeSimulation): number =>
     at(each, each.lost, each.cutAtS ?? each.atS[each.atS.length - 1] ?? 0);
   // the rim of a topped disc browns as one that was never covered
@@ -218,15 +227,18 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
       simulations.map((each) => at(each, each.coreC, tS) - at(plain.value, plain.value.coreC, tS)),
       share,
     );
-  const timed = (of: (each: BakeSimulation) => number | null): MaybeRange => {
+  /** @param fromS when that of which the time is told began */
+  const timed = (of: (each: BakeSimulation) => number | null, fromS = 0): MaybeRange => {
     const value = of(simulation);
     const coarsely = of(plain.value);
     const scale = value !== null && coarsely !== null ? value / coarsely : 1;
     return maybeRangeOf(
       value,
-      simulations.map((each) => {
+      simulations.map((each, index) => {
         const drawn = of(each);
-        return drawn === null ? null : drawn * scale;
+        if (drawn === null) return null;
+        const tS = drawn * scale;
+        return tS > fromS ? fromS + (tS - fromS) * off(index).timeOff : tS;
       }),
     );
   };
@@ -236,7 +248,7 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     coreLow: simulation.atS.map((tS, index) => simulation.coreC[index]! + Math.min(0, shifted(tS, 0.1))),
     coreHigh: simulation.atS.map((tS, index) => simulation.coreC[index]! + Math.max(0, shifted(tS, 0.9))),
     set: timed((each) => setTimes.get(each) ?? null),
-    cut: timed((each) => each.cutAtS),
+    cut: timed((each) => each.cutAtS, endS),
     eatenWarm: question.eatenWarm ?? false,
     holds: timed((each) => each.holdsAtS),
     endS,
@@ -245,15 +257,16 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
       low: core + Math.min(0, shifted(endS - 1, 0.1)),
       high: core + Math.max(0, shifted(endS - 1, 0.9)),
     },
-    lost: scaled((each) => end('lost', each)),
-    lostCooled: scaled(cooled),
+    lost: scaled((each) => end('lost', each), undefined, loses),
+    lostCooled: scaled(cooled, undefined, loses),
     brownTop: scaled((each) => end('brownTop', each), end('brownTop', rim.ok ? rim.value : simulation)),
     brownBase: scaled((each) => end('brownBase', each)),
     spots: scaled((each) => end('spots', each)),
     setChance:
-      simulations.filter((each) => each.setAtS !== null && each.setAtS <= endS).length / simulations.length,
+      simulations.filter((each, index) => each.setAtS !== null && each.setAtS * off(index).timeOff <= endS)
+        .length / simulations.length,
     dominant: dominant(
-      PARAMETERS,
+      NAMED,
       NORMAL,
       simulations.map((each) => Math.log(setTimes.get(each) ?? 3 * endS)),
     ),
