@@ -46,9 +46,9 @@ const ask = (
   more: Partial<RiseQuestion> = {},
 ): RiseQuestion => ({ leavening: of(name), doughC: 25, stays: HISTORIES[history], ...more });
 
-/** What this folder says of the test doughs, of which every figure is kept ({@link file://./figures.json}). */
-export function fermentationFigures() {
-  const curves = [
+/** A curve of every school, and what two days' draws make of it. */
+const curvesTold = () =>
+  [
     ask('psyllium', 'straight'),
     ask('psyllium', 'knocked', { pressurePa: 84_000, wanted: 1.6 }),
     ask('psyllium', 'cold', { beyondS: 2 * HOUR }),
@@ -72,6 +72,9 @@ export function fermentationFigures() {
       drawn: [...day.run.volume, ...other.run.volume, day.temper, other.temper.vigour, bakedVolume(day.run.end, leavening, day.temper)],
     };
   }); // prettier-ignore
+
+/** What this folder says of the test doughs, of which every figure is kept ({@link file://./figures.json}). */
+export function fermentationFigures() {
   const marks = (question: RiseQuestion, grown: readonly number[], more: Partial<RiseObservation> = {}) => ({
     question,
     points: grown.map((each, index) => ({ atS: (index + 1) * 2400, sinceS: index === 2 ? 1200 : 0, grown: each })),
@@ -90,7 +93,7 @@ export function fermentationFigures() {
       kinds: leavenKinds(leavening),
       ...leavening,
     })),
-    curves,
+    curves: curvesTold(),
     learnt: [
       learnRise(days),
       learnRise(days, { leavenOf: 'jar', doughOf: 'batter' }),

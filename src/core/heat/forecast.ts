@@ -153,6 +153,28 @@ function setOrLater(
   return on.ok ? on.value.setAtS : null;
 }
 
+/** The middle's core, moved by what the draws lie from the coarse middle. */
+function coreBand(
+  shown: BakeSimulation,
+  plain: BakeSimulation,
+  drawn: readonly BakeSimulation[],
+  endS: number,
+): Pick<BakeForecast, 'coreLow' | 'coreHigh' | 'coreAtEndC'> {
+  const shifted = (tS: number, share: number): number =>
+    quantileOf(
+      drawn.map((each) => at(each, each.coreC, tS) - at(plain, plain.coreC, tS)),
+      share,
+    );
+  const value = at(shown, shown.coreC, endS - 1);
+  const low = (core: number, tS: number) => core + Math.min(0, shifted(tS, 0.1));
+  const high = (core: number, tS: number) => core + Math.max(0, shifted(tS, 0.9));
+  return {
+    coreLow: shown.atS.map((tS, index) => low(shown.coreC[index]!, tS)),
+    coreHigh: shown.atS.map((tS, index) => high(shown.coreC[index]!, tS)),
+    coreAtEndC: { value, low: low(value, endS - 1), high: high(value, endS - 1) },
+  };
+}
+
 /** How far a forecast is. */
 export interface Progress {
   readonly done: number;
@@ -201,7 +223,7 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
   setTimes.set(plain.value, setAt(plain.value));
   const endS = heatingEndS(question);
   const end = (
-    series: keyof Pick<BakeSimulation, 'coreC' | 'lost' | 'brownTop' | 'brownBase' | 'spots'>,
+    series: keyof Pick<BakeSimulation, 'lost' | 'brownTop' | 'brownBase' | 'spots'>,
     each: BakeSimulation,
   ) => at(each, each[series], endS - 1);
   /** What the model itself may be off comes to what was drawn. */
@@ -222,11 +244,6 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
     at(each, each.lost, each.cutAtS ?? each.atS[each.atS.length - 1] ?? 0);
   // the rim of a topped disc browns as one that was never covered
   const rim = question.phases.some(({ topped }) => topped) ? simulateBake(uncovered(question)) : shown;
-  const shifted = (tS: number, share: number): number =>
-    quantileOf(
-      simulations.map((each) => at(each, each.coreC, tS) - at(plain.value, plain.value.coreC, tS)),
-      share,
-    );
   /** @param fromS when that of which the time is told began */
   const timed = (of: (each: BakeSimulation) => number | null, fromS = 0): MaybeRange => {
     const value = of(simulation);
@@ -242,21 +259,14 @@ export function* bakeForecast(question: BakeQuestion): Generator<Progress, Resul
       }),
     );
   };
-  const core = end('coreC', simulation);
   return ok({
     simulation,
-    coreLow: simulation.atS.map((tS, index) => simulation.coreC[index]! + Math.min(0, shifted(tS, 0.1))),
-    coreHigh: simulation.atS.map((tS, index) => simulation.coreC[index]! + Math.max(0, shifted(tS, 0.9))),
+    ...coreBand(simulation, plain.value, simulations, endS),
     set: timed((each) => setTimes.get(each) ?? null),
     cut: timed((each) => each.cutAtS, endS),
     eatenWarm: question.eatenWarm ?? false,
     holds: timed((each) => each.holdsAtS),
     endS,
-    coreAtEndC: {
-      value: core,
-      low: core + Math.min(0, shifted(endS - 1, 0.1)),
-      high: core + Math.max(0, shifted(endS - 1, 0.9)),
-    },
     lost: scaled((each) => end('lost', each), undefined, loses),
     lostCooled: scaled(cooled, undefined, loses),
     brownTop: scaled((each) => end('brownTop', each), end('brownTop', rim.ok ? rim.value : simulation)),
