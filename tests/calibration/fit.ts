@@ -264,47 +264,58 @@ export interface WithoutStyle {
 }
 
 /**
- * The figures a fit comes to that has not seen one style: moved from where the whole fit ended by what its rows make the difference of. For that
- * every answer moves straight with the figures, but is missed as in the fit itself, whose walls hold a figure that a straight line through
- * a range's flat middle would let go. Rows that speak for no figure move none.
+ * Where the fit ends with some of the answers alone, every one moving straight with the figures but missed as in the fit itself, whose walls hold a
+ * figure that a straight line through a range's flat middle would let go.
  */
-export function withoutStyle(outcome: FitOutcome, rows: readonly Row[], style: string): WithoutStyle {
-  const { names, answers, slopes } = outcome;
+function straightFit(
+  { names, answers, slopes, x: end }: FitOutcome,
+  kept: readonly Asked[],
+): readonly number[] {
   const prior = priorsOf(names);
+  const fit = curvedFit({
+    misses: (x) =>
+      kept.map(({ row, answer, k }) => {
+        const was = answers[k]!;
+        const by = (i: number) => slopes[i]![k]! * (x[i]! - end[i]!);
+        return missAt(row, answer, was === null ? null : names.reduce((sum, _, i) => sum + by(i), was));
+      }),
+    start: end,
+    prior,
+    steps: prior.map(({ sd }) => 0.02 * sd),
+    bounds: boundsOf(names),
+    rounds: 60,
+    near: prior.map(({ sd }) => 0.003 * sd),
+  });
+  if (!fit) throw new Error('The fit without a style has no start');
+  return fit.x;
+}
+/** An answer of a row, and which of all it is. */
+interface Asked {
+  readonly row: Row;
+  readonly answer: Answer;
+  readonly k: number;
+}
+
+/**
+ * The figures a fit comes to that has not seen one style: moved from where the whole fit ended by what its rows make the difference of. Rows that
+ * speak for no figure move none.
+ */
+export function withoutStyles(outcome: FitOutcome, rows: readonly Row[]): (style: string) => WithoutStyle {
+  const { names, slopes } = outcome;
   const bounds = boundsOf(names);
   const all = rows.flatMap((row) => row.answers.map((answer) => ({ row, answer }))).map((each, k) => ({ ...each, k })); // prettier-ignore
-  const straight = (kept: typeof all): readonly number[] => {
-    const fit = curvedFit({
-      misses: (x) =>
-        kept.map(({ row, answer, k }) => {
-          const was = answers[k]!;
-          const by = (i: number) => slopes[i]![k]! * (x[i]! - outcome.x[i]!);
-          return missAt(row, answer, was === null ? null : names.reduce((sum, _, i) => sum + by(i), was));
-        }),
-      start: outcome.x,
-      prior,
-      steps: prior.map(({ sd }) => 0.02 * sd),
-      bounds,
-      rounds: 60,
-      near: prior.map(({ sd }) => 0.003 * sd),
+  const whole = straightFit(outcome, all);
+  return (style) => {
+    const without = straightFit(outcome, all.filter(({ row }) => row.style !== style)); // prettier-ignore
+    const x = outcome.x.map((at, i) => {
+      const { min, max } = bounds[i]!;
+      return Math.min(Math.max(max, at), Math.max(Math.min(min, at), at + without[i]! - whole[i]!));
     });
-    if (!fit) throw new Error('The fit without a style has no start');
-    return fit.x;
+    const figures = {
+      ...outcome.figures,
+      ...Object.fromEntries(names.map((name, i) => [name, figureAt(name, x[i]!)])),
+    };
+    const known = knownBy(names, slopes, all.map((each) => (each.row.style === style ? null : each))); // prettier-ignore
+    return { figures, drawn: drawnFigures({ names, figures }, known) };
   };
-  const whole = straight(all);
-  const without = straight(all.filter(({ row }) => row.style !== style));
-  const x = outcome.x.map((at, i) => {
-    const { min, max } = bounds[i]!;
-    return Math.min(Math.max(max, at), Math.max(Math.min(min, at), at + without[i]! - whole[i]!));
-  });
-  const figures = {
-    ...outcome.figures,
-    ...Object.fromEntries(names.map((name, i) => [name, figureAt(name, x[i]!)])),
-  };
-  const known = knownBy(
-    names,
-    slopes,
-    all.map((each) => (each.row.style === style ? null : each)),
-  );
-  return { figures, drawn: drawnFigures({ names, figures }, known) };
 }

@@ -2,7 +2,7 @@ import { BANDS, BAND_ENDS } from '@/core/consistency/parameters';
 import { colourOf, COLOURS } from '@/core/heat/colour';
 import { askWith } from './ask';
 import type { FitOutcome } from './fit';
-import { withoutStyle } from './fit';
+import { withoutStyles } from './fit';
 import type { Row } from './practice';
 import { covers, holdsMiddle, inRange, keyOf, seen, width, type Seen } from './table';
 
@@ -103,14 +103,15 @@ const mayBe = (each: Seen, before: Readonly<Record<string, readonly (number | nu
   return was && was[1] != null && was[2] != null ? Math.max(practice, width(kind, was[1], was[2])) : practice;
 };
 
-/** Each style judged by a fit that has not seen it (to first order: the normal equations without its rows). */
+/** Each style judged by a fit that has not seen it. */
 export function leftOut(
   outcome: FitOutcome,
   rows: readonly Row[],
   before: Readonly<Record<string, readonly (number | null)[]>>,
 ): StyleLeftOut[] {
+  const without = withoutStyles(outcome, rows);
   return [...new Set(rows.map(({ style }) => style))].map((style) => {
-    const { figures, drawn } = withoutStyle(outcome, rows, style);
+    const { figures, drawn } = without(style);
     askWith(figures, drawn);
     const mine = rows.filter((row) => row.style === style);
     const all = seen(mine);

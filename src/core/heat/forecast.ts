@@ -77,7 +77,7 @@ function drawOf(z: readonly number[], { oven }: BakeQuestion): HeatDraw {
 
 /**
  * What is another day's on another day, as a share of its spread: how warm the dough was, much of the draught; of how large and how close a piece
- * lies most is the same not knowing on both. The oven and the flours stay.
+ * lies most is the same not knowing on both. The oven, the flours and what the model leaves out stay.
  */
 const OF_THE_DAY: Readonly<Partial<Record<Drawn, number>>> = {
   size: 0.35,

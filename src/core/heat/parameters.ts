@@ -68,17 +68,18 @@ export const HEAT = {
   /** A crumb may be cut when so much of its first firming is done; what is eaten warm may be when its mean is below so many °C. */
   firm: 0.62,
   eatBelowC: 66,
+  /** Tongues differ, °C. */
   eatBelowSdC: 9,
   /** Sooner than that nothing is eaten: steam settles, oil drains, s. */
   eatLeastS: 200,
   /** What a domestic oven's dial is off, not knowing better, °C; offset above the dial is positive. */
   ovenOffsetSdC: 9,
-  /** Volume the piece has when it bakes against the risen dough, spread. */
   /**
    * What the model leaves out, of its times and of the water lost (from how far a style is off that was not fitted to; Kennedy & O'Hagan 2001):
    * no figure, however well known, makes a bake more certain than that.
    */
   modelCv: { time: 0.13, lost: 0.12 },
+  /** Volume the piece has when it bakes against the risen dough, spread. */
   sizeCv: 0.17,
   startSdC: 3,
 } as const;

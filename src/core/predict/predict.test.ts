@@ -87,7 +87,6 @@ const anyDay = fc
 
 test('answers for any formula with numbers that are numbers, the same each time', () => {
   let baked = 0;
-  let asked = 0;
   fc.assert(
     fc.property(fc.oneof(anyFormula, { arbitrary: anyDay, weight: 3 }), (formula) => {
       const once = predict(formula, libraryBook);
@@ -96,9 +95,7 @@ test('answers for any formula with numbers that are numbers, the same each time'
         return value;
       });
       expect(text.length).toBeGreaterThan(200);
-      // asked twice it says the same; once in a while is enough for that
-      if (asked % 4 === 0) expect(JSON.stringify(predict(formula, libraryBook))).toBe(text);
-      asked += 1;
+      expect(JSON.stringify(predict(formula, libraryBook))).toBe(text);
       if (text.includes('"setAtS"')) baked += 1;
     }),
     { numRuns: 16 },
