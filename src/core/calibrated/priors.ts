@@ -167,6 +167,11 @@ export const PRIORS = {
     0.25,
     'a dry crust’s conductivity, W/(m K) (Zanoni et al. 1995; Rask 1989: 0.06-0.1)',
   ),
+  'crust.passes': h.log(
+    0.1,
+    0.7,
+    'what a dry crust lets vapour through, against still air (open pores, winding: Thorvaldsson & Janestad 1999 in order of size)',
+  ),
   'crumb.creep': h.log(
     2.5e-10,
     0.5,
@@ -196,7 +201,7 @@ export const PRIORS = {
     0.3,
     'heat over the gap under a dried base, W/(m² K): glow, and half a millimetre of hot air in part',
   ),
-  'oven.vent': h.log(1.5, 0.5, 'air that a closed domestic oven’s vent exchanges, l/s'),
+  'oven.vent': h.log(1.5, 0.3, 'air that a closed domestic oven’s vent exchanges, l/s'),
   'steam.inward': h.plain(
     0.6,
     0.2,

@@ -1,7 +1,8 @@
 import { radial, slab, type Grid } from './grid';
 import { FIGURES } from '../calibrated';
 import { bodyFiguresOf, heatOf, newBody, swellTo, type BodyFigures, type Meeting } from './bodyState';
-import { advance, stableStepS } from './stepper';
+import { stableStepS } from './stableStep';
+import { advance } from './stepper';
 
 /** The stepper with water's part off against the series of Carslaw & Jaeger (1959) and Incropera & DeWitt, convective boundary. */
 

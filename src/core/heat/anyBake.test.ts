@@ -153,6 +153,7 @@ test('turned, a plate gives its heat over the side that lies on it', () => {
         oven: ORDINARY_OVENS.static,
         pressurePa: 101_325,
         transfer: 1,
+        pieces: 1,
         contact: 1,
         rack: 1,
         acrossM: 0.12,

@@ -21,7 +21,8 @@ import {
 } from './bodyState';
 import { FIGURES, type Figures } from '../calibrated';
 import { HEAT } from './parameters';
-import { advance, stableStepS } from './stepper';
+import { stableStepS } from './stableStep';
+import { advance } from './stepper';
 import { enterPhase, meet, newSurroundings, stepSurroundings, surroundingsStepS } from './surroundings';
 
 /** A bake as asked: plain data, sent to a worker as it is. */
@@ -110,7 +111,7 @@ const SET = {
   belowBoilingC: 2.5,
   holdsShare: 0.5,
   coolC: 32,
-  flatCoreC: 90,
+  flatCoreC: 88,
 } as const;
 
 export function checkBake(question: BakeQuestion): Result<null> {
@@ -219,6 +220,7 @@ export function simulateBake(
       transfer: oven.transfer * draw.transfer,
       rack: draw.rack,
       acrossM: question.airMeetsM ?? body.acrossM,
+      pieces: question.count,
       contact: draw.contact,
       offsetC: oven.offsetC + draw.offsetC,
       tin: question.tin,

@@ -2,7 +2,7 @@ import type { Figures } from '../calibrated';
 import type { CrumbMatter } from './crumbMatter';
 import { SIDES, type Grid } from './grid';
 import type { Resting } from './piece';
-import { boilingAtC, vapourConductionWPerMK } from './water';
+import { boilingAtC, vapourConductionWPerMK, vapourPassesKgPerSMPa } from './water';
 
 /** What a side of the piece meets over a step. */
 export interface Meeting {
@@ -35,6 +35,8 @@ export interface BodyFigures {
   /** How that falls as bubbles' walls grow thin: p (1 - p)^this, 1 at its best. */
   readonly vapourWalls: number;
   readonly crustWPerMK: number;
+  /** What a crust lets vapour through, kg/(s m Pa). */
+  readonly crustPasses: number;
   /** Water's movement in crumb at 25 °C, m²/s, and its activity's half at 100 °C, kg/kg. */
   readonly creepM2PerS: number;
   readonly halfActivity: number;
@@ -65,6 +67,7 @@ export function bodyFiguresOf(
     vapourMostWPerMK: figures['vapour.most'],
     vapourWalls: figures['vapour.walls'],
     crustWPerMK: figures['crust.conducts'],
+    crustPasses: figures['crust.passes'] * vapourPassesKgPerSMPa(of.pressurePa),
     creepM2PerS: figures['crumb.creep'],
     halfActivity: figures['skin.halfActivity'],
     brownPerS:

@@ -95,6 +95,29 @@ export function openShare(shape: Shape, side: Side, wet: boolean): number {
 }
 
 /**
+ * Still air over a flat that is colder than it lies there and hardly moves: it takes up about half of what air that rises along a shape does
+ * (McAdams: cold plates that face up, 0.27 against 0.5-0.6 in Nu = c Ra^¼). A fan moves it all the same, and
+ * over something narrow, as a rim is, it comes in from the side.
+ */
+export const stillOver = (
+  shape: Shape,
+  side: Side,
+  phase: Phase,
+  { oven, acrossM }: Pick<Around, 'oven' | 'acrossM'>,
+): number => {
+  const flat = side === 'top' && (shape === 'disc' || shape === 'flatbread');
+  return flat && phase.kind === 'oven' && !blows(oven) && acrossM > 0.1 ? HEAT.stillOverFlat : 1;
+};
+
+/**
+ * What of an oven's glow reaches the flanks of pieces that stand on one tray: of n in rows so many flanks face a neighbour, 1 - 1/√n, which is no
+ * warmer than they are and hides some of the walls.
+ */
+export const unshaded = (shape: Shape, side: Side, pieces: number): number =>
+  side === 'side' && STANDS_IN_ROWS.has(shape) ? 1 - HEAT.neighbourHides * (1 - 1 / Math.sqrt(pieces)) : 1;
+const STANDS_IN_ROWS: ReadonlySet<Shape> = new Set(['roll', 'round', 'ring', 'ball']);
+
+/**
  * How much warmer than its air an oven's walls are, °C: elements in roof and floor, a flame under its dome; a fan evens that out, and so
  * does a switched-off oven.
  */

@@ -26,6 +26,10 @@ export const HEAT = {
     open: 0.6,
     usualKgPerM2: 2.6,
   },
+  /** What still air takes up over a flat against along other shapes. */
+  stillOverFlat: 0.55,
+  /** Of what a flank sees a neighbour hides so much, one width away. */
+  neighbourHides: 0.25,
   emissivity: { lid: 0.9, rack: 0.9 },
   contactCv: 0.4,
   /** A static oven's walls glow warmer than its air, °C (elements in roof and floor; practice, thermocouples on trays). */
@@ -46,6 +50,8 @@ export const HEAT = {
    * J/mol (starch in excess water 130-250 kJ/mol below, falling above the peak).
    */
   gelatinise: { perSAtPeak: 0.025, energyJPerMol: 160_000 },
+  /** Until a skin has dried its pores are closed, so deep, m. */
+  closedSkinM: 0.0003,
   /** A cell counts as wet through down to so much of its first water; below, the rest of it is crust. */
   frontShare: 0.92,
   /** What a crust leaves of a touch: on a tray it curls up, from a tin's wall it draws back a little (share of the wet touch). */

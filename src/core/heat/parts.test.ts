@@ -5,6 +5,7 @@ import { COLOURS, colourOf, crustLab } from './colour';
 import { crumbMatterOf } from './crumbMatter';
 import { FIGURES } from '../calibrated';
 import { bodyFiguresOf, heatOf, newBody, rested, waterOf } from './bodyState';
+import { stillOver, unshaded } from './films';
 import { block, graded, grouped, radial, slab, together, type Grid } from './grid';
 import { ORDINARY_OVENS, heatUpS, thermostatW } from './oven';
 import { bodyOf, PIECE_LIMITS, type Piece } from './piece';
@@ -17,6 +18,7 @@ import {
   boilingAtC,
   latentJPerKg,
   vapourConductionWPerMK,
+  vapourPassesKgPerSMPa,
   vapourPressureFast,
   vapourPressurePa,
 } from './water';
@@ -257,4 +259,36 @@ test('programmes: what nobody could do is refused with its phase', () => {
   expect(problem({ ...hot, durationS: -1 })).toBe('tooSmall phases.0.durationS');
   expect(problem(newPhase('griddle', 60, 500))).toBe('tooLarge phases.0.setC');
   expect(problem(...Array.from({ length: 30 }, () => hot))).toBe('tooMany phases');
+});
+
+test('vapour leaves from under a crust: a loaf loses on before its crumb boils and 1-2.5 % more on the rack; sealed up it loses less', () => {
+  // at 80 °C 3.53e-5 m²/s times 18 g/mol over R T, by hand
+  expect(vapourPassesKgPerSMPa(101_325) / 2.166e-10).toBeCloseTo(1, 3);
+  expect(vapourPassesKgPerSMPa(81_000) / vapourPassesKgPerSMPa(101_325)).toBeCloseTo(101_325 / 81_000, 9);
+  const lost = (passes: number) => {
+    const figures = { ...FIGURES, 'crust.passes': passes };
+    const baked = simulateBake(tinLoaf(), CENTRAL_DRAW, 'coarse', 400, 'end', figures);
+    if (!baked.ok) throw new Error(baked.problem.path);
+    const { atS, lost: series, heatMissing, waterMissing } = baked.value;
+    expect(Math.max(heatMissing, waterMissing)).toBeLessThan(1e-6);
+    const outS = tinLoaf().phases.slice(0, -1).reduce((all, { durationS }) => all + durationS, 0); // prettier-ignore
+    const out = series[atS.findIndex((s) => s >= outS)]!;
+    return { out, cooling: series.at(-1)! - out };
+  };
+  const [sealed, open] = [lost(1e-5), lost(FIGURES['crust.passes'])];
+  expect(open.cooling).toBeGreaterThan(0.01);
+  expect(open.cooling).toBeLessThan(0.025);
+  expect(sealed.cooling).toBeLessThan(0.8 * open.cooling);
+  expect(open.out).toBeGreaterThan(sealed.out);
+});
+
+test('air lies still over a wide flat, not over its rim, nor where a fan moves it; neighbours on a tray hide the walls from one another', () => {
+  const oven = newPhase('oven', 60, 220);
+  const at = (acrossM: number, kind: 'static' | 'fan' = 'static', shape: Shape = 'disc', side: 'top' | 'side' = 'top') =>
+    stillOver(shape, side, oven, { oven: ORDINARY_OVENS[kind], acrossM }); // prettier-ignore
+  expect([at(0.29), at(0.03), at(0.29, 'fan'), at(0.29, 'static', 'hearth'), at(0.29, 'static', 'disc', 'side')]).toEqual([0.55, 1, 1, 1, 1]); // prettier-ignore
+  expect(stillOver('disc', 'top', newPhase('rack', 60, 0), { oven: ORDINARY_OVENS.static, acrossM: 0.3 })).toBe(1); // prettier-ignore
+  expect([1, 4].map((pieces) => unshaded('roll', 'side', pieces))).toEqual([1, 0.875]);
+  expect(unshaded('ring', 'side', 9)).toBeCloseTo(5 / 6, 12);
+  expect([unshaded('roll', 'top', 9), unshaded('tin', 'side', 2), unshaded('touchingRolls', 'side', 12)]).toEqual([1, 1, 1]); // prettier-ignore
 });

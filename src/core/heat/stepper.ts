@@ -1,23 +1,20 @@
-import { porosityNow, swellTo, WATER_J_PER_KG_K as WATER, type BodyState, type Meeting } from './bodyState';
+import { swellTo, WATER_J_PER_KG_K as WATER, type BodyState, type Meeting } from './bodyState';
+import { crustPathM, STEAM_J_PER_KG, WET } from './stableStep';
 import { SIDES } from './grid';
 import { HEAT, STEFAN_BOLTZMANN as SIGMA } from './parameters';
 import { boilingAtC, latentJPerKg, vapourPressureFast } from './water';
 
 // looked up once: a loaf asks for these some million times, and a bundler may make each look through another module a call
 const { perC: CREEPS_PER_C, freeAbove: FREE_ABOVE } = HEAT.moisture;
-const { halfActivityPerK: HALF_ACTIVITY_PER_K, frontShare: FRONT, spotShare: SPOTS } = HEAT;
+const { halfActivityPerK: HALF_ACTIVITY_PER_K, spotShare: SPOTS } = HEAT;
 const { fastestPerS: FASTEST_PER_S, darkens: DARKENS } = HEAT.browning;
 const WATER_J_PER_KG_K = WATER;
 const GAS = 8.314462;
 const STEFAN_BOLTZMANN = SIGMA;
-/** From so much water per dry matter on all pores have wet walls. */
-const WET = 0.25;
 /** What is brushed on lies on the upper side, whichever way it is turned. */
 const TOP = SIDES.indexOf('top');
 /** Below so much water per dry matter nothing more boils away. */
 const BOUND_WATER = 0.025;
-/** Heat content of steam above water at 0 °C, J/kg: it changes by under one per cent between 90 and 130 °C. */
-const STEAM_J_PER_KG = HEAT.latent.at100 + 100 * WATER;
 /** Activation energy over the gas constant, K. */
 const GELATINISES_K = HEAT.gelatinise.energyJPerMol / GAS;
 
@@ -32,94 +29,6 @@ const loose = (crumb: number): number => (crumb < FREE_ABOVE ? crumb / FREE_ABOV
 
 /** How much of a pore's walls are wet at so much water per dry matter: dry ones pass no vapour on. */
 const steams = (crumb: number): number => (crumb < WET ? crumb / WET : 1);
-
-/** Maxwell-Eucken: bubbles of air (0.026 W/(m K)) in a conducting mass. */
-function porousWPerMK(solid: number, porosity: number): number {
-  const air = 0.026;
-  return (
-    (solid * (2 * solid + air - 2 * porosity * (solid - air))) / (2 * solid + air + porosity * (solid - air))
-  );
-}
-
-/** Fills `conducts` and answers with the longest explicit step that stays stable, s. */
-export function stableStepS(state: BodyState, meetings: readonly Meeting[]): number {
-  const {
-    grid,
-    figures,
-    dryKg,
-    dryJPerK,
-    waterKg,
-    tempC,
-    skinC,
-    conducts,
-    passes,
-    asVapour,
-    vapourTable,
-    into,
-    area,
-    wayFrom,
-    wayTo,
-    edgeArea,
-    edgeWay,
-    inner,
-    freshWater,
-  } = state;
-  const porosity = porosityNow(state);
-  const solid = porousWPerMK(figures.matter.conductsWPerMK * figures.conduction, porosity);
-  // vapour crosses bubbles from wall to wet wall: the thinner the walls, the less water and conducting wall there is on the way
-  const walls = figures.vapourWalls;
-  const open = ((1 + walls) ** (1 + walls) / walls ** walls) * porosity * (1 - porosity) ** walls;
-  const crust = figures.crustWPerMK;
-  const most = figures.vapourMostWPerMK;
-  for (let cell = 0; cell < grid.cells; cell += 1) {
-    into[cell] = 0;
-    if (figures.plain) {
-      conducts[cell] = solid;
-      continue;
-    }
-    const wet = Math.min(1, waterKg[cell]! / (WET * dryKg[cell]!));
-    const t = tempC[cell]!;
-    const at = t < 0 ? 0 : t > 139 ? 139 : t;
-    const low = at | 0;
-    const path = open * (vapourTable[low]! + (vapourTable[low + 1]! - vapourTable[low]!) * (at - low));
-    const vapour = path < most * open ? path : most * open;
-    conducts[cell] = crust + wet * (solid - crust + vapour);
-    asVapour[cell] = vapour / conducts[cell]! / latentJPerKg(t);
-  }
-  for (let face = 0; face < area.length; face += 1) {
-    const a = grid.from[face]!;
-    const b = grid.to[face]!;
-    const g = area[face]! / (wayFrom[face]! / conducts[a]! + wayTo[face]! / conducts[b]!);
-    passes[face] = g;
-    into[a]! += g;
-    into[b]! += g;
-  }
-  for (let edge = 0; edge < grid.edge.length; edge += 1) {
-    const cell = grid.edge[edge]!;
-    const meeting = meetings[grid.side[edge]!]!;
-    const hotter = skinC[edge]! > meeting.wallC ? skinC[edge]! : meeting.wallC;
-    // what radiates as if it were a film; 25 W/(m² K) at 205 °C
-    const radiates = hotter > 205 ? 4 * STEFAN_BOLTZMANN * (hotter + 273.15) ** 3 : 25;
-    const h = meeting.hWPerM2K + meeting.emissivity * radiates;
-    const way = edgeWay[edge]!;
-    if (figures.plain) inner[edge] = conducts[cell]! / way;
-    else {
-      // drying goes inwards as a front: of the outer cell what has lost its water is crust, before the whole of it is
-      const moist = waterKg[cell]! / (FRONT * freshWater * dryKg[cell]!);
-      state.edgeMoist[edge] = moist < 1 ? moist : 1;
-      const dryM = moist < 1 ? 2 * way * (1 - moist) : 0;
-      inner[edge] = dryM < way ? 1 / (dryM / crust + (way - dryM) / conducts[cell]!) : crust / way;
-    }
-    if (h > 0) into[cell]! += edgeArea[edge]! / (1 / h + 1 / inner[edge]!);
-  }
-  let step = Infinity;
-  for (let cell = 0; cell < grid.cells; cell += 1) {
-    const limit = (dryJPerK[cell]! + waterKg[cell]! * WATER_J_PER_KG_K) / into[cell]!;
-    if (limit < step) step = limit;
-  }
-  // under the limit, so that no cell overshoots its neighbours, with room for what changes until it is asked again
-  return 0.6 * step;
-}
 
 /** Skin's water: what the crumb brings to the surface is what the air takes. Closed form of g (Xc - Xs) = β (a(Xs) ps - pa). */
 function skinWater(
@@ -219,8 +128,11 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       h += radiates;
       pull += radiates * meeting.wallC;
     }
+    // evaporates at the skin; and under the crust, from where it goes through its pores
     let kgPerM2S = 0;
+    let underKgPerM2S = 0;
     const crumb = crumbs[cell]!;
+    const inside = tempC[cell]!;
     let dry = crumb;
     if (wet && meeting.massPerPa > 0) {
       const saturated = vapourPressureFast(skin < 130 ? skin : 130);
@@ -228,15 +140,26 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
       else {
         const brings = (creeps * loose(crumb) * warmer(skin + tempC[cell]!)) / edgeWay[edge]!;
         const half = halfActivity + HALF_ACTIVITY_PER_K * (skin < 100 ? 100 - skin : 0);
-        dry = skinWater(crumb, brings, meeting.massPerPa, saturated, meeting.vapourPa, half);
-        kgPerM2S = Math.max(0, brings * (crumb - dry));
+        const breathes = figures.crustPasses / crustPathM(state.edgeMoist[edge]!, edgeWay[edge]!);
+        const takes = meeting.massPerPa + breathes;
+        const frontPa = (vapourPressureFast(inside < 130 ? inside : 130) * crumb) / (crumb + half);
+        const outsidePa = (meeting.massPerPa * meeting.vapourPa + breathes * frontPa) / takes;
+        dry = skinWater(crumb, brings, takes, saturated, outsidePa, half);
+        kgPerM2S = brings * (crumb - dry);
+        underKgPerM2S = breathes * (frontPa - (saturated * dry) / (dry + half));
       }
-      // never more than there is
+      const leaves = kgPerM2S + underKgPerM2S;
+      // never more than there is; a dry skin takes nothing up
       const most = (mostPerS * waterKg[cell]!) / area;
-      if (kgPerM2S > most) kgPerM2S = most;
+      if (saturated >= meeting.vapourPa && leaves <= 0) {
+        kgPerM2S = 0;
+        underKgPerM2S = 0;
+      } else if (leaves > most) {
+        kgPerM2S *= most / leaves;
+        underKgPerM2S *= most / leaves;
+      }
     }
     const latent = kgPerM2S === 0 ? 0 : latentJPerKg(skin);
-    const inside = tempC[cell]!;
     const next = (pull + inner * inside - kgPerM2S * latent) / (h + inner);
     // evaporation was computed at the skin's last temperature: halfway keeps the two from chasing each other
     skinC[edge] = kgPerM2S === 0 ? next : 0.5 * (skin + next);
@@ -245,13 +168,14 @@ export function advance(state: BodyState, meetings: readonly Meeting[], dtS: num
     state.sideW[side]! += intoSkin * area;
     state.takenJ += intoSkin * area * dtS;
     into[cell]! += inner * (next - inside) * area;
-    if (kgPerM2S !== 0) {
-      const kgPerS = kgPerM2S * area;
-      const carried = kgPerS * WATER_J_PER_KG_K * inside;
+    if (kgPerM2S !== 0 || underKgPerM2S !== 0) {
+      const kgPerS = (kgPerM2S + underKgPerM2S) * area;
+      const under = underKgPerM2S === 0 ? 0 : underKgPerM2S * area * latentJPerKg(inside);
+      const carried = kgPerS * WATER_J_PER_KG_K * inside + under;
       waterInto[cell]! -= kgPerS;
       into[cell]! -= carried;
       state.vapourKg += kgPerS * dtS;
-      state.vapourJ += (kgPerS * latent + carried) * dtS;
+      state.vapourJ += (kgPerM2S * area * latent + carried) * dtS;
     }
     // sealed by what it touches and hotter than its water boils: the skin itself holds no more than steam of the air's pressure leaves it
     if (wet && meeting.massPerPa === 0 && skin > state.boilsC) {

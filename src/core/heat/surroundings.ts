@@ -11,6 +11,8 @@ import {
   heatedBy,
   isBaking,
   openShare,
+  stillOver,
+  unshaded,
   STEAM_M3_PER_KG_K,
   touchOf,
   VENTS,
@@ -44,6 +46,8 @@ export interface Surroundings {
   readonly contact: number;
   readonly rack: number;
   readonly acrossM: number;
+  /** In the load. */
+  readonly pieces: number;
   readonly offsetC: number;
 }
 
@@ -57,6 +61,7 @@ export const newSurroundings = (
     | 'contact'
     | 'rack'
     | 'acrossM'
+    | 'pieces'
     | 'offsetC'
     | 'tin'
     | 'plateThickM'
@@ -96,6 +101,38 @@ export function enterPhase(s: Surroundings, phase: Phase, before: Phase | null, 
   }
 }
 
+/** What the air, the oil or the water of a phase does to a side that is open to it. */
+function openTo(s: Surroundings, phase: Phase, lid: boolean): Omit<Meeting, 'wallC'> {
+  const film = filmOf(phase, s);
+  // Lewis: heat film over the air's volumetric heat gives the mass film; M / (R T) turns it to pressures
+  const perPa = (lid ? 0.4 : 1) * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
+  const { vapour } = HEAT;
+  const vapourShare = lid
+    ? vapour.lid
+    : (phase.moist === 'steam' || s.oven.kind === 'humid') && phase.kind === 'oven'
+      ? vapour.steam
+      : phase.kind === 'oven'
+        ? s.vapourShare
+        : vapour.dry;
+  if (isBaking(phase))
+    return {
+      tempC: lid ? s.lidC : s.airC,
+      hWPerM2K: lid ? HEAT.convection.lid : film,
+      massPerPa: perPa,
+      vapourPa: vapourShare * s.pressurePa,
+      emissivity: lid ? HEAT.emissivity.lid : s.figures['oven.emissivity'],
+    };
+  if (phase.kind === 'fry' || phase.kind === 'boil')
+    return { tempC: s.airC, hWPerM2K: film, massPerPa: 0, vapourPa: 0, emissivity: 0 };
+  return {
+    tempC: s.roomC,
+    hWPerM2K: film,
+    massPerPa: perPa,
+    vapourPa: 0.5 * vapourPressureFast(s.roomC),
+    emissivity: HEAT.emissivity.rack,
+  };
+}
+
 /**
  * Fills the three sides' meetings for this moment.
  * @param baseMoist how far what lies down is still wet at its skin, 0 ... 1: a crust touches less well
@@ -107,43 +144,18 @@ export function meet(
   shape: Shape,
   baseMoist: number,
 ): void {
-  const film = filmOf(phase, s);
   const lid = phase.moist === 'lid' && isBaking(phase);
-  // Lewis: heat film over the air's volumetric heat gives the mass film; M / (R T) turns it to pressures
-  const perPa = (lid ? 0.4 : 1) * ((film * HEAT.lewis) / 1010) * (0.018015 / (8.314462 * 350));
-  const { vapour } = HEAT;
-  const vapourShare = lid
-    ? vapour.lid
-    : (phase.moist === 'steam' || s.oven.kind === 'humid') && phase.kind === 'oven'
-      ? vapour.steam
-      : phase.kind === 'oven'
-        ? s.vapourShare
-        : vapour.dry;
-  const open: Omit<Meeting, 'emissivity' | 'wallC'> = isBaking(phase)
-    ? {
-        tempC: lid ? s.lidC : s.airC,
-        hWPerM2K: lid ? HEAT.convection.lid : film,
-        massPerPa: perPa,
-        vapourPa: vapourShare * s.pressurePa,
-      }
-    : phase.kind === 'fry' || phase.kind === 'boil'
-      ? { tempC: s.airC, hWPerM2K: film, massPerPa: 0, vapourPa: 0 }
-      : { tempC: s.roomC, hWPerM2K: film, massPerPa: perPa, vapourPa: 0.5 * vapourPressureFast(s.roomC) };
+  const open = openTo(s, phase, lid);
   const wet = phase.kind === 'fry' || phase.kind === 'boil';
-  const emissivity = wet
-    ? 0
-    : isBaking(phase)
-      ? lid
-        ? HEAT.emissivity.lid
-        : s.figures['oven.emissivity']
-      : HEAT.emissivity.rack;
   meetings.forEach((meeting, index) => {
-    const share = openShare(shape, SIDES[index] ?? 'top', wet);
+    const facing = SIDES[index] ?? 'top';
+    const share = openShare(shape, facing, wet);
+    const moves = share * stillOver(shape, facing, phase, s);
     meeting.tempC = open.tempC;
-    meeting.hWPerM2K = open.hWPerM2K * share;
-    meeting.emissivity = emissivity * share;
+    meeting.hWPerM2K = open.hWPerM2K * moves;
+    meeting.emissivity = open.emissivity * share * (lid ? 1 : unshaded(shape, facing, s.pieces));
     meeting.wallC = lid ? open.tempC : open.tempC + wallsAboveC(s, phase, index === 2 ? 'floor' : 'around');
-    meeting.massPerPa = open.massPerPa * share;
+    meeting.massPerPa = open.massPerPa * moves;
     meeting.vapourPa = open.vapourPa;
     meeting.touches = false;
     meeting.seals = false;

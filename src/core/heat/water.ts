@@ -53,3 +53,7 @@ export function vapourConductionWPerMK(tempC: number, pressurePa: number): numbe
   const saturated = Math.min(0.9, vapourPressurePa(tempC) / pressurePa);
   return (diffusion * latentJPerKg(tempC) * (0.018015 / (8.314462 * kelvin)) * slope) / (1 - saturated);
 }
+
+/** Vapour's diffusion in still air of 80 °C, kg/(s m Pa): 2.2e-10 at sea level. */
+export const vapourPassesKgPerSMPa = (pressurePa: number): number =>
+  2.6e-5 * (353 / 298.15) ** 1.81 * (101_325 / pressurePa) * (0.018015 / (8.314462 * 353));
