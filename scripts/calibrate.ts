@@ -6,15 +6,8 @@
  */
 import { writeFile } from 'node:fs/promises';
 import * as prettier from 'prettier';
-import {
-  FIGURE_DRAWS,
-  FIGURE_NAMES,
-  FIGURES,
-  figuresDrawn,
-  PRIORS,
-  type FigureName,
-  type Figures,
-} from '@/core/calibrated';
+import { FIGURE_NAMES, FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import { FIGURE_DRAWS, figuresDrawn } from '@/core/calibrated/draws';
 import { FITTED } from '@/core/calibrated/fitted';
 import { askWith } from '../tests/calibration/ask';
 import before from '../tests/calibration/before.json';
@@ -43,9 +36,7 @@ async function writeFigures(
   const lines = FIGURE_NAMES.flatMap((name) => {
     const each = fitted[name];
     return each
-      ? [
-          `'${name}': { value: ${each.value}, sd: ${each.sd}, rows: ${JSON.stringify(each.rows)}, ${each.drawn ? `drawn: ${JSON.stringify(each.drawn)}` : ''} },`,
-        ]
+      ? [`'${name}': { value: ${each.value}, sd: ${each.sd}, rows: ${JSON.stringify(each.rows)} },`]
       : [];
   });
   await formatted(
@@ -58,8 +49,6 @@ export interface Fitted {
   /** Relative where the figure's prior is. */
   readonly sd: number;
   readonly rows: readonly string[];
-  /** As it might as well be, together with the others of its group: absent where a model draws its own spread. */
-  readonly drawn?: readonly number[];
 }
 
 export const FITTED: Partial<Readonly<Record<FigureName, Fitted>>> = {
@@ -70,13 +59,24 @@ ${lines.join('\n')}
 }
 
 /** How well heat's figures are known goes into its ranges. */
-const withDrawn = (outcome: FitOutcome) =>
-  Object.fromEntries(
-    outcome.names.map((name) => [
-      name,
-      { ...outcome.fitted[name]!, drawn: drawn.map((each) => Number(each[name].toPrecision(4))) },
-    ]),
+async function writeDrawn(names: FitOutcome['names']): Promise<void> {
+  const lines = names.map(
+    (name) => `'${name}': ${JSON.stringify(drawn.map((each) => Number(each[name].toPrecision(4))))},`,
   );
+  await formatted(
+    'src/core/calibrated/drawn.ts',
+    `import type { FigureName } from './priors';
+
+/**
+ * Written by \`./crumb calibrate\`: the heat's figures as they might as well be, each in so many sets that stand for how well they are known together. Apart
+ * from the fitted ones, for a sheet has no use for them.
+ */
+export const DRAWN: Partial<Readonly<Record<FigureName, readonly number[]>>> = {
+${lines.join('\n')}
+};
+`,
+  );
+}
 
 /** Heat is full of corners: a range is flat inside, a crust forms or does not. */
 const SWEEPS = 2;
@@ -108,8 +108,9 @@ for (const group of groups) {
   figures = outcome.figures;
   if (fits) {
     if (group === 'heat') drawn = drawnFigures(outcome, outcome.covariance);
-    fitted = { ...fitted, ...outcome.fitted, ...(group === 'heat' && withDrawn(outcome)) };
+    fitted = { ...fitted, ...outcome.fitted };
     await writeFigures(fitted);
+    if (group === 'heat') await writeDrawn(outcome.names);
     console.log(`  ${outcome.settled ? 'settled' : 'not settled'} at ${outcome.cost.toFixed(1)}`);
   }
   for (const name of names) {

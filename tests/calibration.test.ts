@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { docTable } from '../scripts/docTable';
-import { FIGURE_DRAWS, FIGURE_NAMES, FIGURES, figuresDrawn, PRIORS } from '@/core/calibrated';
+import { FIGURE_NAMES, FIGURES, PRIORS } from '@/core/calibrated';
+import { FIGURE_DRAWS, figuresDrawn } from '@/core/calibrated/draws';
 import { FITTED } from '@/core/calibrated/fitted';
 import before from './calibration/before.json';
 import { fitFigures, withoutStyles } from './calibration/fit';

@@ -1,4 +1,5 @@
-import { FIGURES, figuresDrawn, type Figures } from '@/core/calibrated';
+import { FIGURES, type Figures } from '@/core/calibrated';
+import { figuresDrawn } from '@/core/calibrated/draws';
 import { airPressurePa } from '@/core/doughTemperature/boilingPoint';
 import { afterFreezing } from '@/core/fermentation/freezing';
 import type { Leavening } from '@/core/fermentation/leavening';

@@ -1,5 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { FIGURE_DRAWS, FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import { FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import { FIGURE_DRAWS } from '@/core/calibrated/draws';
 import type { Fitted } from '@/core/calibrated/fitted';
 import { normalDraws } from '@/core/numeric/draws';
 import { curvedFit, linearFit } from '@/core/numeric/leastSquares';

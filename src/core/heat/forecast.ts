@@ -1,4 +1,5 @@
-import { FIGURES, figuresDrawn, type Figures } from '../calibrated';
+import { FIGURES, type Figures } from '../calibrated';
+import { figuresDrawn } from '../calibrated/draws';
 import { normalDraws } from '../numeric/draws';
 import { quantileOf } from '../numeric/quantile';
 import { dominant, maybeRangeOf, rangeOf, type MaybeRange, type Range } from '../numeric/range';

@@ -1,4 +1,5 @@
-import { FIGURES, figuresDrawn } from '../calibrated';
+import { FIGURES } from '../calibrated';
+import { figuresDrawn } from '../calibrated/draws';
 import type { Result } from '../result';
 import { TEST_DOUGHS, testBook } from '../consistency/testDoughs';
 import { simulateBake, type BakeQuestion } from './bake';
