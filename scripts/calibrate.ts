@@ -6,7 +6,8 @@
  */
 import { writeFile } from 'node:fs/promises';
 import * as prettier from 'prettier';
-import { FIGURE_NAMES, FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import { FIGURES } from '@/core/calibrated';
+import { FIGURE_NAMES, PRIORS, type FigureName, type Figures } from '@/core/calibrated/priors';
 import { FIGURE_DRAWS, figuresDrawn } from '@/core/calibrated/draws';
 import { FITTED } from '@/core/calibrated/fitted';
 import { askWith } from '../tests/calibration/ask';
@@ -58,6 +59,26 @@ ${lines.join('\n')}
   );
 }
 
+/** What the models compute with, value and sd alone: no words and no rows, for a sheet carries it to the browser. */
+async function writeInForce(
+  fitted: Readonly<Partial<Record<string, (typeof FITTED)[FigureName]>>>,
+): Promise<void> {
+  const lines = FIGURE_NAMES.map((name) => {
+    const { value, sd } = fitted[name] ?? PRIORS[name];
+    return `'${name}': [${value}, ${sd}],`;
+  });
+  await formatted(
+    'src/core/calibrated/inForce.ts',
+    `import type { FigureName } from './priors';
+
+/** Written by \`./crumb calibrate\`: each figure in force and how well it is known, one sd; relative where its prior is. */
+export const IN_FORCE: Readonly<Record<FigureName, readonly [number, number]>> = {
+${lines.join('\n')}
+};
+`,
+  );
+}
+
 /** How well heat's figures are known goes into its ranges. */
 async function writeDrawn(names: FitOutcome['names']): Promise<void> {
   const lines = names.map(
@@ -81,7 +102,11 @@ ${lines.join('\n')}
 /** Heat is full of corners: a range is flat inside, a crust forms or does not. */
 const SWEEPS = 2;
 
-let figures: Figures = FIGURES;
+/** One that has just been thought of begins where it was believed to be. */
+let figures: Figures = {
+  ...(Object.fromEntries(FIGURE_NAMES.map((name) => [name, PRIORS[name].value])) as Figures),
+  ...FIGURES,
+};
 /** As heat's might as well be: those that are written. */
 let drawn: readonly Figures[] = Array.from({ length: FIGURE_DRAWS }, (_, draw) => figuresDrawn(draw));
 let fitted: Partial<Record<string, (typeof FITTED)[FigureName]>> = { ...FITTED };
@@ -110,6 +135,7 @@ for (const group of groups) {
     if (group === 'heat') drawn = drawnFigures(outcome, outcome.covariance);
     fitted = { ...fitted, ...outcome.fitted };
     await writeFigures(fitted);
+    await writeInForce(fitted);
     if (group === 'heat') await writeDrawn(outcome.names);
     console.log(`  ${outcome.settled ? 'settled' : 'not settled'} at ${outcome.cost.toFixed(1)}`);
   }

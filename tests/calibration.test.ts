@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { docTable } from '../scripts/docTable';
-import { FIGURE_NAMES, FIGURES, PRIORS } from '@/core/calibrated';
+import { FIGURES, knownTo } from '@/core/calibrated';
+import { FIGURE_NAMES, PRIORS } from '@/core/calibrated/priors';
 import { FIGURE_DRAWS, figuresDrawn } from '@/core/calibrated/draws';
 import { FITTED } from '@/core/calibrated/fitted';
 import before from './calibration/before.json';
@@ -105,6 +106,8 @@ test('the fit can be run again: consistency from what was believed before comes 
     expect([name, Math.abs(moved) < 0.35 * sd]).toEqual([name, true]);
     // evidence makes nothing less sure
     expect(FITTED[name]!.sd).toBeLessThanOrEqual(sd * 1.02);
+    // what the models compute with is what was fitted
+    expect([FIGURES[name], knownTo(name)]).toEqual([FITTED[name]!.value, FITTED[name]!.sd]);
   }
 }, 60_000);
 

@@ -1,5 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { FIGURES, PRIORS, type FigureName, type Figures } from '@/core/calibrated';
+import { FIGURES } from '@/core/calibrated';
+import { PRIORS, type FigureName, type Figures } from '@/core/calibrated/priors';
 import { FIGURE_DRAWS } from '@/core/calibrated/draws';
 import type { Fitted } from '@/core/calibrated/fitted';
 import { normalDraws } from '@/core/numeric/draws';

@@ -1,4 +1,4 @@
-import { FIGURE_NAMES, PRIORS } from '@/core/calibrated';
+import { FIGURE_NAMES, PRIORS } from '@/core/calibrated/priors';
 import { FITTED } from '@/core/calibrated/fitted';
 import { BANDS, BAND_ENDS } from '@/core/consistency/parameters';
 import { colourOf } from '@/core/heat/colour';

@@ -1,13 +1,13 @@
 import { DRAWN } from './drawn';
-import { FIGURE_NAMES, FIGURES, type Figures } from '.';
+import { FIGURES, type Figures } from '.';
 
 /** So many sets of figures stand for how well the heat's are known together. */
 export const FIGURE_DRAWS = 10;
 const SETS: readonly Figures[] = Array.from({ length: FIGURE_DRAWS }, (_, draw) => ({
   ...FIGURES,
   ...Object.fromEntries(
-    FIGURE_NAMES.flatMap((name) => {
-      const drawn = DRAWN[name]?.[draw];
+    Object.entries(DRAWN).flatMap(([name, all]) => {
+      const drawn = all[draw];
       return drawn === undefined ? [] : [[name, drawn] as const];
     }),
   ),

@@ -3,7 +3,8 @@ import { formulaTotals, type Formula } from '../formula';
 import { anyFormula, line, plainLoaf } from '../formula/testFormulas';
 import { ingredientLibrary, libraryBook } from '../ingredients';
 import { bookWith } from '../ingredients/bookWith';
-import { FIGURE_NAMES, FIGURES, type Figures } from '../calibrated';
+import { FIGURES, type Figures } from '../calibrated';
+import { FIGURE_NAMES } from '../calibrated/priors';
 import { BAND_ENDS, BANDS, consistencyOf, waterState, type Consistency } from '.';
 import { liquidForG } from './consistency';
 
