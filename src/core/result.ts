@@ -16,6 +16,7 @@ export type ProblemCode =
   | 'unknownIngredient'
   | 'unknownLine'
   | 'unknownStage'
+  | 'unknownWay'
   | 'unknownStep'
   | 'unknownLot'
   | 'duplicateId'

@@ -93,6 +93,8 @@ export function wordProblem(problem: Problem, units: Units): string {
       return 'That line is no longer in the formula.';
     case 'unknownStage':
       return 'That part of the formula is no longer there.';
+    case 'unknownWay':
+      return 'That bread is no longer one of those the dough parts into.';
     case 'unknownStep':
       return 'That step is no longer in the method.';
     case 'unknownLot':

@@ -33,7 +33,7 @@ function stepWords(
     case 'heat':
       return `${name} ${heat(before)} → ${heat(step)}`;
     case 'around':
-      return `${name}: other lid, steam or plate`;
+      return `${name}: another place, cover, plate or load`;
     case 'words':
       return `${name}: other words`;
     default:
@@ -68,6 +68,8 @@ export function wordTurn(turn: Turn, words: Words): string {
       return stepWords(turn, words);
     case 'yield':
       return 'other usual pieces';
+    case 'ways':
+      return turn.ways > 1 ? `parts into ${turn.ways} breads` : 'all of it one bread';
     case 'bakedAs':
       return turn.shape ? `baked as: ${SHAPE_WORD[turn.shape].toLowerCase()}` : 'another tin, oven or load';
     case 'words':

@@ -1,4 +1,4 @@
-import type { StageKind, Style } from '@/core/formula';
+import type { StageKind, Style, Way } from '@/core/formula';
 import type { Family, Role } from '@/core/ingredients';
 import type { StepKind } from '@/core/method';
 import type { MeasureSystem } from '@/core/quantity';
@@ -24,30 +24,63 @@ export const STAGE_WORD: Record<StageKind, string> = {
   gel: 'Gel',
   bloom: 'Bloom',
   main: 'Main dough',
+  preDough: 'Pre-dough',
   late: 'Late additions',
-  topping: 'Wash or topping',
+  wash: 'Wash',
+  topping: 'Topping',
+  filling: 'Filling',
+  sauce: 'Sauce',
+  glaze: 'Glaze',
+  dip: 'Dip',
+  kettle: 'Kettle',
+  oil: 'Frying oil',
+  steam: 'Steam water',
+  dusting: 'Dusting',
+  grease: 'Greasing',
+};
+
+/** What becomes of pieces that are not eaten fresh. */
+export const PUT_BY_WORD: Record<NonNullable<Way['putBy']>['as'], string> = {
+  frozenRaw: 'frozen as dough',
+  frozen: 'frozen',
+  parBaked: 'par-baked',
+  kept: 'kept',
 };
 
 export const STEP_WORD: Record<StepKind, string> = {
   weigh: 'Weigh',
   bloom: 'Bloom',
+  soak: 'Soak',
+  preDough: 'Pre-dough',
   mix: 'Mix',
+  kneadAgain: 'Knead again',
   rest: 'Rest',
   bulk: 'Bulk',
   fold: 'Fold',
+  knockBack: 'Knock back',
   divide: 'Divide',
   shape: 'Shape',
+  fill: 'Fill',
   proof: 'Proof',
   chill: 'Cold hold',
+  freeze: 'Freeze',
+  thaw: 'Thaw',
+  grease: 'Grease',
   preheat: 'Preheat',
   score: 'Score',
+  top: 'Top',
   boil: 'Boil',
   griddle: 'Griddle',
   fry: 'Fry',
   bake: 'Bake',
+  turn: 'Turn',
   rotate: 'Rotate',
   coast: 'Coast',
   cool: 'Cool',
+  wrap: 'Wrap',
+  hold: 'Hold',
+  reheat: 'Reheat',
+  refresh: 'Refresh',
   free: 'Do',
 };
 

@@ -1,6 +1,6 @@
 import { consistencyOf, liquidForG } from '../consistency/consistency';
 import { BAND_AIMS, type Band } from '../consistency/parameters';
-import { atWeight, FORMULA_LIMITS, isDoughStage, type Formula, type Line } from '../formula/formula';
+import { atWeight, FORMULA_LIMITS, doughLines, type Formula, type Line } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { ok, refuse, type Result } from '../result';
 import { proposalOf, type Proposal } from './proposal';
@@ -19,10 +19,7 @@ function addWater(
   book: IngredientBook,
   newId: () => string,
 ): Result<Formula> {
-  const lines = formula.stages
-    .filter(isDoughStage)
-    .flatMap((stage) => stage.lines)
-    .filter(isPlainWater);
+  const lines = doughLines(formula).filter(isPlainWater);
   const largest = lines.sort((a, b) => b.massG - a.massG)[0];
   if (!largest) {
     if (deltaG < FORMULA_LIMITS.lineMassG.min)

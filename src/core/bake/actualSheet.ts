@@ -19,9 +19,10 @@ export function actualStages(sheet: BatchSheet, state: BakeState): Formula['stag
       id,
       kind,
       name,
-      lines: lines.map((each) =>
-        line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? each.massG),
-      ),
+      // what was held back is in it only if it was weighed in
+      lines: lines
+        .filter((each) => !each.heldBack || state.weighed.has(each.id))
+        .map((each) => line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? each.massG)),
     })),
     {
       id: 'added',

@@ -211,13 +211,27 @@ export type NextThing =
 const isLater = (stage: BatchSheet['stages'][number]): boolean =>
   stage.kind === 'late' || stage.kind === 'topping';
 
-/** Lines not ticked yet, those wanted before mixing first. */
+/** After which of its steps (-1: none) a line's turn comes; Infinity: after all, where an older sheet does not say. */
+function turnOf(sheet: BatchSheet, stage: BatchSheet['stages'][number], line: BatchLine): number {
+  if (line.atStepId !== undefined) {
+    const at = sheet.steps.findIndex(({ id }) => id === line.atStepId);
+    if (at >= 0) return at;
+  }
+  return isLater(stage) ? Infinity : -1;
+}
+
+/** Lines not ticked yet: those whose turn has come, in that order; those of a later step. What is held back is never asked for. */
 export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchLine[]; later: BatchLine[] } {
-  const open = (stages: BatchSheet['stages']) =>
-    stages.flatMap((stage) => stage.lines).filter(({ id }) => !state.weighed.has(id));
+  const step = sheet.steps.findIndex(({ id }) => !isStepDone(state, id));
+  const open = sheet.stages.flatMap((stage) =>
+    stage.lines
+      .filter(({ id, heldBack }) => !heldBack && !state.weighed.has(id))
+      .map((line) => ({ line, turn: turnOf(sheet, stage, line) })),
+  );
+  const due = open.filter(({ turn }) => turn <= (step < 0 ? Infinity : step));
   return {
-    now: open(sheet.stages.filter((stage) => !isLater(stage))),
-    later: open(sheet.stages.filter(isLater)),
+    now: due.sort((a, b) => a.turn - b.turn).map(({ line }) => line),
+    later: open.filter((each) => !due.includes(each)).map(({ line }) => line),
   };
 }
 
@@ -227,9 +241,12 @@ export const isStepDone = (state: BakeState, stepId: string): boolean =>
 export function nextThing(sheet: BatchSheet, state: BakeState): NextThing {
   if (state.endedAtMs !== null) return { kind: 'ended' };
   const open = stillToWeigh(sheet, state);
-  const of = sheet.stages.reduce((count, stage) => count + stage.lines.length, 0);
+  const of = sheet.stages.reduce(
+    (count, stage) => count + stage.lines.filter(({ heldBack }) => !heldBack).length,
+    0,
+  );
   const step = sheet.steps.find(({ id }) => !isStepDone(state, id));
-  const line = open.now[0] ?? (step ? undefined : open.later[0]);
+  const line = open.now[0];
   if (line) return { kind: 'weigh', lineId: line.id, done: state.weighed.size, of };
   if (!step) return { kind: 'log' };
   const done = sheet.steps.filter(({ id }) => isStepDone(state, id)).length;

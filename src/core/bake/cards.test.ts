@@ -131,8 +131,8 @@ test('a rise taken back is the last of its own step', () => {
 test('the timers under way, the next to end first; none once it is over', () => {
   const running = [timer('mix', 7200), timer('proof', 300)];
   expect(runningTimers(bake, after(...running))).toEqual([
-    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'proof', stepKind: 'proof', stepTitle: '', until: '', endsAtMs: 420_000 },
-    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'mix', stepKind: 'mix', stepTitle: '', until: 'even', endsAtMs: 7_260_000 },
+    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'proof', stepKind: 'proof', stepTitle: '', call: null, until: '', endsAtMs: 420_000 },
+    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'mix', stepKind: 'mix', stepTitle: '', call: null, until: 'even', endsAtMs: 7_260_000 },
   ]); // prettier-ignore
   expect(runningTimers(bake, after(...running, { type: 'timerStopped', stepId: 'mix' }))).toHaveLength(1);
   expect(runningTimers(bake, after(...running, { type: 'abandoned', reason: '' }))).toEqual([]);
@@ -147,9 +147,20 @@ test('what a bake under way needs next: to be weighed, a step, what goes on top,
     done: 2,
     of: 7,
   });
-  expect(next(...intoTheBowl)).toEqual({ kind: 'step', stepKind: 'mix', stepTitle: '' });
-  expect(next(...intoTheBowl, done('mix'))).toEqual({ kind: 'step', stepKind: 'proof', stepTitle: '' });
-  expect(next(...intoTheBowl, done('mix'), done('proof'))).toEqual({ kind: 'topping' });
+  expect(next(...intoTheBowl)).toEqual({ kind: 'step', stepKind: 'mix', stepTitle: '', call: null });
+  expect(next(...intoTheBowl, done('mix'))).toEqual({
+    kind: 'step',
+    stepKind: 'proof',
+    stepTitle: '',
+    call: null,
+  });
+  expect(next(...intoTheBowl, done('mix'), done('proof'))).toEqual({
+    kind: 'weigh',
+    name: 'Poppy seed',
+    massG: 10,
+    done: 6,
+    of: 7,
+  });
   expect(next(...intoTheBowl, done('mix'), done('proof'), weigh('poppy-seed', 10))).toEqual({ kind: 'log' });
   expect(next({ type: 'abandoned', reason: '' })).toEqual({ kind: 'log' });
   expect(nextThing(sheet, after(...intoTheBowl, done('mix')))).toEqual({ kind: 'step', stepId: 'proof', done: 1, of: 2 }); // prettier-ignore

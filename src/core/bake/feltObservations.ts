@@ -1,6 +1,7 @@
 import { consistencyOf } from '../consistency/consistency';
 import type { FeltObservation } from '../consistency/learnAbsorption';
 import type { Formula } from '../formula/formula';
+import { asOneBread } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { withLots } from '../ingredients/lots';
 import { actualStages } from './actualSheet';
@@ -29,7 +30,7 @@ export function feltObservations(
     const at = sheet.steps.findIndex(({ id }) => id === stepId);
     if (mixedAtMs === null && at > lastMix) return [];
     const by = { ...state, additions: state.additions.filter((addition) => addition.atMs <= atMs) };
-    const made: Formula = { ...formula, stages: actualStages(sheet, by), steps: sheet.steps };
+    const made: Formula = { ...asOneBread(formula), stages: actualStages(sheet, by), steps: sheet.steps };
     const consistency = consistencyOf(made, then);
     if (!consistency) return [];
     const standMin = mixedAtMs === null ? 0 : Math.max(0, (atMs - mixedAtMs) / 60_000);

@@ -1,10 +1,15 @@
 import * as z from 'zod';
+import { callOf } from '../batch/callOf';
 import { STEP_KINDS } from '../method/step';
 import type { BakeRecord } from './bakeRecord';
 import { nextThing, stillToWeigh, type BakeState } from './bakeState';
 import { runningTimers } from './runningTimers';
 
-const stepWords = { stepKind: z.enum(STEP_KINDS), stepTitle: z.string() };
+const nth = z.object({ at: z.number(), of: z.number() }).nullable();
+const call = z
+  .object({ wayName: z.string().nullable(), load: nth, side: nth, time: nth, pieces: z.number().nullable() })
+  .nullable();
+const stepWords = { stepKind: z.enum(STEP_KINDS), stepTitle: z.string(), call };
 
 /** What a list shows of a bake under way: what it needs next, and its timers, the next to end first. */
 export const runningCardSchema = z.object({
@@ -17,8 +22,6 @@ export const runningCardSchema = z.object({
       done: z.number(),
       of: z.number(),
     }),
-    /** What belongs on top is still to weigh. */
-    z.object({ kind: z.literal('topping') }),
     z.object({ kind: z.literal('step'), ...stepWords }),
     z.object({ kind: z.literal('log') }),
   ]),
@@ -47,10 +50,11 @@ function nextOf(sheet: BakeRecord['sheet'], state: BakeState): RunningCard['next
   const next = nextThing(sheet, state);
   if (next.kind === 'log' || next.kind === 'ended') return { kind: 'log' };
   if (next.kind === 'weigh') {
-    const [line] = stillToWeigh(sheet, state).now;
-    if (!line) return { kind: 'topping' };
+    const line = stillToWeigh(sheet, state).now[0]!;
     return { kind: 'weigh', name: line.name, massG: line.massG, done: next.done, of: next.of };
   }
   const step = sheet.steps.find(({ id }) => id === next.stepId);
-  return step ? { kind: 'step', stepKind: step.kind, stepTitle: step.title } : { kind: 'log' };
+  return step
+    ? { kind: 'step', stepKind: step.kind, stepTitle: step.title, call: callOf(sheet, step.id) }
+    : { kind: 'log' };
 }

@@ -1,3 +1,4 @@
+import { callOf, type Call } from '../batch/callOf';
 import type { BakeRecord } from './bakeRecord';
 import { isRunning, type BakeState } from './bakeState';
 
@@ -8,6 +9,8 @@ export interface RunningTimer {
   readonly stepId: string;
   readonly stepKind: BakeRecord['sheet']['steps'][number]['kind'];
   readonly stepTitle: string;
+  /** Which of several calls it is. */
+  readonly call: Call | null;
   /** The sign to watch for, in the baker's words. */
   readonly until: string;
   /** By the server's clock, ms since 1970. */
@@ -31,6 +34,7 @@ export function runningTimers(
           stepId: step.id,
           stepKind: step.kind,
           stepTitle: step.title,
+          call: callOf(sheet, step.id),
           until: step.until,
           endsAtMs: timer.startedAtMs + timer.durationS * 1000,
         },

@@ -31,5 +31,20 @@ export const batchRequestSchema = z.discriminatedUnion('mode', [
     pieceMassG: z.number().min(pieceMassG.min).max(pieceMassG.max),
     bowlLossPercent: loss,
   }),
+  /** Of a dough that parts: so many of each of its breads. */
+  z.strictObject({
+    mode: z.literal('ways'),
+    ways: z
+      .array(
+        z.strictObject({
+          wayId: localIdSchema,
+          pieces: z.number().int().min(0).max(pieces.max),
+        }),
+      )
+      .min(1)
+      .max(FORMULA_LIMITS.ways),
+    pieceMassG: z.number().min(pieceMassG.min).max(pieceMassG.max),
+    bowlLossPercent: loss,
+  }),
 ]);
 export type BatchRequest = z.infer<typeof batchRequestSchema>;

@@ -15,12 +15,42 @@ const batchLineSchema = z.object({
   massG: positive,
   stepG: z.number().positive(),
   note: z.string(),
+  /** Put out, and goes in only if the dough asks for it. */
+  heldBack: z.literal(true).optional(),
+  /** The formula's line where this is a part of it, and which part of how many. */
+  of: z.strictObject({ lineId: localIdSchema, at: z.number().int(), of: z.number().int() }).optional(),
+  /** The step that asks for it; absent: it is weighed before the first. */
+  atStepId: localIdSchema.optional(),
 });
 export type BatchLine = z.infer<typeof batchLineSchema>;
 
 /** Before and after rounding to the scale; percent of the flour base, null without one. */
 const shiftSchema = z.strictObject({ exact: z.number().nullable(), rounded: z.number().nullable() });
 export type Shift = z.infer<typeof shiftSchema>;
+
+const nthSchema = z.strictObject({ at: z.number().int().min(1), of: z.number().int().min(2) }).nullable();
+
+/** What a step of the sheet is of the formula's method: core/process/activities.ts. */
+const activitySchema = z.strictObject({
+  id: localIdSchema,
+  stepId: localIdSchema,
+  wayId: localIdSchema.nullable(),
+  load: nthSchema,
+  side: nthSchema,
+  time: nthSchema,
+  pieces: z.number().int().positive().nullable(),
+});
+
+const wayOfSheetSchema = z.strictObject({
+  wayId: localIdSchema,
+  name: z.string(),
+  count: z.number().int().nonnegative(),
+  doughG: z.number().positive(),
+  bakedG: z.number().positive(),
+  /** Too little for one more piece. */
+  overG: z.number().nonnegative(),
+  putBy: formulaSchema.shape.ways.unwrap().element.shape.putBy,
+});
 
 /**
  * A formula scaled and rounded: what the bench works from. A bake keeps the sheet it ran on whole, so nothing that
@@ -39,7 +69,12 @@ export const batchSheetSchema = z.strictObject({
       lines: z.array(batchLineSchema),
     }),
   ),
+  /** As they are done: repeats, loads and sides one by one, each with an id of its own. */
   steps: z.array(methodStepSchema),
+  /** Those of the steps that are one of several, or of one way; absent: none is. */
+  activities: z.array(activitySchema).optional(),
+  /** The breads a dough parts into; absent: it is one. */
+  ways: z.array(wayOfSheetSchema).optional(),
   /** Which bag of an ingredient was open on the day, with its name then; absent before bags were told apart. */
   lots: z.array(z.strictObject({ ingredientId: z.string(), lotId: z.string(), name: z.string() })).optional(),
   doughG: positive,

@@ -21,6 +21,16 @@ export function checkRequest(request: BatchRequest): Result<BatchRequest> {
         ]
       : []),
     ...(request.mode === 'factor' ? [within(request.factor, FACTOR_LIMITS, 'factor')] : []),
+    ...(request.mode === 'ways'
+      ? request.ways.map((each, at) =>
+          Number.isInteger(each.pieces)
+            ? within(each.pieces, { min: 0, max: pieces.max }, `ways.${at}.pieces`)
+            : refuse('notWhole', `ways.${at}.pieces`),
+        )
+      : []),
+    ...(request.mode === 'ways' && request.ways.every((each) => each.pieces === 0)
+      ? [refuse('tooSmall', 'ways', { min: 1 })]
+      : []),
     ...(request.mode === 'fixed' ? [within(request.massG, lineMassG, 'massG')] : []),
   ];
   const refused = checks.find((check) => !check.ok);

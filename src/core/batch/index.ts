@@ -3,3 +3,4 @@ export { batchSheetSchema, type BatchLine, type BatchSheet, type Shift } from '.
 export { FACTOR_LIMITS } from './factorLimits';
 export { planBatch } from './planBatch';
 export { ordinaryScales, roundToScale, type ScaleRanges } from './scale';
+export { callOf, type Call } from './callOf';

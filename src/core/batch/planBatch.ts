@@ -1,11 +1,16 @@
-import { allLines, isDoughStage, type Formula } from '../formula/formula';
+import { allLines, doughLines, type Formula, type StageKind } from '../formula/formula';
+import type { Way } from '../formula/formulaSchema';
+import { purposeOf } from '../formula/parts';
 import { formulaTotals } from '../formula/totals';
+import { divideDough, type Divided } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { compensatedSum } from '../numeric/compensatedSum';
+import { takingsOf } from '../process/takings';
 import { never, ok, refuse, type Result } from '../result';
 import type { BatchRequest } from './batchRequest';
 import type { BatchSheet } from './batchSheet';
 import { checkRequest } from './checkRequest';
+import { laidOut } from './laidOut';
 import { roundToScale, type ScaleRanges } from './scale';
 
 /** Share of the dough that reaches the tins once the bowl, hands and scraper have kept theirs. */
@@ -30,6 +35,18 @@ const ROUNDED_AWAY = 0.005;
 const wholePieces = (doughG: number, eachG: number): number =>
   Math.max(1, Math.floor((doughG / eachG) * (1 + ROUNDED_AWAY) + 1e-6));
 
+/** What the ways of a request are: the formula's own, or so many of each as was asked; those of which there are none go out. */
+function waysOf(formula: Formula, request: BatchRequest): readonly Way[] {
+  const ways = formula.ways ?? [];
+  if (request.mode !== 'ways') return ways;
+  const counts = new Map(request.ways.map(({ wayId, pieces }) => [wayId, pieces]));
+  return ways.flatMap((way): Way[] => {
+    const pieces = counts.get(way.id) ?? 0;
+    const { pieceMassG } = way.amount;
+    return pieces > 0 ? [{ ...way, amount: { kind: 'pieces', pieces, pieceMassG } }] : [];
+  });
+}
+
 /** By how much every mass of the formula is multiplied, before rounding. */
 function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): Result<number> {
   switch (request.mode) {
@@ -41,21 +58,75 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
       const line = allLines(formula).find(({ id }) => id === request.lineId);
       return line ? ok(request.massG / line.massG) : refuse('unknownLine', 'lineId');
     }
+    case 'ways': {
+      const piecesG = waysOf(formula, request).reduce(
+        (sum, { amount }) => sum + (amount.kind === 'pieces' ? amount.pieces * amount.pieceMassG : 0),
+        0,
+      );
+      return piecesG > 0
+        ? ok(piecesG / reaching(request.bowlLossPercent) / doughG)
+        : refuse('unknownWay', 'ways');
+    }
     default:
       return never(request);
   }
 }
 
+/** Every line at its weight, rounded to the scale, with the step that asks for it; the one that rounding moved most. */
+function weighedOut(
+  formula: Formula,
+  steps: Formula['steps'],
+  factor: number,
+  scales: ScaleRanges,
+  book: IngredientBook,
+): Result<{ readonly stages: BatchSheet['stages']; readonly worst: BatchSheet['rounding']['worst'] }> {
+  const taken = takingsOf(steps, formula.stages);
+  let worst: { lineId: string; percent: number } | null = null;
+  const stages: BatchSheet['stages'] = [];
+  for (const stage of formula.stages) {
+    const lines: BatchSheet['stages'][number]['lines'] = [];
+    const times = purposeOf(stage) === 'bath' ? 1 : factor;
+    for (const line of stage.lines) {
+      const ingredient = book.get(line.ingredientId);
+      if (!ingredient) return refuse('unknownIngredient', 'stages', { ingredientId: line.ingredientId });
+      const wholeG = line.massG * times;
+      if (wholeG > 1_000_000) return refuse('tooLarge', 'factor', { max: 1_000_000 });
+      if (wholeG < 0.001) return refuse('tooSmall', 'factor', { min: 0.001 });
+      const { id, ingredientId, note, heldBack } = line;
+      const askedAt = portionsOf(line.id, stage.kind, taken, steps);
+      for (const [at, { stepId, share }] of askedAt.entries()) {
+        const exactG = wholeG * share;
+        const rounded = roundToScale(scales, exactG);
+        const percent = (100 * (rounded.massG - exactG)) / exactG;
+        const several = askedAt.length > 1;
+        const own = several ? `${id.slice(0, 36)}-${at + 1}` : id;
+        if (Math.abs(percent) > Math.abs(worst?.percent ?? 0)) worst = { lineId: own, percent };
+        lines.push({
+          id: own, ingredientId, name: ingredient.name, note, exactG, ...rounded,
+          ...(heldBack && { heldBack }),
+          ...(several && { of: { lineId: id, at: at + 1, of: askedAt.length } }),
+          ...(stepId !== null && { atStepId: stepId }),
+        }); // prettier-ignore
+      }
+    }
+    if (lines.length > 0) stages.push({ id: stage.id, kind: stage.kind, name: stage.name, lines });
+  }
+
+  return ok({ stages, worst });
+}
+
 /**
- * Scales a formula to a batch and rounds it to the kitchen's scales. Everything follows the one factor, toppings too.
+ * Scales a formula to a batch and rounds it to the kitchen's scales. Everything follows the one factor, toppings too, but a bath: it follows its
+ * vessel, and of twice the rings no more water is boiled.
  *
  * Whole pieces only: the remainder is stated, never spread in silence. Asked for pieces, rounding may leave the dough a gram or two off;
- * the count stays what was asked. Asked otherwise there is at least one piece, and each is lighter by what the bowl keeps.
+ * the count stays what was asked. Asked otherwise there is at least one piece, and each is lighter by what the bowl keeps. A dough that parts is divided
+ * among its ways (core/formula/ways.ts); what no way takes is the remainder.
  *
  * Eight rolls of 85 g out of a formula of 980 g: times 0.694, the water 277.6 g and 278 g on a scale of whole grams.
  *
  * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
- *   `tooSmall` at `factor` when a line leaves 0.001 g ... 1 t
+ *   `tooSmall` at `factor` when a line leaves 0.001 g ... 1 t; `unknownWay` where a way is asked for that the formula has not
  */
 export function planBatch(
   formula: Formula,
@@ -71,63 +142,110 @@ export function planBatch(
   const scaled = scaleFactor(formula, exact.doughG, request);
   if (!scaled.ok) return scaled;
   const factor = scaled.value;
+  const ways = waysOf(formula, request);
+  const methodSteps = [...formula.steps, ...ways.flatMap((way) => way.steps)];
 
-  let worst: { lineId: string; percent: number } | null = null;
-  const stages: BatchSheet['stages'] = [];
-  for (const stage of formula.stages) {
-    const lines: BatchSheet['stages'][number]['lines'] = [];
-    for (const line of stage.lines) {
-      const ingredient = book.get(line.ingredientId);
-      if (!ingredient) return refuse('unknownIngredient', 'stages', { ingredientId: line.ingredientId });
-      const exactG = line.massG * factor;
-      if (exactG > 1_000_000) return refuse('tooLarge', 'factor', { max: 1_000_000 });
-      if (exactG < 0.001) return refuse('tooSmall', 'factor', { min: 0.001 });
-      const rounded = roundToScale(scales, exactG);
-      const percent = (100 * (rounded.massG - exactG)) / exactG;
-      if (Math.abs(percent) > Math.abs(worst?.percent ?? 0)) worst = { lineId: line.id, percent };
-      const { id, ingredientId, note } = line;
-      lines.push({ id, ingredientId, name: ingredient.name, note, exactG, ...rounded });
-    }
-    if (lines.length > 0) stages.push({ id: stage.id, kind: stage.kind, name: stage.name, lines });
-  }
-
-  const lots = [...new Set(stages.flatMap((stage) => stage.lines.map((line) => line.ingredientId)))].flatMap(
-    (ingredientId) => {
-      const lot = book.get(ingredientId)?.lot;
-      return lot ? [{ ingredientId, lotId: lot.id, name: lot.name }] : [];
-    },
-  );
+  const weighed = weighedOut(formula, methodSteps, factor, scales, book);
+  if (!weighed.ok) return weighed;
+  const { stages, worst } = weighed.value;
+  const lots = openLots(stages, book);
   const rounded = formulaTotals({ stages, percentBase: formula.percentBase }, book);
-  const doughG = compensatedSum(
-    stages.filter(isDoughStage).flatMap((stage) => stage.lines.map((line) => line.massG)),
-  );
+  const doughG = compensatedSum(doughLines({ stages }).map((line) => line.massG));
   const usableDoughG = doughG * reaching(request.bowlLossPercent);
-  const eachG = pieceDoughG(request);
-  const count = request.mode === 'pieces' ? request.pieces : wholePieces(doughG, eachG);
-  // what the bowl keeps is shared by all pieces; asked for a number of pieces, their weight is what was asked
-  const pieceG = request.mode === 'pieces' ? eachG : Math.min(eachG, usableDoughG / count);
+  const parted =
+    ways.length > 0 ? divideDough(ways, usableDoughG, request.mode === 'ways' ? 1 : factor) : null;
+  const pieces = parted ? piecesOfWays(parted) : onePiece(request, doughG, usableDoughG);
+  const calls = laidOut(formula, parted, pieces.count);
   return ok({
     name: formula.name,
     style: formula.style,
     percentBase: formula.percentBase,
     factor,
-    stages,
-    steps: formula.steps,
+    stages: stages.map((stage) => ({
+      ...stage,
+      // asked for at the first of what its step became
+      lines: stage.lines.map((line) =>
+        line.atStepId === undefined ? line : { ...line, atStepId: calls.firstOf(line.atStepId) },
+      ),
+    })),
+    steps: calls.steps,
+    ...(calls.activities.length > 0 && { activities: calls.activities }),
+    ...(parted && {
+      ways: parted.shares
+        .filter((share) => share.pieces > 0)
+        .map(({ way, pieces: count, pieceG, overG }) => ({
+          wayId: way.id,
+          name: way.name,
+          count,
+          doughG: pieceG,
+          bakedG: pieceG * (1 - formula.usualYield.bakeLossPercent / 100),
+          overG,
+          ...(way.putBy && { putBy: way.putBy }),
+        })),
+    }),
     ...(lots.length > 0 && { lots }),
     doughG,
     totalG: rounded.totalG,
     usableDoughG,
-    pieces: {
-      count,
-      doughG: pieceG,
-      remainderG: Math.max(0, usableDoughG - count * pieceG),
-      bakedG: request.mode === 'pieces' ? pieceG * (1 - request.bakeLossPercent / 100) : null,
-    },
+    pieces,
     rounding: {
       hydrationAll: { exact: exact.hydrationAll, rounded: rounded.hydrationAll },
       salt: { exact: exact.saltPercent, rounded: rounded.saltPercent },
       binder: { exact: exact.binderPercent, rounded: rounded.binderPercent },
       worst,
     },
+  });
+}
+
+/** The pieces of a dough that goes one way. */
+function onePiece(request: BatchRequest, doughG: number, usableDoughG: number): BatchSheet['pieces'] {
+  const eachG = pieceDoughG(request);
+  const count = request.mode === 'pieces' ? request.pieces : wholePieces(doughG, eachG);
+  // what the bowl keeps is shared by all pieces; asked for a number of pieces, their weight is what was asked
+  const pieceG = request.mode === 'pieces' ? eachG : Math.min(eachG, usableDoughG / count);
+  return {
+    count,
+    doughG: pieceG,
+    remainderG: Math.max(0, usableDoughG - count * pieceG),
+    bakedG: request.mode === 'pieces' ? pieceG * (1 - request.bakeLossPercent / 100) : null,
+  };
+}
+
+/** All pieces of a dough that parts; each weighs what they weigh on average. */
+function piecesOfWays({ shares, leftG }: Divided): BatchSheet['pieces'] {
+  const count = shares.reduce((sum, { pieces }) => sum + pieces, 0);
+  const piecesG = shares.reduce((sum, { pieces, pieceG }) => sum + pieces * pieceG, 0);
+  const overG = shares.reduce((sum, share) => sum + share.overG, 0);
+  return { count, doughG: count > 0 ? piecesG / count : 1, remainderG: leftG + overG, bakedG: null };
+}
+
+/** Weighed out before the first step, unless a step takes it: what makes the dough. */
+const AT_FIRST: ReadonlySet<StageKind> = new Set([
+  'starter', 'preDough', 'soaker', 'scald', 'gel', 'bloom', 'main',
+]); // prettier-ignore
+
+/** Where a line is asked for, and how much of it there: once, or in shares. */
+function portionsOf(
+  lineId: string,
+  kind: StageKind,
+  taken: ReturnType<typeof takingsOf>,
+  steps: Formula['steps'],
+): readonly { readonly stepId: string | null; readonly share: number }[] {
+  const found = [...taken].flatMap(([stepId, all]) =>
+    all
+      .filter((each) => each.lineId === lineId)
+      .map(({ share, assumed }) => ({ stepId: assumed && AT_FIRST.has(kind) ? null : stepId, share })),
+  );
+  const place = (stepId: string | null) =>
+    stepId === null ? -1 : steps.findIndex(({ id }) => id === stepId);
+  return found.sort((a, b) => place(a.stepId) - place(b.stepId));
+}
+
+/** Which bags are open of what is weighed. */
+function openLots(stages: BatchSheet['stages'], book: IngredientBook): NonNullable<BatchSheet['lots']> {
+  const ids = new Set(stages.flatMap((stage) => stage.lines.map((line) => line.ingredientId)));
+  return [...ids].flatMap((ingredientId) => {
+    const lot = book.get(ingredientId)?.lot;
+    return lot ? [{ ingredientId, lotId: lot.id, name: lot.name }] : [];
   });
 }

@@ -2,6 +2,7 @@ import { isOwnId } from '../ingredients/ownId';
 import { comesOf } from '../ingredients/sourcePlants';
 import type { Formula } from '../formula/formula';
 import { insideFormula } from '../formula/insideFormula';
+import { allSteps, asWay } from '../formula/ways';
 import { GLUTEN_GRAINS } from '../ingredients/glutenGrains';
 import type { Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -67,7 +68,7 @@ const GLUTEN_NAMES = new RegExp(`\\b(?:${GLUTEN_GRAINS.join('|')})\\b`, 'i');
 
 /** What hot oil, boiling syrup and flames do to those who stand at them. */
 function ofHeat(formula: Formula, ingredients: readonly Ingredient[]): Caution[] {
-  const has = (kind: MethodStep['kind']) => formula.steps.some((step) => step.kind === kind);
+  const has = (kind: MethodStep['kind']) => allSteps(formula).some((step) => step.kind === kind);
   const ids = (pick: (ingredient: Ingredient) => boolean) => ingredients.filter(pick).map(({ id }) => id);
   const cautions: Caution[] = [];
   // wet fillings, fruit and cheese burst in oil
@@ -77,7 +78,7 @@ function ofHeat(formula: Formula, ingredients: readonly Ingredient[]): Caution[]
   const sweet = ids(({ roles }) => roles[0] === 'sweet');
   if (has('boil') && sweet.length > 0) cautions.push({ code: 'boilingSugar', ingredientIds: sweet });
   // no electric oven of a kitchen goes there: wood or gas under a dome
-  if (formula.steps.some(({ kind, tempC }) => kind === 'bake' && (tempC ?? 0) > FLAME_FROM_C))
+  if (allSteps(formula).some(({ kind, tempC }) => kind === 'bake' && (tempC ?? 0) > FLAME_FROM_C))
     cautions.push({ code: 'openFlame', ingredientIds: [] });
   return cautions;
 }
@@ -142,17 +143,22 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
     ({ allergens, per100g }) =>
       (allergens.includes('egg') || allergens.includes('milk')) && per100g.water.value > 20,
   );
-  const warm = warmHours(formula.steps);
+  const warm = warmHours(asWay(formula).steps);
   if (perishable.length > 0 && warm.hours > WARM_HOURS && (warm.tempC ?? WARM_FROM_C) >= WARM_FROM_C) {
     cautions.push({ code: 'warmHold', ingredientIds: perishable, ...warm });
   }
   cautions.push(...ofHeat(formula, ingredients));
   // In the crumb a fat never passes the boiling point of water, in a fryer neither: only what lies bare is meant.
   const bare = new Set(
-    insideFormula(formula, book).flatMap(({ ingredient, dough }) => (dough ? [] : [ingredient.id])),
+    insideFormula(formula, book).flatMap(({ ingredient, purpose }) =>
+      purpose === 'dough' || purpose === 'with' ? [] : [ingredient.id],
+    ),
   );
   const hottest = (kind: MethodStep['kind']): number =>
-    Math.max(-Infinity, ...formula.steps.flatMap((step) => (step.kind === kind ? (step.tempC ?? []) : [])));
+    Math.max(
+      -Infinity,
+      ...allSteps(formula).flatMap((step) => (step.kind === kind ? (step.tempC ?? []) : [])),
+    );
   for (const { id, smokePointC, roles } of ingredients) {
     if (smokePointC === null || !roles.includes('fat')) continue;
     const tempC = bare.has(id) ? Math.max(hottest('fry'), hottest('griddle')) : -Infinity;

@@ -1,4 +1,4 @@
-import type { Formula } from '../formula/formula';
+import { doughLines, type Formula } from '../formula/formula';
 import { normalBelow, Z80 } from '../numeric/normal';
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -146,10 +146,10 @@ export function consistencyOf(
 ): Consistency | null {
   if (totals.floursG <= 0) return null;
   const balance = waterBalance(formula, book, figures);
-  const eggG = formula.stages
-    .filter((stage) => stage.kind !== 'topping')
-    .flatMap((stage) => stage.lines)
-    .reduce((sum, line) => sum + (book.get(line.ingredientId)?.roles.includes('egg') ? line.massG : 0), 0);
+  const eggG = doughLines(formula).reduce(
+    (sum, line) => sum + (book.get(line.ingredientId)?.roles.includes('egg') ? line.massG : 0),
+    0,
+  );
   const bound = binding(totals, eggG);
   return {
     balance,

@@ -26,7 +26,16 @@ export const CONSISTENCY = {
   usualMixMin: 8,
   usualRestMin: 60,
   /** How long a part has stood before it meets the dough, min. */
-  headStartMin: { starter: 600, soaker: 120, scald: 240, gel: 25, bloom: 10, main: 0, late: 0, topping: 0 },
+  headStartMin: {
+    starter: 600,
+    preDough: 240,
+    soaker: 120,
+    scald: 240,
+    gel: 25,
+    bloom: 10,
+    main: 0,
+    late: 0,
+  },
 } as const;
 
 export { BANDS, type Band } from '../bands';

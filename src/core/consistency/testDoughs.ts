@@ -61,7 +61,7 @@ export const testBook: IngredientBook = (() => {
 
 export const TEST_DOUGHS = {
   psyllium: dough(
-    { main: { 'white-rice-flour': 250, 'tapioca-starch': 150, 'millet-flour': 100, 'psyllium-husk': 23, water: 470, salt: 9, sugar: 12, 'instant-yeast': 6, 'olive-oil': 15 }, topping: { 'sesame-seed': 20, 'egg-whole': 10 } },
+    { main: { 'white-rice-flour': 250, 'tapioca-starch': 150, 'millet-flour': 100, 'psyllium-husk': 23, water: 470, salt: 9, sugar: 12, 'instant-yeast': 6, 'olive-oil': 15 }, topping: { 'sesame-seed': 20 }, wash: { 'egg-whole': 10 } },
     [['mix', [5]], ['fold', [1, 3]], ['rest', [20, 40]], ['bulk', [60]], ['shape'], ['rest', [9]], ['bake', [50], 200]],
   ),
   scalded: dough(

@@ -1,4 +1,4 @@
-import { isDoughStage, type Formula } from '../formula/formula';
+import { isDoughStage, type Formula, type StageKind } from '../formula/formula';
 import { takeApart, type Part } from '../formula/takeApart';
 import { isFlourBase, type Estimate, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -172,6 +172,10 @@ function portionsOf(
     portionsOf(book, part.ingredientId, (massG * part.share) / all, main, { ready, bag }),
   );
 }
+/** How long a part has been wet when the dough is mixed, min. */
+const headStartOf = (kind: StageKind): number =>
+  CONSISTENCY.headStartMin[kind as keyof typeof CONSISTENCY.headStartMin] ?? 0;
+
 const NOTHING: NonNullable<Ingredient['madeOf']> = [];
 /** A mixture of more water than this is no jar of powders. */
 const WET_PERCENT = 30;
@@ -204,6 +208,7 @@ export function waterBalance(
   for (const stage of formula.stages) {
     if (!isDoughStage(stage)) continue;
     const parts = stage.lines.flatMap((line) => {
+      if (line.heldBack) return [];
       const doubt = doubtOf(line);
       return portionsOf(book, line.ingredientId, line.massG, stage.kind === 'main').map(
         ({ ingredient, massG, ready, swollen, bag }) => ({
@@ -242,7 +247,7 @@ export function waterBalance(
         swollen,
         doubt,
       );
-      const headStartMin = CONSISTENCY.headStartMin[ready ?? stage.kind];
+      const headStartMin = headStartOf(ready ?? stage.kind);
       // one bag, one error: what is weighed of it in two places errs together
       if (bag)
         mixturesG.set(

@@ -9,27 +9,34 @@ import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEnt
 import { kitchenDetailsSchema, type KitchenDetails } from '../kit/kitchenDetails';
 import { kitSchema, type Kit } from '../kit/kitSchema';
 import { PLAIN_WAYS } from '../kit/plainWays';
+import { processFromWords } from '../process/fromWords';
 import type { DocumentKind } from './documentKind';
 
 /**
  * 2: what shaping says of a piece's size stands in its field; the first version was computed from the words each time. 3: a flattened ball is
- * a shape.
+ * a shape. 4: parts by what they are for, steps that say in fields what their words said, ways.
  */
 export const FORMULA: DocumentKind<Formula> = {
   name: 'formula',
-  version: 3,
+  version: 4,
   schema: formulaSchema,
-  upgrades: { 1: sizeFromWords, 2: (formula) => formula },
+  upgrades: { 1: sizeFromWords, 2: (formula) => formula, 3: processFromWords },
 };
 
-/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. */
+const isSheet = (sheet: unknown): sheet is Readonly<Record<string, unknown>> =>
+  typeof sheet === 'object' && sheet !== null && !Array.isArray(sheet);
+
+/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. 3: steps as in a formula's fourth version. */
 const bakePlanSchema = z.strictObject({ batch: batchRequestSchema, sheet: batchSheetSchema });
 export type BakePlan = z.infer<typeof bakePlanSchema>;
 export const BAKE_PLAN: DocumentKind<BakePlan> = {
   name: 'bakePlan',
-  version: 2,
+  version: 3,
   schema: bakePlanSchema,
-  upgrades: { 1: (plan) => plan },
+  upgrades: {
+    1: (plan) => plan,
+    2: (plan) => ({ ...plan, sheet: isSheet(plan.sheet) ? processFromWords(plan.sheet) : plan.sheet }),
+  },
 };
 
 /** 2: a bake that ended can be opened again. 3: which bag went in can be corrected. What happened before that reads the same. */

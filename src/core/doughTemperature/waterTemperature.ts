@@ -1,4 +1,4 @@
-import { isDoughStage, type Formula } from '../formula/formula';
+import { doughLines, type Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import { Z80 } from '../numeric/normal';
@@ -115,13 +115,10 @@ function balanceOf(formula: Pick<Formula, 'stages'>, book: IngredientBook, day: 
     if (!checked.ok) return checked;
   }
   const { wantedC } = day;
-  const lines = formula.stages
-    .filter(isDoughStage)
-    .flatMap((stage) => stage.lines)
-    .flatMap(({ ingredientId, massG }) => {
-      const ingredient = book.get(ingredientId);
-      return ingredient ? [{ ingredient, massG }] : [];
-    });
+  const lines = doughLines(formula).flatMap(({ ingredientId, massG }) => {
+    const ingredient = book.get(ingredientId);
+    return ingredient ? [{ ingredient, massG }] : [];
+  });
   const carries = lines.some(({ ingredient }) => isWater(ingredient)) ? isWater : isPoured;
   const pouredIds = new Set<string>();
   let pouredG = 0;

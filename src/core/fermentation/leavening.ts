@@ -1,7 +1,7 @@
 import type { Consistency } from '../consistency/consistency';
 import { BINDERS_ABSORB_AS, WHOLE_FROM_FIBRE } from '../consistency/parameters';
 import { FIGURES, type Figures } from '../calibrated';
-import { isDoughStage, type Formula } from '../formula/formula';
+import { doughLines, type Formula } from '../formula/formula';
 import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import { Z80 } from '../numeric/normal';
 import { insideFormula } from '../formula/insideFormula';
@@ -73,10 +73,7 @@ function starterG(formula: Pick<Formula, 'stages'>, book: IngredientBook): numbe
       0,
     );
   };
-  return formula.stages
-    .filter(isDoughStage)
-    .flatMap((stage) => stage.lines)
-    .reduce((sum, line) => sum + inOne(line.ingredientId, line.massG, 0), 0);
+  return doughLines(formula).reduce((sum, line) => sum + inOne(line.ingredientId, line.massG, 0), 0);
 }
 
 /** Soda works cold with what acid there is; the rest of it gives half its gas by heat alone (2 NaHCO3 = Na2CO3 + H2O + CO2). */
@@ -171,7 +168,7 @@ export function leaveningOf(
     if (!ingredient.allergens.includes('milk')) sugarG += (massG * ingredient.per100g.sugars.value) / 100;
   }
   // a starter is taken apart above; its acid is the whole's
-  for (const line of formula.stages.filter(isDoughStage).flatMap((stage) => stage.lines)) {
+  for (const line of doughLines(formula)) {
     if (book.get(line.ingredientId)?.roles[0] === 'starter') grams.set(line.ingredientId, line.massG);
   }
   const dose = yeastDose(formula, book, floursG);

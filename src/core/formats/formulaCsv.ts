@@ -20,6 +20,9 @@ const LOSES: readonly Loss[] = [
   'method',
   'about',
   'measured',
+  'heldBack',
+  'partFigures',
+  'ways',
   'ownIngredients',
 ];
 

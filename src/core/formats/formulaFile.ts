@@ -8,24 +8,25 @@ import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEnt
 import { bookWith } from '../ingredients/bookWith';
 import { readAs } from '../readAs';
 import { ok, refuse, type Result } from '../result';
+import { processFromWords } from '../process/fromWords';
 import { readJson } from './readJson';
 
 /**
  * The open format of one formula, with whatever of the writer's own ingredients it needs to be understood elsewhere.
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, sizes
- * in their field instead of in words.
+ * in their field instead of in words; 3, parts by purpose, steps as fields, ways.
  */
 export const FORMULA_FORMAT = 'honest-crumb.formula';
-const FORMULA_VERSION = 2;
+const FORMULA_VERSION = 3;
 
-const formulaFileV2Schema = z.strictObject({
+const formulaFileSchema = z.strictObject({
   format: z.literal(FORMULA_FORMAT),
-  version: z.literal(2),
+  version: z.literal(3),
   formula: formulaSchema,
   /** Own ingredients, blends and bags the formula uses, directly or inside one another. */
   ingredients: z.array(kitchenEntrySchema).max(500),
 });
-type FormulaFile = z.infer<typeof formulaFileV2Schema>;
+type FormulaFile = z.infer<typeof formulaFileSchema>;
 
 /** One migration per old version, each to the next. Every old version has a fixture that is read for ever. */
 const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
@@ -36,6 +37,14 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
         ? sizeFromWords(formula as Record<string, unknown>)
         : formula;
     return { ...file, version: 2, formula: sized };
+  },
+  2: (file) => {
+    const { formula } = file as { formula?: unknown };
+    const read =
+      typeof formula === 'object' && formula !== null
+        ? processFromWords(formula as Record<string, unknown>)
+        : formula;
+    return { ...file, version: 3, formula: read };
   },
 };
 
@@ -70,7 +79,7 @@ export function readFormulaFile(text: string, library: IngredientBook): Result<R
     if (!migrate) return refuse('wrongVersion', 'version', { version, max: FORMULA_VERSION });
     migrated = migrate(migrated);
   }
-  const read = readAs(formulaFileV2Schema, migrated);
+  const read = readAs(formulaFileSchema, migrated);
   if (!read.ok) return read;
   const book = bookWith(library, read.value.ingredients);
   if (!book.ok) return { ok: false, problem: { ...book.problem, path: `ingredients.${book.problem.path}` } };

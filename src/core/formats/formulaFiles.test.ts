@@ -11,6 +11,7 @@ import {
 } from '.'; // prettier-ignore
 import { readText } from './readText';
 import exampleV1 from './fixtures/formula.v1.json';
+import exampleV2 from './fixtures/formula.v2.json';
 
 const ids = () => {
   let next = 0;
@@ -64,8 +65,8 @@ test('our own format comes back number for number, with the ingredients it needs
   expect(read.ok && predict(own, read.value.book).baseG).toBeCloseTo(400, 9);
 });
 
-test('the oldest example of the format is read for ever', () => {
-  const read = readFormulaFile(JSON.stringify(exampleV1), libraryBook);
+test.each([exampleV1, exampleV2])('the older examples of the format are read for ever', (example) => {
+  const read = readFormulaFile(JSON.stringify(example), libraryBook);
   expect(read.ok && read.value.file.formula.name).toBe('Millet weekday loaf');
   expect(read.ok && predict(read.value.file.formula, read.value.book).consistency?.rested.band).toBe('soft');
 });
@@ -179,7 +180,7 @@ test('bad files are refused at the place', () => {
   expect(at('['.repeat(100_000))).toEqual(['tooDeep', 'file']);
   expect(at(`"${'x'.repeat(2_000_001)}"`)).toEqual(['tooLong', 'file']);
   expect(at(`\uFEFF${good.replace(/\n/g, '\r\n')}`)).toBeNull();
-  expect(changed((file) => (file.version = 3))).toEqual(['wrongVersion', 'version']);
+  expect(changed((file) => (file.version = 4))).toEqual(['wrongVersion', 'version']);
   expect(changed((file) => (file.version = '1'))).toEqual(['wrongVersion', 'version']);
   expect(changed((file) => (file.format = 'other'))).toEqual(['wrongFormat', 'format']);
   expect(changed((file) => (file.extra = 1))).toEqual(['notAllowed', '']);

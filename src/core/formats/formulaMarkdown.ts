@@ -1,5 +1,7 @@
 import type { Formula } from '../formula/formula';
+import { allSteps } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
+import type { MethodStep } from '../method/step';
 import { formatDecimal } from '../units/decimal';
 import { formatDurationRange } from '../units/duration';
 import { lossesOf, type Loss } from './loss';
@@ -11,6 +13,10 @@ const LOSES: readonly Loss[] = [
   'partKinds',
   'stepDetails',
   'measured',
+  'heldBack',
+  'partFigures',
+  'stepFields',
+  'ways',
   'ownIngredients',
   'roundedGrams',
 ];
@@ -34,6 +40,11 @@ export const stepText = (
     .filter(Boolean)
     .join(' ');
 
+const numbered = (steps: Formula['steps'], stepWord: (kind: MethodStep['kind']) => string): string[] =>
+  steps.length === 0
+    ? []
+    : ['', ...steps.map((step, index) => `${index + 1}. ${plain(stepText(step, stepWord(step.kind)))}`)];
+
 /**
  * A formula to read, print or put into a notebook. The recipe reader reads it back.
  * @param stepWord what a kind of step is called
@@ -56,16 +67,13 @@ export function writeFormulaMarkdown(
           `- ${plain(ingredientText(line.massG, book.get(line.ingredientId)?.name ?? line.ingredientId, line.note))}`,
       ),
     ]),
-    ...(formula.steps.length > 0
-      ? [
-          '',
-          '## Method',
-          '',
-          ...formula.steps.map(
-            (step, index) => `${index + 1}. ${plain(stepText(step, stepWord(step.kind)))}`,
-          ),
-        ]
-      : []),
+    ...(allSteps(formula).length > 0 ? ['', '## Method'] : []),
+    ...numbered(formula.steps, stepWord),
+    ...(formula.ways ?? []).flatMap((way) => [
+      '',
+      `### ${plain(way.name || 'Bread')}`,
+      ...numbered(way.steps, stepWord),
+    ]),
     ...(formula.about ? ['', '## Notes', '', ...formula.about.split('\n').map(plain)] : []),
   ];
   return { text: `${lines.join('\n')}\n`, losses: lossesOf(formula, LOSES) };

@@ -6,6 +6,7 @@ import thirdVersion from './fixtures/kitchen.v3.json';
 import fourthVersion from './fixtures/kitchen.v4.json';
 import fifthVersion from './fixtures/kitchen.v5.json';
 import sixthVersion from './fixtures/kitchen.v6.json';
+import seventhVersion from './fixtures/kitchen.v7.json';
 import {
   fileBook,
   KITCHEN_FORMAT,
@@ -78,13 +79,14 @@ test('files of older versions are read for ever; what they could not say is empt
     [fourthVersion, 4],
     [fifthVersion, 5],
     [sixthVersion, 6],
+    [seventhVersion, 7],
   ] as const) {
     expect(fixture.version).toBe(version);
     const file = readKitchenFile(fixture, libraryBook);
     if (!file.ok) throw new Error(JSON.stringify(file.problem));
     const { version: now, bakes } = file.value;
     const [ingredients, kit] = [newestEntries(file.value), newestKit(file.value)];
-    expect([now, bakes.length, ingredients.length > 0]).toEqual([7, 1, version > 2]);
+    expect([now, bakes.length, ingredients.length > 0]).toEqual([8, 1, version > 2]);
     // height and scales came with the kitchen, and are the kit's now
     expect([kit.altitudeM, kit.scales.map(({ upToG }) => upToG)]).toEqual([95, [20, 3000, 1_000_000]]);
     expect(kit.ovens.map(({ id }) => id)).toEqual(version > 2 ? ['range', 'deck'] : ['oven']);

@@ -13,6 +13,7 @@ import { ORDINARY_KIT, type Kit } from '../kit/kit';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
 import { PLAIN_WAYS } from '../kit/plainWays';
+import { processFromWords } from '../process/fromWords';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 import { bookWith } from '../ingredients/bookWith';
 import { inForce, type StoredEntry } from '../ingredients/kitchenBook';
@@ -25,10 +26,10 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
  * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
  * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats; 7,
- * lots, and which of them a bake was made of.
+ * lots, and which of them a bake was made of; 8, parts by purpose, steps as fields, ways.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 7;
+export const KITCHEN_VERSION = 8;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -149,10 +150,28 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
       leftOut: [],
     };
   },
-  6: (file) => ({ ...file, version: 7 }),
   5: (file) => {
     const { kitchen, ...rest } = file as Record<string, unknown>;
     return { ...rest, version: 6, kitchen: isObject(kitchen) ? { ...kitchen, ...PLAIN_WAYS } : kitchen };
+  },
+  6: (file) => ({ ...file, version: 7 }),
+  7: (file) => {
+    const { formulas, bakes, ...rest } = file as Record<string, unknown>;
+    return {
+      ...rest,
+      version: 8,
+      formulas: each(formulas, (formula) => ({
+        ...formula,
+        revisions: each(formula.revisions, (revision) => ({
+          ...revision,
+          formula: isObject(revision.formula) ? processFromWords(revision.formula) : revision.formula,
+        })),
+      })),
+      bakes: each(bakes, (bake) => ({
+        ...bake,
+        sheet: isObject(bake.sheet) ? processFromWords(bake.sheet) : bake.sheet,
+      })),
+    };
   },
 };
 

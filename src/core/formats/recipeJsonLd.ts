@@ -1,4 +1,5 @@
 import type { Formula } from '../formula/formula';
+import { asWay } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { methodTime } from '../method/methodTime';
 import { isPlain } from '../plainText';
@@ -15,6 +16,10 @@ const LOSES: readonly Loss[] = [
   'partKinds',
   'stepDetails',
   'measured',
+  'heldBack',
+  'partFigures',
+  'stepFields',
+  'ways',
   'ownIngredients',
   'roundedGrams',
 ];
@@ -34,7 +39,12 @@ export function writeRecipeJsonLd(
   book: IngredientBook,
   stepWord: (kind: Formula['steps'][number]['kind']) => string,
 ): { text: string; losses: Loss[] } {
-  const time = methodTime(formula.steps);
+  const time = methodTime(asWay(formula).steps);
+  const howTo = (step: Formula['steps'][number]) => ({
+    '@type': 'HowToStep',
+    ...(step.title && { name: step.title }),
+    text: stepText(step, stepWord(step.kind)),
+  });
   const recipe = {
     '@context': 'https://schema.org',
     '@type': 'Recipe',
@@ -47,11 +57,14 @@ export function writeRecipeJsonLd(
         ingredientText(line.massG, book.get(line.ingredientId)?.name ?? line.ingredientId, line.note),
       ),
     ),
-    recipeInstructions: formula.steps.map((step) => ({
-      '@type': 'HowToStep',
-      ...(step.title && { name: step.title }),
-      text: stepText(step, stepWord(step.kind)),
-    })),
+    recipeInstructions: [
+      ...formula.steps.map(howTo),
+      ...(formula.ways ?? []).map((way) => ({
+        '@type': 'HowToSection',
+        name: way.name,
+        itemListElement: way.steps.map(howTo),
+      })),
+    ],
   };
   return { text: `${JSON.stringify(recipe, null, 2)}\n`, losses: lossesOf(formula, LOSES) };
 }

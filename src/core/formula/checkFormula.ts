@@ -2,6 +2,7 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Problem } from '../result';
 import { allLines, FORMULA_LIMITS, type Formula } from './formula';
 import { formulaTotals } from './totals';
+import { allSteps } from './ways';
 
 function duplicates(ids: readonly string[]): string[] {
   const seen = new Set<string>();
@@ -22,9 +23,18 @@ export function checkFormula(formula: Formula, book: IngredientBook): Problem[] 
   ])) {
     problems.push({ code: 'duplicateId', path: 'stages', params: { id } });
   }
-  for (const id of duplicates(formula.steps.map((step) => step.id))) {
+  for (const id of duplicates([...allSteps(formula), ...(formula.ways ?? [])].map(({ id }) => id))) {
     problems.push({ code: 'duplicateId', path: 'steps', params: { id } });
   }
+  if (allSteps(formula).length > FORMULA_LIMITS.steps) {
+    problems.push({ code: 'tooMany', path: 'steps', params: { max: FORMULA_LIMITS.steps } });
+  }
+  // what a step takes has to be on the sheet
+  const there = new Set([...formula.stages.map(({ id }) => id), ...allLines(formula).map(({ id }) => id)]);
+  for (const step of allSteps(formula))
+    for (const each of step.takes ?? [])
+      if (!there.has('lineId' in each ? each.lineId : each.stageId))
+        problems.push({ code: 'unknownLine', path: 'steps', params: { id: step.id } });
   if (formula.stages.length > FORMULA_LIMITS.stages) {
     problems.push({ code: 'tooMany', path: 'stages', params: { max: FORMULA_LIMITS.stages } });
   }

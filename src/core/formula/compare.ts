@@ -1,4 +1,6 @@
+import type { MethodStep } from '../method/step';
 import { allLines, type Formula, type Line } from './formula';
+import { allSteps } from './ways';
 
 /** One difference between two states of a formula, in the order in which a reader would come to it. */
 export type Difference =
@@ -45,7 +47,7 @@ function compareLines(from: readonly Line[], to: readonly Line[]): Difference[] 
   return [...changed, ...removed];
 }
 
-function compareSteps(from: Formula['steps'], to: Formula['steps']): Difference[] {
+function compareSteps(from: readonly MethodStep[], to: readonly MethodStep[]): Difference[] {
   if (same(from, to)) return [];
   const before = new Map(from.map((step) => [step.id, step]));
   const after = new Set(to.map((step) => step.id));
@@ -64,7 +66,7 @@ export function compareFormulas(from: Formula, to: Formula): Difference[] {
   const differences: Difference[] = [
     ...(from.name === to.name ? [] : [{ kind: 'name' as const, from: from.name, to: to.name }]),
     ...compareLines(allLines(from), allLines(to)),
-    ...compareSteps(from.steps, to.steps),
+    ...compareSteps(allSteps(from), allSteps(to)),
   ];
   return differences.length === 0 && !same(from, to) ? [{ kind: 'other' }] : differences;
 }

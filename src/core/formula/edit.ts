@@ -1,5 +1,4 @@
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { newStep, stepTempRangeC, STEP_LIMITS, type MethodStep, type StepKind } from '../method/step';
 import { checkText } from '../plainText';
 import { never, ok, refuse, type Result } from '../result';
 import { within } from '../units/decimal';
@@ -14,6 +13,7 @@ import {
   type Style,
 } from './formula';
 import type { BakedAs } from './formulaSchema';
+import { editStep, editWays, insertAt, takingWhatIsThere, type StepEdit, type WayEdit } from './editSteps';
 import { formulaTotals } from './totals';
 
 /** Everything a baker can do to a sheet, as data: so that undo, tests and later a story of changes read the same. */
@@ -45,10 +45,12 @@ export type FormulaEdit =
   | { readonly type: 'addStage'; readonly stage: Stage }
   | { readonly type: 'setStage'; readonly stageId: string; readonly name: string; readonly kind: StageKind }
   | { readonly type: 'removeStage'; readonly stageId: string }
-  | { readonly type: 'addStep'; readonly kind: StepKind; readonly id: string; readonly atIndex: number }
-  | { readonly type: 'setStep'; readonly step: MethodStep }
-  | { readonly type: 'removeStep'; readonly stepId: string }
-  | { readonly type: 'moveStep'; readonly stepId: string; readonly toIndex: number };
+  /** Of a part: how much a piece takes, what of it the bread keeps, how long what is left keeps. */
+  | { readonly type: 'setPart'; readonly stageId: string; readonly part: PartFigures }
+  | { readonly type: 'setHeldBack'; readonly lineId: string; readonly heldBack: boolean }
+  | StepEdit
+  | WayEdit;
+type PartFigures = Pick<Stage, 'perPieceG' | 'takenUp' | 'keeps'>;
 
 const mapLines = (formula: Formula, change: (line: Line) => Line): Formula => ({
   ...formula,
@@ -132,36 +134,7 @@ function setPercent(
   return ok(withMass(formula, masses));
 }
 
-function checkStep(step: MethodStep): Result<MethodStep> {
-  for (const [path, text, max] of [
-    ['title', step.title, STEP_LIMITS.titleLength],
-    ['until', step.until, STEP_LIMITS.cueLength],
-    ['note', step.note, STEP_LIMITS.cueLength],
-  ] as const) {
-    const checked = checkText(text, max, path);
-    if (!checked.ok) return checked;
-  }
-  for (const [path, seconds] of [
-    ['minS', step.minS],
-    ['maxS', step.maxS],
-  ] as const) {
-    if (seconds === null) continue;
-    const checked = within(seconds, STEP_LIMITS.durationS, path);
-    if (!checked.ok) return checked;
-  }
-  if (step.maxS !== null && (step.minS === null || step.maxS < step.minS))
-    return refuse('rangeReversed', 'maxS');
-  if (step.tempC !== null) {
-    const checked = within(step.tempC, stepTempRangeC(step.kind), 'tempC');
-    if (!checked.ok) return checked;
-  }
-  return ok(step);
-}
-
-function insertAt<T>(list: readonly T[], index: number, entry: T): T[] {
-  const at = Math.min(Math.max(0, index), list.length);
-  return [...list.slice(0, at), entry, ...list.slice(at)];
-}
+const PERCENT = { min: 0, max: 100 } as const;
 
 const replaceStage = (formula: Formula, stageId: string, change: (stage: Stage) => Stage): Formula => ({
   ...formula,
@@ -170,11 +143,17 @@ const replaceStage = (formula: Formula, stageId: string, change: (stage: Stage) 
 
 type EditOf<T extends FormulaEdit['type']> = Extract<FormulaEdit, { type: T }>;
 type LineEdit = EditOf<
-  'setMass' | 'setPercent' | 'setIngredient' | 'setLineNote' | 'addLine' | 'removeLine' | 'moveLine'
+  | 'setMass'
+  | 'setPercent'
+  | 'setIngredient'
+  | 'setLineNote'
+  | 'setHeldBack'
+  | 'addLine'
+  | 'removeLine'
+  | 'moveLine'
 >;
-type StageEdit = EditOf<'addStage' | 'setStage' | 'removeStage'>;
-type StepEdit = EditOf<'addStep' | 'setStep' | 'removeStep' | 'moveStep'>;
-type WholeEdit = Exclude<FormulaEdit, LineEdit | StageEdit | StepEdit>;
+type StageEdit = EditOf<'addStage' | 'setStage' | 'setPart' | 'removeStage'>;
+type WholeEdit = Exclude<FormulaEdit, LineEdit | StageEdit | StepEdit | WayEdit>;
 
 function editWhole(formula: Formula, edit: WholeEdit): Result<Formula> {
   switch (edit.type) {
@@ -230,6 +209,16 @@ function editLine(formula: Formula, edit: LineEdit, book: IngredientBook): Resul
       if (!note.ok) return note;
       return ok(mapLines(formula, (line) => (line.id === edit.lineId ? { ...line, note: edit.note } : line)));
     }
+    case 'setHeldBack':
+      return notWetter(
+        formula,
+        mapLines(formula, (line) => {
+          if (line.id !== edit.lineId || (line.heldBack ?? false) === edit.heldBack) return line;
+          const { heldBack: _, ...rest } = line;
+          return edit.heldBack ? { ...rest, heldBack: true } : rest;
+        }),
+        book,
+      );
     case 'addLine': {
       if (!book.has(edit.line.ingredientId)) return refuse('unknownIngredient', 'ingredientId');
       const mass = within(edit.line.massG, FORMULA_LIMITS.lineMassG, 'massG');
@@ -244,13 +233,15 @@ function editLine(formula: Formula, edit: LineEdit, book: IngredientBook): Resul
       return notWetter(formula, after, book);
     }
     case 'removeLine':
-      return ok({
-        ...formula,
-        stages: formula.stages.map((stage) => ({
-          ...stage,
-          lines: stage.lines.filter((line) => line.id !== edit.lineId),
-        })),
-      });
+      return ok(
+        takingWhatIsThere({
+          ...formula,
+          stages: formula.stages.map((stage) => ({
+            ...stage,
+            lines: stage.lines.filter((line) => line.id !== edit.lineId),
+          })),
+        }),
+      );
     case 'moveLine': {
       const line = allLines(formula).find(({ id }) => id === edit.lineId);
       if (!line) return refuse('unknownLine', 'lineId');
@@ -283,37 +274,35 @@ function editStage(formula: Formula, edit: StageEdit): Result<Formula> {
       if (!name.ok) return name;
       return ok(replaceStage(formula, edit.stageId, (at) => ({ ...at, name: edit.name, kind: edit.kind })));
     }
+    case 'setPart': {
+      const { perPieceG, takenUp, keeps } = edit.part;
+      const checks = [
+        ...(perPieceG == null ? [] : [within(perPieceG, FORMULA_LIMITS.lineMassG, 'perPieceG')]),
+        ...(takenUp
+          ? [
+              within(takenUp.lowPercent, PERCENT, 'takenUp'),
+              within(takenUp.highPercent, PERCENT, 'takenUp'),
+              takenUp.lowPercent <= takenUp.highPercent ? ok(null) : refuse('rangeReversed', 'takenUp'),
+            ]
+          : []),
+        ...(keeps ? [within(keeps.days, FORMULA_LIMITS.keepsDays, 'days')] : []),
+      ];
+      const refused = checks.find((check) => !check.ok);
+      if (refused && !refused.ok) return refused;
+      return ok(
+        replaceStage(formula, edit.stageId, ({ perPieceG: _, takenUp: __, keeps: ___, ...stage }) => ({
+          ...stage,
+          ...(perPieceG != null && { perPieceG }),
+          ...(takenUp && { takenUp }),
+          ...(keeps && { keeps }),
+        })),
+      );
+    }
     case 'removeStage':
       if (formula.stages.length === 1) return refuse('lastStage', 'stages');
-      return ok({ ...formula, stages: formula.stages.filter(({ id }) => id !== edit.stageId) });
-    default:
-      return never(edit);
-  }
-}
-
-function editStep(formula: Formula, edit: StepEdit): Result<Formula> {
-  switch (edit.type) {
-    case 'addStep':
-      if (formula.steps.length >= FORMULA_LIMITS.steps) {
-        return refuse('tooMany', 'steps', { max: FORMULA_LIMITS.steps });
-      }
-      return ok({ ...formula, steps: insertAt(formula.steps, edit.atIndex, newStep(edit.kind, edit.id)) });
-    case 'setStep': {
-      const step = checkStep(edit.step);
-      if (!step.ok) return step;
-      return ok({
-        ...formula,
-        steps: formula.steps.map((old) => (old.id === edit.step.id ? edit.step : old)),
-      });
-    }
-    case 'removeStep':
-      return ok({ ...formula, steps: formula.steps.filter(({ id }) => id !== edit.stepId) });
-    case 'moveStep': {
-      const step = formula.steps.find(({ id }) => id === edit.stepId);
-      if (!step) return refuse('unknownStep', 'stepId');
-      const rest = formula.steps.filter(({ id }) => id !== edit.stepId);
-      return ok({ ...formula, steps: insertAt(rest, edit.toIndex, step) });
-    }
+      return ok(
+        takingWhatIsThere({ ...formula, stages: formula.stages.filter(({ id }) => id !== edit.stageId) }),
+      );
     default:
       return never(edit);
   }
@@ -329,12 +318,14 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
     case 'setPercent':
     case 'setIngredient':
     case 'setLineNote':
+    case 'setHeldBack':
     case 'addLine':
     case 'removeLine':
     case 'moveLine':
       return editLine(formula, edit, book);
     case 'addStage':
     case 'setStage':
+    case 'setPart':
     case 'removeStage':
       return editStage(formula, edit);
     case 'addStep':
@@ -342,6 +333,11 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
     case 'removeStep':
     case 'moveStep':
       return editStep(formula, edit);
+    case 'partDough':
+    case 'addWay':
+    case 'setWay':
+    case 'removeWay':
+      return editWays(formula, edit);
     default:
       return editWhole(formula, edit);
   }

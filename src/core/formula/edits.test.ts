@@ -80,7 +80,7 @@ const fullStage: Formula = {
   ...plainLoaf(),
   stages: [dough, { ...top, lines: many(60, (n) => line('poppy-seed', 1, `p${n}`)) }],
 };
-const fullSheet: Formula = { ...plainLoaf(), stages: many(12, (n) => ({ ...top, id: `s${n}`, lines: [] })) };
+const fullSheet: Formula = { ...plainLoaf(), stages: many(16, (n) => ({ ...top, id: `s${n}`, lines: [] })) };
 const fullMethod: Formula = { ...plainLoaf(), steps: many(60, (n) => newStep('rest', `r${n}`)) };
 
 test.each<[string, FormulaEdit, object, Formula?]>([
@@ -194,9 +194,9 @@ test.each<[string, FormulaEdit, object, Formula?]>([
     { code: 'unknownStage', path: 'stageId' },
   ],
   [
-    'the thirteenth part',
+    'one part too many',
     { type: 'addStage', stage: { ...top, id: 'new' } },
-    { code: 'tooMany', path: 'stages', params: { max: 12 } },
+    { code: 'tooMany', path: 'stages', params: { max: 16 } },
     fullSheet,
   ],
   [

@@ -1,10 +1,17 @@
 import type { Formula, Line, Stage } from './formulaSchema';
+import { purposeOf } from './parts';
 
 export { FORMULA_LIMITS, STAGE_KINDS, STYLES, type StageKind, type Style } from './formulaLimits';
 export type { Formula, Line, Stage };
 
-/** Toppings and washes go on the dough, not into it: they are no part of the flour base, the water or the dough mass. */
-export const isDoughStage = (stage: Pick<Stage, 'kind'>): boolean => stage.kind !== 'topping';
+/** Only what goes into the dough is part of the flour base, the water and the dough mass. */
+export const isDoughStage = (stage: Pick<Stage, 'kind'>): boolean => purposeOf(stage) === 'dough';
+
+/** What goes into the dough for certain. */
+export const doughLines = <T extends Pick<Line, 'massG' | 'heldBack'>>(formula: {
+  readonly stages: readonly { readonly kind: Stage['kind']; readonly lines: readonly T[] }[];
+}): T[] =>
+  formula.stages.filter(isDoughStage).flatMap((stage) => stage.lines.filter((line) => !line.heldBack));
 
 export const allLines = (formula: Pick<Formula, 'stages'>): Line[] =>
   formula.stages.flatMap((stage) => stage.lines);
@@ -20,10 +27,17 @@ export function massByIngredient(formula: Pick<Formula, 'stages'>): Map<string, 
 
 /** A line at another weight. How the old one was measured ("a cup") says nothing of the new one. */
 export const atWeight = (
-  { id, ingredientId, note }: Line,
+  { id, ingredientId, note, heldBack }: Line,
   massG: number,
   measured?: Line['measured'],
-): Line => ({ id, ingredientId, massG, note, ...(measured && { measured }) });
+): Line => ({
+  id,
+  ingredientId,
+  massG,
+  note,
+  ...(heldBack && { heldBack }),
+  ...(measured && { measured }),
+});
 
 /** A sheet with nothing on it yet. */
 export function emptyFormula(name: string, stageId: string): Formula {

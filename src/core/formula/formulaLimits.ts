@@ -3,7 +3,10 @@ export const FORMULA_LIMITS = {
   nameLength: 80,
   noteLength: 160,
   aboutLength: 4000,
-  stages: 12,
+  stages: 16,
+  ways: 6,
+  wayNameLength: 40,
+  wayShare: { min: 0.01, max: 0.99 },
   linesPerStage: 60,
   steps: 60,
   /** g of one line: a tenth of what a fine scale shows, to a 100 kg sack */
@@ -14,6 +17,7 @@ export const FORMULA_LIMITS = {
   hydrationPercent: 400,
   pieces: { min: 1, max: 5000 },
   pieceMassG: { min: 1, max: 20_000 },
+  keepsDays: { min: 1, max: 730 },
   lossPercent: { min: 0, max: 60 },
 } as const;
 
@@ -31,5 +35,13 @@ export const STYLES = [
 ] as const;
 export type Style = (typeof STYLES)[number];
 
-export const STAGE_KINDS = ['starter', 'soaker', 'scald', 'gel', 'bloom', 'main', 'late', 'topping'] as const;
+/** In the order of the work; what each is for: core/formula/parts.ts. */
+export const STAGE_KINDS = [
+  'starter', 'preDough', 'soaker', 'scald', 'gel', 'bloom', 'main', 'late',
+  'wash', 'topping', 'filling', 'sauce', 'glaze', 'dip',
+  'kettle', 'oil', 'steam', 'dusting', 'grease',
+] as const; // prettier-ignore
 export type StageKind = (typeof STAGE_KINDS)[number];
+
+/** What counts as 100 %. */
+export const PERCENT_BASES = ['flours', 'floursAndBinders', 'bagAsBought'] as const;

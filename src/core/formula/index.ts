@@ -20,3 +20,7 @@ export { firstMassG } from './firstMass';
 export { formulaSchema } from './formulaSchema';
 export { NUTRIENTS, type Nutrition } from './nutrition';
 export { YEAST_KINDS, type YeastDose } from './yeast';
+export { doughLines } from './formula';
+export { eatenOf, missingG, partMassG, purposeOf } from './parts';
+export { allSteps, asWay, divideDough, usableG } from './ways';
+export type { Way } from './formulaSchema';

@@ -1,6 +1,7 @@
 import type { Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { isDoughStage, type Formula } from './formula';
+import type { Formula, StageKind } from './formula';
+import { purposeOf, type Purpose } from './parts';
 import { takeApart } from './takeApart';
 
 /** One simple ingredient of one line: a weighed one itself, or a part of a blend that stands there. */
@@ -8,8 +9,14 @@ export interface Inside {
   readonly ingredient: Ingredient;
   readonly massG: number;
   readonly lineId: string;
-  /** Does it go into the dough, or onto it? */
+  /** The part it is in, and what that is for. */
+  readonly stageId: string;
+  readonly kind: StageKind;
+  readonly purpose: Purpose;
+  /** Does it go into the dough, for certain? */
   readonly dough: boolean;
+  /** Put out, and goes in only if it is wanted. */
+  readonly heldBack: boolean;
   /** In a bought mixture whose shares nobody knows. */
   readonly guessed: boolean;
 }
@@ -29,12 +36,22 @@ export function insideFormula({ stages }: Pick<Formula, 'stages'>, book: Ingredi
   if (known?.book === book) return known.all;
   const all: Inside[] = [];
   for (const stage of stages) {
-    const dough = isDoughStage(stage);
-    for (const { id: lineId, ingredientId, massG: lineG } of stage.lines) {
+    const purpose = purposeOf(stage);
+    for (const { id: lineId, ingredientId, massG: lineG, heldBack = false } of stage.lines) {
       const apart = takeApart(book, ingredientId, lineG);
       if (!apart.ok) continue;
       for (const { ingredient, massG, bag } of apart.value)
-        all.push({ ingredient, massG, lineId, dough, guessed: bag?.thirstCv !== undefined });
+        all.push({
+          ingredient,
+          massG,
+          lineId,
+          stageId: stage.id,
+          kind: stage.kind,
+          purpose,
+          dough: purpose === 'dough' && !heldBack,
+          heldBack,
+          guessed: bag?.thirstCv !== undefined,
+        });
     }
   }
   remembered.set(stages, { book, all });

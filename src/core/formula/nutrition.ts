@@ -1,21 +1,35 @@
 import type { Estimate } from '../ingredients/ingredient';
 import { energyKjPer100g } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { allLines, type Formula } from './formula';
+import type { Formula } from './formula';
+import { Z80 } from '../numeric/normal';
 import { insideFormula } from './insideFormula';
+import { eatenOf, partMassG, purposeOf } from './parts';
 
 export const NUTRIENTS = ['protein', 'fat', 'starch', 'sugars', 'fibre', 'salt'] as const;
 type Nutrient = (typeof NUTRIENTS)[number];
 
-/** What is in the dough, toppings included in `whole` but not in the dough's own figures. */
+/** How much of a part is eaten, g, of how much there is of it. */
+interface Counted {
+  readonly stageId: string;
+  readonly eatenG: number;
+  readonly ofG: number;
+}
+
+/** What is in the bread as it is eaten; the dough's own figures apart. */
 export interface Nutrition {
-  /** g per 100 g of the baked piece, with the bake loss taken as water; one standard deviation. */
+  /**
+   * g per 100 g as eaten: dough and what lies on it with the bake loss taken as water, what of a sauce or filling the pieces take, what of a bath and of
+   * dusting is taken up; one standard deviation.
+   */
   readonly perBaked100g: Readonly<Record<Nutrient, Estimate>>;
   readonly energyKjPerBaked100g: number;
   /** g per 100 g of flour base; null without one. */
   readonly perBase100g: Readonly<Record<Nutrient, number>> | null;
   /** Starches of the shelf (not the starch inside flours) as a share of the base, %. */
   readonly starchSharePercent: number | null;
+  /** What was counted, part by part: those of which not all is eaten are worth a word. */
+  readonly counted: readonly Counted[];
 }
 
 /**
@@ -31,11 +45,26 @@ export function nutritionOf(
   const all = zero();
   const variance = zero();
   const dough = zero();
-  let totalG = 0;
+  const { pieces, bakeLossPercent } = formula.usualYield;
+  const eaten = new Map(formula.stages.map((stage) => [stage.id, eatenOf(stage, pieces)]));
+  let bakedG = 0;
+  const counted = formula.stages.map((stage): Counted => {
+    const ofG = partMassG(stage);
+    const eatenG = ofG * (eaten.get(stage.id)?.value ?? 1);
+    const bakes = purposeOf(stage) === 'dough' || purposeOf(stage) === 'on';
+    bakedG += bakes ? eatenG * (1 - bakeLossPercent / 100) : eatenG;
+    return { stageId: stage.id, eatenG, ofG };
+  });
   let energyKj = 0;
   let starchG = 0;
-  for (const line of allLines(formula)) totalG += line.massG;
-  for (const { ingredient, massG, dough: inDough } of insideFormula(formula, book)) {
+  for (const { ingredient, massG: thereG, dough: inDough, stageId, heldBack } of insideFormula(
+    formula,
+    book,
+  )) {
+    if (heldBack) continue;
+    const share = eaten.get(stageId) ?? { value: 1, low: 1, high: 1 };
+    const massG = thereG * share.value;
+    const takenSdG = (thereG * (share.high - share.low)) / (2 * Z80);
     energyKj += (energyKjPer100g(ingredient) * massG) / 100;
     if (ingredient.roles[0] === 'starch' && inDough) starchG += massG;
     for (const name of NUTRIENTS) {
@@ -44,11 +73,11 @@ export function nutritionOf(
           ? { value: ingredient.saltPer100g, sd: 0.05 * ingredient.saltPer100g }
           : ingredient.per100g[name];
       all[name] += (massG * part.value) / 100;
-      variance[name] += ((massG * part.sd) / 100) ** 2;
+      variance[name] += ((massG * part.sd) / 100) ** 2 + ((takenSdG * part.value) / 100) ** 2;
       if (inDough) dough[name] += (massG * part.value) / 100;
     }
   }
-  const bakedG = Math.max(1, totalG * (1 - formula.usualYield.bakeLossPercent / 100));
+  bakedG = Math.max(1, bakedG);
   return {
     perBaked100g: Object.fromEntries(
       NUTRIENTS.map((name) => [
@@ -65,5 +94,6 @@ export function nutritionOf(
           >)
         : null,
     starchSharePercent: baseG > 0 ? (100 * starchG) / baseG : null,
+    counted,
   };
 }

@@ -2,6 +2,7 @@ import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { compensatedSum } from '../numeric/compensatedSum';
 import { isDoughStage, type Formula, type StageKind } from './formula';
+import { purposeOf, type Purpose } from './parts';
 import { takeApart, type Part } from './takeApart';
 
 /** Where some of the dough's water comes from. */
@@ -46,11 +47,17 @@ export interface FormulaTotals {
 interface WeighedStage {
   readonly id: string;
   readonly kind: StageKind;
-  readonly lines: readonly { readonly id: string; readonly ingredientId: string; readonly massG: number }[];
+  readonly lines: readonly {
+    readonly id: string;
+    readonly ingredientId: string;
+    readonly massG: number;
+    readonly heldBack?: true | undefined;
+  }[];
 }
 
 const isBinder = (ingredient: Ingredient): boolean =>
   ingredient.roles.includes('binder') && !ingredient.roles.includes('egg') && !isFlourBase(ingredient);
+const TOTAL: ReadonlySet<Purpose> = new Set(['dough', 'on', 'with']);
 const isPoured = (ingredient: Ingredient): boolean => ingredient.roles[0] === 'liquid';
 
 /** A mixture of more base than this is a jar of flours; a starter or a scald is not. */
@@ -78,20 +85,24 @@ export function formulaTotals(
   const unknownLineIds: string[] = [];
 
   for (const stage of formula.stages) {
-    stageG.set(stage.id, compensatedSum(stage.lines.map((line) => line.massG)));
+    stageG.set(stage.id, compensatedSum(stage.lines.map((line) => (line.heldBack ? 0 : line.massG))));
+    // a bath is not part of what is made, nor is what keeps it from sticking
+    const counts = TOTAL.has(purposeOf(stage));
     for (const line of stage.lines) {
-      all.push(line.massG);
+      if (counts && !line.heldBack) all.push(line.massG);
       const apart = takeApart(book, line.ingredientId, line.massG);
       if (!apart.ok) unknownLineIds.push(line.id);
-      if (!isDoughStage(stage)) continue;
+      if (!isDoughStage(stage) || line.heldBack) continue;
       dough.push(line.massG);
       const parts: readonly Part[] = apart.ok ? apart.value : [];
       const mixture = parts.length > 1;
       let hiddenWaterG = 0;
       let countedG = 0;
-      for (const { ingredient, massG } of parts) {
+      for (const { ingredient, massG, bag } of parts) {
         const counted =
-          isFlourBase(ingredient) || (formula.percentBase === 'floursAndBinders' && isBinder(ingredient));
+          isFlourBase(ingredient) ||
+          (formula.percentBase === 'floursAndBinders' && isBinder(ingredient)) ||
+          (formula.percentBase === 'bagAsBought' && bag !== null);
         if (isFlourBase(ingredient)) flours.push(massG);
         if (counted) {
           base.push(massG);

@@ -41,8 +41,8 @@ export function yeastDose(
 ): YeastDose | null {
   const gramsOf = new Map<string, number>();
   const vigourOf = new Map<string, Estimate>();
-  for (const { ingredient, massG } of insideFormula(formula, book)) {
-    if (!(ingredient.id in FRESH_PER_G)) continue;
+  for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
+    if (!dough || !(ingredient.id in FRESH_PER_G)) continue;
     gramsOf.set(ingredient.id, (gramsOf.get(ingredient.id) ?? 0) + massG);
     if (ingredient.vigour) vigourOf.set(ingredient.id, ingredient.vigour);
   }

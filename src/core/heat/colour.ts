@@ -1,8 +1,9 @@
-/** How a crust looks, by its browning index. */
-export const COLOURS = ['pale', 'straw', 'golden', 'deepGolden', 'brown', 'dark', 'burnt'] as const;
-export type Colour = (typeof COLOURS)[number];
+import { COLOURS, type Colour } from '../colours';
+
+export { COLOURS, type Colour };
 const FROM: readonly number[] = [0, 0.5, 1.5, 5, 12, 32, 90];
 
+/** By its browning index. */
 export function colourOf(index: number): Colour {
   let at = 0;
   while (at + 1 < FROM.length && index >= FROM[at + 1]!) at += 1;

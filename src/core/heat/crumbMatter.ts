@@ -64,11 +64,9 @@ export function crumbMatterOf(formula: Pick<Formula, 'stages'>, book: Ingredient
   let peak = 0;
   let washBrowns = 0;
   if (!formula.stages.some(isDoughStage)) return null;
-  for (const { ingredient, massG, dough } of insideFormula(formula, book)) {
-    if (!dough) {
-      washBrowns = Math.max(washBrowns, washOf(ingredient) ?? 0);
-      continue;
-    }
+  for (const { ingredient, massG, dough, kind } of insideFormula(formula, book)) {
+    if (kind === 'wash') washBrowns = Math.max(washBrowns, washOf(ingredient) ?? 0);
+    if (!dough) continue;
     doughG += massG;
     for (const name of NAMES) grams[name] += (massG * ingredient.per100g[name].value) / 100;
     const dry = { ...ingredient.per100g, water: { value: 0, sd: 0 } };

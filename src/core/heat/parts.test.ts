@@ -226,7 +226,7 @@ test('what is brushed on browns the upper side and nothing else; seeds and a dus
   const with_ = (...ids: string[]) => ({
     stages: [
       ...plainLoaf().stages,
-      { id: 't', kind: 'topping' as const, name: '', lines: ids.map((id) => ({ id, ingredientId: id, massG: 8, note: '' })) },
+      { id: 't', kind: 'wash' as const, name: '', lines: ids.map((id) => ({ id, ingredientId: id, massG: 8, note: '' })) },
     ],
   }); // prettier-ignore
   const browns = (...ids: string[]) => crumbMatterOf(with_(...ids), libraryBook)!.washBrowns;

@@ -2,7 +2,7 @@ import { fitOffset, offsetAt } from '../heat/fitOven';
 import type { Formula } from '../formula/formula';
 import type { Plate } from '../heat/parameters';
 import { heatUpS, ORDINARY_OVENS, type Oven } from '../heat/oven';
-import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
+import { ORDINARY_KITCHEN, type RunKitchen } from '../run/ordinaryKitchen';
 import type { Kit, KitOven } from './kit';
 
 /** Oil: 0.92 kg per litre, 2.1 kJ/(kg K); the pot adds about a quarter. */
@@ -62,6 +62,7 @@ export function runKitchenOf(kit: Kit, formula: Pick<Formula, 'bakedAs' | 'steps
     plateThickM,
     roomC: kit.roomC,
     fridgeC: kit.fridgeC,
+    warmC: kit.warmC,
     altitudeM: kit.altitudeM,
     oven: oven ? heatOven(oven, kit.roomC, dialC) : ORDINARY_KITCHEN.oven,
     fryer: kit.fryer

@@ -9,3 +9,13 @@ export {
 } from './step';
 export { methodTime } from './methodTime';
 export { methodStepSchema } from './stepSchema';
+export {
+  COVERS,
+  CUE_KINDS,
+  CUE_LIMITS,
+  PLACES,
+  STANDS_LIMITS,
+  type Cover,
+  type Cue,
+  type Place,
+} from './standing';

@@ -8,6 +8,13 @@ export interface MethodTime {
   readonly untimed: number;
 }
 
+/** How often a step's own time is taken, for its sides and its repeats, and what is waited between repeats, s. */
+function repeated({ minS, sides = 1, again }: MethodStep): { times: number; betweenS: number } {
+  const times = again?.times ?? 1;
+  const waitS = Math.max(0, (again?.everyS ?? 0) - (minS ?? 0) * sides);
+  return { times: times * sides, betweenS: (times - 1) * waitS };
+}
+
 /**
  * Adds a method up. Preheating runs beside whatever comes before it, so it does not lengthen the day; everything else is
  * taken one after the other, which is how a single pair of hands works.
@@ -23,9 +30,10 @@ export function methodTime(steps: readonly MethodStep[]): MethodTime {
       continue;
     }
     if (step.kind === 'preheat') continue;
-    minS += step.minS;
-    maxS += step.maxS ?? step.minS;
-    if (step.handsOn) handsOnS += step.minS;
+    const { times, betweenS } = repeated(step);
+    minS += step.minS * times + betweenS;
+    maxS += (step.maxS ?? step.minS) * times + betweenS;
+    if (step.handsOn) handsOnS += step.minS * times;
   }
   return { minS, maxS, handsOnS, untimed };
 }

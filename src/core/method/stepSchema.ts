@@ -1,7 +1,18 @@
 import * as z from 'zod';
 import { plainText } from '../plainTextSchema';
 import { MOISTURES, PLATE_KINDS } from './heating';
+import { cueSchema, standsSchema } from './standing';
 import { STEP_KINDS, STEP_LIMITS, stepTempRangeC } from './stepLimits';
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
+const within = ({ min, max }: { readonly min: number; readonly max: number }) =>
+  z.number().int().min(min).max(max);
+
+/** What goes in in a step: a line, or all of a part; the whole of it or a share. */
+const takingSchema = z.union([
+  z.strictObject({ lineId: id, share: z.number().gt(0).max(1) }),
+  z.strictObject({ stageId: id, share: z.number().gt(0).max(1) }),
+]);
 
 /**
  * One step of the method. A step has a time (a single one or a range), or a cue to wait for ("until"), or both, or
@@ -9,7 +20,7 @@ import { STEP_KINDS, STEP_LIMITS, stepTempRangeC } from './stepLimits';
  */
 export const methodStepSchema = z
   .strictObject({
-    id: z.string().regex(/^[A-Za-z0-9_-]{1,40}$/),
+    id,
     kind: z.enum(STEP_KINDS),
     title: plainText(STEP_LIMITS.titleLength),
     minS: z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMITS.durationS.max).nullable(),
@@ -18,7 +29,24 @@ export const methodStepSchema = z
     tempC: z.number().min(STEP_LIMITS.tempC.min).max(STEP_LIMITS.tempC.max).nullable(),
     handsOn: z.boolean(),
     note: plainText(STEP_LIMITS.cueLength),
-    /** How a step heats; what is not said is read from its words (core/run/stepHeat.ts). */
+    /** What goes in now. Lines no step takes go in where they usually do (core/process/takings.ts). */
+    takes: z.array(takingSchema).max(STEP_LIMITS.takes).optional(),
+    /** Where it stands meanwhile, and under what. */
+    stands: standsSchema.optional(),
+    /** What is waited for, beside the words of `until`. */
+    cue: cueSchema.optional(),
+    /** Its time is for one side of so many; what is turned in between. */
+    sides: within(STEP_LIMITS.sides).optional(),
+    /** Done so many times, one every so often: three folds, one every half hour. */
+    again: z
+      .strictObject({
+        times: within(STEP_LIMITS.times),
+        everyS: z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMITS.durationS.max).nullable(),
+      })
+      .optional(),
+    /** So many pieces go in together; absent: as many as fit. */
+    atATime: within(STEP_LIMITS.atATime).optional(),
+    /** How a step heats; what is not said is as in the heating before it. */
     heat: z
       .strictObject({
         moist: z.enum(MOISTURES).optional(),
@@ -26,6 +54,10 @@ export const methodStepSchema = z
         on: z.enum(PLATE_KINDS).nullable().optional(),
         inTin: z.boolean().optional(),
         topped: z.boolean().optional(),
+        /** Paper between it and what it lies on. */
+        paper: z.boolean().optional(),
+        /** An oven of the kit other than the one it is usually baked in. */
+        ovenId: id.optional(),
       })
       .optional(),
   })

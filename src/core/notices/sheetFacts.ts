@@ -1,5 +1,5 @@
 import type { Consistency } from '../consistency/consistency';
-import { isDoughStage, type Formula } from '../formula/formula';
+import { doughLines, type Formula } from '../formula/formula';
 import { insideFormula, type Inside } from '../formula/insideFormula';
 import type { Nutrition } from '../formula/nutrition';
 import type { FormulaTotals } from '../formula/totals';
@@ -35,7 +35,7 @@ export interface SheetFacts extends Known {
 }
 
 export function sheetFacts(formula: Formula, book: IngredientBook, known: Known): SheetFacts {
-  const doughLines = formula.stages.filter(isDoughStage).flatMap((stage) => stage.lines);
+  const lines = doughLines(formula);
   const inside = insideFormula(formula, book).filter(({ dough }) => dough);
   const linesWhere = (is: (ingredient: Ingredient) => boolean) => [
     ...new Set(inside.filter(({ ingredient }) => is(ingredient)).map(({ lineId }) => lineId)),
@@ -49,7 +49,7 @@ export function sheetFacts(formula: Formula, book: IngredientBook, known: Known)
     ...known,
     formula,
     book,
-    doughLines,
+    doughLines: lines,
     inside,
     hydrationAll: known.totals.hydrationAll ?? 0,
     linesWhere,
@@ -59,6 +59,6 @@ export function sheetFacts(formula: Formula, book: IngredientBook, known: Known)
       (100 * ids.reduce((sum, id) => sum + massOf(id, true), 0)) / known.totals.baseG,
     has: (role) =>
       inside.some(({ ingredient }) => ingredient.roles.includes(role)) ||
-      doughLines.some((line) => book.get(line.ingredientId)?.roles.includes(role)),
+      lines.some((line) => book.get(line.ingredientId)?.roles.includes(role)),
   };
 }

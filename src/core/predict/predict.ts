@@ -16,7 +16,7 @@ import { formulaAnswers } from '../notices/formulaAnswers';
 import type { Problem } from '../result';
 import { doughBody, type DoughBody } from '../vessel/vessel';
 import { ORDINARY_OVENS } from '../heat/oven';
-import { ORDINARY_KITCHEN, type RunKitchen } from '../run/runOf';
+import { ORDINARY_KITCHEN, type RunKitchen } from '../run/ordinaryKitchen';
 import { predictRun, type RunPrediction } from './predictRun';
 
 const PREDICTION_FORMAT = 'honest-crumb.prediction';

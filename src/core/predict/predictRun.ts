@@ -10,7 +10,8 @@ import type { PreheatForecast } from '../heat/preheat';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Problem } from '../result';
 import { forecastRun } from '../run/forecastRun';
-import { runOf, type RunKitchen } from '../run/runOf';
+import type { RunKitchen } from '../run/ordinaryKitchen';
+import { runOf } from '../run/runOf';
 import type { SliceFigures } from '../slice/slice';
 
 /** Rise, bake, cool, preheat and slice of a formula, as `./crumb predict` prints them. Seconds; each curve at some 40 times. */

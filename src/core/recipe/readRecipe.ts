@@ -46,8 +46,18 @@ const NOTES = /^(?:notes?|tips?|storage|variations?|hints?)\b.{0,20}$/i;
 const YIELD = /^(?:makes?|yields?|serves|servings?|for(?=\s+\d))\b[^.]{0,60}?\d[^.]{0,40}$/i;
 
 const KINDS: readonly (readonly [StageKind, RegExp])[] = [
-  ['topping', /\b(?:topp?ing|glaze|wash|brush|finish|filling|sauce|garnish|on top|sprinkl)/i],
-  ['starter', /\b(?:starter|levain|sponge|poolish|pre-?ferment|sourdough|leaven)\b/i],
+  ['kettle', /\b(?:boil(?:ing)?|kettle|poach\w*|(?:water|boiling|soda|syrup|lye) bath|bath)\b/i],
+  ['oil', /\b(?:for|to) (?:deep[- ])?fry(?:ing)?\b|\bfrying oil\b/i],
+  ['dusting', /\b(?:for|to) (?:dust(?:ing)?|roll(?:ing)? out|the (?:board|bench|worktop|counter))\b/i],
+  ['grease', /\b(?:for|to) (?:greas(?:e|ing)|the (?:tins?|pans?|tray|bowl))\b/i],
+  ['wash', /\b(?:wash|brush)/i],
+  ['glaze', /\b(?:glaze|icing|frosting)\b/i],
+  ['filling', /\bfilling/i],
+  ['dip', /\b(?:dip|dipping)\b/i],
+  ['sauce', /\bsauce\b/i],
+  ['topping', /\b(?:topp?ing|finish|garnish|on top|sprinkl)/i],
+  ['preDough', /\b(?:pre-?dough|biga|poolish|sponge|pre-?ferment)\b/i],
+  ['starter', /\b(?:starter|levain|sourdough|leaven)\b/i],
   ['scald', /\b(?:scald|roux|tangzhong|porridge)\b/i],
   ['soaker', /\bsoak/i],
   ['gel', /\bgel\b/i],

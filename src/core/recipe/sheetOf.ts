@@ -1,3 +1,4 @@
+import { methodFromWords } from '../process/fromWords';
 import { emptyFormula, FORMULA_LIMITS, type Formula, type Line, type Stage } from '../formula/formula';
 import { sizeFromWords } from '../formula/sizeFromWords';
 import { formulaTotals } from '../formula/totals';
@@ -117,7 +118,8 @@ export function sheetOfRecipe(
     ...blank,
     about: shortened(about, FORMULA_LIMITS.aboutLength),
     stages: stages.length > 0 ? stages : blank.stages,
-    steps: reading.steps.slice(0, FORMULA_LIMITS.steps),
+    // what its sentences say is read here, once, into fields that are shown and can be corrected
+    steps: methodFromWords(reading.steps.slice(0, FORMULA_LIMITS.steps)),
   });
   const totals = formulaTotals(formula, book);
   return {

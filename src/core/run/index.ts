@@ -1,13 +1,7 @@
 export { bakeQuestionOf, forecastRun, type RunFeel, type RunForecast } from './forecastRun';
-export {
-  bakedAsOf,
-  ORDINARY_KITCHEN,
-  runOf,
-  stepS,
-  type Run,
-  type RunKitchen,
-  type TimedStep,
-} from './runOf';
+export { bakedAsOf, runOf, type Run, type TimedStep } from './runOf';
+export { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';
+export { stepS } from './stepTimes';
 export { keepingsOf, type Keeping, type Kept } from './keeping';
 export { quickSlice, sliceQuestion, type SliceQuestion } from './quickSlice';
 export { leavenLot, riseObservations } from './riseMarks';

@@ -6,7 +6,8 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import { formulaAnswers } from '../notices/formulaAnswers';
 import { sliceOf, type SliceFigures } from '../slice/slice';
 import { bakeQuestionOf, bodyToDraw, type RunFeel } from './forecastRun';
-import { runOf, type Run, type RunKitchen } from './runOf';
+import type { RunKitchen } from './ordinaryKitchen';
+import { runOf, type Run } from './runOf';
 
 /**
  * All that a small mark follows from, and nothing else: formulas that differ in their words only, or in a corner of the kitchen that

@@ -1,11 +1,14 @@
 import { actualStages, endOfMixing, lotsOf, stateOf, type BakeRecord } from '../bake';
 import type { RiseObservation } from '../fermentation/learnRise';
 import { allLines, type Formula } from '../formula/formula';
+import { asOneBread } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { withLots } from '../ingredients/lots';
 import type { MethodStep } from '../method/step';
 import { formulaAnswers } from '../notices/formulaAnswers';
-import { BESIDE, HEATS, runOf, stepS, type RunKitchen } from './runOf';
+import type { RunKitchen } from './ordinaryKitchen';
+import { runOf } from './runOf';
+import { BESIDE, HEATS, stepS } from './stepTimes';
 
 /** A jar takes the room's warmth at once: some 80 g in a glass. */
 const JAR = { pieceG: 80, standing: 'bowl', pressedOut: 0 } as const;
@@ -54,7 +57,7 @@ export function riseObservations(
   }
   if (steps.length === 0) return [];
   const made: Formula = {
-    ...formula,
+    ...asOneBread(formula),
     stages: actualStages(sheet, state),
     steps: [...sheet.steps.slice(0, lastMix + 1), ...steps],
     usualYield: { ...formula.usualYield, pieceMassG: sheet.pieces.doughG },

@@ -19,7 +19,7 @@ import {
   type WhatIf,
 } from '.';
 import { crustRgb, drawSlice, type SliceFigures } from '../slice';
-import { stepHeat } from './stepHeat';
+import { stepHeat } from '../process/stepHeat';
 
 const demo = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
 if (!demo.ok) throw new Error('the demo kitchen cannot be read');
@@ -150,11 +150,11 @@ test('thicker, and on something else', () => {
 test('how a step heats is read from its words, unless the baker set it', () => {
   const hearth = named('Buckwheat');
   const bakes = hearth.steps.filter((step) => step.kind === 'bake');
-  const plain = { moist: 'dry', on: 'tray', inTin: false, topped: false } as const;
-  const lidOn = stepHeat(bakes[0]!, plain, hearth.steps);
-  expect(lidOn).toEqual({ moist: 'lid', on: 'castIron', inTin: false, topped: false });
-  expect(stepHeat(bakes[1]!, lidOn, hearth.steps).moist).toBe('dry');
-  expect(stepHeat({ ...bakes[0]!, heat: { moist: 'steam', on: null } }, plain, hearth.steps)).toMatchObject({
+  const plain = { moist: 'dry', on: 'tray', inTin: false, topped: false, paper: false } as const;
+  const lidOn = stepHeat(bakes[0]!, plain);
+  expect(lidOn).toEqual({ moist: 'lid', on: 'castIron', inTin: false, topped: false, paper: false });
+  expect(stepHeat(bakes[1]!, lidOn).moist).toBe('dry');
+  expect(stepHeat({ ...bakes[0]!, heat: { moist: 'steam', on: null } }, plain)).toMatchObject({
     moist: 'steam',
     on: null,
   });

@@ -1,3 +1,4 @@
+import { methodFromWords } from '../process/fromWords';
 import type { Formula } from '../formula/formula';
 import { sizeFromWords } from '../formula/sizeFromWords';
 import { line, plainLoaf } from '../formula/testFormulas';
@@ -22,7 +23,8 @@ const step = (kind: StepKind, minutes: number | null, part: Partial<MethodStep> 
 });
 const withSteps = (steps: MethodStep[], part: Partial<Formula> = {}): Formula => ({
   ...rollsWithMethod(),
-  steps,
+  // what its words say is read once, as where a recipe is taken in
+  steps: methodFromWords(steps),
   ...part,
 });
 

@@ -1,11 +1,11 @@
 import type { Consistency } from '../consistency/consistency';
 import { airPressurePa } from '../doughTemperature/boilingPoint';
-import { FERMENTATION } from '../fermentation/parameters';
-import { leaveningOf, type Leavening } from '../fermentation/leavening';
-import type { Learnt, RiseQuestion } from '../fermentation/riseCurve';
-import type { PlaceKind, Standing, Stay } from '../fermentation/thermalLag';
-import { isDoughStage, type Formula } from '../formula/formula';
+import { leaveningOf } from '../fermentation/leavening';
+import type { RiseQuestion } from '../fermentation/riseCurve';
+import type { Stay } from '../fermentation/thermalLag';
+import type { Formula } from '../formula/formula';
 import { insideFormula } from '../formula/insideFormula';
+import { eatenOf } from '../formula/parts';
 import { USUAL_SHAPE } from '../formula/usualShape';
 import type { FormulaTotals } from '../formula/totals';
 import { crumbMatterOf, type CrumbMatter } from '../heat/crumbMatter';
@@ -17,31 +17,13 @@ import type { Shape, TinKind } from '../method/heating';
 import type { MethodStep } from '../method/step';
 import { ok, refuse, type Result } from '../result';
 import { doughDensity } from '../vessel/vessel';
-import { stepHeat, type StepHeat } from './stepHeat';
+import { asWay } from '../formula/ways';
+import { stepHeat, type StepHeat } from '../process/stepHeat';
+import { BESIDE, HEATS, OF_LATER, stepS } from './stepTimes';
+import { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';
+import { stayOf } from './stayOf';
 
-/** The kitchen as the run needs it: plain figures. */
-export interface RunKitchen {
-  readonly roomC: number;
-  readonly fridgeC: number;
-  readonly altitudeM: number;
-  readonly doughC: number;
-  readonly oven: Oven;
-  readonly fryer: Oven;
-  /** Thickness of plates that were measured, m. */
-  readonly plateThickM?: Partial<Record<Plate, number>>;
-  readonly learnt?: Learnt;
-}
-
-export const ORDINARY_KITCHEN: RunKitchen = {
-  roomC: 21,
-  fridgeC: 5,
-  altitudeM: 0,
-  doughC: 26,
-  oven: ORDINARY_OVENS.static,
-  fryer: ORDINARY_OVENS.fryer,
-};
-
-type Stretch = 'before' | 'rise' | 'heat' | 'cool' | 'beside';
+type Stretch = 'before' | 'rise' | 'heat' | 'cool' | 'beside' | 'later';
 
 /** A step with its place on the one clock; 0 is when the first begins. */
 export interface TimedStep {
@@ -90,20 +72,6 @@ const LOAD_OF: Readonly<Record<Shape, number>> = {
   tin: 1, hearth: 1, baguette: 3, roll: 9, touchingRolls: 12, disc: 1, flatbread: 1, ring: 8, ball: 6, round: 4,
 }; // prettier-ignore
 
-/** Minutes of a step without a time. */
-const USUAL_MIN: Partial<Record<MethodStep['kind'], number>> = {
-  weigh: 10, bloom: 10, mix: 8, fold: 4, divide: 6, shape: 8, score: 1, rest: 20, bulk: 90, proof: 50, chill: 720,
-  boil: 1.5, griddle: 2, fry: 5, bake: 40, coast: 10, cool: 90, free: 5, rotate: 0, preheat: 30,
-}; // prettier-ignore
-
-export const HEATS: ReadonlySet<MethodStep['kind']> = new Set(['boil', 'griddle', 'fry', 'bake', 'coast']);
-export const BESIDE: ReadonlySet<MethodStep['kind']> = new Set(['preheat', 'rotate']);
-const PRESSES: ReadonlySet<MethodStep['kind']> = new Set(['fold', 'divide', 'shape']);
-
-/** The middle of a step's time, s. */
-export const stepS = (step: MethodStep): number =>
-  step.minS === null ? (USUAL_MIN[step.kind] ?? 5) * 60 : (step.minS + (step.maxS ?? step.minS)) / 2;
-
 /** What comes from the fryer or the plate, flat and topped things and cheese buns are eaten warm; bread and crackers cool first. */
 function eatenWarm(formula: Formula): boolean {
   if (formula.style === 'crackers') return false;
@@ -115,12 +83,14 @@ function eatenWarm(formula: Formula): boolean {
 function toppingOf(formula: Formula, book: IngredientBook): { massG: number; waterShare: number } | null {
   let massG = 0;
   let waterG = 0;
-  for (const { ingredient, massG: partG, dough } of insideFormula(formula, book)) {
-    if (dough) continue;
+  const pieces = Math.max(1, formula.usualYield.pieces);
+  const eaten = new Map(formula.stages.map((stage) => [stage.id, eatenOf(stage, pieces).value]));
+  for (const { ingredient, massG: inPartG, purpose, stageId, heldBack } of insideFormula(formula, book)) {
+    if (purpose !== 'on' || heldBack) continue;
+    const partG = inPartG * (eaten.get(stageId) ?? 1);
     massG += partG;
     waterG += (partG * ingredient.per100g.water.value) / 100;
   }
-  const pieces = Math.max(1, formula.usualYield.pieces);
   return massG > 0 ? { massG: massG / pieces, waterShare: waterG / massG } : null;
 }
 
@@ -131,57 +101,27 @@ export function bakedAsOf(formula: Formula): NonNullable<Formula['bakedAs']> {
   return { shape, lengthCm: null, widthCm: null, tin: shape === 'tin' ? 'dark' : null, perLoad: null };
 }
 
-function stayOf(
-  step: MethodStep,
-  formula: Formula,
-  kitchen: RunKitchen,
-  shaped: boolean,
-  leavening: Leavening,
-  as: Shape,
-): Stay {
-  const cold = step.kind === 'chill';
-  const tempC = step.tempC ?? (cold ? kitchen.fridgeC : kitchen.roomC);
-  const place: PlaceKind =
-    tempC <= 15 && cold ? 'fridge' : tempC >= kitchen.roomC + 3 && tempC >= 20 ? 'warm' : 'room';
-  const standing: Standing = !shaped
-    ? 'bowl'
-    : as === 'tin'
-      ? 'tin'
-      : as === 'disc' || as === 'flatbread'
-        ? 'sheet'
-        : 'pieces';
-  const { fold, divide, shape } = FERMENTATION.pressedOut;
-  const out =
-    step.kind === 'fold' ? fold : step.kind === 'divide' ? divide : step.kind === 'shape' ? shape : 0;
-  return {
-    place,
-    tempC: PRESSES.has(step.kind) ? kitchen.roomC : tempC,
-    durationS: stepS(step),
-    standing,
-    pieceG: Math.max(1, shaped ? formula.usualYield.pieceMassG : leavening.doughG),
-    pressedOut: out,
-  };
-}
-
 /**
- * Puts a formula's method on one clock and asks what the models need. Steps follow one another; preheating runs beside and ends as
+ * Puts a formula's method on one clock and asks what the models need; of one that parts into several breads the first, or the one it was made of
+ * (core/formula/ways.ts). Steps follow one another; preheating runs beside and ends as
  * the first piece goes in; where a step has no time a usual one is taken and the step says so.
  *
  * @returns `noFlour` without flour base; `required` at steps without any step after mixing
  */
 export function runOf(
-  formula: Formula,
+  whole: Formula,
   book: IngredientBook,
   totals: FormulaTotals,
   consistency: Consistency | null,
   kitchen: RunKitchen = ORDINARY_KITCHEN,
 ): Result<Run> {
+  const formula = asWay(whole);
   const densityGPerMl = doughDensity(formula, book, totals.doughG);
   const leavening = leaveningOf(formula, book, totals, consistency, densityGPerMl);
   if (!leavening) return refuse('noFlour', 'stages');
   if (!formula.steps.some((step) => !BESIDE.has(step.kind))) return refuse('required', 'steps');
   const as = bakedAsOf(formula);
-  const matter = crumbMatterOf({ stages: formula.stages.filter(isDoughStage) }, book);
+  const matter = crumbMatterOf(formula, book);
   const steps: TimedStep[] = [];
   const stays: Stay[] = [];
   const phases: Phase[] = [];
@@ -193,12 +133,14 @@ export function runOf(
     on: as.shape === 'tin' ? null : 'tray',
     inTin: as.shape === 'tin',
     topped: false,
+    paper: false,
   };
   let atS = 0;
   let riseFromS: number | null = null;
   let bakeFromS: number | null = null;
   let shaped = false;
   let heated = false;
+  let ended = false;
   let doughC = kitchen.doughC;
   let fried = false;
   let before: MethodStep | null = null;
@@ -219,11 +161,11 @@ export function runOf(
     const startS = atS;
     atS += durationS;
     let stretch: Stretch = 'before';
-    if (HEATS.has(step.kind)) {
+    if (HEATS.has(step.kind) && !ended) {
       stretch = 'heat';
       bakeFromS ??= startS;
       heated = true;
-      heat = stepHeat(step, heat, formula.steps);
+      heat = stepHeat(step, heat);
       heats.push(heat);
       const shared = { moist: heat.moist, on: heat.on, inTin: heat.inTin, topped: heat.topped };
       if (step.kind === 'fry') fried = true;
@@ -249,21 +191,28 @@ export function runOf(
           : kind === 'griddle'
             ? { on: 'griddle' as const, turned }
             : {};
-      phases.push(
-        newPhase(
-          kind,
-          durationS,
-          step.tempC ?? (kind === 'fry' ? 165 : kind === 'griddle' ? 220 : 200),
-          part,
-        ),
-      );
+      const sides = step.sides ?? 1;
+      for (let side = 0; side < sides; side += 1) {
+        const setC = step.tempC ?? (kind === 'fry' ? 165 : kind === 'griddle' ? 220 : 200);
+        phases.push(
+          newPhase(
+            kind,
+            durationS / sides,
+            setC,
+            sides > 1 && kind !== 'boil' ? { ...part, turned: side % 2 === 1 } : part,
+          ),
+        );
+      }
+    } else if (heated && (ended || OF_LATER.has(step.kind))) {
+      stretch = 'later';
+      ended = true;
     } else if (heated) {
       stretch = 'cool';
       phases.push(newPhase('rack', durationS, 0));
     } else if (index > lastMix || (firstMix === -1 && step.kind !== 'weigh' && step.kind !== 'bloom')) {
       stretch = 'rise';
       riseFromS ??= startS;
-      if (step.kind === 'divide' || step.kind === 'shape') shaped = true;
+      if (step.kind === 'divide' || step.kind === 'shape' || step.kind === 'fill') shaped = true;
       stays.push(stayOf(step, formula, kitchen, shaped, leavening, as.shape));
     }
     if (step.kind === 'mix' && step.tempC !== null) doughC = Math.min(45, step.tempC);

@@ -1,7 +1,7 @@
 import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook, type KitchenEntry } from '../ingredients';
 import { bookWith } from '../ingredients/bookWith';
-import { ORDINARY_KITCHEN } from './runOf';
+import { ORDINARY_KITCHEN } from './ordinaryKitchen';
 import { hasYeast, supposing } from './whatIf';
 
 test('a starter of the baker’s own is a leaven to ask about, like the library’s', () => {

@@ -3,7 +3,8 @@ import { YEAST_KINDS } from '../formula/yeast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Oven } from '../heat/oven';
 import type { PlateKind, TinKind } from '../method/heating';
-import { bakedAsOf, type RunKitchen } from './runOf';
+import type { RunKitchen } from './ordinaryKitchen';
+import { bakedAsOf } from './runOf';
 
 /** A question put beside the run as it is. */
 export type WhatIf =

@@ -1,6 +1,7 @@
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import type { Formula } from '../formula/formula';
 import { allLines } from '../formula/formula';
+import { allSteps } from '../formula/ways';
 import type { Shape } from '../method/heating';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { consistencyOf } from '../consistency/consistency';
@@ -27,6 +28,7 @@ export type Turn =
   | { readonly kind: 'style'; readonly from: Formula['style']; readonly to: Formula['style'] }
   | { readonly kind: 'name'; readonly from: string; readonly to: string }
   | { readonly kind: 'yield' }
+  | { readonly kind: 'ways'; readonly ways: number }
   | { readonly kind: 'bakedAs'; readonly shape: Shape | null }
   | {
       readonly kind: 'step';
@@ -51,22 +53,28 @@ const shares = (
 const moved = (from: number, to: number): boolean =>
   Math.abs(to - from) > Math.max(0.02, 0.002 * Math.max(from, to));
 
+/** How a dough parts, its steps apart. */
+const waysApart = ({ ways }: Formula) => ways?.map(({ steps: _, ...way }) => way);
+
+/** What a step says beyond its words, its time and its temperature. */
+const around = ({ heat, stands, cue, sides, again, atATime, takes }: Formula['steps'][number]): string =>
+  JSON.stringify([heat, stands, cue, sides, again, atATime, takes]);
+
 function stepTurns(from: Formula, to: Formula): Turn[] {
-  const before = new Map(from.steps.map((step) => [step.id, step]));
-  const after = new Set(to.steps.map((step) => step.id));
-  const turns = to.steps.flatMap((step): Turn[] => {
+  const before = new Map(allSteps(from).map((step) => [step.id, step]));
+  const after = new Set(allSteps(to).map((step) => step.id));
+  const turns = allSteps(to).flatMap((step): Turn[] => {
     const old = before.get(step.id);
     if (!old) return [{ kind: 'step', change: 'new', step, before: null }];
     if (old.minS !== step.minS || old.maxS !== step.maxS)
       return [{ kind: 'step', change: 'time', step, before: old }];
     if (old.tempC !== step.tempC) return [{ kind: 'step', change: 'heat', step, before: old }];
-    if (JSON.stringify(old.heat) !== JSON.stringify(step.heat))
-      return [{ kind: 'step', change: 'around', step, before: old }];
+    if (around(old) !== around(step)) return [{ kind: 'step', change: 'around', step, before: old }];
     return JSON.stringify(old) === JSON.stringify(step)
       ? []
       : [{ kind: 'step', change: 'words', step, before: old }];
   });
-  const gone = from.steps
+  const gone = allSteps(from)
     .filter((step) => !after.has(step.id))
     .map((step): Turn => ({ kind: 'step', change: 'gone', step, before: step }));
   return [...turns, ...gone];
@@ -122,6 +130,8 @@ export function storyOf(from: Formula, to: Formula, book: IngredientBook): Turn[
   }
   turns.push(...stepTurns(from, to));
   if (JSON.stringify(from.usualYield) !== JSON.stringify(to.usualYield)) turns.push({ kind: 'yield' });
+  if (JSON.stringify(waysApart(from)) !== JSON.stringify(waysApart(to)))
+    turns.push({ kind: 'ways', ways: to.ways?.length ?? 1 });
   if (JSON.stringify(from.bakedAs) !== JSON.stringify(to.bakedAs)) {
     const shape = to.bakedAs?.shape ?? null;
     turns.push({ kind: 'bakedAs', shape: shape === from.bakedAs?.shape ? null : shape });

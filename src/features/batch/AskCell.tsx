@@ -1,16 +1,12 @@
 'use client';
 import type { ReactNode } from 'react';
 import { FORMULA_LIMITS } from '@/core/formula';
-import { refuse, type Result } from '@/core/result';
+import type { Result } from '@/core/result';
 import { parseDecimal, within, type Bounds } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { useNumbers, usePreferences, type Numbers } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 
-export const readWhole = (text: string): Result<number> => {
-  const typed = parseDecimal(text);
-  return typed.ok && !Number.isInteger(typed.value) ? refuse('notWhole') : typed;
-};
 const readPercent = (text: string): Result<number> => parseDecimal(text.replace(/\s*%\s*$/, ''));
 /** "× 1.5", "x 2", "3". */
 export const readTimes =

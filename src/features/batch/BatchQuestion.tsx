@@ -11,8 +11,9 @@ import { useBook, useNameOf } from '../book/BookProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
-import { Ask, AskCell, AskLoss, readTimes, readWhole } from './AskCell';
-import type { BatchQuery } from './useBatchQuery';
+import { readWhole } from '../quantities/readWhole';
+import { Ask, AskCell, AskLoss, readTimes } from './AskCell';
+import { readCounts, writeCounts, type BatchQuery } from './useBatchQuery';
 import { words } from '@/wording/screens/batch/BatchQuestion';
 import { Term } from '../help/Term';
 
@@ -28,7 +29,7 @@ interface BatchQuestionProps {
 
 /** How much is to be made: by pieces, as a multiple, or as much as one ingredient gives. */
 export function BatchQuestion(props: BatchQuestionProps) {
-  const { query, onChange } = props;
+  const { formula, query, onChange } = props;
   const id = useId();
   return (
     <section aria-labelledby={id} className="docket no-print rounded-b-md px-4 pt-4 pb-5">
@@ -41,13 +42,14 @@ export function BatchQuestion(props: BatchQuestionProps) {
         value={query.mode}
         onChange={(mode) => onChange({ mode })}
         options={[
-          { value: 'pieces', label: words.pieces },
+          formula.ways ? { value: 'ways', label: words.breads } : { value: 'pieces', label: words.pieces },
           { value: 'factor', label: words.times },
           { value: 'fixed', label: words.whatIHave },
         ]}
         className="mt-2 flex w-full"
       />
       {query.mode === 'pieces' && <ByPieces {...props} />}
+      {query.mode === 'ways' && <ByWays {...props} />}
       {query.mode === 'factor' && <ByFactor {...props} />}
       {query.mode === 'fixed' && <ByWhatIsThere {...props} />}
       <AskLoss
@@ -135,6 +137,28 @@ function ByPieces(props: BatchQuestionProps) {
   );
 }
 
+/** So many of each bread the dough parts into; the dough follows. */
+function ByWays({ formula, query, onChange }: BatchQuestionProps) {
+  const numbers = useNumbers();
+  const units = useUnits();
+  const counts = readCounts(query.counts);
+  return (formula.ways ?? []).map((way) => (
+    <AskCell
+      key={way.id}
+      word={words.ofEach(way.name, units.mass(way.amount.pieceMassG))}
+      label={words.howManyOf(way.name)}
+      testId={`count-${way.id}`}
+      inputMode="numeric"
+      path="pieces"
+      value={counts.get(way.id) ?? 0}
+      bounds={{ min: 0, max: FORMULA_LIMITS.pieces.max }}
+      read={readWhole}
+      show={(pieces) => numbers.decimal(pieces, 0)}
+      onChange={(pieces) => onChange({ counts: writeCounts(new Map(counts).set(way.id, pieces)) })}
+    />
+  ));
+}
+
 function ByFactor(props: BatchQuestionProps) {
   const numbers = useNumbers();
   const { query, onChange } = props;
@@ -152,7 +176,7 @@ function ByFactor(props: BatchQuestionProps) {
         show={(factor) => numbers.decimal(factor, 3)}
         onChange={(factor) => onChange({ factor })}
       />
-      <PieceMass {...props} />
+      {!props.formula.ways && <PieceMass {...props} />}
     </>
   );
 }
@@ -189,7 +213,7 @@ function ByWhatIsThere(props: BatchQuestionProps) {
         later={quantitiesComing}
         onChange={(have) => onChange({ have })}
       />
-      <PieceMass {...props} />
+      {!formula.ways && <PieceMass {...props} />}
     </>
   );
 }

@@ -3,7 +3,7 @@ import type { BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
-import { STAGE_WORD } from '@/wording/words';
+import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/batch/BatchSheetView';
 
 function shiftWords(word: string, { exact, rounded }: Shift, places: number): string | null {
@@ -49,6 +49,27 @@ export function leftOverWords({ pieces, usableDoughG }: BatchSheet, mass: (massG
   return words.andASmallOneOf(mass(remainderG), much);
 }
 
+/** What a dough that parts makes: each bread with its pieces, one to a row. */
+function WaysYield({ ways }: { ways: NonNullable<BatchSheet['ways']> }) {
+  const units = useUnits();
+  return (
+    <ul data-testid="yield">
+      {ways.map((way) => (
+        <li key={way.wayId} className="flex flex-wrap items-baseline gap-x-2">
+          <span className="figure text-4xl">{way.count}</span>
+          <span className="font-head text-xl font-semibold">× {units.mass(way.doughG)}</span>
+          <span className="text-base">{way.name}</span>
+          {way.putBy && (
+            <span className="text-sm text-soft">
+              {words.putBy(PUT_BY_WORD[way.putBy.as], way.putBy.days)}
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The sheet to weigh from. Prints as it stands. */
 export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
   const numbers = useNumbers();
@@ -56,16 +77,20 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
   const { pieces } = sheet;
   return (
     <section aria-label={words.toWeigh} className="docket max-w-3xl rounded-b-md px-4 pt-4 pb-4 sm:px-6">
-      <p data-testid="yield">
-        <span className="figure text-5xl">{pieces.count}</span>{' '}
-        <span className="font-head text-2xl font-semibold">
-          × {units.mass(pieces.doughG)}
-          <span className="font-sans text-base font-normal text-soft">{words.ofDough}</span>
-        </span>
-        {pieces.bakedG !== null && (
-          <span className="ml-3 text-soft">{words.aboutBaked(units.mass(pieces.bakedG))}</span>
-        )}
-      </p>
+      {sheet.ways ? (
+        <WaysYield ways={sheet.ways} />
+      ) : (
+        <p data-testid="yield">
+          <span className="figure text-5xl">{pieces.count}</span>{' '}
+          <span className="font-head text-2xl font-semibold">
+            × {units.mass(pieces.doughG)}
+            <span className="font-sans text-base font-normal text-soft">{words.ofDough}</span>
+          </span>
+          {pieces.bakedG !== null && (
+            <span className="ml-3 text-soft">{words.aboutBaked(units.mass(pieces.bakedG))}</span>
+          )}
+        </p>
+      )}
       <p className="mt-1 text-sm text-soft">
         {words.ofDoughInTotal(
           leftOverWords(sheet, units.mass),
@@ -92,6 +117,10 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
                 <tr key={line.id} className="border-t border-rule">
                   <td className="py-1.5 pr-3">
                     {line.name}
+                    {line.of && (
+                      <span className="ml-2 text-sm text-soft">{words.partOf(line.of.at, line.of.of)}</span>
+                    )}
+                    {line.heldBack && <span className="ml-2 text-sm text-soft">{words.heldBack}</span>}
                     {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
                   </td>
                   <td

@@ -8,7 +8,7 @@ import { BatchSheetView, leftOverWords, roundingWords } from './BatchSheetView';
 import { requestOf, type BatchQuery } from './useBatchQuery';
 
 const query: BatchQuery = {
-  mode: 'pieces', pieces: 8, each: 85, weighed: 'dough', bakeLoss: 10, bowlLoss: 0, factor: 1, line: 'water', have: 400,
+  mode: 'pieces', pieces: 8, each: 85, weighed: 'dough', bakeLoss: 10, bowlLoss: 0, counts: '', factor: 1, line: 'water', have: 400,
 }; // prettier-ignore
 
 function asking(part: Partial<BatchQuery> = {}, massUnit: 'g' | 'oz' = 'g') {

@@ -113,14 +113,14 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
         }}
       />
       <BenchTabs bake={bake} bench={bench} view={view} onView={(to) => void setView(to)} />
-      {view !== 'weigh' && open.now.length + open.later.length > 0 && (
+      {view !== 'weigh' && open.now.length > 0 && (
         <button
           type="button"
           onClick={() => void setView('weigh')}
           className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg border border-edge bg-surface px-4 text-left text-lg"
         >
           <strong className="whitespace-nowrap">{words.notInYet}</strong>
-          <span className="truncate">{[...open.now, ...open.later].map((line) => line.name).join(', ')}</span>
+          <span className="truncate">{open.now.map((line) => line.name).join(', ')}</span>
         </button>
       )}
       <div id="bench-part" role="tabpanel" aria-labelledby={`tab-${view}`}>

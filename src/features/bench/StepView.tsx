@@ -2,12 +2,14 @@
 import { Check, Hand, Play, Plus, RotateCcw, Square } from 'lucide-react';
 import { useState } from 'react';
 import { isRunning, isStepDone, timerLeftS, type BakeRecord, type Timer } from '@/core/bake';
+import { callOf, type Call } from '@/core/batch';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { useSteady } from '@/ui/useSteady';
 import { useUnits } from '../preferences/PreferencesProvider';
+import { wordCall } from '@/wording/calls';
 import { STEP_WORD } from '@/wording/words';
 import { FeelButton } from './FeelButton';
 import { RiseMarks } from './RiseMarks';
@@ -37,6 +39,7 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
         <OneStep
           key={current.id}
           step={current}
+          call={callOf(sheet, current.id)}
           number={sheet.steps.indexOf(current) + 1}
           of={sheet.steps.length}
           bench={bench}
@@ -59,6 +62,7 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
           <StepLine
             key={step.id}
             step={step}
+            call={callOf(sheet, step.id)}
             number={index + 1}
             bench={bench}
             nowMs={nowMs}
@@ -73,6 +77,7 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
 
 interface StepLineProps {
   step: MethodStep;
+  call: Call | null;
   number: number;
   bench: Bench;
   nowMs: number;
@@ -80,7 +85,7 @@ interface StepLineProps {
   onChoose: () => void;
 }
 
-function StepLine({ step, number, bench, nowMs, current, onChoose }: StepLineProps) {
+function StepLine({ step, call, number, bench, nowMs, current, onChoose }: StepLineProps) {
   const progress = bench.state.steps.get(step.id);
   const done = isStepDone(bench.state, step.id);
   const now = useNow(bench.outbox.offsetMs, nowMs);
@@ -108,7 +113,11 @@ function StepLine({ step, number, bench, nowMs, current, onChoose }: StepLinePro
         </span>
         <span className="min-w-0 flex-1">
           {STEP_WORD[step.kind]}
-          {step.title && <span className="block truncate text-sm text-soft">{step.title}</span>}
+          {(step.title || call) && (
+            <span className="block truncate text-sm text-soft">
+              {[step.title, wordCall(call)].filter(Boolean).join(' · ')}
+            </span>
+          )}
         </span>
         {left !== null ? (
           <span className="rounded bg-now px-2 font-semibold text-now-ink">
@@ -127,6 +136,7 @@ function StepLine({ step, number, bench, nowMs, current, onChoose }: StepLinePro
 
 interface OneStepProps {
   step: MethodStep;
+  call: Call | null;
   number: number;
   of: number;
   bench: Bench;
@@ -136,7 +146,7 @@ interface OneStepProps {
   onDone: () => void;
 }
 
-function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: OneStepProps) {
+function OneStep({ step, call, number, of, bench, nowMs, next, exchanged, onDone }: OneStepProps) {
   const { state, outbox } = bench;
   const now = useNow(outbox.offsetMs, nowMs);
   const done = isStepDone(state, step.id);
@@ -159,6 +169,11 @@ function OneStep({ step, number, of, bench, nowMs, next, exchanged, onDone }: On
         {done && <strong className="text-good">{words.stepDone}</strong>}
       </p>
       <h2 className="text-5xl leading-none sm:text-6xl">{STEP_WORD[step.kind]}</h2>
+      {call && (
+        <p className="mt-2 text-2xl leading-snug font-semibold sm:text-3xl" data-testid="call">
+          {wordCall(call)}
+        </p>
+      )}
       {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
 
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />

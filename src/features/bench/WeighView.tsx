@@ -42,7 +42,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const [ticked, setTicked] = useState(false);
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
   const open = stillToWeigh(bake.sheet, state);
-  const current = lines.find(({ id }) => id === chosen) ?? open.now[0] ?? open.later[0] ?? null;
+  const current = lines.find(({ id }) => id === chosen) ?? open.now[0] ?? null;
 
   const weigh = (line: BatchLine, massG: number) => {
     const problem = tap({ type: 'weighed', lineId: line.id, massG });
@@ -73,8 +73,12 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
         />
       ) : (
         <section className="docket rounded-b-xl p-6">
-          <p className="figure text-5xl">{words.allInTheBowl}</p>
-          <p className="mt-3 text-lg text-soft">{words.everyLineIsTickedOn}</p>
+          <p className="figure text-5xl">{open.later.length > 0 ? words.inForNow : words.allInTheBowl}</p>
+          <p className="mt-3 text-lg text-soft">
+            {open.later.length > 0
+              ? words.later(open.later.map(({ name }) => name).join(', '))
+              : words.everyLineIsTickedOn}
+          </p>
           <Button look="now" size="wall" className="mt-6 w-full" onClick={onSteps}>
             {words.toTheSteps}
           </Button>

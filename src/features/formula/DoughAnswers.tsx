@@ -1,6 +1,6 @@
 'use client';
 import { memo } from 'react';
-import { FORMULA_LIMITS } from '@/core/formula';
+import { doughLines, FORMULA_LIMITS } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
 import { parseDecimal, within } from '@/core/units';
 import { Cell } from '@/ui/Cell';
@@ -32,6 +32,13 @@ function usualWords(book: IngredientBook, ingredientId: string, percent: number 
 export const DoughAnswers = memo(function DoughAnswers() {
   const { edit } = useSheetActions();
   const percentBase = useSheetState((state) => state.formula.percentBase);
+  const stages = useSheetState((state) => state.formula.stages);
+  const book = useBook();
+  // a mixture that is weighed as one: only then is it a choice
+  const hasBag = doughLines({ stages }).some((line) => {
+    const whole = book.get(line.ingredientId);
+    return whole !== undefined && (whole.thirstCv !== undefined || whole.absorbs !== undefined);
+  });
   const { totals, consistency, notices } = useFurtherAnswers();
   const units = useUnits();
   if (totals.totalG <= 0) return null;
@@ -56,6 +63,9 @@ export const DoughAnswers = memo(function DoughAnswers() {
               options={[
                 { value: 'flours', label: words.withoutBinders },
                 { value: 'floursAndBinders', label: words.withBinders },
+                ...(hasBag || percentBase === 'bagAsBought'
+                  ? [{ value: 'bagAsBought' as const, label: words.bagAsBought }]
+                  : []),
               ]}
               className="mt-1.5"
             />

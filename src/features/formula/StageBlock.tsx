@@ -10,6 +10,7 @@ import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { STAGE_WORD } from '@/wording/words';
 import { CarryList } from './carry/carry';
+import { PartFigures } from './PartFigures';
 import { IngredientPicker } from './IngredientPicker';
 import { LineRow } from './LineRow';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
@@ -77,6 +78,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
           <LineRow key={id} lineId={id} onMove={onMove} />
         ))}
       </CarryList>
+      <PartFigures stageId={stageId} />
       <IngredientPicker
         label={words.addTo(name || STAGE_WORD[kind])}
         onPick={(ingredient) => onAdd(stageId, ingredient)}

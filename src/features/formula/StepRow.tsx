@@ -1,6 +1,6 @@
 'use client';
-import { GripVertical, Hand, X } from 'lucide-react';
-import { memo, type ComponentProps } from 'react';
+import { ChevronDown, GripVertical, Hand, X } from 'lucide-react';
+import { lazy, memo, Suspense, useState, type ComponentProps } from 'react';
 import { STEP_KINDS, type MethodStep } from '@/core/method';
 import { ok } from '@/core/result';
 import { formatDurationRange, parseDurationRangeS } from '@/core/units';
@@ -15,15 +15,25 @@ import { Carried } from './carry/carry';
 import type { Carry } from './carry/carryProps';
 import { useSheetActions } from '../sheet/SheetContext';
 import { words } from '@/wording/screens/formula/StepRow';
+import { words as fieldWords } from '@/wording/screens/formula/StepFields';
+import { patiently } from '@/ui/patiently';
+import { useStepWords } from './method/useStepWords';
 
 const KINDS = STEP_KINDS.map((kind) => ({ value: kind, label: STEP_WORD[kind] }));
 
-/** Puts parts of a step; what is wrong with them comes back in words. */
+/** What of a step is seldom set is fetched when somebody looks for it. */
+const StepFields = lazy(
+  patiently(() => import('./method/StepFields').then((module) => ({ default: module.StepFields }))),
+);
+
+/** Puts parts of a step, or takes one away; what is wrong with them comes back in words. */
 function useStepChange(step: MethodStep) {
   const { edit } = useSheetActions();
   const { preferences } = usePreferences();
-  return (part: Partial<MethodStep>, field: string): string | null => {
-    const problem = edit({ type: 'setStep', step: { ...step, ...part } }, `${field}:${step.id}`);
+  return (part: Partial<MethodStep>, field: string, drop?: keyof MethodStep): string | null => {
+    const next: MethodStep = { ...step, ...part };
+    if (drop) delete next[drop as 'heat'];
+    const problem = edit({ type: 'setStep', step: next }, `${field}:${step.id}`);
     return problem && wordProblem(problem, preferences);
   };
 }
@@ -43,6 +53,9 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
   const { edit } = useSheetActions();
   const name = step.title || STEP_WORD[step.kind];
   const change = useStepChange(step);
+  const stepWords = useStepWords();
+  const [open, setOpen] = useState(false);
+  const fields = stepWords(step);
 
   return (
     <li
@@ -84,12 +97,55 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
           <Hand size={16} aria-hidden fill={step.handsOn ? 'currentColor' : 'none'} />
         </IconButton>
       </div>
+      <div className="col-start-2 -mt-1 min-w-0 pb-1 pl-6">
+        <button
+          type="button"
+          aria-expanded={open}
+          aria-label={fieldWords.showFields(number)}
+          onClick={() => setOpen(!open)}
+          data-testid="step-said"
+          className="flex min-h-7 max-w-full items-center gap-1 rounded px-1.5 text-left text-xs text-soft hover:text-ink"
+        >
+          <ChevronDown size={14} aria-hidden className={cx('shrink-0', open && 'rotate-180')} />
+          <span>
+            {fields.map(({ text, assumed }, index) => (
+              <span key={text} className={assumed ? 'opacity-70 italic' : 'text-ink'}>
+                {index > 0 && ' · '}
+                {text}
+              </span>
+            ))}
+            {fields.length === 0 && fieldWords.more}
+          </span>
+        </button>
+      </div>
+      {open && (
+        <Suspense fallback={null}>
+          <StepFields
+            step={step}
+            number={number}
+            onChange={(part, drop) => void change(part, 'fields', drop)}
+          />
+        </Suspense>
+      )}
     </li>
   );
 }
 
+/** What was typed is read into fields once it is left: "lid on" sets the lid, to be seen and corrected. Notes are remarks. */
+function useReadWords(step: MethodStep) {
+  const { edit, settle } = useSheetActions();
+  return () => {
+    settle();
+    void import('@/core/process/fromWords').then(({ fieldsFromWords }) => {
+      const read = fieldsFromWords(step, [], false);
+      if (JSON.stringify(read) !== JSON.stringify(step)) edit({ type: 'setStep', step: read });
+    });
+  };
+}
+
 function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
   const { settle, takeBack } = useSheetActions();
+  const readWords = useReadWords(step);
   const units = useUnits();
   const { preferences } = usePreferences();
   const change = useStepChange(step);
@@ -123,7 +179,7 @@ function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
         className="max-sm:order-5 max-sm:col-span-2"
         onType={(title) => change({ title }, 'title')}
         restore={() => takeBack(`title:${step.id}`)}
-        onLeave={settle}
+        onLeave={readWords}
       />
       <Cell
         label={words.stepTime(number)}
@@ -155,7 +211,7 @@ function StepCells({ step, number }: Pick<StepRowProps, 'step' | 'number'>) {
           inputClassName: 'text-sm italic',
           onType: (until) => change({ until }, 'until'),
           restore: () => takeBack(`until:${step.id}`),
-          onLeave: settle,
+          onLeave: readWords,
         }}
       />
       <StepWords

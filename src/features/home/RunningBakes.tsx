@@ -8,6 +8,7 @@ import { KitchenLink } from '../kitchen/KitchenProvider';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
+import { wordCall } from '@/wording/calls';
 import { STEP_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/home/RunningBakes';
 
@@ -69,6 +70,7 @@ function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) 
             <span className="mt-2 block text-lg">
               {over ? words.timeIsUp : words.leftOf}
               <strong>{pressing.stepTitle || STEP_WORD[pressing.stepKind]}</strong>
+              {pressing.call && ` ${wordCall(pressing.call)}`}
               {pressing.until && <span className="text-soft">{words.until(pressing.until)}</span>}
             </span>
           </>
@@ -102,10 +104,9 @@ function NextThing({ next }: { next: RunningCard['next'] }) {
         <>
           {words.next}
           <strong>{next.stepTitle || STEP_WORD[next.stepKind]}</strong>
+          {next.call && ` ${wordCall(next.call)}`}
         </>
       );
-    case 'topping':
-      return words.somethingOnTopIsStill;
     case 'log':
       return words.allDoneLookTasteAnd;
   }

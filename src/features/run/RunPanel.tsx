@@ -2,9 +2,9 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { ovenFor } from '@/core/kit';
 import { keepingsOf, bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
-import { allLines, type FormulaEdit } from '@/core/formula';
+import { allLines, asWay, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
-import { useSheetActions, useSheetRun, useSheetState, useTaught } from '../sheet/SheetContext';
+import { useSheetActions, useSheetRun, useSheetState, useTaught, useWay } from '../sheet/SheetContext';
 import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
@@ -21,6 +21,7 @@ import { Schools } from './Schools';
 import { StepDials } from './StepDials';
 import { useRunForecast } from './useRunForecast';
 import { supposables, WhatIfs } from './WhatIfs';
+import { bakeWayAs, WhichBread } from './WhichBread';
 import { words } from '@/wording/screens/run/RunPanel';
 
 /** The width the chart may have, followed as the window changes. */
@@ -45,7 +46,9 @@ const YEASTS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'];
 /** From mixing to cutting on one clock: what the dough, the oven and the crumb will do, and everything that moves it in reach. */
 export function RunPanel() {
   const { edit, settle } = useSheetActions();
-  const formula = useSheetState((state) => state.formula);
+  const whole = useSheetState((state) => state.formula);
+  const [wayId] = useWay();
+  const formula = useMemo(() => asWay(whole, wayId), [whole, wayId]);
   const { consistency } = useSheetState((state) => state.answers);
   const book = useBook();
   const keeping = useMemo(() => keepingsOf(formula, book), [formula, book]);
@@ -111,6 +114,7 @@ export function RunPanel() {
   const yeast = allLines(formula).find((line) => YEASTS.includes(line.ingredientId));
   return (
     <div>
+      <WhichBread />
       <div className="flex flex-wrap items-start gap-x-6 gap-y-4">
         <div className="min-w-64 flex-1">
           {forecast ? (
@@ -222,12 +226,12 @@ export function RunPanel() {
         as={bakedAsOf(formula)}
         oven={oven}
         onChange={(bakedAs) => {
-          change({ type: 'setBakedAs', bakedAs }, 'baked-as');
+          change(bakeWayAs(whole, wayId, bakedAs), 'baked-as');
           settle();
         }}
       />
       <ReadyBy run={run} formula={formula} onEdit={change} onSettle={settle} />
-      <Schools run={run} kit={kit} />
+      {!whole.ways && <Schools run={run} kit={kit} />}
       {forecast?.bake && (
         <ProbeFit run={run} feel={consistency} forecast={forecast} ovenId={oven?.id ?? ''} />
       )}

@@ -15,6 +15,7 @@ const STRETCH_FILL: Record<TimedStep['stretch'], string> = {
   heat: 'var(--is-fat)',
   cool: 'var(--is-liquid)',
   beside: 'var(--is-sweet)',
+  later: 'var(--is-egg)',
 };
 
 interface StepBlockProps {

@@ -2,7 +2,7 @@
 import type { Formula, FormulaEdit } from '@/core/formula';
 import { MOISTURES, PLATE_KINDS } from '@/core/method/heating';
 import { stepTempRangeC } from '@/core/method';
-import type { StepHeat } from '@/core/run/stepHeat';
+import type { StepHeat } from '@/core/process/stepHeat';
 import { formatDuration } from '@/core/units';
 import { Choice } from '@/ui/Choice';
 import { useUnits } from '../preferences/PreferencesProvider';

@@ -46,4 +46,12 @@ export function useTaught(): [boolean, (taught: boolean) => void] {
   return [taught, (next) => runs.setTaught(next)];
 }
 
+/** Of a dough that parts, the bread that is looked at, on card and timeline alike; null: the first. */
+export function useWay(): [string | null, (wayId: string | null) => void] {
+  const { runs } = useSheetActions();
+  const read = () => runs.wayId;
+  const wayId = useSyncExternalStore(runs.subscribe, read, read);
+  return [wayId, (next) => runs.setWay(next)];
+}
+
 export const newLocalId = (): string => newUuid().slice(0, 13);

@@ -26,6 +26,8 @@ export class RunStore {
   run: SheetRun | null = null;
   /** Does it use what was learnt? */
   taught = true;
+  /** Of a dough that parts, the bread that is looked at; null: the first. */
+  wayId: string | null = null;
 
   subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
@@ -34,6 +36,11 @@ export class RunStore {
 
   put(run: SheetRun): void {
     this.run = run;
+    this.listeners.forEach((listener) => listener());
+  }
+
+  setWay(wayId: string | null): void {
+    this.wayId = wayId;
     this.listeners.forEach((listener) => listener());
   }
 

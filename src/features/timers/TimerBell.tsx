@@ -9,6 +9,7 @@ import { useKitchen } from '../kitchen/KitchenProvider';
 import { kitchenPlace } from '../kitchen/place';
 import { ask } from '../asking/ask';
 import { useNow } from '../clock/useNow';
+import { wordCall } from '@/wording/calls';
 import { STEP_WORD } from '@/wording/words';
 import { ring } from './bell';
 import { timerBoard, type BoardTimer, type KitchenTimer } from './timerBoard';
@@ -80,7 +81,11 @@ export function TimerBell() {
           <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
           <span className="min-w-48 flex-1">
             <strong className="block text-lg leading-tight">
-              {words.timeIsUp(timer.stepTitle || STEP_WORD[timer.stepKind])}
+              {words.timeIsUp(
+                [timer.stepTitle || STEP_WORD[timer.stepKind], wordCall(timer.call)]
+                  .filter(Boolean)
+                  .join(', '),
+              )}
             </strong>
             <span className="block truncate text-sm text-soft">
               {words.ago(timer.bakeName, formatClock((now - timer.localEndMs) / 1000))}

@@ -16,6 +16,7 @@ const timer = (endsAtMs: number, bakeId = 'b1', kitchen = 'test'): KitchenTimer 
   stepId: 's',
   stepKind: 'proof',
   stepTitle: 'Proof in the warm',
+  call: null,
   until: '',
   endsAtMs,
 });

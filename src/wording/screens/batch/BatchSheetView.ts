@@ -14,6 +14,9 @@ export const words = {
   ofTheDough: (round: number) => `, ${round} % of the dough`,
   andASmallOneOf: (remainderG: string, much: string) => `And a small one of ${remainderG}${much}.`,
   ofDough: ' of dough',
+  partOf: (at: number, of: number) => `part ${at} of ${of}`,
+  heldBack: 'held back: only if the dough asks for it',
+  putBy: (as: string, days: number) => `${as}, within ${days} ${days === 1 ? 'day' : 'days'}`,
   aboutBaked: (bakedG: string) => `about ${bakedG} baked`,
   ofDoughInTotal: (sheet: string, doughG: string, factor: string) =>
     `${sheet} ${doughG} of dough in total, ${factor} × the formula.`,

@@ -2,6 +2,8 @@
 export const words = {
   nowWeigh: (name: string, mass: string) => `Now weigh: ${name}, ${mass}`,
   allInTheBowl: 'All in the bowl',
+  inForNow: 'In, for now',
+  later: (names: string) => `Asked for when their step comes: ${names}.`,
   everyLineIsTickedOn: 'Every line is ticked. On to the steps.',
   toTheSteps: 'To the steps',
   howTheScaleIsUsed: 'How the scale is used',

@@ -7,6 +7,7 @@ export const words = {
   whatCountsAs100: 'What counts as 100 %',
   withoutBinders: 'without binders',
   withBinders: 'with binders',
+  bagAsBought: 'the bag as bought',
   floursAndStarchesThe100: 'Flours and starches, the 100 %',
   dough: 'Dough',
   aboutThisDough: 'About this dough',

@@ -10,6 +10,11 @@ export const words = {
   jsonLd: 'JSON-LD',
   aSchemaOrgRecipeFor: 'A schema.org Recipe, for websites and other recipe programs.',
   bindersAreCountedWithinThe: 'binders are counted within the 100 %',
+  whatIsHeldBack: 'that a line is held back',
+  whatAPieceTakes: 'what a piece takes of a sauce, what a bath or dusting leaves, how long the rest keeps',
+  whatStepsSayInFields:
+    'what steps say in fields: what goes in, where it stands, what is waited for, lid, sides, loads',
+  thatItParts: 'which steps are of which of its breads, and how much of the dough each takes',
   theUsualPiecesAndLosses: 'the usual pieces and losses',
   whichPartIsAStarter: 'which part is a starter, a gel, a topping',
   theMethod: 'the method',

@@ -5,6 +5,7 @@ export const words = {
   weight: (name: string) => `${name}, weight`,
   percentOfTheFlours: (name: string) => `${name}, percent of the flours`,
   remove: (name: string) => `Remove ${name}`,
+  heldBack: 'held back: goes in only if the dough asks for it, counts in nothing',
   move: (name: string) => `Move ${name}`,
   putAnotherIngredientHere: (name: string) => `${name}: put another ingredient here`,
 } as const;

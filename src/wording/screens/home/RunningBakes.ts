@@ -12,6 +12,5 @@ export const words = {
   nextToWeigh: 'next to weigh: ',
   ofAreIn: (done: number, of: number) => `, ${done} of ${of} are in`,
   next: 'Next: ',
-  somethingOnTopIsStill: 'Something on top is still to weigh',
   allDoneLookTasteAnd: 'All done: look, taste and log it',
 } as const;

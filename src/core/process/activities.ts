@@ -1,0 +1,103 @@
+import type { MethodStep, StepKind } from '../method/step';
+
+/** One of several: the second load of three. */
+interface Nth {
+  readonly at: number;
+  readonly of: number;
+}
+
+/**
+ * One thing to do in a batch: a step, of one way where the dough has parted, for one load, one side, one time of those the step is repeated.
+ */
+export interface Activity {
+  /** Unique in the batch; a step that is done once keeps its own id. */
+  readonly id: string;
+  readonly stepId: string;
+  readonly wayId: string | null;
+  readonly load: Nth | null;
+  readonly side: Nth | null;
+  readonly time: Nth | null;
+  /** Pieces it is done to; null before the dough is divided. */
+  readonly pieces: number | null;
+}
+
+/** Steps of one way, or of all the dough, with the pieces they are done to. */
+export interface Stretch {
+  readonly wayId: string | null;
+  readonly steps: readonly MethodStep[];
+  readonly pieces: number | null;
+  /** How many pieces go in together where a step does not say. */
+  readonly fits: (step: MethodStep) => number;
+}
+
+/** What heats pieces: a load waits until there is room. Steps of one appliance that follow one another are one visit to it. */
+const APPLIANCE: Partial<Record<StepKind, 'oven' | 'kettle' | 'fryer' | 'plate'>> = {
+  bake: 'oven',
+  coast: 'oven',
+  boil: 'kettle',
+  fry: 'fryer',
+  griddle: 'plate',
+};
+
+/** A batch of more things than this has one call for all its loads: nobody counts down a thousand rolls one by one. */
+const MOST_LOADS = 60;
+
+const nth = (at: number, of: number): Nth | null => (of > 1 ? { at, of } : null);
+
+/** Ids stay within what an id may be, and are the same whenever the batch is laid out anew. */
+const idOf = (stepId: string, marks: readonly (Nth | null)[]): string => {
+  const tail = marks.flatMap((mark) => (mark ? [mark.at] : []));
+  const id = tail.length === 0 ? stepId : `${stepId}-${tail.join('-')}`;
+  return id.length <= 40 ? id : `${id.slice(0, 24)}-${tail.join('-')}`;
+};
+
+/** Every side and time of one step for one load. */
+function passes(step: MethodStep, stretch: Stretch, load: Nth | null, pieces: number | null): Activity[] {
+  const times = step.again?.times ?? 1;
+  const sides = step.sides ?? 1;
+  const all: Activity[] = [];
+  for (let time = 1; time <= times; time += 1)
+    for (let side = 1; side <= sides; side += 1) {
+      const marks = { load, time: nth(time, times), side: nth(side, sides) };
+      all.push({
+        id: idOf(step.id, [marks.load, marks.time, marks.side]),
+        stepId: step.id,
+        wayId: stretch.wayId,
+        ...marks,
+        pieces,
+      });
+    }
+  return all;
+}
+
+/**
+ * Lays a stretch out: each step once, or as often as it is repeated; what is heated load by load, each load through all that its appliance does
+ * to it before the next goes in. Ten rings two at a time, two sides: ten calls.
+ */
+export function activitiesOf(stretch: Stretch): Activity[] {
+  const { steps, pieces, fits } = stretch;
+  const all: Activity[] = [];
+  for (let at = 0; at < steps.length;) {
+    const step = steps[at]!;
+    const appliance = APPLIANCE[step.kind];
+    let end = at + 1;
+    if (appliance) while (end < steps.length && APPLIANCE[steps[end]!.kind] === appliance) end += 1;
+    const visit = steps.slice(at, end);
+    at = end;
+    if (!appliance || pieces === null) {
+      for (const each of visit) all.push(...passes(each, stretch, null, pieces));
+      continue;
+    }
+    const together = Math.max(1, Math.min(pieces, visit[0]!.atATime ?? fits(visit[0]!)));
+    const loads = Math.ceil(pieces / together);
+    if (loads > MOST_LOADS) {
+      for (const each of visit) all.push(...passes(each, stretch, null, pieces));
+      continue;
+    }
+    for (let load = 1; load <= loads; load += 1) {
+      const mine = load < loads ? together : pieces - together * (loads - 1);
+      for (const each of visit) all.push(...passes(each, stretch, nth(load, loads), mine));
+    }
+  }
+  return all;
+}

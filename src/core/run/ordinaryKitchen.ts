@@ -1,0 +1,27 @@
+import type { Learnt } from '../fermentation/riseCurve';
+import { ORDINARY_OVENS, type Oven } from '../heat/oven';
+import type { Plate } from '../heat/parameters';
+
+/** The kitchen as the run needs it: plain figures. */
+export interface RunKitchen {
+  readonly roomC: number;
+  readonly fridgeC: number;
+  /** Its warm place, where it has one. */
+  readonly warmC?: number;
+  readonly altitudeM: number;
+  readonly doughC: number;
+  readonly oven: Oven;
+  readonly fryer: Oven;
+  /** Thickness of plates that were measured, m. */
+  readonly plateThickM?: Partial<Record<Plate, number>>;
+  readonly learnt?: Learnt;
+}
+
+export const ORDINARY_KITCHEN: RunKitchen = {
+  roomC: 21,
+  fridgeC: 5,
+  altitudeM: 0,
+  doughC: 26,
+  oven: ORDINARY_OVENS.static,
+  fryer: ORDINARY_OVENS.fryer,
+};

@@ -1,0 +1,26 @@
+/** What the screen says. */
+export const words = {
+  nameOf: (name: string) => `Name of the bread ${name}`,
+  nameIt: 'name this bread',
+  makes: (pieces: number, mass: string) =>
+    pieces === 0 ? 'not enough dough for one' : `${pieces} × ${mass}`,
+  remove: (name: string) => `Remove the bread ${name}`,
+  howMuch: 'Of the dough',
+  howMuchOf: (name: string) => `How much of the dough: ${name}`,
+  piecesOf: 'so many pieces',
+  aShare: 'a share',
+  theRest: 'what is left',
+  pieces: 'pieces',
+  share: 'share',
+  each: 'each',
+  madeInto: 'Made into',
+  shapeOf: (name: string) => `Shape: ${name}`,
+  asUsual: 'as usual for its style',
+  tin: 'Tin',
+  tinOf: (name: string) => `Tin: ${name}`,
+  then: 'Then',
+  putByOf: (name: string) => `What becomes of it: ${name}`,
+  eaten: 'eaten fresh',
+  within: 'keeps good for',
+  days: 'days',
+} as const;
