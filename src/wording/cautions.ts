@@ -60,6 +60,16 @@ export function wordCaution(
         short: `${formatTemperature(caution.tempC, unit)} is too near the smoke point of ${names} (${formatTemperature(caution.smokePointC, unit)}).`,
         long: 'A fat that smokes tastes of it, and a little hotter it catches fire. Use a refined oil with a higher smoke point, or less heat.',
       };
+    case 'lyeInDough':
+      return {
+        short: 'Lye is for a dipping bath alone: never into a dough, a topping or a sauce.',
+        long: 'Put it into a part of the kind “Kettle”, 30 to 40 g to a litre of cold water. Baked on a skin it turns harmless; eaten as it is it burns.',
+      };
+    case 'lye':
+      return {
+        short: 'Lye burns skin and blinds: goggles, gloves, long sleeves; children and animals out.',
+        long: 'Lye into cold water, slowly, never water into lye: it boils up. Glass, stainless steel or plastic, no aluminium, no wood. Vinegar at hand for what is spilt; in an eye rinse a quarter of an hour and see a doctor. Bake pieces dark: what is left pale tastes of it.',
+      };
     case 'hotOil':
       return {
         short: 'Hot oil: never leave it, and never water on an oil fire.',

@@ -15,6 +15,8 @@ const batchLineSchema = z.object({
   massG: positive,
   stepG: z.number().positive(),
   note: z.string(),
+  /** In the measures it was said in, scaled: beside the grams. */
+  counts: z.array(z.strictObject({ count: z.number(), measure: z.string() })).optional(),
   /** Put out, and goes in only if the dough asks for it. */
   heldBack: z.literal(true).optional(),
   /** The formula's line where this is a part of it, and which part of how many. */

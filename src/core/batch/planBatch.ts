@@ -92,7 +92,7 @@ function weighedOut(
       const wholeG = line.massG * times;
       if (wholeG > 1_000_000) return refuse('tooLarge', 'factor', { max: 1_000_000 });
       if (wholeG < 0.001) return refuse('tooSmall', 'factor', { min: 0.001 });
-      const { id, ingredientId, note, heldBack } = line;
+      const { id, ingredientId, note, heldBack, measured } = line;
       const askedAt = portionsOf(line.id, stage.kind, taken, steps);
       for (const [at, { stepId, share }] of askedAt.entries()) {
         const exactG = wholeG * share;
@@ -104,6 +104,9 @@ function weighedOut(
         lines.push({
           id: own, ingredientId, name: ingredient.name, note, exactG, ...rounded,
           ...(heldBack && { heldBack }),
+          ...(measured?.counts && {
+            counts: measured.counts.map(({ count, measure }) => ({ count: count * times * share, measure })),
+          }),
           ...(several && { of: { lineId: id, at: at + 1, of: askedAt.length } }),
           ...(stepId !== null && { atStepId: stepId }),
         }); // prettier-ignore

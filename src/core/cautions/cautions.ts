@@ -21,6 +21,9 @@ export type Caution = { readonly ingredientIds: readonly string[] } & (
   | { readonly code: 'psylliumDust' }
   | { readonly code: 'warmHold'; readonly hours: number; readonly tempC: number | null }
   | { readonly code: 'smokePoint'; readonly tempC: number; readonly smokePointC: number }
+  /** A bath that burns who stands at it; in a dough it has no place at all. */
+  | { readonly code: 'lye' }
+  | { readonly code: 'lyeInDough' }
   | { readonly code: 'hotOil' }
   | { readonly code: 'spitting' }
   | { readonly code: 'boilingSugar' }
@@ -40,6 +43,7 @@ const COLD_C = 8;
 /** How near a fat may come to its smoke point, °C. */
 const SMOKE_MARGIN_C = 20;
 
+const LYE = 'lye';
 /** Above this it takes a flame, °C. */
 const FLAME_FROM_C = 350;
 
@@ -88,6 +92,10 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
   const ingredients = everythingIn(formula, book);
   const cautions: Caution[] = [];
   const ids = (pick: (ingredient: Ingredient) => boolean) => ingredients.filter(pick).map(({ id }) => id);
+  const lye = insideFormula(formula, book).filter(({ ingredient }) => ingredient.id === LYE);
+  if (lye.some(({ purpose }) => purpose !== 'bath'))
+    cautions.push({ code: 'lyeInDough', ingredientIds: [LYE] });
+  if (lye.length > 0) cautions.push({ code: 'lye', ingredientIds: [LYE] });
   const say = (ingredientIds: string[], caution: (ids: string[]) => Caution) => {
     if (ingredientIds.length > 0) cautions.push(caution(ingredientIds));
   };

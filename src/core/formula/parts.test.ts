@@ -197,9 +197,25 @@ test('a line that goes out is taken by no step any more', () => {
   expect(without.steps.some(({ takes }) => takes)).toBe(false);
 });
 
+test('lye brings its cautions, and is refused a place in a dough', () => {
+  const with_ = (kind: 'kettle' | 'main') => cautionsOf({ ...dough, stages: [...dough.stages, stage(kind, { lye: 40 })] }, libraryBook, 500).map(({ code }) => code); // prettier-ignore
+  expect(with_('kettle')[0]).toBe('lye');
+  expect(with_('kettle')).not.toContain('lyeInDough');
+  expect(with_('main').slice(0, 2)).toEqual(['lyeInDough', 'lye']);
+});
+
 test('what hurts somebody is found in every way: hot oil in the second', () => {
   const fries: Formula = { ...two, ways: [two.ways![0]!, { ...two.ways![1]!, steps: [step('fry', 'f', { tempC: 175 })] }] }; // prettier-ignore
   const codes = cautionsOf(fries, libraryBook, 500).map(({ code }) => code);
   expect(codes).toContain('hotOil');
   expect(cautionsOf(two, libraryBook, 500).map(({ code }) => code)).not.toContain('hotOil');
+});
+
+test('a cup stays a cup, through the batch: twice the formula two cups, half of it at each of two steps', () => {
+  const counts = [{ count: 1, measure: 'cup' }, { count: -1, measure: 'tbsp' }]; // prettier-ignore
+  const measured: Formula = edited(two, { type: 'setMass', lineId: 'white-rice-flour', massG: 300, measured: { said: '1 cup less 1 tbsp', lowG: 280, highG: 320, counts } }); // prettier-ignore
+  const sheet = planned(measured, { mode: 'factor', factor: 3, pieceMassG: 100, bowlLossPercent: 0 });
+  const lines = sheet.stages[0]!.lines.filter(({ ingredientId }) => ingredientId === 'white-rice-flour');
+  expect(lines.map((line) => line.counts)).toEqual([1, 2].map(() => counts.map(({ count, measure }) => ({ count: 1.5 * count, measure })))); // prettier-ignore
+  expect(sheet.stages[0]!.lines.filter((line) => line.counts).length).toBe(2);
 });

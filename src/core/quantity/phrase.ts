@@ -17,6 +17,8 @@ export interface Term {
   readonly fill: string | null;
   /** "7 g packet": one packet, and this is what is in it. */
   readonly each: { readonly amount: Amount; readonly unit: Unit } | null;
+  /** "less 1 tbsp": taken off again. */
+  readonly less?: true;
 }
 
 const word = (token: Token | undefined): string => (token?.kind === 'word' ? token.text.toLowerCase() : '');
@@ -121,7 +123,7 @@ function termAt(tokens: readonly Token[], at: number): { term: Term; next: numbe
 
 const addable = (term: Term): boolean => term.unit?.kind === 'volume' || term.unit?.kind === 'mass';
 
-/** The quantity that starts at a token, null when none does. "1 cup plus 2 tbsp" and "1 lb 4 oz" are one quantity of two terms. */
+/** The quantity that starts at a token, null when none does. "1 cup plus 2 tbsp", "1 cup less 1 tbsp" and "1 lb 4 oz" are one quantity of two terms. */
 export function phraseAt(tokens: readonly Token[], at: number): Phrase | null {
   const first = termAt(tokens, at);
   if (!first) return null;
@@ -130,12 +132,13 @@ export function phraseAt(tokens: readonly Token[], at: number): Phrase | null {
   for (;;) {
     const last = terms.at(-1);
     if (!last || !addable(last) || last.each) break;
-    const joined = /^(?:\+|plus|and|&)$/i.test(tokens[next]?.text ?? '');
+    const less = /^(?:less|minus)$/i.test(tokens[next]?.text ?? '');
+    const joined = less || /^(?:\+|plus|and|&)$/i.test(tokens[next]?.text ?? '');
     const more = termAt(tokens, joined ? next + 1 : next);
     if (!more || !addable(more.term)) break;
     // without a "plus" only a smaller unit of the same kind goes on with it: "1 lb 4 oz", not "200 g 2 cups"
     if (!joined && !(smaller(more.term, last) && more.next > next)) break;
-    terms.push(more.term);
+    terms.push(less ? { ...more.term, less: true } : more.term);
     next = more.next;
   }
   if (word(tokens[next]) === 'of' && terms.at(-1)?.unit) next += 1;

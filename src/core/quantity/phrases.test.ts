@@ -187,3 +187,24 @@ test.each(ROWS)('%j of %j', (text, ingredientId, expected, context = {}) => {
   expect([massG, lowG, highG].map((grams) => Number(grams.toPrecision(6)))).toEqual(expected.slice(0, 3));
   expect(by).toBe(expected[3]);
 });
+
+test('a cup less a spoon, and counts that scale; a weight is no count', () => {
+  const flour = libraryBook.get('white-rice-flour')!;
+  const read = (text: string) => {
+    const found = parseQuantity(text, flour, { system: 'us', bareUnitG: 1, baseG: null });
+    if (!found.ok) throw new Error(found.problem.code);
+    return found.value;
+  };
+  const [cup, spoon, less] = [read('1 cup'), read('1 tbsp'), read('1 cup less 1 tbsp')];
+  expect(less.massG).toBeCloseTo(cup.massG - spoon.massG, 9);
+  expect(less.lowG).toBeCloseTo(cup.lowG - spoon.highG, 9);
+  expect(less.highG).toBeCloseTo(cup.highG - spoon.lowG, 9);
+  expect(less.counts).toEqual([{ count: 1, measure: 'cup' }, { count: -1, measure: 'tbsp' }]); // prettier-ignore
+  expect(read('2 cups plus 2 tsp').counts).toEqual([{ count: 2, measure: 'cup' }, { count: 2, measure: 'tsp' }]); // prettier-ignore
+  expect([read('1 heaped tbsp').counts, read('120 g').counts, read('1 lb 4 oz').counts]).toEqual([undefined, undefined, undefined]); // prettier-ignore
+  const eggs = parseQuantity('3 large eggs', libraryBook.get('egg-whole')!, { system: 'us', bareUnitG: 1, baseG: null }); // prettier-ignore
+  expect(eggs.ok && eggs.value.counts).toEqual([{ count: 3, measure: 'large' }]);
+  expect(parseQuantity('1 tbsp less 1 cup', flour, { system: 'us', bareUnitG: 1, baseG: null }).ok).toBe(
+    false,
+  );
+});

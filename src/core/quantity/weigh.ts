@@ -11,6 +11,23 @@ export interface Weighed {
   readonly highG: number;
   /** By what: the weakest of its terms. */
   readonly by: 'mass' | 'volume' | 'count' | 'percent';
+  /** The same as counts of measures, where each of its terms is one: what scales with a batch. */
+  readonly counts?: readonly Count[];
+}
+
+/** So many cups, spoons, eggs of a size, packets; what is taken off again is less than none. `measure` is a word of the reader's. */
+export interface Count {
+  readonly count: number;
+  readonly measure: string;
+}
+
+/** A term as a count, null where it is a weight, a share or a heaped something. */
+function countOf({ amount, unit, size, fill, each, less }: Term): Count | null {
+  if (each || fill || unit?.kind === 'mass' || unit?.kind === 'percent') return null;
+  const measure = unit?.word ?? size;
+  if (!measure) return null;
+  const count = (amount.low + amount.high) / 2;
+  return { count: less ? -count : count, measure: size && unit ? `${size} ${unit.word}` : measure };
 }
 
 export interface WeighingContext {
@@ -83,16 +100,22 @@ export function weigh(
 ): Result<Weighed> {
   let sum: Weighed | null = null;
   for (const term of phrase.terms) {
-    const one = weighTerm(term, ingredient, context);
-    if (!one.ok) return one;
+    const weighed = weighTerm(term, ingredient, context);
+    if (!weighed.ok) return weighed;
+    const { massG, lowG, highG, by } = weighed.value;
+    // what is taken off is least where most of it was taken
+    const one: Weighed = term.less ? { massG: -massG, lowG: -highG, highG: -lowG, by } : weighed.value;
     sum = sum
       ? {
-          massG: sum.massG + one.value.massG,
-          lowG: sum.lowG + one.value.lowG,
-          highG: sum.highG + one.value.highG,
-          by: RANK.indexOf(one.value.by) > RANK.indexOf(sum.by) ? one.value.by : sum.by,
+          massG: sum.massG + one.massG,
+          lowG: sum.lowG + one.lowG,
+          highG: sum.highG + one.highG,
+          by: RANK.indexOf(one.by) > RANK.indexOf(sum.by) ? one.by : sum.by,
         }
-      : one.value;
+      : one;
   }
-  return sum && Number.isFinite(sum.massG) && sum.massG > 0 ? ok(sum) : refuse('noReading', 'massG');
+  if (!sum || !Number.isFinite(sum.massG) || sum.massG <= 0) return refuse('noReading', 'massG');
+  const counts = phrase.terms.map(countOf);
+  const whole = counts.every((each): each is Count => each !== null) ? counts : null;
+  return ok({ ...sum, lowG: Math.max(0, sum.lowG), ...(whole && { counts: whole }) });
 }

@@ -36,7 +36,8 @@ function measuredOf({
 }: RecipeReading['parts'][number]['items'][number]): Pick<Line, 'measured'> {
   const written = readings.find((reading) => reading.weighed === weighed)?.written;
   if (!weighed || !written || weighed.highG - weighed.lowG < 0.01) return {};
-  return { measured: { said: written.slice(0, 60), lowG: weighed.lowG, highG: weighed.highG } };
+  const { lowG, highG, counts } = weighed;
+  return { measured: { said: written.slice(0, 60), lowG, highG, ...(counts && { counts: [...counts] }) } };
 }
 
 /** A recipe does not say what its pieces weigh: all its dough is one. */

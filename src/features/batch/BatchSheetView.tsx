@@ -3,6 +3,7 @@ import type { BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+import { wordCounts } from '@/wording/measured';
 import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/batch/BatchSheetView';
 
@@ -117,6 +118,11 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
                 <tr key={line.id} className="border-t border-rule">
                   <td className="py-1.5 pr-3">
                     {line.name}
+                    {line.counts && (
+                      <span className="ml-2 text-sm" data-testid="counts">
+                        {wordCounts(line.counts)}
+                      </span>
+                    )}
                     {line.of && (
                       <span className="ml-2 text-sm text-soft">{words.partOf(line.of.at, line.of.of)}</span>
                     )}

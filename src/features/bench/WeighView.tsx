@@ -11,6 +11,7 @@ import { Segmented } from '@/ui/Segmented';
 import { useSteady } from '@/ui/useSteady';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
+import { wordCounts } from '@/wording/measured';
 import { STAGE_WORD } from '@/wording/words';
 import type { Bench } from './useBench';
 import { words } from '@/wording/screens/bench/WeighView';
@@ -244,6 +245,11 @@ function OneThing({
         </span>
         <span className="text-4xl text-soft">{units.massShown(beforeG + line.massG).unit}</span>
       </p>
+      {line.counts && (
+        <p className="mt-1 text-2xl font-semibold" data-testid="counts">
+          {wordCounts(line.counts)}
+        </p>
+      )}
       {running && (
         <p className="mt-2 text-xl text-soft">
           {words.onTheDisplayThere(units.mass(beforeG), units.mass(line.massG))}

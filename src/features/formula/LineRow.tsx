@@ -64,7 +64,7 @@ function useLineTyping(line: Line) {
     if (!read || (!read.ok && read.problem.code === 'notANumber'))
       return wordProblem(massG.problem, preferences);
     if (!read.ok) return wordProblem(read.problem, preferences);
-    const { massG: takenG, lowG, highG, by } = read.value;
+    const { massG: takenG, lowG, highG, by, counts } = read.value;
     if (by === 'percent') {
       return attempt(
         { type: 'setPercent', lineId: line.id, percent: (100 * takenG) / store.state.totals.baseG },
@@ -72,7 +72,14 @@ function useLineTyping(line: Line) {
       );
     }
     const measured =
-      by === 'mass' && highG - lowG < 0.01 ? undefined : { said: text.trim().slice(0, 60), lowG, highG };
+      by === 'mass' && highG - lowG < 0.01
+        ? undefined
+        : {
+            said: text.trim().slice(0, 60),
+            lowG,
+            highG,
+            ...(counts && { counts: [...counts] }),
+          };
     return attempt({ type: 'setMass', lineId: line.id, massG: takenG, measured }, 'mass');
   };
   const typePercent = (text: string) => {

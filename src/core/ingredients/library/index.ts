@@ -6,6 +6,7 @@ import { cultures, inclusions, seasonings } from './seasoningAndCulture';
 import { starches, tubersAndNuts } from './tubersAndStarches';
 import { eggsAndDairy, liquids } from './liquidsEggsDairy';
 import { fats, leavens, sweets } from './fatsSweetsLeavens';
+import { cheeses, onAndWith } from './onAndWith';
 
 /** Every ingredient the product knows by itself, in the order in which a baker's shelf is walked along. */
 export const ingredientLibrary: readonly Ingredient[] = [
@@ -19,10 +20,12 @@ export const ingredientLibrary: readonly Ingredient[] = [
   ...seeds,
   ...liquids,
   ...eggsAndDairy,
+  ...cheeses,
   ...fats,
   ...sweets,
   ...leavens,
   ...seasonings,
   ...inclusions,
+  ...onAndWith,
   ...cultures,
 ];
