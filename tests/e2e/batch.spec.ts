@@ -54,4 +54,9 @@ test('prints the formula and nothing around it', async ({ page }) => {
   await expect(page.getByRole('navigation')).toBeHidden();
   await expect(page.getByRole('button', { name: 'To the bench' })).toBeHidden();
   await expect(page.getByTestId('weigh-water')).toBeVisible();
+  // the method with its boxes is for paper alone
+  const method = page.getByTestId('paper-method');
+  await expect(method.getByRole('listitem').first()).toContainText('6 min');
+  await page.emulateMedia({ media: 'screen' });
+  await expect(method).toBeHidden();
 });

@@ -16,7 +16,7 @@ export interface Weighed {
 }
 
 /** So many cups, spoons, eggs of a size, packets; what is taken off again is less than none. `measure` is a word of the reader's. */
-export interface Count {
+interface Count {
   readonly count: number;
   readonly measure: string;
 }

@@ -3,6 +3,7 @@ import type { BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+import { PaperMethod } from './PaperMethod';
 import { wordCounts } from '@/wording/measured';
 import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/batch/BatchSheetView';
@@ -142,6 +143,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
           </table>
         </section>
       ))}
+      <PaperMethod sheet={sheet} />
     </section>
   );
 }

@@ -39,13 +39,16 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
             <tr key={line.id} className="border-t border-rule align-top">
               <th scope="row" className="py-1.5 pr-2 text-left font-normal">
                 {line.name}
+                {line.of && <span className="text-soft"> {words.part(line.of.at, line.of.of)}</span>}
               </th>
               <td className="py-1.5 text-right whitespace-nowrap text-soft">{units.mass(line.massG)}</td>
               <td className="py-1.5 text-right font-semibold whitespace-nowrap">
                 {weighing ? (
                   units.mass(weighing.massG)
                 ) : (
-                  <span className="text-alarm">{words.notTicked}</span>
+                  <span className={line.heldBack ? 'text-soft' : 'text-alarm'}>
+                    {line.heldBack ? words.heldBack : words.notTicked}
+                  </span>
                 )}
                 {weighing?.before.map((old) => (
                   <span key={old.atMs} className="block text-xs font-normal text-soft">

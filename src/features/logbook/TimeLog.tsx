@@ -6,6 +6,8 @@ import { formatDuration, formatDurationRange } from '@/core/units';
 import { useKitchenTime } from '../preferences/time';
 import { BAND_WORD } from '@/wording/bands';
 import { grownWord, RISE_OF_WORD } from '@/wording/rise';
+import { callOf } from '@/core/batch';
+import { wordCall } from '@/wording/calls';
 import { STEP_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/logbook/TimeLog';
 
@@ -84,7 +86,10 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                 ) : (
                   <p className="flex justify-between gap-3">
                     <span>
-                      <strong>{STEP_WORD[entry.step.kind]}</strong> {entry.step.title}
+                      <strong>{STEP_WORD[entry.step.kind]}</strong>{' '}
+                      {[entry.step.title, wordCall(callOf(bake.sheet, entry.step.id))]
+                        .filter(Boolean)
+                        .join(' · ')}
                     </span>
                     <span className="text-right whitespace-nowrap">
                       {formatDuration(Math.round(entry.tookS / 60) * 60)}

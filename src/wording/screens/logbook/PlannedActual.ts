@@ -5,5 +5,7 @@ export const words = {
   weighed: 'weighed',
   off: 'off',
   notTicked: 'not ticked',
+  heldBack: 'held back',
+  part: (at: number, of: number) => `(part ${at} of ${of})`,
   extra: (time: string, note: string) => `extra, ${time}${note}`,
 } as const;
