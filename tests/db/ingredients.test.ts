@@ -118,7 +118,7 @@ test('a formula file brings its ingredients along, whole or not at all', async (
     text.slice(0, -40),
     text.replace('"own-jar",\n            "massG"', '"own-gone",\n            "massG"'),
     '{}',
-    text.replace('"version": 2', '"version": 7'),
+    text.replace('"version": 3', '"version": 7'),
   ]) {
     expect(await importFormula(fresh(), { requestId: randomUUID(), file: bad })).toMatchObject({
       ok: false,

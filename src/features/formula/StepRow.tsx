@@ -109,7 +109,7 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
           <ChevronDown size={14} aria-hidden className={cx('shrink-0', open && 'rotate-180')} />
           <span>
             {fields.map(({ text, assumed }, index) => (
-              <span key={text} className={assumed ? 'opacity-70 italic' : 'text-ink'}>
+              <span key={text} className={assumed ? 'italic' : 'text-ink'}>
                 {index > 0 && ' · '}
                 {text}
               </span>

@@ -207,7 +207,7 @@ function Heat({ step, number, onChange }: StepFieldsProps) {
         type="checkbox"
         checked={heat[key] ?? false}
         onChange={(event) => put(event.currentTarget.checked ? { ...heat, [key]: true } : without(heat, key))}
-        className="size-4 accent-[var(--ink)]"
+        className="size-6 accent-[var(--ink)]"
       />
       {word}
     </label>
