@@ -173,23 +173,17 @@ function Row({ line, percent, onMove, carry }: RowProps) {
       >
         <X size={15} aria-hidden />
       </IconButton>
-      {/* seldom wanted: there where somebody works on the line, and where it is so */}
-      <label
-        className={cx(
-          'col-start-2 col-end-6 -mt-1 min-h-6 items-center gap-1.5 pb-1 pl-1 text-xs text-soft',
-          line.heldBack ? 'flex' : 'hidden group-focus-within:flex',
-        )}
-      >
-        <input
-          type="checkbox"
-          checked={line.heldBack ?? false}
-          onChange={(event) =>
-            edit({ type: 'setHeldBack', lineId: line.id, heldBack: event.currentTarget.checked })
-          }
-          className="size-6 accent-[var(--ink)]"
-        />
-        {words.heldBack}
-      </label>
+      {line.heldBack && (
+        <label className="col-start-2 col-end-6 -mt-1 flex min-h-6 items-center gap-1.5 pb-1 pl-1 text-xs text-soft">
+          <input
+            type="checkbox"
+            checked
+            onChange={() => edit({ type: 'setHeldBack', lineId: line.id, heldBack: false })}
+            className="size-6 accent-[var(--ink)]"
+          />
+          {words.heldBack}
+        </label>
+      )}
       {line.measured && (
         <span
           data-testid="measured"

@@ -26,7 +26,7 @@ import { words } from '@/wording/screens/formula/StepFields';
 import { STAGE_WORD } from '@/wording/words';
 import { useNameOf } from '../../book/BookProvider';
 import { NumberField } from '../../quantities/NumberField';
-import { useSheetState } from '../../sheet/SheetContext';
+import { useSheetActions, useSheetState } from '../../sheet/SheetContext';
 import { readWhole } from '../../quantities/readWhole';
 import { fieldsOf, usualPlace } from './fieldsOf';
 
@@ -75,6 +75,7 @@ function without<T extends object, K extends keyof T>(of: T, key: K): Omit<T, K>
 const SHARES = [1, 0.75, 2 / 3, 0.5, 1 / 3, 0.25] as const;
 
 function Takes({ step, number, onChange }: StepFieldsProps) {
+  const { edit } = useSheetActions();
   const nameOf = useNameOf();
   const stages = useSheetState((state) => state.formula.stages);
   const takes = step.takes ?? [];
@@ -117,6 +118,19 @@ function Takes({ step, number, onChange }: StepFieldsProps) {
               className="border-edge"
             />
             <span>{name}</span>
+            {'lineId' in each && (
+              <label className="flex min-h-6 items-center gap-1">
+                <input
+                  type="checkbox"
+                  checked={lines.find(({ id }) => id === each.lineId)?.heldBack ?? false}
+                  onChange={(event) =>
+                    edit({ type: 'setHeldBack', lineId: each.lineId, heldBack: event.currentTarget.checked })
+                  }
+                  className="size-6 accent-[var(--ink)]"
+                />
+                {words.onlyIfWanted}
+              </label>
+            )}
             <IconButton label={words.notNow(name)} onClick={() => put(takes.filter((one) => one !== each))}>
               <X size={14} aria-hidden />
             </IconButton>

@@ -33,6 +33,7 @@ export const words = {
   shareOf: (name: string) => `Share of ${name}`,
   notNow: (name: string) => `${name} does not go in here`,
   all: 'all',
+  onlyIfWanted: 'only if wanted',
   standsHead: 'Stands',
   waitsHead: 'Until',
   heatHead: 'Heat',
