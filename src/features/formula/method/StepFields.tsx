@@ -1,6 +1,5 @@
 'use client';
 import { X } from 'lucide-react';
-import type { ReactNode } from 'react';
 import { allLines } from '@/core/formula';
 import {
   COVERS,
@@ -8,7 +7,6 @@ import {
   CUE_LIMITS,
   PLACES,
   STANDS_LIMITS,
-  STEP_LIMITS,
   type Cover,
   type Cue,
   type MethodStep,
@@ -16,7 +14,6 @@ import {
 import { MOISTURES, PLATE_KINDS } from '@/core/method/heating';
 import { BANDS } from '@/core/bands';
 import { COLOURS } from '@/core/colours';
-import { formatDuration, parseDurationS } from '@/core/units';
 import { IconButton } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { BAND_WORD } from '@/wording/bands';
@@ -27,15 +24,9 @@ import { STAGE_WORD } from '@/wording/words';
 import { useNameOf } from '../../book/BookProvider';
 import { NumberField } from '../../quantities/NumberField';
 import { useSheetActions, useSheetState } from '../../sheet/SheetContext';
-import { readWhole } from '../../quantities/readWhole';
+import { Group, type StepFieldsProps } from './fieldGroup';
 import { fieldsOf, usualPlace } from './fieldsOf';
-
-interface StepFieldsProps {
-  step: MethodStep;
-  number: number;
-  /** Sets fields; `drop`: one that says nothing any more. */
-  onChange: (part: Partial<MethodStep>, drop?: keyof MethodStep) => void;
-}
+import { WorkFields } from './WorkFields';
 
 const UNSAID = 'unsaid';
 type Unsaid = typeof UNSAID;
@@ -52,17 +43,8 @@ export function StepFields(props: StepFieldsProps) {
       {shown.stands && <Stands {...props} />}
       {shown.heat && <Heat {...props} />}
       {shown.cue && <CueField {...props} />}
-      {(shown.sides || shown.again) && <Work {...props} sides={shown.sides} />}
+      {(shown.sides || shown.again) && <WorkFields {...props} sides={shown.sides} />}
     </div>
-  );
-}
-
-function Group({ word, children }: { word: string; children: ReactNode }) {
-  return (
-    <fieldset className="min-w-0">
-      <legend className="text-xs text-soft">{word}</legend>
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">{children}</div>
-    </fieldset>
   );
 }
 
@@ -336,67 +318,6 @@ function CueField({ step, number, onChange }: StepFieldsProps) {
           onChange={(colour) => onChange({ cue: { ...cue, colour } })}
           className="border-edge"
         />
-      )}
-    </Group>
-  );
-}
-
-function Work({ step, onChange, sides }: StepFieldsProps & { sides: boolean }) {
-  const { again } = step;
-  return (
-    <Group word={words.workHead}>
-      {sides ? (
-        <>
-          <NumberField
-            word={words.sides}
-            name="sides"
-            optional
-            places={0}
-            value={step.sides ?? null}
-            bounds={STEP_LIMITS.sides}
-            read={readWhole}
-            onChange={(count) => (count === null ? onChange({}, 'sides') : onChange({ sides: count }))}
-          />
-          <NumberField
-            word={words.atATime}
-            name="atATime"
-            optional
-            places={0}
-            value={step.atATime ?? null}
-            bounds={STEP_LIMITS.atATime}
-            read={readWhole}
-            onChange={(count) => (count === null ? onChange({}, 'atATime') : onChange({ atATime: count }))}
-          />
-        </>
-      ) : (
-        <>
-          <NumberField
-            word={words.times}
-            name="times"
-            optional
-            places={0}
-            value={again?.times ?? null}
-            bounds={STEP_LIMITS.times}
-            read={readWhole}
-            onChange={(times) =>
-              times === null
-                ? onChange({}, 'again')
-                : onChange({ again: { times, everyS: again?.everyS ?? null } })
-            }
-          />
-          {again && (
-            <NumberField
-              word={words.every}
-              name="everyS"
-              optional
-              value={again.everyS}
-              bounds={STEP_LIMITS.durationS}
-              read={parseDurationS}
-              show={(seconds) => formatDuration(seconds)}
-              onChange={(everyS) => onChange({ again: { ...again, everyS } })}
-            />
-          )}
-        </>
       )}
     </Group>
   );
