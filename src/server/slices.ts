@@ -1,4 +1,5 @@
 import { LRUCache } from 'lru-cache';
+import { asWay } from '@/core/formula';
 import { runKitchenOf } from '@/core/kit';
 import { sliceQuestion, type SliceQuestion } from '@/core/run';
 import type { SliceFigures } from '@/core/slice';
@@ -49,7 +50,7 @@ export async function formulaSlices(
       compute: async (nobody) => {
         const formula = (await (reading ??= readAll())).get(id);
         if (!formula) return null;
-        const run = taughtKitchen(runKitchenOf(around.kit, formula), learnt.get(id)?.learning ?? null);
+        const run = taughtKitchen(runKitchenOf(around.kit, asWay(formula)), learnt.get(id)?.learning ?? null);
         return simulated(sliceQuestion(formula, around.book, run), nobody);
       },
     })),
@@ -74,7 +75,7 @@ export async function bakeSlice(
   const made = bake && (await findRevision(pool, kitchen.id, bake.formulaId, bake.revision));
   if (!made || gone?.aborted) return null;
   const { book, kit } = await loadAround(context);
-  return simulated(sliceQuestion(made.formula, book, runKitchenOf(kit, made.formula)), gone);
+  return simulated(sliceQuestion(made.formula, book, runKitchenOf(kit, asWay(made.formula))), gone);
 }
 
 async function simulated(question: SliceQuestion | null, nobody?: AbortSignal): Promise<SliceFigures | null> {

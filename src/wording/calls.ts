@@ -9,7 +9,7 @@ export function wordCall(call: Call | null): string {
     wayName ?? '',
     load ? `load ${load.at} of ${load.of}${amount}` : '',
     side ? `side ${side.at} of ${side.of}` : '',
-    time ? `${time.at} of ${time.of}` : '',
+    time ? `time ${time.at} of ${time.of}` : '',
   ]
     .filter(Boolean)
     .join(', ');

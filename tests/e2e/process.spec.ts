@@ -100,4 +100,15 @@ test('words become fields that can be seen and corrected; a remark changes nothi
   await bake.getByLabel(/steam or lid/).selectOption('unsaid');
   await expect(fields).not.toContainText('under a lid');
   await expect(fields).not.toContainText('hot stone');
+  // what was corrected stays so, whatever else is typed
+  await bake.getByLabel(/, until/).fill('golden');
+  await bake.getByLabel(/, until/).press('Enter');
+  await bake.getByLabel(/what it lies on/).selectOption('steel');
+  await expect(fields).toContainText('hot steel');
+  await bake.getByLabel(/what is waited for/).selectOption('unsaid');
+  await bake.getByLabel(/, until/).fill('golden brown');
+  await bake.getByLabel(/, until/).press('Enter');
+  await expect(fields).toContainText('until its colour is golden');
+  await expect(fields).not.toContainText('under a lid');
+  await expect(fields).toContainText('hot steel');
 });

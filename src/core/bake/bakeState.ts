@@ -1,4 +1,5 @@
 import type { BatchLine, BatchSheet } from '../batch/batchSheet';
+import { purposeOf } from '../formula/parts';
 import type { Band } from '../consistency/parameters';
 import { never } from '../result';
 import type { BakeAction, BakeEvent } from './bakeEvent';
@@ -207,9 +208,9 @@ export type NextThing =
   | { readonly kind: 'log' }
   | { readonly kind: 'ended' };
 
-/** Weighed when their turn comes, not before mixing: what is folded in late, and what goes on top. */
+/** Weighed when their turn comes, not before mixing: what is folded in late, and all that is not the dough. */
 const isLater = (stage: BatchSheet['stages'][number]): boolean =>
-  stage.kind === 'late' || stage.kind === 'topping';
+  stage.kind === 'late' || purposeOf(stage) !== 'dough';
 
 /** After which of its steps (-1: none) a line's turn comes; Infinity: after all, where an older sheet does not say. */
 function turnOf(sheet: BatchSheet, stage: BatchSheet['stages'][number], line: BatchLine): number {

@@ -1,13 +1,19 @@
 import * as z from 'zod';
+import { nthSchema } from '../batch/batchSheet';
 import { callOf } from '../batch/callOf';
 import { STEP_KINDS } from '../method/step';
 import type { BakeRecord } from './bakeRecord';
 import { nextThing, stillToWeigh, type BakeState } from './bakeState';
 import { runningTimers } from './runningTimers';
 
-const nth = z.object({ at: z.number(), of: z.number() }).nullable();
 const call = z
-  .object({ wayName: z.string().nullable(), load: nth, side: nth, time: nth, pieces: z.number().nullable() })
+  .object({
+    wayName: z.string().nullable(),
+    load: nthSchema,
+    side: nthSchema,
+    time: nthSchema,
+    pieces: z.number().nullable(),
+  })
   .nullable();
 const stepWords = { stepKind: z.enum(STEP_KINDS), stepTitle: z.string(), call };
 

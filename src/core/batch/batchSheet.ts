@@ -30,7 +30,9 @@ export type BatchLine = z.infer<typeof batchLineSchema>;
 const shiftSchema = z.strictObject({ exact: z.number().nullable(), rounded: z.number().nullable() });
 export type Shift = z.infer<typeof shiftSchema>;
 
-const nthSchema = z.strictObject({ at: z.number().int().min(1), of: z.number().int().min(2) }).nullable();
+export const nthSchema = z
+  .strictObject({ at: z.number().int().min(1), of: z.number().int().min(2) })
+  .nullable();
 
 /** What a step of the sheet is of the formula's method: core/process/activities.ts. */
 const activitySchema = z.strictObject({

@@ -1,12 +1,9 @@
+import type { Activity } from '../process/activities';
 import type { BatchSheet } from './batchSheet';
 
 /** Which of several calls a step of a sheet is, and of which bread; null where it is done once, to all of the dough. */
-export interface Call {
+export interface Call extends Pick<Activity, 'load' | 'side' | 'time' | 'pieces'> {
   readonly wayName: string | null;
-  readonly load: { readonly at: number; readonly of: number } | null;
-  readonly side: { readonly at: number; readonly of: number } | null;
-  readonly time: { readonly at: number; readonly of: number } | null;
-  readonly pieces: number | null;
 }
 
 export function callOf(sheet: Pick<BatchSheet, 'activities' | 'ways'>, stepId: string): Call | null {

@@ -1,7 +1,7 @@
 import type { Formula } from '../formula/formula';
 import { asWay, type Divided } from '../formula/ways';
 import type { MethodStep } from '../method/step';
-import { activitiesOf, type Activity } from '../process/activities';
+import { activitiesOf, withOwnIds, type Activity } from '../process/activities';
 import type { BatchSheet } from './batchSheet';
 
 /** A step as it is called: its own time is for one side, one load, one time; what was repeated is no longer one step. */
@@ -24,7 +24,7 @@ export function laidOut(
   readonly firstOf: (stepId: string) => string;
 } {
   const fits = (of: Formula) => () => of.bakedAs?.perLoad ?? Infinity;
-  const all = parted
+  const calls = parted
     ? [
         ...activitiesOf({ wayId: null, steps: formula.steps, pieces: null, fits: fits(formula) }),
         ...parted.shares
@@ -34,6 +34,14 @@ export function laidOut(
           ),
       ]
     : activitiesOf({ wayId: null, steps: formula.steps, pieces: count, fits: fits(formula) });
+  // what is done once keeps its id, whatever ids the loads of others would like
+  const once = new Set(calls.flatMap(({ id, stepId }) => (id === stepId ? [id] : [])));
+  const several = withOwnIds(
+    calls.filter(({ id, stepId }) => id !== stepId),
+    once,
+  );
+  let next = 0;
+  const all = calls.map((each) => (each.id === each.stepId ? each : several[next++]!));
   const byId = new Map(
     [...formula.steps, ...(parted?.shares.flatMap(({ way }) => way.steps) ?? [])].map((step) => [
       step.id,

@@ -1,10 +1,11 @@
 import { allLines, doughLines, type Formula, type StageKind } from '../formula/formula';
 import type { Way } from '../formula/formulaSchema';
-import { purposeOf } from '../formula/parts';
+import { followsDough } from '../formula/parts';
 import { formulaTotals } from '../formula/totals';
 import { divideDough, type Divided } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { compensatedSum } from '../numeric/compensatedSum';
+import { withOwnIds } from '../process/activities';
 import { takingsOf } from '../process/takings';
 import { never, ok, refuse, type Result } from '../result';
 import type { BatchRequest } from './batchRequest';
@@ -47,6 +48,9 @@ function waysOf(formula: Formula, request: BatchRequest): readonly Way[] {
   });
 }
 
+/** The parts that grow with the dough. */
+const followers = ({ stages }: Formula): Pick<Formula, 'stages'> => ({ stages: stages.filter(followsDough) });
+
 /** By how much every mass of the formula is multiplied, before rounding. */
 function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): Result<number> {
   switch (request.mode) {
@@ -55,7 +59,8 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
     case 'factor':
       return ok(request.factor);
     case 'fixed': {
-      const line = allLines(formula).find(({ id }) => id === request.lineId);
+      // a bath does not follow the dough, so no dough follows it
+      const line = allLines(followers(formula)).find(({ id }) => id === request.lineId);
       return line ? ok(request.massG / line.massG) : refuse('unknownLine', 'lineId');
     }
     case 'ways': {
@@ -72,6 +77,21 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
   }
 }
 
+/** What the parts of a line that goes in in several are called: each by an id that no line has. */
+function idsOfPortions(
+  formula: Formula,
+  taken: ReturnType<typeof takingsOf>,
+  steps: Formula['steps'],
+): ReadonlyMap<string, string> {
+  const wished = formula.stages.flatMap((stage) =>
+    stage.lines.flatMap(({ id }) =>
+      portionsOf(id, stage.kind, taken, steps).map((_, at) => ({ id: `${id}-${at + 1}` })),
+    ),
+  );
+  const own = withOwnIds(wished, new Set(allLines(formula).map(({ id }) => id)));
+  return new Map(wished.map(({ id }, index) => [id, own[index]!.id]));
+}
+
 /** Every line at its weight, rounded to the scale, with the step that asks for it; the one that rounding moved most. */
 function weighedOut(
   formula: Formula,
@@ -81,11 +101,12 @@ function weighedOut(
   book: IngredientBook,
 ): Result<{ readonly stages: BatchSheet['stages']; readonly worst: BatchSheet['rounding']['worst'] }> {
   const taken = takingsOf(steps, formula.stages);
+  const ids = idsOfPortions(formula, taken, steps);
   let worst: { lineId: string; percent: number } | null = null;
   const stages: BatchSheet['stages'] = [];
   for (const stage of formula.stages) {
     const lines: BatchSheet['stages'][number]['lines'] = [];
-    const times = purposeOf(stage) === 'bath' ? 1 : factor;
+    const times = followsDough(stage) ? factor : 1;
     for (const line of stage.lines) {
       const ingredient = book.get(line.ingredientId);
       if (!ingredient) return refuse('unknownIngredient', 'stages', { ingredientId: line.ingredientId });
@@ -99,7 +120,7 @@ function weighedOut(
         const rounded = roundToScale(scales, exactG);
         const percent = (100 * (rounded.massG - exactG)) / exactG;
         const several = askedAt.length > 1;
-        const own = several ? `${id.slice(0, 36)}-${at + 1}` : id;
+        const own = several ? ids.get(`${id}-${at + 1}`)! : id;
         if (Math.abs(percent) > Math.abs(worst?.percent ?? 0)) worst = { lineId: own, percent };
         lines.push({
           id: own, ingredientId, name: ingredient.name, note, exactG, ...rounded,

@@ -2,6 +2,7 @@ import { isDoughStage, type Formula, type StageKind } from '../formula/formula';
 import { takeApart, type Part } from '../formula/takeApart';
 import { isFlourBase, type Estimate, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
+import { repeated } from '../method/methodTime';
 import type { MethodStep } from '../method/step';
 import { Z80 } from '../numeric/normal';
 import { FIGURES, knownTo, type Figures } from '../calibrated';
@@ -56,10 +57,10 @@ export interface WaterBalance {
 const midMin = (step: MethodStep): number | null =>
   step.minS === null ? null : (step.minS + (step.maxS ?? step.minS)) / 120;
 
-const WORKED: ReadonlySet<MethodStep['kind']> = new Set(['mix', 'fold']);
+const WORKED: ReadonlySet<MethodStep['kind']> = new Set(['mix', 'fold', 'kneadAgain', 'knockBack']);
 const STANDING: ReadonlySet<MethodStep['kind']> = new Set(['rest', 'bulk', 'chill']);
 const DONE_RESTING: ReadonlySet<MethodStep['kind']> = new Set([
-  'divide', 'shape', 'proof', 'score', 'boil', 'griddle', 'fry', 'bake',
+  'divide', 'shape', 'fill', 'proof', 'freeze', 'score', 'boil', 'griddle', 'fry', 'bake',
 ]); // prettier-ignore
 
 /** How long the dough is mixed, and how long it then stands until it is shaped or goes into its tin, as the method has it. */
@@ -67,8 +68,12 @@ function timesOf(steps: readonly MethodStep[]): { mixMin: number; restMin: numbe
   let mixMin: number | null = null;
   let restMin: number | null = null;
   for (const step of steps) {
-    if (WORKED.has(step.kind)) mixMin = (mixMin ?? 0) + (midMin(step) ?? CONSISTENCY.usualMixMin);
-    else if (mixMin !== null && STANDING.has(step.kind))
+    if (WORKED.has(step.kind)) {
+      const { times, eachS, waitS } = repeated(step, 60 * (midMin(step) ?? CONSISTENCY.usualMixMin));
+      mixMin = (mixMin ?? 0) + (times * eachS) / 60;
+      // between one fold and the next it stands
+      if (times > 1) restMin = (restMin ?? 0) + ((times - 1) * waitS) / 60;
+    } else if (mixMin !== null && STANDING.has(step.kind))
       restMin = (restMin ?? 0) + (midMin(step) ?? CONSISTENCY.usualRestMin);
     else if (mixMin !== null && DONE_RESTING.has(step.kind)) break;
   }

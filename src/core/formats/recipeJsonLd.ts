@@ -30,6 +30,15 @@ function isoDuration(seconds: number): string {
   return `PT${Math.floor(minutes / 60)}H${minutes % 60}M`;
 }
 
+/** What it makes, each of its breads. */
+const yieldWords = (formula: Formula): string =>
+  (formula.ways ?? [null])
+    .map((way) => {
+      const { pieces, pieceMassG } = asWay(formula, way?.id).usualYield;
+      return `${way?.name ? `${way.name}: ` : ''}${pieces} × ${Math.round(pieceMassG)} g of dough`;
+    })
+    .join(', ');
+
 /**
  * A formula as schema.org Recipe in JSON-LD (schema.org/Recipe, properties of Recipe and HowTo only). It makes no claim of a
  * diet: "gluten-free" is a legal claim, and the baker's to make.
@@ -50,7 +59,7 @@ export function writeRecipeJsonLd(
     '@type': 'Recipe',
     name: formula.name,
     ...(formula.about && { description: formula.about }),
-    recipeYield: `${formula.usualYield.pieces} × ${Math.round(formula.usualYield.pieceMassG)} g of dough`,
+    recipeYield: yieldWords(formula),
     ...(time.maxS > 0 && { totalTime: isoDuration(time.maxS) }),
     recipeIngredient: formula.stages.flatMap((stage) =>
       stage.lines.map((line) =>

@@ -5,6 +5,7 @@ import type { Formula } from './formula';
 import { Z80 } from '../numeric/normal';
 import { insideFormula } from './insideFormula';
 import { eatenOf, partMassG, purposeOf } from './parts';
+import { yieldOf } from './ways';
 
 export const NUTRIENTS = ['protein', 'fat', 'starch', 'sugars', 'fibre', 'salt'] as const;
 type Nutrient = (typeof NUTRIENTS)[number];
@@ -37,7 +38,7 @@ export interface Nutrition {
  * off but water. An estimate for choosing between formulas, not a label.
  */
 export function nutritionOf(
-  formula: Pick<Formula, 'stages' | 'usualYield'>,
+  formula: Pick<Formula, 'stages' | 'usualYield' | 'ways'>,
   book: IngredientBook,
   baseG: number,
 ): Nutrition {
@@ -45,8 +46,9 @@ export function nutritionOf(
   const all = zero();
   const variance = zero();
   const dough = zero();
-  const { pieces, bakeLossPercent } = formula.usualYield;
-  const eaten = new Map(formula.stages.map((stage) => [stage.id, eatenOf(stage, pieces)]));
+  const { bakeLossPercent } = formula.usualYield;
+  const made = yieldOf(formula);
+  const eaten = new Map(formula.stages.map((stage) => [stage.id, eatenOf(stage, made)]));
   let bakedG = 0;
   const counted = formula.stages.map((stage): Counted => {
     const ofG = partMassG(stage);

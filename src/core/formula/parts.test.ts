@@ -1,5 +1,5 @@
 import { planBatch, ordinaryScales } from '../batch';
-import { bakeState, nextThing, stillToWeigh, type BakeAction } from '../bake';
+import { actualStages, bakeState, nextThing, stillToWeigh, type BakeAction } from '../bake';
 import { allergenStatement, cautionsOf } from '../cautions';
 import { libraryBook } from '../ingredients';
 import { newStep, type MethodStep, type StepKind } from '../method';
@@ -7,7 +7,7 @@ import { nutritionOf } from './nutrition';
 import { missingG, eatenOf, purposeOf } from './parts';
 import { plainLoaf } from './testFormulas';
 import { applyEdit, formulaTotals, type Formula, type FormulaEdit } from '.';
-import { asWay } from './ways';
+import { asWay, yieldOf } from './ways';
 
 const stage = (kind: Formula['stages'][number]['kind'], lines: Record<string, number>, part: Partial<Formula['stages'][number]> = {}) => ({
   id: kind, kind, name: '', lines: Object.entries(lines).map(([ingredientId, massG]) => ({ id: `${kind}-${ingredientId}`, ingredientId, massG, note: '' })), ...part,
@@ -34,24 +34,51 @@ test('only what goes into the dough counts in the dough; a bath and dusting are 
   expect(rings.stages.slice(-4).map(purposeOf)).toEqual(['on', 'with', 'bath', 'dusting']);
 });
 
-test('a sauce for five of which three are used: 270 g eaten, 330 g left; a bath is hardly eaten; what is missing is said', () => {
-  const [sauce, kettle, dust] = rings.stages.slice(-3);
-  expect(eatenOf(sauce!, 3)).toEqual({ value: 0.45, low: 0.45, high: 0.45, leftG: 330 });
-  expect(eatenOf(sauce!, 10)).toMatchObject({ value: 1, leftG: 0 });
-  expect([missingG(sauce!, 10), missingG(sauce!, 3), missingG(kettle!, 3)]).toEqual([300, 0, 0]);
-  expect(eatenOf(kettle!, 3).value).toBeLessThan(0.06);
-  expect(eatenOf(dust!, 3)).toMatchObject({ value: 0.5, low: 0.25, high: 0.75 });
-  expect(eatenOf(rings.stages[0]!, 3).value).toBe(1);
+test('a sauce for five of which three are used: 270 g eaten, 330 g left; what is missing is said', () => {
+  const sauce = rings.stages.at(-3)!;
+  const with_ = (pieces: number) => eatenOf(sauce, { pieces, doughG: 900 });
+  expect(with_(3)).toEqual({ value: 0.45, low: 0.45, high: 0.45, leftG: 330 });
+  expect(with_(10)).toMatchObject({ value: 1, leftG: 0 });
+  expect([missingG(sauce, 10), missingG(sauce, 3), missingG(rings.stages.at(-2)!, 3)]).toEqual([300, 0, 0]);
+  expect(eatenOf(rings.stages[0]!, { pieces: 3, doughG: 900 }).value).toBe(1);
+});
+
+test('of a bath goes what the dough takes up, however large the kettle; of dusting a share of what is strewn; what was stated counts', () => {
+  const [kettle, dust] = rings.stages.slice(-2);
+  const made = { pieces: 3, doughG: 900 };
+  const keptG = (part: typeof kettle & object) => {
+    const { low, high } = eatenOf(part, made);
+    const thereG = part.lines.reduce((sum, { massG }) => sum + massG, 0);
+    return [low * thereG, high * thereG].map((massG) => Math.round(massG * 10) / 10);
+  };
+  const larger = { ...kettle!, lines: kettle!.lines.map((each) => ({ ...each, massG: 3 * each.massG })) };
+  expect([keptG(kettle!), keptG(larger)]).toEqual([[9, 36], [9, 36]]); // prettier-ignore
+  expect(keptG({ ...kettle!, takenUp: { lowPercent: 1, highPercent: 2 } })).toEqual([31, 62]);
+  expect(eatenOf(dust!, made)).toMatchObject({ value: 0.5, low: 0.25, high: 0.75 });
+  // no more than there is, and nothing of an empty pot
+  expect(eatenOf(stage('oil', { 'sunflower-oil': 20 }), made).high).toBe(1);
+  expect(eatenOf(stage('oil', {}), made)).toEqual({ value: 0, low: 0, high: 0, leftG: null });
 });
 
 test('nutrition counts what is eaten, and doubts what is only taken up; allergens count all that is there', () => {
   const { baseG } = formulaTotals(rings, libraryBook);
   const with_ = nutritionOf(rings, libraryBook, baseG);
-  expect(with_.counted.map(({ eatenG }) => Math.round(eatenG)).slice(-3)).toEqual([270, 93, 20]);
+  expect(with_.counted.map(({ eatenG }) => Math.round(eatenG)).slice(-3)).toEqual([
+    270,
+    Math.round(0.025 * formulaTotals(dough, libraryBook).doughG),
+    20,
+  ]);
   const doughG = formulaTotals(dough, libraryBook).doughG;
-  const eatenG = 0.9 * (doughG + 30) + 270 + 0.03 * 3100 + 20;
-  const fatG = nutritionOf({ ...rings, stages: rings.stages.slice(0, -3) }, libraryBook, baseG).perBaked100g.fat.value * 0.009 * (doughG + 30); // prettier-ignore
-  expect((with_.perBaked100g.fat.value * eatenG) / 100).toBeCloseTo(fatG + 270 * 0.999 + 0.2, -1);
+  // what bakes: the dough, ten grams of poppy seed and the wash
+  const bakesG = doughG + 10 + 30;
+  const eatenG = 0.9 * bakesG + 270 + 0.025 * doughG + 20;
+  const fatG = nutritionOf({ ...rings, stages: rings.stages.slice(0, -3) }, libraryBook, baseG).perBaked100g.fat.value * 0.009 * bakesG; // prettier-ignore
+  expect((with_.perBaked100g.fat.value * eatenG) / 100).toBeCloseTo(
+    fatG +
+      2.7 * libraryBook.get('olive-oil')!.per100g.fat.value +
+      0.2 * libraryBook.get('white-rice-flour')!.per100g.fat.value,
+    1,
+  );
   const sure = nutritionOf({ ...rings, stages: rings.stages.map((each) => (each.kind === 'dusting' ? { ...each, takenUp: { lowPercent: 50, highPercent: 50 } } : each)) }, libraryBook, baseG); // prettier-ignore
   expect(with_.perBaked100g.starch.sd).toBeGreaterThan(sure.perBaked100g.starch.sd);
   expect(allergenStatement(rings, libraryBook).madeWith.some(({ ingredientId }) => ingredientId === 'sugar')).toBe(true); // prettier-ignore
@@ -70,6 +97,12 @@ test('held back: on the sheet, in no total, never asked for at the bench, and in
   expect(stillToWeigh(sheet, bakeState(0, [])).now.some(({ ingredientId }) => ingredientId === 'water')).toBe(
     false,
   );
+  const water = (...actions: BakeAction[]) => {
+    const state = bakeState(0, actions.map((action, at) => ({ seq: at + 1, atMs: at, action }))); // prettier-ignore
+    const all = actualStages(sheet, state).flatMap((each) => each.lines);
+    return all.filter(({ ingredientId }) => ingredientId === 'water').map(({ massG }) => massG);
+  };
+  expect([water(), water({ type: 'weighed', lineId: 'water', massG: 30 })]).toEqual([[], [30]]);
 });
 
 function edited(formula: Formula, edit: FormulaEdit): Formula {
@@ -218,4 +251,53 @@ test('a cup stays a cup, through the batch: twice the formula two cups, half of 
   const lines = sheet.stages[0]!.lines.filter(({ ingredientId }) => ingredientId === 'white-rice-flour');
   expect(lines.map((line) => line.counts)).toEqual([1, 2].map(() => counts.map(({ count, measure }) => ({ count: 1.5 * count, measure })))); // prettier-ignore
   expect(sheet.stages[0]!.lines.filter((line) => line.counts).length).toBe(2);
+});
+
+test('what is shared is shared by the pieces of all its breads', () => {
+  const { pieces, doughG } = yieldOf(two);
+  expect([pieces, doughG]).toEqual([1 + Math.floor((0.99 * doughG - 500) / 70), formulaTotals(two, libraryBook).doughG]); // prettier-ignore
+  expect(yieldOf({ ...dough, usualYield: { ...dough.usualYield, pieces: 4 } }).pieces).toBe(4);
+});
+
+test('no dough is made to follow a kettle', () => {
+  const fixed = (lineId: string) => {
+    const sheet = planBatch(rings, { mode: 'fixed', lineId, massG: 200, pieceMassG: 300, bowlLossPercent: 0 }, ordinaryScales, libraryBook); // prettier-ignore
+    return sheet.ok ? sheet.value.factor : sheet.problem.code;
+  };
+  expect([fixed('water'), fixed('kettle-water')]).toEqual([0.5, 'unknownLine']);
+});
+
+test('whatever ids steps and lines have, no two things of a batch share one', () => {
+  const long = 'a'.repeat(40);
+  const odd: Formula = {
+    ...dough,
+    stages: dough.stages.map((each, at) => ({
+      ...each,
+      lines:
+        at > 0
+          ? each.lines
+          : [...each.lines, { id: 'white-rice-flour-1', ingredientId: 'millet-flour', massG: 10, note: '' }],
+    })),
+    steps: [
+      step('mix', 'mix', { takes: [{ lineId: 'white-rice-flour', share: 0.5 }] }),
+      step('kneadAgain', 'again', { takes: [{ lineId: 'white-rice-flour', share: 0.5 }] }),
+      step('bake', 'b', { atATime: 1 }),
+      step('cool', 'b-1'),
+      step('fold', long, { again: { times: 3, everyS: null } }),
+      step('fold', `${'a'.repeat(39)}b`, { again: { times: 3, everyS: null } }),
+    ],
+  };
+  const sheet = planned(odd, { mode: 'pieces', pieces: 2, pieceMassG: 300, weighed: 'dough', bakeLossPercent: 10, bowlLossPercent: 0 }); // prettier-ignore
+  const stepIds = sheet.steps.map(({ id }) => id);
+  const lineIds = sheet.stages.flatMap(({ lines }) => lines.map(({ id }) => id));
+  for (const ids of [stepIds, lineIds]) {
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(ids.every((id) => /^[A-Za-z0-9_-]{1,40}$/.test(id))).toBe(true);
+  }
+  // what is done once is called by its own, and every call is known by what it is called
+  expect(stepIds).toContain('b-1');
+  expect(sheet.activities!.every(({ id }) => stepIds.includes(id))).toBe(true);
+  expect(sheet.activities!.filter(({ stepId }) => stepId === 'b').map(({ load }) => load?.at)).toEqual([
+    1, 2,
+  ]);
 });

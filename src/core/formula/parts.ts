@@ -26,17 +26,26 @@ interface PartFigures {
 }
 
 /**
- * Of what is put out, the share that the bread keeps, %: a kettle's syrup leaves a film and a little that soaks in; oil is taken up by what is
- * fried, of a pot of it a twentieth or so; steam's water none; of flour on the board about half is brushed or scraped off; most of what greases a
- * tin ends on the crust. Between wide ends: a kitchen may state its own.
+ * What the bread keeps where nobody says, %. Of a bath it goes by the pieces that go through it, not by the vessel: of their dough's weight a ring takes up
+ * so much of its kettle, syrup and all; what is fried so much oil (reviews of frying; core/heat/oilTaken.ts says it of a piece); of steam's water nothing.
+ * Of what is dusted or greased it goes by what is put out: about half of the flour is brushed or scraped off, most of what greases a tin ends on the crust.
  */
-const USUAL_TAKEN_UP = {
-  kettle: { lowPercent: 1, highPercent: 5 },
-  oil: { lowPercent: 3, highPercent: 10 },
-  steam: { lowPercent: 0, highPercent: 0 },
-  dusting: { lowPercent: 30, highPercent: 70 },
-  grease: { lowPercent: 50, highPercent: 95 },
+const USUALLY_KEPT = {
+  kettle: { of: 'dough', low: 1, high: 4 },
+  oil: { of: 'dough', low: 5, high: 12 },
+  steam: { of: 'dough', low: 0, high: 0 },
+  dusting: { of: 'part', low: 30, high: 70 },
+  grease: { of: 'part', low: 50, high: 95 },
 } as const;
+
+/** A bath follows its vessel: of twice the rings no more water is boiled. */
+export const followsDough = (part: { readonly kind: StageKind }): boolean => purposeOf(part) !== 'bath';
+
+/** What a part is eaten with: so many pieces of so much dough in all, g. */
+export interface Yield {
+  readonly pieces: number;
+  readonly doughG: number;
+}
 
 /** What of a part is eaten, share of its mass: all of a dough and of what lies on it; with it what the pieces take; of a bath and of dusting what is taken up. */
 export interface Eaten {
@@ -54,28 +63,27 @@ export const partMassG = (part: PartFigures): number =>
   part.lines.reduce((sum, line) => sum + (line.heldBack ? 0 : line.massG), 0);
 
 /**
- * What of a part is eaten by so many pieces.
+ * What of a part is eaten with these pieces.
  *
- * A sauce of 600 g of which each of three flats takes 90 g: 270 g eaten, 330 g left.
+ * A sauce of 600 g of which each of three flats takes 90 g: 270 g eaten, 330 g left. A kettle of 3 kg for 900 g of rings: 9-36 g, 0.3-1.2 % of it.
  */
-export function eatenOf(part: PartFigures, pieces: number): Eaten {
+export function eatenOf(part: PartFigures, { pieces, doughG }: Yield): Eaten {
   const purpose = purposeOf(part);
   if (purpose === 'dough') return whole;
+  const madeG = partMassG(part);
   if (purpose === 'on' || purpose === 'with') {
-    const madeG = partMassG(part);
     if (part.perPieceG == null || madeG <= 0) return whole;
     const takenG = Math.min(madeG, part.perPieceG * pieces);
     const share = takenG / madeG;
     return { value: share, low: share, high: share, leftG: madeG - takenG };
   }
-  const { lowPercent, highPercent } =
-    part.takenUp ?? USUAL_TAKEN_UP[part.kind as keyof typeof USUAL_TAKEN_UP];
-  return {
-    value: (lowPercent + highPercent) / 200,
-    low: lowPercent / 100,
-    high: highPercent / 100,
-    leftG: null,
-  };
+  const share = (percent: number, ofG: number) =>
+    madeG > 0 ? Math.min(1, (percent * ofG) / 100 / madeG) : 0;
+  const usual = USUALLY_KEPT[part.kind as keyof typeof USUALLY_KEPT];
+  const ofG = part.takenUp || usual.of === 'part' ? madeG : doughG;
+  const low = share(part.takenUp?.lowPercent ?? usual.low, ofG);
+  const high = share(part.takenUp?.highPercent ?? usual.high, ofG);
+  return { value: (low + high) / 2, low, high, leftG: null };
 }
 
 /** What the pieces ask of a part beyond what there is of it, g; 0 where it is enough, or not said. */

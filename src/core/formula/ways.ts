@@ -1,7 +1,7 @@
-import type { Formula } from './formula';
+import { doughLines, type Formula } from './formula';
 import type { MethodStep } from '../method/step';
 import type { Way } from './formulaSchema';
-import { partMassG, purposeOf } from './parts';
+import type { Yield } from './parts';
 
 /** What of a dough goes one way. */
 interface WayShare {
@@ -82,7 +82,19 @@ export function asOneBread(formula: Formula): Formula {
   return one;
 }
 
+type Yielding = Pick<Formula, 'stages' | 'usualYield' | 'ways'>;
+const doughOf = (formula: Pick<Formula, 'stages'>): number =>
+  doughLines(formula).reduce((sum, { massG }) => sum + massG, 0);
+
 /** What reaches the table once the bowl has kept its share, g. */
-export const usableG = (formula: Formula): number =>
-  formula.stages.reduce((sum, stage) => sum + (purposeOf(stage) === 'dough' ? partMassG(stage) : 0), 0) *
-  (1 - formula.usualYield.bowlLossPercent / 100);
+export const usableG = (formula: Pick<Formula, 'stages' | 'usualYield'>): number =>
+  doughOf(formula) * (1 - formula.usualYield.bowlLossPercent / 100);
+
+/** All pieces a formula usually makes, of whichever breads, and their dough: what sauces, toppings and baths are shared by. */
+export function yieldOf(formula: Yielding): Yield {
+  const { ways, usualYield } = formula;
+  const pieces = ways
+    ? divideDough(ways, usableG(formula)).shares.reduce((sum, share) => sum + share.pieces, 0)
+    : usualYield.pieces;
+  return { pieces: Math.max(1, pieces), doughG: doughOf(formula) };
+}

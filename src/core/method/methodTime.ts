@@ -8,12 +8,18 @@ export interface MethodTime {
   readonly untimed: number;
 }
 
-/** How often a step's own time is taken, for its sides and its repeats, and what is waited between repeats, s. */
-function repeated({ minS, sides = 1, again }: MethodStep): { times: number; betweenS: number } {
-  const times = again?.times ?? 1;
-  const waitS = Math.max(0, (again?.everyS ?? 0) - (minS ?? 0) * sides);
-  return { times: times * sides, betweenS: (times - 1) * waitS };
+/**
+ * How often a step is done, how long each time is, its sides together, and what is waited between one time and the next, s.
+ * @param onceS its time, of one side
+ */
+export function repeated({ sides = 1, again }: Pick<MethodStep, 'sides' | 'again'>, onceS: number) {
+  const eachS = onceS * sides;
+  return { times: again?.times ?? 1, eachS, waitS: Math.max(0, (again?.everyS ?? 0) - eachS) };
 }
+
+/** All of it, s. */
+export const allOfS = ({ times, eachS, waitS }: ReturnType<typeof repeated>): number =>
+  times * eachS + (times - 1) * waitS;
 
 /**
  * Adds a method up. Preheating runs beside whatever comes before it, so it does not lengthen the day; everything else is
@@ -30,10 +36,10 @@ export function methodTime(steps: readonly MethodStep[]): MethodTime {
       continue;
     }
     if (step.kind === 'preheat') continue;
-    const { times, betweenS } = repeated(step);
-    minS += step.minS * times + betweenS;
-    maxS += (step.maxS ?? step.minS) * times + betweenS;
-    if (step.handsOn) handsOnS += step.minS * times;
+    const least = repeated(step, step.minS);
+    minS += allOfS(least);
+    maxS += allOfS(repeated(step, step.maxS ?? step.minS));
+    if (step.handsOn) handsOnS += least.times * least.eachS;
   }
   return { minS, maxS, handsOnS, untimed };
 }

@@ -10,7 +10,7 @@ interface Nth {
  * One thing to do in a batch: a step, of one way where the dough has parted, for one load, one side, one time of those the step is repeated.
  */
 export interface Activity {
-  /** Unique in the batch; a step that is done once keeps its own id. */
+  /** A step that is done once keeps its own. */
   readonly id: string;
   readonly stepId: string;
   readonly wayId: string | null;
@@ -42,14 +42,32 @@ const APPLIANCE: Partial<Record<StepKind, 'oven' | 'kettle' | 'fryer' | 'plate'>
 /** A batch of more things than this has one call for all its loads: nobody counts down a thousand rolls one by one. */
 const MOST_LOADS = 60;
 
+/**
+ * The same things with an id each that no other has and that is as short as an id may be, whatever those were: the first of an id keeps it where it fits.
+ * The same whenever the batch is laid out anew.
+ * @param taken ids that others have already
+ */
+export function withOwnIds<T extends { readonly id: string }>(
+  things: readonly T[],
+  taken: ReadonlySet<string>,
+): T[] {
+  const used = new Set(taken);
+  return things.map((thing) => {
+    let id = thing.id;
+    for (let more = 2; id.length > MOST_LETTERS || used.has(id); more += 1) {
+      const tail = `_${more}`;
+      id = thing.id.slice(0, MOST_LETTERS - tail.length) + tail;
+    }
+    used.add(id);
+    return id === thing.id ? thing : { ...thing, id };
+  });
+}
+const MOST_LETTERS = 40;
+
 const nth = (at: number, of: number): Nth | null => (of > 1 ? { at, of } : null);
 
-/** Ids stay within what an id may be, and are the same whenever the batch is laid out anew. */
-const idOf = (stepId: string, marks: readonly (Nth | null)[]): string => {
-  const tail = marks.flatMap((mark) => (mark ? [mark.at] : []));
-  const id = tail.length === 0 ? stepId : `${stepId}-${tail.join('-')}`;
-  return id.length <= 40 ? id : `${id.slice(0, 24)}-${tail.join('-')}`;
-};
+const idOf = (stepId: string, marks: readonly (Nth | null)[]): string =>
+  [stepId, ...marks.flatMap((mark) => (mark ? [mark.at] : []))].join('-');
 
 /** Every side and time of one step for one load. */
 function passes(step: MethodStep, stretch: Stretch, load: Nth | null, pieces: number | null): Activity[] {
@@ -72,7 +90,7 @@ function passes(step: MethodStep, stretch: Stretch, load: Nth | null, pieces: nu
 
 /**
  * Lays a stretch out: each step once, or as often as it is repeated; what is heated load by load, each load through all that its appliance does
- * to it before the next goes in. Ten rings two at a time, two sides: ten calls.
+ * to it before the next goes in. Ten rings two at a time, two sides: ten calls. Ids are unique in a stretch; in a batch {@link withOwnIds} makes them so.
  */
 export function activitiesOf(stretch: Stretch): Activity[] {
   const { steps, pieces, fits } = stretch;

@@ -2,6 +2,7 @@ import { methodFromWords } from '../process/fromWords';
 import type { Formula } from '../formula/formula';
 import { sizeFromWords } from '../formula/sizeFromWords';
 import { line, plainLoaf } from '../formula/testFormulas';
+import { riseCurve } from '../fermentation/riseCurve';
 import { ORDINARY_OVENS } from '../heat';
 import { libraryBook } from '../ingredients';
 import { newStep, type MethodStep, type StepKind } from '../method';
@@ -234,4 +235,38 @@ test('without flour, or without a method, there is no run; without heat there is
   expect(problem(withSteps([]))).toEqual(['required', 'steps']);
   expect(problem(withSteps([step('preheat', 20)]))).toEqual(['required', 'steps']);
   expect(made(withSteps([step('mix', 5), step('bulk', 60)])).bake).toBeNull();
+});
+
+test('three folds half an hour apart: three presses, and it stands between them', () => {
+  const folds = made(
+    withSteps([
+      step('mix', 5),
+      step('fold', 2, { again: { times: 3, everyS: 1800 }, stands: { place: 'room' } }),
+      step('proof', 60),
+    ]),
+  ).rise.stays;
+  expect(folds.slice(0, -1).map(({ durationS, pressedOut }) => [durationS, pressedOut > 0])).toEqual([
+    [120, true], [1680, false], [120, true], [1680, false], [120, true],
+  ]); // prettier-ignore
+  const once = made(withSteps([step('mix', 5), step('fold', 2), step('proof', 60)]));
+  expect(once.rise.stays.length).toBe(2);
+});
+
+test('frozen as dough it still has a run: it hardly moves in the ice, and less of its yeast comes out; left open it skins over', () => {
+  const thawing = (...between: MethodStep[]) =>
+    made(withSteps([step('mix', 5), step('shape', 5), ...between, step('proof', 90), step('bake', 20)])).rise;
+  const [fresh, frozen] = [thawing(), thawing(step('freeze', 7 * 24 * 60))];
+  expect(frozen.leavening.yeastG).toBeLessThan(0.9 * fresh.leavening.yeastG);
+  const curve = riseCurve(frozen);
+  expect(curve.ok).toBe(true);
+  if (curve.ok) expect(curve.value.end.volume).toBeGreaterThan(1);
+  const air = (stands: MethodStep['stands'] & object) => thawing(step('rest', 30, { stands })).stays[1]!.air;
+  expect([
+    air({ place: 'room', cover: 'open' }),
+    air({ place: 'prover', cover: 'open', humidityPercent: 40 }),
+    air({ place: 'prover', cover: 'open', humidityPercent: 80 }),
+    air({ place: 'prover', cover: 'open' }),
+    air({ place: 'fridge', cover: 'film' }),
+    air({ place: 'room' }),
+  ]).toEqual(['dry', 'dry', undefined, undefined, undefined, undefined]);
 });

@@ -1,4 +1,5 @@
 import type { Consistency } from '../consistency/consistency';
+import { afterFreezing } from '../fermentation/freezing';
 import { airPressurePa } from '../doughTemperature/boilingPoint';
 import { leaveningOf } from '../fermentation/leavening';
 import type { RiseQuestion } from '../fermentation/riseCurve';
@@ -17,11 +18,11 @@ import type { Shape, TinKind } from '../method/heating';
 import type { MethodStep } from '../method/step';
 import { ok, refuse, type Result } from '../result';
 import { doughDensity } from '../vessel/vessel';
-import { asWay } from '../formula/ways';
+import { asWay, yieldOf } from '../formula/ways';
 import { stepHeat, type StepHeat } from '../process/stepHeat';
 import { BESIDE, HEATS, OF_LATER, stepS } from './stepTimes';
 import { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';
-import { stayOf } from './stayOf';
+import { isFrozen, staysOf } from './stayOf';
 
 type Stretch = 'before' | 'rise' | 'heat' | 'cool' | 'beside' | 'later';
 
@@ -79,20 +80,22 @@ function eatenWarm(formula: Formula): boolean {
   return flat || formula.steps.some(({ kind }) => kind === 'fry' || kind === 'griddle');
 }
 
-/** What the sheet puts on top of one piece, with its water; seeds and flour for dusting weigh little and come along. */
+/** What the sheet puts on top of one piece, of whichever of its breads, with its water; seeds and flour for dusting weigh little and come along. */
 function toppingOf(formula: Formula, book: IngredientBook): { massG: number; waterShare: number } | null {
   let massG = 0;
   let waterG = 0;
-  const pieces = Math.max(1, formula.usualYield.pieces);
-  const eaten = new Map(formula.stages.map((stage) => [stage.id, eatenOf(stage, pieces).value]));
+  const made = yieldOf(formula);
+  const eaten = new Map(formula.stages.map((stage) => [stage.id, eatenOf(stage, made).value]));
   for (const { ingredient, massG: inPartG, purpose, stageId, heldBack } of insideFormula(formula, book)) {
     if (purpose !== 'on' || heldBack) continue;
     const partG = inPartG * (eaten.get(stageId) ?? 1);
     massG += partG;
     waterG += (partG * ingredient.per100g.water.value) / 100;
   }
-  return massG > 0 ? { massG: massG / pieces, waterShare: waterG / massG } : null;
+  return massG > 0 ? { massG: massG / made.pieces, waterShare: waterG / massG } : null;
 }
+
+const WEEK_S = 7 * 86_400;
 
 /** What one piece is made into: the baker's word, else what the style usually is. Never guessed from the words of a method. */
 export function bakedAsOf(formula: Formula): NonNullable<Formula['bakedAs']> {
@@ -143,6 +146,7 @@ export function runOf(
   let ended = false;
   let doughC = kitchen.doughC;
   let fried = false;
+  let frozenS = 0;
   let before: MethodStep | null = null;
   for (const [index, step] of formula.steps.entries()) {
     const durationS = stepS(step);
@@ -213,7 +217,8 @@ export function runOf(
       stretch = 'rise';
       riseFromS ??= startS;
       if (step.kind === 'divide' || step.kind === 'shape' || step.kind === 'fill') shaped = true;
-      stays.push(stayOf(step, formula, kitchen, shaped, leavening, as.shape));
+      if (isFrozen(step)) frozenS += durationS;
+      stays.push(...staysOf(step, formula, kitchen, shaped, leavening, as.shape));
     }
     if (step.kind === 'mix' && step.tempC !== null) doughC = Math.min(45, step.tempC);
     steps.push({ stepId: step.id, kind: step.kind, stretch, startS, endS: atS, timed });
@@ -221,6 +226,7 @@ export function runOf(
   }
   if (bakeFromS !== null && phases[phases.length - 1]?.kind !== 'rack')
     phases.push(newPhase('rack', 3 * 3600, 0));
+  const thawed = frozenS > 0 ? afterFreezing(leavening, frozenS / WEEK_S) : null;
   const loadS = bakeFromS ?? atS;
   // what heats up beside ends when the first piece goes in
   const placed = steps.map((step) =>
@@ -241,7 +247,7 @@ export function runOf(
   return ok({
     steps: placed.map((step) => ({ ...step, startS: step.startS + shift, endS: step.endS + shift })),
     rise: {
-      leavening,
+      leavening: thawed?.ok ? thawed.value : leavening,
       doughC,
       stays,
       beyondS: Math.min(
@@ -269,7 +275,7 @@ export function runOf(
             tin: as.tin,
             massG: pieceG * sheet,
             eatenWarm: eatenWarm(formula),
-            topping: toppingOf(formula, book),
+            topping: toppingOf(whole, book),
             perLoad:
               as.perLoad ??
               Math.min(

@@ -1,24 +1,24 @@
 import type { Leavening } from '../fermentation/leavening';
 import { FERMENTATION } from '../fermentation/parameters';
-import type { PlaceKind, Standing, Stay } from '../fermentation/thermalLag';
+import { PLACES, type PlaceKind, type Standing, type Stay } from '../fermentation/thermalLag';
 import type { Formula } from '../formula/formula';
 import type { Shape } from '../method/heating';
 import type { MethodStep } from '../method/step';
 import type { RunKitchen } from './ordinaryKitchen';
-import { stepS } from './stepTimes';
+import { repeatsOf } from './stepTimes';
 
 const PRESSES: ReadonlySet<MethodStep['kind']> = new Set([
   'fold', 'divide', 'shape', 'knockBack', 'kneadAgain', 'fill',
 ]); // prettier-ignore
 
-/** A home freezer; an oven's lamp warms it so far above the room, °C (craft). */
-const FREEZER_C = -18;
+/** An oven's lamp warms it so far above the room, °C (craft). */
 const LAMP_WARMS_C = 7;
 function placeC(step: MethodStep, cold: boolean, kitchen: RunKitchen): number {
   const place = step.stands?.place ?? (step.kind === 'freeze' ? 'freezer' : cold ? 'fridge' : 'room');
   switch (place) {
     case 'freezer':
-      return FREEZER_C;
+      // no yeast works in ice: what the freezer does to a dough is told by what is left of it (core/fermentation/freezing.ts)
+      return PLACES.fridge.minC;
     case 'fridge':
       return kitchen.fridgeC;
     case 'warm':
@@ -37,17 +37,35 @@ const PRESSED_OUT: Partial<Record<MethodStep['kind'], number>> = {
   fold, divide, shape, fill: divide, knockBack: Math.max(fold, divide, shape), kneadAgain: Math.max(fold, divide, shape),
 }; // prettier-ignore
 
-/** Where a dough stands through a step, and what hands do to it there. */
-export function stayOf(
+/** It stands in ice: its yeast dies off, and what holds its gas is cut. */
+export const isFrozen = ({ kind, stands }: MethodStep): boolean =>
+  kind === 'freeze' || stands?.place === 'freezer';
+
+/** Left open it skins over, but where air is kept moist for it. */
+const skins = ({ stands }: MethodStep): boolean =>
+  stands?.cover === 'open' &&
+  !(stands.place === 'prover' && (stands.humidityPercent ?? HUMID_PERCENT) >= HUMID_PERCENT);
+const HUMID_PERCENT = 65;
+
+/** Where a dough stands through a step, and what hands do to it there: once, or as often as the step is done, and between. */
+export function staysOf(step: MethodStep, ...around: Around): Stay[] {
+  const { times, eachS, waitS } = repeatsOf(step);
+  return Array.from({ length: times }, (_, time) => [
+    stayOf(step, eachS, ...around),
+    ...(waitS > 0 && time < times - 1 ? [stayOf({ ...step, kind: 'rest' }, waitS, ...around)] : []),
+  ]).flat();
+}
+type Around = [formula: Formula, kitchen: RunKitchen, shaped: boolean, leavening: Leavening, as: Shape];
+
+function stayOf(
   step: MethodStep,
-  formula: Formula,
-  kitchen: RunKitchen,
-  shaped: boolean,
-  leavening: Leavening,
-  as: Shape,
+  durationS: number,
+  ...[formula, kitchen, shaped, leavening, as]: Around
 ): Stay {
   const cold = COLD.has(step.kind) || step.stands?.place === 'fridge' || step.stands?.place === 'freezer';
-  const tempC = step.tempC ?? placeC(step, cold, kitchen);
+  const tempC = cold
+    ? Math.max(PLACES.fridge.minC, step.tempC ?? placeC(step, cold, kitchen))
+    : (step.tempC ?? placeC(step, cold, kitchen));
   const place: PlaceKind =
     tempC <= 15 && cold ? 'fridge' : tempC >= kitchen.roomC + 3 && tempC >= 20 ? 'warm' : 'room';
   const standing: Standing = !shaped
@@ -61,9 +79,10 @@ export function stayOf(
   return {
     place,
     tempC: PRESSES.has(step.kind) ? kitchen.roomC : tempC,
-    durationS: stepS(step),
+    durationS,
     standing,
     pieceG: Math.max(1, shaped ? formula.usualYield.pieceMassG : leavening.doughG),
     pressedOut: out,
+    ...(skins(step) && { air: 'dry' as const }),
   };
 }

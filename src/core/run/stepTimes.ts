@@ -1,3 +1,4 @@
+import { allOfS, repeated } from '../method/methodTime';
 import type { MethodStep } from '../method/step';
 
 /** Minutes of a step without a time. */
@@ -25,9 +26,8 @@ export const OF_LATER: ReadonlySet<MethodStep['kind']> = new Set([
 const onceS = (step: MethodStep): number =>
   step.minS === null ? (USUAL_MIN[step.kind] ?? 5) * 60 : (step.minS + (step.maxS ?? step.minS)) / 2;
 
+/** How often, how long each time, how long between. */
+export const repeatsOf = (step: MethodStep) => repeated(step, onceS(step));
+
 /** All of a step, s: its sides, and its repeats with what lies between. */
-export const stepS = (step: MethodStep): number => {
-  const times = step.again?.times ?? 1;
-  const once = onceS(step) * (step.sides ?? 1);
-  return once + (times - 1) * Math.max(once, step.again?.everyS ?? 0);
-};
+export const stepS = (step: MethodStep): number => allOfS(repeatsOf(step));

@@ -83,7 +83,7 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
           {trouble}
         </p>
       )}
-      <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">
+      <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)] print:block">
         <BatchQuestion formula={formula} query={query} onChange={(part) => void setQuery(part)} />
         {plan.ok ? (
           <BatchSheetView sheet={plan.value} />

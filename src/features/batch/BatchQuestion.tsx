@@ -3,7 +3,7 @@ import { Ruler } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useId, useState } from 'react';
 import { FACTOR_LIMITS } from '@/core/batch';
-import { allLines, FORMULA_LIMITS, type Formula } from '@/core/formula';
+import { allLines, followsDough, FORMULA_LIMITS, type Formula } from '@/core/formula';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Segmented } from '@/ui/Segmented';
@@ -187,7 +187,8 @@ function ByWhatIsThere(props: BatchQuestionProps) {
   const book = useBook();
   const units = useUnits();
   const readMass = useQuantity();
-  const lines = allLines(formula);
+  // a bath follows its vessel, and no dough follows it
+  const lines = allLines({ stages: formula.stages.filter(followsDough) });
   const fixedId = lines.find((line) => line.id === query.line)?.ingredientId ?? '';
   return (
     <>

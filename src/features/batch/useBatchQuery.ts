@@ -1,7 +1,7 @@
 'use client';
 import { parseAsFloat, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import type { BatchRequest } from '@/core/batch';
-import { allLines, divideDough, doughLines, type Formula } from '@/core/formula';
+import { allLines, divideDough, usableG, type Formula } from '@/core/formula';
 
 const MODES = ['pieces', 'ways', 'factor', 'fixed'] as const;
 
@@ -19,12 +19,7 @@ export const readCounts = (text: string): Map<string, number> =>
 /** What the formula itself makes of each. */
 const usualCounts = (formula: Formula): Map<string, number> =>
   new Map(
-    divideDough(
-      formula.ways ?? [],
-      (doughLines(formula).reduce((sum, { massG }) => sum + massG, 0) *
-        (100 - formula.usualYield.bowlLossPercent)) /
-        100,
-    ).shares.map(({ way, pieces }) => [way.id, pieces]),
+    divideDough(formula.ways ?? [], usableG(formula)).shares.map(({ way, pieces }) => [way.id, pieces]),
   );
 
 /** The question a batch answers, saved in the address: a link to it is a link to that very batch. */

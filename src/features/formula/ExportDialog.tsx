@@ -47,7 +47,7 @@ const ABOUT: Record<Format, { label: string; ending: string; type: string; words
 };
 
 const LOSS_WORD: Record<Loss, string> = {
-  percentBase: words.bindersAreCountedWithinThe,
+  percentBase: words.whatCountsAs100,
   usualYield: words.theUsualPiecesAndLosses,
   partKinds: words.whichPartIsAStarter,
   method: words.theMethod,

@@ -1,5 +1,5 @@
 'use client';
-import { FORMULA_LIMITS, eatenOf, missingG, partMassG, purposeOf } from '@/core/formula';
+import { FORMULA_LIMITS, eatenOf, missingG, partMassG, purposeOf, yieldOf } from '@/core/formula';
 import { Cell } from '@/ui/Cell';
 import { within } from '@/core/units';
 import { wordProblem } from '@/wording/problems';
@@ -10,12 +10,14 @@ import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 /** Of a part that is not the dough: how much of it the pieces take, what is left over; of a bath and of dusting what the bread keeps. */
 export function PartFigures({ stageId }: { stageId: string }) {
   const stage = useSheetState((state) => state.formula.stages.find(({ id }) => id === stageId));
-  const pieces = useSheetState((state) => state.formula.usualYield.pieces);
+  const formula = useSheetState((state) => state.formula);
   const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
   const numbers = useNumbers();
   const { preferences } = usePreferences();
   if (!stage || purposeOf(stage) === 'dough') return null;
+  const made = yieldOf(formula);
+  const { pieces } = made;
   const { perPieceG, takenUp, keeps } = stage;
   const part = {
     ...(perPieceG != null && { perPieceG }),
@@ -24,19 +26,19 @@ export function PartFigures({ stageId }: { stageId: string }) {
   };
   const purpose = purposeOf(stage);
   if (purpose === 'bath' || purpose === 'dusting') {
-    const { low, high } = eatenOf(stage, pieces);
+    const { low, high } = eatenOf(stage, made);
     return (
       <p className="py-1 pl-1 text-sm text-soft" data-testid="part-figures">
         {words.keeps(
-          numbers.decimal(100 * low, 0),
-          numbers.decimal(100 * high, 0),
+          numbers.decimal(100 * low, 1),
+          numbers.decimal(100 * high, 1),
           units.massRange(low * partMassG(stage), high * partMassG(stage)),
         )}
         {!takenUp && <span className="italic"> {words.asUsual}</span>}
       </p>
     );
   }
-  const { leftG } = eatenOf(stage, pieces);
+  const { leftG } = eatenOf(stage, made);
   const shortG = missingG(stage, pieces);
   return (
     <div

@@ -1,6 +1,7 @@
 'use client';
 import { ChevronDown, GripVertical, Hand, X } from 'lucide-react';
-import { lazy, memo, Suspense, useState, type ComponentProps } from 'react';
+import { lazy, memo, Suspense, useRef, useState, type ComponentProps } from 'react';
+import { allSteps } from '@/core/formula';
 import { STEP_KINDS, type MethodStep } from '@/core/method';
 import { ok } from '@/core/result';
 import { formatDurationRange, parseDurationRangeS } from '@/core/units';
@@ -132,13 +133,28 @@ function Row({ step, number, onMove, carry }: StepRowProps & { carry: Carry }) {
 }
 
 /** What was typed is read into fields once it is left: "lid on" sets the lid, to be seen and corrected. Notes are remarks. */
-function useReadWords(step: MethodStep) {
-  const { edit, settle } = useSheetActions();
+function useReadWords({ id, title, until }: MethodStep) {
+  const { store, edit, settle } = useSheetActions();
+  const read = useRef({ title, until });
   return () => {
     settle();
+    // only what was typed since: a field that was corrected stays corrected
+    const typed = {
+      title: read.current.title === title ? '' : title,
+      until: read.current.until === until ? '' : until,
+    };
+    read.current = { title, until };
+    if (!typed.title && !typed.until) return;
     void import('@/core/process/fromWords').then(({ fieldsFromWords }) => {
-      const read = fieldsFromWords(step, [], false);
-      if (JSON.stringify(read) !== JSON.stringify(step)) edit({ type: 'setStep', step: read });
+      // the step as it is by then: the press that left the cell may have changed it
+      const now = allSteps(store.state.formula).find((step) => step.id === id);
+      if (!now) return;
+      const filled = {
+        ...fieldsFromWords({ ...now, ...typed }, [], false),
+        title: now.title,
+        until: now.until,
+      };
+      if (JSON.stringify(filled) !== JSON.stringify(now)) edit({ type: 'setStep', step: filled });
     });
   };
 }

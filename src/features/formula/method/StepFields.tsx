@@ -22,6 +22,7 @@ import { COLOUR_WORD, MOIST_WORD, PLATE_WORD } from '@/wording/run';
 import { words } from '@/wording/screens/formula/StepFields';
 import { STAGE_WORD } from '@/wording/words';
 import { useNameOf } from '../../book/BookProvider';
+import { useUnits } from '../../preferences/PreferencesProvider';
 import { NumberField } from '../../quantities/NumberField';
 import { useSheetActions, useSheetState } from '../../sheet/SheetContext';
 import { Group, type StepFieldsProps } from './fieldGroup';
@@ -266,6 +267,7 @@ const newCue = (kind: Cue['kind']): Cue => {
 };
 
 function CueField({ step, number, onChange }: StepFieldsProps) {
+  const units = useUnits();
   const { cue } = step;
   return (
     <Group word={words.waitsHead}>
@@ -293,9 +295,10 @@ function CueField({ step, number, onChange }: StepFieldsProps) {
       {cue?.kind === 'core' && (
         <NumberField
           word={words.cueAt}
-          unit="°C"
+          unit={units.temperatureUnit}
           name="coreC"
-          places={1}
+          read={units.parseTemperature}
+          show={units.temperatureNumber}
           value={cue.tempC}
           bounds={CUE_LIMITS.coreC}
           onChange={(tempC) => tempC !== null && onChange({ cue: { ...cue, tempC } })}

@@ -9,7 +9,7 @@ export const words = {
   theIngredientsAsATable: 'The ingredients as a table for a spreadsheet.',
   jsonLd: 'JSON-LD',
   aSchemaOrgRecipeFor: 'A schema.org Recipe, for websites and other recipe programs.',
-  bindersAreCountedWithinThe: 'binders are counted within the 100 %',
+  whatCountsAs100: 'that the 100 % are not the flours alone',
   whatIsHeldBack: 'that a line is held back',
   whatAPieceTakes: 'what a piece takes of a sauce, what a bath or dusting leaves, how long the rest keeps',
   whatStepsSayInFields:
