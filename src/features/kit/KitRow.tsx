@@ -13,16 +13,6 @@ export const newKitId = (): string => newUuid().slice(0, 13);
 
 export const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1);
 
-/** A word on the left, what is chosen on the right. */
-export function Row({ word, children }: { word: ReactNode; children: ReactNode }) {
-  return (
-    <div className="flex items-center justify-between gap-2 border-t border-rule py-0.5 text-sm">
-      <span>{word}</span>
-      {children}
-    </div>
-  );
-}
-
 /** A name cell: never empty. */
 export function NameCell({
   name,

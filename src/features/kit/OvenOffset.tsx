@@ -5,7 +5,7 @@ import { Z80 } from '@/core/numeric';
 import { Button } from '@/ui/Button';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { honestTime } from '@/wording/run';
-import { Row } from './KitRow';
+import { Row } from '../quantities/Row';
 import { words } from '@/wording/screens/kit/OvenOffset';
 import { Term } from '../help/Term';
 

@@ -4,7 +4,7 @@ import { ok } from '@/core/result';
 import { NumberField } from '../quantities/NumberField';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { KitCard, type KitProps } from './KitCard';
-import { Row } from './KitRow';
+import { Row } from '../quantities/Row';
 import { words } from '@/wording/screens/kit/RoomsCard';
 
 /** How warm and how high the kitchen is, and what mixing does there. */

@@ -12,6 +12,7 @@ import { words } from '@/wording/screens/formula/WaySection';
 import { PUT_BY_WORD } from '@/wording/words';
 import { usePreferences, useUnits } from '../../preferences/PreferencesProvider';
 import { NumberField } from '../../quantities/NumberField';
+import { Row } from '../../quantities/Row';
 import { readWhole } from '../../quantities/readWhole';
 import { useSheetActions } from '../../sheet/SheetContext';
 
@@ -79,8 +80,7 @@ function WayAmount({ way, pieces, set }: Pick<WaySectionProps, 'way' | 'pieces'>
   const { amount } = way;
   return (
     <div>
-      <div className="flex items-center justify-between gap-2">
-        <span>{words.howMuch}</span>
+      <Row word={words.howMuch}>
         <Choice
           label={words.howMuchOf(way.name)}
           value={amount.kind}
@@ -97,7 +97,7 @@ function WayAmount({ way, pieces, set }: Pick<WaySectionProps, 'way' | 'pieces'>
           }}
           className="border-edge"
         />
-      </div>
+      </Row>
       {amount.kind === 'pieces' && (
         <NumberField
           word={words.pieces}
@@ -137,8 +137,7 @@ function WayMade({ way, set }: Pick<WaySectionProps, 'way'> & { set: SetWay }) {
   const { bakedAs, putBy } = way;
   return (
     <div>
-      <div className="flex items-center justify-between gap-2">
-        <span>{words.madeInto}</span>
+      <Row word={words.madeInto}>
         <Choice
           label={words.shapeOf(way.name)}
           value={bakedAs?.shape ?? USUAL}
@@ -161,10 +160,9 @@ function WayMade({ way, set }: Pick<WaySectionProps, 'way'> & { set: SetWay }) {
           }
           className={bakedAs ? 'border-edge' : 'border-edge text-soft italic'}
         />
-      </div>
+      </Row>
       {bakedAs?.shape === 'tin' && (
-        <div className="flex items-center justify-between gap-2">
-          <span>{words.tin}</span>
+        <Row word={words.tin}>
           <Choice
             label={words.tinOf(way.name)}
             value={bakedAs.tin ?? 'dark'}
@@ -172,10 +170,9 @@ function WayMade({ way, set }: Pick<WaySectionProps, 'way'> & { set: SetWay }) {
             onChange={(tin) => set({ bakedAs: { ...bakedAs, tin } })}
             className="border-edge"
           />
-        </div>
+        </Row>
       )}
-      <div className="flex items-center justify-between gap-2">
-        <span>{words.then}</span>
+      <Row word={words.then}>
         <Choice<(typeof PUT_BY)[number] | typeof NONE>
           label={words.putByOf(way.name)}
           value={putBy?.as ?? NONE}
@@ -188,7 +185,7 @@ function WayMade({ way, set }: Pick<WaySectionProps, 'way'> & { set: SetWay }) {
           }
           className="border-edge"
         />
-      </div>
+      </Row>
       {putBy && (
         <NumberField
           word={words.within}
