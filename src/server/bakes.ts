@@ -8,6 +8,7 @@ import {
 } from '@/core/bake';
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
 import type { IngredientBook } from '@/core/ingredients';
+import { roomOf } from '@/core/kit';
 import { planBatch, type BatchRequest } from '@/core/batch';
 import type { Problem } from '@/core/result';
 import type { Tap } from '@/core/requests';
@@ -103,7 +104,9 @@ export async function startBake(
   if (earlier) return earlier;
   const revision = await findRevision(pool, kitchen.id, start.formulaId, start.revision);
   if (!revision) return failed({ kind: 'notFound' });
-  const sheet = planBatch(revision.formula, start.batch, (await loadKit(context)).kit.scales, await book());
+  const { kit } = await loadKit(context);
+  const { formula } = revision;
+  const sheet = planBatch(formula, start.batch, kit.scales, await book(), roomOf(kit, formula));
   if (!sheet.ok) return invalid(sheet.problem);
   const id = newId();
   const startedAt = now();

@@ -327,7 +327,7 @@ test('two at once are written out, so that slow readers leave the database to ev
   const three = await begun();
   await expect(begun()).rejects.toBeInstanceOf(Busy);
   for (const pieces of [two, three]) await pieces.return(undefined);
-  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 8 });
+  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 9 });
 });
 
 test('whoever leaves in the middle of a file leaves no transaction behind', async () => {

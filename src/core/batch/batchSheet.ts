@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { STAGE_KINDS, STYLES } from '../formula/formula';
 import { formulaSchema, localIdSchema } from '../formula/formulaSchema';
 import { methodStepSchema } from '../method/stepSchema';
+import { LIMITED_BY } from '../process/fits';
 
 const positive = z.number().positive().max(10_000_000);
 
@@ -42,6 +43,8 @@ const activitySchema = z.strictObject({
   load: nthSchema,
   side: nthSchema,
   time: nthSchema,
+  /** Of a dough that no bowl takes at once. */
+  mix: nthSchema.unwrap().optional(),
   pieces: z.number().int().positive().nullable(),
 });
 
@@ -77,6 +80,20 @@ export const batchSheetSchema = z.strictObject({
   steps: z.array(methodStepSchema),
   /** Those of the steps that are one of several, or of one way; absent: none is. */
   activities: z.array(activitySchema).optional(),
+  /** How many go in together where a batch does not go in at once, and what decides it; `fits` 0: not one does, and one goes in all the same. */
+  loads: z
+    .array(
+      z.strictObject({
+        stepId: localIdSchema,
+        wayId: localIdSchema.nullable(),
+        fits: z.number().int().nonnegative(),
+        by: z.enum(LIMITED_BY),
+        loads: z.number().int().min(1),
+      }),
+    )
+    .optional(),
+  /** A dough that is mixed in several; absent: in one. */
+  mixes: z.strictObject({ count: z.number().int().min(2), mostG: positive }).optional(),
   /** The breads a dough parts into; absent: it is one. */
   ways: z.array(wayOfSheetSchema).optional(),
   /** Which bag of an ingredient was open on the day, with its name then; absent before bags were told apart. */

@@ -3,4 +3,5 @@ export { batchSheetSchema, type BatchLine, type BatchSheet, type Shift } from '.
 export { FACTOR_LIMITS } from './factorLimits';
 export { planBatch } from './planBatch';
 export { ordinaryScales, roundToScale, type ScaleRanges } from './scale';
+export { smallDoses } from './doses';
 export { callOf, type Call } from './callOf';

@@ -5,7 +5,8 @@ import { formulaTotals } from '../formula/totals';
 import { divideDough, type Divided } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { compensatedSum } from '../numeric/compensatedSum';
-import { withOwnIds } from '../process/activities';
+import { mixingOf, withOwnIds } from '../process/activities';
+import { NO_ROOM, type Room } from '../process/room';
 import { takingsOf } from '../process/takings';
 import { never, ok, refuse, type Result } from '../result';
 import type { BatchRequest } from './batchRequest';
@@ -25,6 +26,9 @@ function pieceDoughG(request: BatchRequest): number {
   if (request.mode !== 'pieces' || request.weighed === 'dough') return request.pieceMassG;
   return request.pieceMassG / (1 - request.bakeLossPercent / 100);
 }
+
+/** More mixes than this are said, and called once: nobody counts down a hundred bowls one by one. */
+const MOST_MIXES = 40;
 
 /** What rounding to the scale may take from a dough without costing it a piece. */
 const ROUNDED_AWAY = 0.005;
@@ -77,31 +81,69 @@ function scaleFactor(formula: Formula, doughG: number, request: BatchRequest): R
   }
 }
 
+/** Where part of a line is asked for: before the first step (null) or at one, and for which mix of several. */
+interface Portion {
+  readonly stepId: string | null;
+  readonly share: number;
+  readonly mix?: number;
+}
+
+/** What is shared out among mixes; what was made before, a starter, a soaker, is weighed whole, and each mix takes its share of it. */
+const EACH_MIX: ReadonlySet<StageKind> = new Set(['main', 'late']);
+
+/** Each portion of the dough that is mixed in several: so many of it. */
+function mixed(
+  portions: readonly Portion[],
+  kind: StageKind,
+  mixes: number,
+  mixing: ReadonlySet<string | null>,
+): readonly Portion[] {
+  if (mixes < 2 || !EACH_MIX.has(kind)) return portions;
+  return portions.flatMap((portion) =>
+    mixing.has(portion.stepId)
+      ? Array.from({ length: mixes }, (_, at) => ({ ...portion, share: portion.share / mixes, mix: at + 1 }))
+      : [portion],
+  );
+}
+
 /** What the parts of a line that goes in in several are called: each by an id that no line has. */
 function idsOfPortions(
   formula: Formula,
-  taken: ReturnType<typeof takingsOf>,
-  steps: Formula['steps'],
+  portions: (lineId: string, kind: StageKind) => readonly Portion[],
 ): ReadonlyMap<string, string> {
   const wished = formula.stages.flatMap((stage) =>
-    stage.lines.flatMap(({ id }) =>
-      portionsOf(id, stage.kind, taken, steps).map((_, at) => ({ id: `${id}-${at + 1}` })),
-    ),
+    stage.lines.flatMap(({ id }) => portions(id, stage.kind).map((_, at) => ({ id: `${id}-${at + 1}` }))),
   );
   const own = withOwnIds(wished, new Set(allLines(formula).map(({ id }) => id)));
   return new Map(wished.map(({ id }, index) => [id, own[index]!.id]));
+}
+
+interface WeighedOut {
+  readonly stages: BatchSheet['stages'];
+  readonly worst: BatchSheet['rounding']['worst'];
+  /** Of a line that is weighed for each of several mixes: which. */
+  readonly mixOf: ReadonlyMap<string, number>;
 }
 
 /** Every line at its weight, rounded to the scale, with the step that asks for it; the one that rounding moved most. */
 function weighedOut(
   formula: Formula,
   steps: Formula['steps'],
-  factor: number,
-  scales: ScaleRanges,
+  {
+    factor,
+    mixes,
+    scales,
+  }: { readonly factor: number; readonly mixes: number; readonly scales: ScaleRanges },
   book: IngredientBook,
-): Result<{ readonly stages: BatchSheet['stages']; readonly worst: BatchSheet['rounding']['worst'] }> {
+): Result<WeighedOut> {
   const taken = takingsOf(steps, formula.stages);
-  const ids = idsOfPortions(formula, taken, steps);
+  const { from, to } = mixingOf(formula.steps);
+  const mixing = new Set([null, ...formula.steps.slice(from, to).map(({ id }) => id)]);
+  const portions = (lineId: string, kind: StageKind) =>
+    mixed(portionsOf(lineId, kind, taken, steps), kind, mixes, mixing);
+  const ids = idsOfPortions(formula, portions);
+  const firstMixing = formula.steps[from]?.id;
+  const mixOf = new Map<string, number>();
   let worst: { lineId: string; percent: number } | null = null;
   const stages: BatchSheet['stages'] = [];
   for (const stage of formula.stages) {
@@ -114,8 +156,8 @@ function weighedOut(
       if (wholeG > 1_000_000) return refuse('tooLarge', 'factor', { max: 1_000_000 });
       if (wholeG < 0.001) return refuse('tooSmall', 'factor', { min: 0.001 });
       const { id, ingredientId, note, heldBack, measured } = line;
-      const askedAt = portionsOf(line.id, stage.kind, taken, steps);
-      for (const [at, { stepId, share }] of askedAt.entries()) {
+      const askedAt = portions(line.id, stage.kind);
+      for (const [at, { stepId, share, mix = 0 }] of askedAt.entries()) {
         const exactG = wholeG * share;
         const rounded = roundToScale(scales, exactG);
         const percent = (100 * (rounded.massG - exactG)) / exactG;
@@ -129,14 +171,16 @@ function weighedOut(
             counts: measured.counts.map(({ count, measure }) => ({ count: count * times * share, measure })),
           }),
           ...(several && { of: { lineId: id, at: at + 1, of: askedAt.length } }),
-          ...(stepId !== null && { atStepId: stepId }),
+          // what is weighed before the first mix is weighed before each
+          ...((stepId ?? (mix > 1 ? firstMixing : null)) && { atStepId: stepId ?? firstMixing }),
         }); // prettier-ignore
+        if (mix > 0) mixOf.set(own, mix);
       }
     }
     if (lines.length > 0) stages.push({ id: stage.id, kind: stage.kind, name: stage.name, lines });
   }
 
-  return ok({ stages, worst });
+  return ok({ stages, worst, mixOf });
 }
 
 /**
@@ -157,6 +201,7 @@ export function planBatch(
   request: BatchRequest,
   scales: ScaleRanges,
   book: IngredientBook,
+  room: Room = NO_ROOM,
 ): Result<BatchSheet> {
   const checked = checkRequest(request);
   if (!checked.ok) return checked;
@@ -169,9 +214,11 @@ export function planBatch(
   const ways = waysOf(formula, request);
   const methodSteps = [...formula.steps, ...ways.flatMap((way) => way.steps)];
 
-  const weighed = weighedOut(formula, methodSteps, factor, scales, book);
+  const needed = room.mixG === null ? 1 : Math.ceil((exact.doughG * factor) / room.mixG - 1e-9);
+  const mixes = needed > MOST_MIXES ? 1 : needed;
+  const weighed = weighedOut(formula, methodSteps, { factor, mixes, scales }, book);
   if (!weighed.ok) return weighed;
-  const { stages, worst } = weighed.value;
+  const { stages, worst, mixOf } = weighed.value;
   const lots = openLots(stages, book);
   const rounded = formulaTotals({ stages, percentBase: formula.percentBase }, book);
   const doughG = compensatedSum(doughLines({ stages }).map((line) => line.massG));
@@ -179,7 +226,7 @@ export function planBatch(
   const parted =
     ways.length > 0 ? divideDough(ways, usableDoughG, request.mode === 'ways' ? 1 : factor) : null;
   const pieces = parted ? piecesOfWays(parted) : onePiece(request, doughG, usableDoughG);
-  const calls = laidOut(formula, parted, pieces.count);
+  const calls = laidOut(formula, { parted, pieces, mixes, room });
   return ok({
     name: formula.name,
     style: formula.style,
@@ -189,11 +236,17 @@ export function planBatch(
       ...stage,
       // asked for at the first of what its step became
       lines: stage.lines.map((line) =>
-        line.atStepId === undefined ? line : { ...line, atStepId: calls.firstOf(line.atStepId) },
+        line.atStepId === undefined
+          ? line
+          : { ...line, atStepId: calls.callAt(line.atStepId, mixOf.get(line.id)) },
       ),
     })),
     steps: calls.steps,
     ...(calls.activities.length > 0 && { activities: calls.activities }),
+    ...(calls.loads.length > 0 && { loads: calls.loads }),
+    ...(needed > 1 &&
+      room.mixG !== null &&
+      mixingOf(formula.steps).to > 0 && { mixes: { count: needed, mostG: room.mixG } }),
     ...(parted && {
       ways: parted.shares
         .filter((share) => share.pieces > 0)
@@ -254,7 +307,7 @@ function portionsOf(
   kind: StageKind,
   taken: ReturnType<typeof takingsOf>,
   steps: Formula['steps'],
-): readonly { readonly stepId: string | null; readonly share: number }[] {
+): readonly Portion[] {
   const found = [...taken].flatMap(([stepId, all]) =>
     all
       .filter((each) => each.lineId === lineId)

@@ -8,6 +8,7 @@ import { sizeFromWords } from '../formula/sizeFromWords';
 import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEntrySchema';
 import { kitchenDetailsSchema, type KitchenDetails } from '../kit/kitchenDetails';
 import { kitSchema, type Kit } from '../kit/kitSchema';
+import { withRoom } from '../kit/kit';
 import { PLAIN_WAYS } from '../kit/plainWays';
 import { processFromWords } from '../process/fromWords';
 import type { DocumentKind } from './documentKind';
@@ -26,16 +27,17 @@ export const FORMULA: DocumentKind<Formula> = {
 const isSheet = (sheet: unknown): sheet is Readonly<Record<string, unknown>> =>
   typeof sheet === 'object' && sheet !== null && !Array.isArray(sheet);
 
-/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. 3: steps as in a formula's fourth version. */
+/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. 3: steps as in a formula's fourth version. 4: a dough in several mixes. */
 const bakePlanSchema = z.strictObject({ batch: batchRequestSchema, sheet: batchSheetSchema });
 export type BakePlan = z.infer<typeof bakePlanSchema>;
 export const BAKE_PLAN: DocumentKind<BakePlan> = {
   name: 'bakePlan',
-  version: 3,
+  version: 4,
   schema: bakePlanSchema,
   upgrades: {
     1: (plan) => plan,
     2: (plan) => ({ ...plan, sheet: isSheet(plan.sheet) ? processFromWords(plan.sheet) : plan.sheet }),
+    3: (plan) => plan,
   },
 };
 
@@ -47,12 +49,16 @@ export const BAKE_ACTION: DocumentKind<BakeAction> = {
   upgrades: { 1: (action) => action, 2: (action) => action },
 };
 
-/** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. 3: more kinds of oven, and how hot each goes. */
+/** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. 3: more kinds of oven, and how hot each goes. 4: sizes, vessels, places. */
 export const KIT: DocumentKind<Kit> = {
   name: 'kit',
-  version: 3,
+  version: 4,
   schema: kitSchema,
-  upgrades: { 1: ({ scaleG: _, ...kit }) => ({ ...kit, scales: ordinaryScales }), 2: (kit) => kit },
+  upgrades: {
+    1: ({ scaleG: _, ...kit }) => ({ ...kit, scales: ordinaryScales }),
+    2: (kit) => kit,
+    3: withRoom,
+  },
 };
 
 /** 2: a jar of yeast may be less lively than new. 3: bags are told apart, and what a mixture absorbs as a whole may be known. */

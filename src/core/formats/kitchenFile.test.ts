@@ -7,6 +7,7 @@ import fourthVersion from './fixtures/kitchen.v4.json';
 import fifthVersion from './fixtures/kitchen.v5.json';
 import sixthVersion from './fixtures/kitchen.v6.json';
 import seventhVersion from './fixtures/kitchen.v7.json';
+import eighthVersion from './fixtures/kitchen.v8.json';
 import {
   fileBook,
   KITCHEN_FORMAT,
@@ -80,13 +81,14 @@ test('files of older versions are read for ever; what they could not say is empt
     [fifthVersion, 5],
     [sixthVersion, 6],
     [seventhVersion, 7],
+    [eighthVersion, 8],
   ] as const) {
     expect(fixture.version).toBe(version);
     const file = readKitchenFile(fixture, libraryBook);
     if (!file.ok) throw new Error(JSON.stringify(file.problem));
     const { version: now, bakes } = file.value;
     const [ingredients, kit] = [newestEntries(file.value), newestKit(file.value)];
-    expect([now, bakes.length, ingredients.length > 0]).toEqual([8, 1, version > 2]);
+    expect([now, bakes.length, ingredients.length > 0]).toEqual([9, 1, version > 2]);
     // height and scales came with the kitchen, and are the kit's now
     expect([kit.altitudeM, kit.scales.map(({ upToG }) => upToG)]).toEqual([95, [20, 3000, 1_000_000]]);
     expect(kit.ovens.map(({ id }) => id)).toEqual(version > 2 ? ['range', 'deck'] : ['oven']);
@@ -99,7 +101,9 @@ test('a file of the fourth version says since when: kit and ingredients before t
   const { kits, ingredients, formulas, bakes, leftOut } = file.value;
   const [first] = fourthVersion.formulas;
   const [since, last] = [first!.revisions[0]!.savedAt, first!.revisions.at(-1)!.savedAt];
-  expect(kits).toEqual([{ savedAt: since, kit: fourthVersion.kit }]);
+  expect(kits).toEqual([
+    { savedAt: since, kit: { ...fourthVersion.kit, vessels: [], places: [], measures: [], notes: '' } },
+  ]);
   expect(ingredients.map(({ versions }) => versions.map(({ savedAt, away }) => [savedAt, away]))).toEqual(
     fourthVersion.ingredients.map(() => [[since, false]]),
   );

@@ -9,9 +9,10 @@ import { checkFormula } from '../formula/checkFormula';
 import type { Formula } from '../formula/formula';
 import { formulaSchema } from '../formula/formulaSchema';
 import { sizeFromWords } from '../formula/sizeFromWords';
-import { ORDINARY_KIT, type Kit } from '../kit/kit';
+import { ORDINARY_KIT, withRoom, type Kit } from '../kit/kit';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
+import { roomOf } from '../kit/roomOf';
 import { PLAIN_WAYS } from '../kit/plainWays';
 import { processFromWords } from '../process/fromWords';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
@@ -26,10 +27,11 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * Described with an example in docs/formats.md. Version history: 1, the first; 2, with the kitchen's own ingredients;
  * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
  * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats; 7,
- * lots, and which of them a bake was made of; 8, parts by purpose, steps as fields, ways.
+ * lots, and which of them a bake was made of; 8, parts by purpose, steps as fields, ways; 9, sizes, vessels,
+ * places and own measures in the kit, mixes in a bake's sheet.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 8;
+export const KITCHEN_VERSION = 9;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -173,6 +175,14 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
       })),
     };
   },
+  8: (file) => {
+    const { kits, ...rest } = file as Record<string, unknown>;
+    return {
+      ...rest,
+      version: 9,
+      kits: each(kits, (saved) => ({ ...saved, kit: isObject(saved.kit) ? withRoom(saved.kit) : saved.kit })),
+    };
+  },
 };
 
 /** Each of a list in a file that nobody has checked yet; what is no list is left for the check. */
@@ -227,14 +237,20 @@ export const fileBook = (file: KitchenFile, library: IngredientBook): Result<Ing
 /** The kit a file's kitchen has now. */
 export const newestKit = ({ kits }: Pick<KitchenFile, 'kits'>): Kit => kits.at(-1)?.kit ?? ORDINARY_KIT;
 
-/** The sheet of a bake: the one it ran on, or, where the file has none, planned with the kitchen as it is now. */
+/** The kit as it was at a time: the last that was saved by then, else the first. */
+const kitAt = ({ kits }: Pick<KitchenFile, 'kits'>, at: string): Kit =>
+  (kits.findLast(({ savedAt }) => Date.parse(savedAt) <= Date.parse(at)) ?? kits[0])?.kit ?? ORDINARY_KIT;
+
+/** The sheet of a bake: the one it ran on, or, where the file has none, planned with the kitchen as it was then. */
 export function sheetOf(
   file: KitchenFile,
   bake: KitchenFile['bakes'][number],
   formula: Formula,
   book: IngredientBook,
 ): Result<BatchSheet> {
-  return bake.sheet ? ok(bake.sheet) : planBatch(formula, bake.batch, newestKit(file).scales, book);
+  if (bake.sheet) return ok(bake.sheet);
+  const kit = kitAt(file, bake.startedAt);
+  return planBatch(formula, bake.batch, kit.scales, book, roomOf(kit, formula));
 }
 
 /** A history is of one entry. When each was saved is as the clocks said then, and one may have been set back: their order is the list's. */

@@ -1,7 +1,7 @@
 import { ordinaryScales } from '../batch/scale';
 import type { Kit, KitOven } from './kitSchema';
 
-export { KIT_LIMITS } from './kitLimits';
+export { KIT_LIMITS, PLACE_KINDS, VESSEL_KINDS } from './kitLimits';
 export type { Kit, KitOven };
 
 /** A kitchen of which nothing is known yet. */
@@ -19,4 +19,17 @@ export const ORDINARY_KIT: Kit = {
   plates: [],
   tins: [],
   fryer: null,
+  vessels: [],
+  places: [],
+  measures: [],
+  notes: '',
 };
+
+/** A kit of before vessels and places were told: it has none yet. */
+export const withRoom = <K extends object>(kit: K) => ({
+  ...kit,
+  vessels: [],
+  places: [],
+  measures: [],
+  notes: '',
+});

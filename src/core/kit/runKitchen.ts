@@ -2,6 +2,8 @@ import { fitOffset, offsetAt } from '../heat/fitOven';
 import type { Formula } from '../formula/formula';
 import type { Plate } from '../heat/parameters';
 import { heatUpS, ORDINARY_OVENS, type Oven } from '../heat/oven';
+import { ovenFor } from './ovenFor';
+import { roomOf } from './roomOf';
 import { ORDINARY_KITCHEN, type RunKitchen } from '../run/ordinaryKitchen';
 import type { Kit, KitOven } from './kit';
 
@@ -42,12 +44,6 @@ export function heatOven(oven: KitOven, roomC: number, dialC = 200): Oven {
   return sized;
 }
 
-/** The oven a formula is baked in: its own where the kit has that, else the kit's usual one. */
-export const ovenFor = (kit: Kit, formula: Pick<Formula, 'bakedAs'>): KitOven | undefined =>
-  kit.ovens.find((each) => each.id === formula.bakedAs?.ovenId) ??
-  kit.ovens.find((each) => each.id === kit.ovenId) ??
-  kit.ovens[0];
-
 /** The kitchen of a formula's run, its oven as it is where the method sets the dial. */
 export function runKitchenOf(kit: Kit, formula: Pick<Formula, 'bakedAs' | 'steps'>): RunKitchen {
   const oven = ovenFor(kit, formula);
@@ -57,9 +53,14 @@ export function runKitchenOf(kit: Kit, formula: Pick<Formula, 'bakedAs' | 'steps
   for (const { kind, thickMm } of kit.plates) {
     if (thickMm !== null) plateThickM[kind] ??= thickMm / 1000;
   }
+  const places: RunKitchen['places'] = {};
+  for (const { kind, tempC, humidityPercent } of kit.places)
+    if (kind !== 'rack') places[kind] ??= { tempC, humidityPercent };
   return {
     ...ORDINARY_KITCHEN,
     plateThickM,
+    places,
+    room: roomOf(kit, formula),
     roomC: kit.roomC,
     fridgeC: kit.fridgeC,
     warmC: kit.warmC,

@@ -17,6 +17,8 @@ export interface Activity {
   readonly load: Nth | null;
   readonly side: Nth | null;
   readonly time: Nth | null;
+  /** Which of several mixes, of a dough that no bowl takes at once. */
+  readonly mix?: Nth;
   /** Pieces it is done to; null before the dough is divided. */
   readonly pieces: number | null;
 }
@@ -86,6 +88,22 @@ function passes(step: MethodStep, stretch: Stretch, load: Nth | null, pieces: nu
       });
     }
   return all;
+}
+
+const MIXING: ReadonlySet<StepKind> = new Set(['mix', 'kneadAgain']);
+const BETWEEN: ReadonlySet<StepKind> = new Set(['rest', 'free']);
+
+/** The steps that each of several mixes goes through: from the first mixing to the last before the dough is left to rise; from and to, not with. */
+export function mixingOf(steps: readonly MethodStep[]): { readonly from: number; readonly to: number } {
+  const from = steps.findIndex(({ kind }) => kind === 'mix');
+  if (from === -1) return { from: 0, to: 0 };
+  let to = from;
+  for (let at = from; at < steps.length; at += 1) {
+    const { kind } = steps[at]!;
+    if (MIXING.has(kind)) to = at + 1;
+    else if (!BETWEEN.has(kind)) break;
+  }
+  return { from, to };
 }
 
 /**

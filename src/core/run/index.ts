@@ -1,5 +1,6 @@
 export { bakeQuestionOf, forecastRun, type RunFeel, type RunForecast } from './forecastRun';
-export { bakedAsOf, runOf, type Run, type TimedStep } from './runOf';
+export { bakedAsOf } from '../formula/usualShape';
+export { runOf, type Run, type TimedStep } from './runOf';
 export { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';
 export { stepS } from './stepTimes';
 export { keepingsOf, type Keeping, type Kept } from './keeping';

@@ -1,5 +1,7 @@
 import type { Learnt } from '../fermentation/riseCurve';
 import { ORDINARY_OVENS, type Oven } from '../heat/oven';
+import type { Place } from '../method/standing';
+import type { Room } from '../process/room';
 import type { Plate } from '../heat/parameters';
 
 /** The kitchen as the run needs it: plain figures. */
@@ -8,6 +10,12 @@ export interface RunKitchen {
   readonly fridgeC: number;
   /** Its warm place, where it has one. */
   readonly warmC?: number;
+  /** Places that were measured: how warm, and how moist their air. */
+  readonly places?: Partial<
+    Record<Place, { readonly tempC: number | null; readonly humidityPercent: number | null }>
+  >;
+  /** How many pieces it takes at once. */
+  readonly room?: Room;
   readonly altitudeM: number;
   readonly doughC: number;
   readonly oven: Oven;

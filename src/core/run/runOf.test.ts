@@ -8,7 +8,7 @@ import { libraryBook } from '../ingredients';
 import { newStep, type MethodStep, type StepKind } from '../method';
 import { formulaAnswers } from '../notices';
 import { ORDINARY_KITCHEN, runOf, stepS, type Run } from '.';
-import { bakedAsOf } from './runOf';
+import { bakedAsOf } from '../formula/usualShape';
 import { rollsWithMethod } from './testRuns';
 
 const made = (formula: Formula): Run => {

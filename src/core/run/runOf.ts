@@ -6,8 +6,10 @@ import type { RiseQuestion } from '../fermentation/riseCurve';
 import type { Stay } from '../fermentation/thermalLag';
 import type { Formula } from '../formula/formula';
 import { insideFormula } from '../formula/insideFormula';
+import { fitOf } from '../process/fits';
+import { NO_ROOM, type Room } from '../process/room';
 import { eatenOf } from '../formula/parts';
-import { USUAL_SHAPE } from '../formula/usualShape';
+import { bakedAsOf } from '../formula/usualShape';
 import type { FormulaTotals } from '../formula/totals';
 import { crumbMatterOf, type CrumbMatter } from '../heat/crumbMatter';
 import { ORDINARY_OVENS, type Oven } from '../heat/oven';
@@ -73,6 +75,16 @@ const LOAD_OF: Readonly<Record<Shape, number>> = {
   tin: 1, hearth: 1, baguette: 3, roll: 9, touchingRolls: 12, disc: 1, flatbread: 1, ring: 8, ball: 6, round: 4,
 }; // prettier-ignore
 
+/** How many bake together: the baker's word, else what the kitchen has room for, else as is usual; never more than there are. */
+function loadOf(formula: Formula, as: NonNullable<Formula['bakedAs']>, room: Room = NO_ROOM): number {
+  if (as.perLoad) return as.perLoad;
+  if (formula.style === 'crackers') return 1;
+  const step = formula.steps.find(({ kind }) => HEATS.has(kind) && kind !== 'coast');
+  const piece = { shape: as.shape, massG: formula.usualYield.pieceMassG, lengthCm: as.lengthCm, widthCm: as.widthCm, tin: as.tin }; // prettier-ignore
+  const fit = step ? fitOf(step, piece, room, null, step.heat?.on ?? null) : null;
+  return Math.min(Math.max(1, fit?.count ?? LOAD_OF[as.shape]), 60, Math.max(1, formula.usualYield.pieces));
+}
+
 /** What comes from the fryer or the plate, flat and topped things and cheese buns are eaten warm; bread and crackers cool first. */
 function eatenWarm(formula: Formula): boolean {
   if (formula.style === 'crackers') return false;
@@ -96,13 +108,6 @@ function toppingOf(formula: Formula, book: IngredientBook): { massG: number; wat
 }
 
 const WEEK_S = 7 * 86_400;
-
-/** What one piece is made into: the baker's word, else what the style usually is. Never guessed from the words of a method. */
-export function bakedAsOf(formula: Formula): NonNullable<Formula['bakedAs']> {
-  if (formula.bakedAs) return formula.bakedAs;
-  const shape = USUAL_SHAPE[formula.style];
-  return { shape, lengthCm: null, widthCm: null, tin: shape === 'tin' ? 'dark' : null, perLoad: null };
-}
 
 /**
  * Puts a formula's method on one clock and asks what the models need; of one that parts into several breads the first, or the one it was made of
@@ -276,12 +281,7 @@ export function runOf(
             massG: pieceG * sheet,
             eatenWarm: eatenWarm(formula),
             topping: toppingOf(whole, book),
-            perLoad:
-              as.perLoad ??
-              Math.min(
-                LOAD_OF[as.shape],
-                formula.style === 'crackers' ? 1 : Math.max(1, formula.usualYield.pieces),
-              ),
+            perLoad: loadOf(formula, as, kitchen.room),
             oven: fried ? kitchen.fryer : first?.kind === 'griddle' ? ORDINARY_OVENS.griddle : kitchen.oven,
             ...(kitchen.plateThickM && { plateThickM: kitchen.plateThickM }),
             phases,

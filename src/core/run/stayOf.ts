@@ -23,9 +23,9 @@ function placeC(step: MethodStep, cold: boolean, kitchen: RunKitchen): number {
       return kitchen.fridgeC;
     case 'warm':
     case 'prover':
-      return kitchen.warmC ?? Math.max(kitchen.roomC, 28);
+      return kitchen.places?.[place]?.tempC ?? kitchen.warmC ?? Math.max(kitchen.roomC, 28);
     case 'ovenLight':
-      return kitchen.roomC + LAMP_WARMS_C;
+      return kitchen.places?.ovenLight?.tempC ?? kitchen.roomC + LAMP_WARMS_C;
     default:
       return kitchen.roomC;
   }
@@ -42,9 +42,11 @@ export const isFrozen = ({ kind, stands }: MethodStep): boolean =>
   kind === 'freeze' || stands?.place === 'freezer';
 
 /** Left open it skins over, but where air is kept moist for it. */
-const skins = ({ stands }: MethodStep): boolean =>
-  stands?.cover === 'open' &&
-  !(stands.place === 'prover' && (stands.humidityPercent ?? HUMID_PERCENT) >= HUMID_PERCENT);
+const skins = ({ stands }: MethodStep, { places }: RunKitchen): boolean => {
+  if (stands?.cover !== 'open') return false;
+  const usual = stands.place === 'prover' ? HUMID_PERCENT : 0;
+  return (stands.humidityPercent ?? places?.[stands.place]?.humidityPercent ?? usual) < HUMID_PERCENT;
+};
 const HUMID_PERCENT = 65;
 
 /** Where a dough stands through a step, and what hands do to it there: once, or as often as the step is done, and between. */
@@ -83,6 +85,6 @@ function stayOf(
     standing,
     pieceG: Math.max(1, shaped ? formula.usualYield.pieceMassG : leavening.doughG),
     pressedOut: out,
-    ...(skins(step) && { air: 'dry' as const }),
+    ...(skins(step, kitchen) && { air: 'dry' as const }),
   };
 }

@@ -4,7 +4,7 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { Oven } from '../heat/oven';
 import type { PlateKind, TinKind } from '../method/heating';
 import type { RunKitchen } from './ordinaryKitchen';
-import { bakedAsOf } from './runOf';
+import { bakedAsOf } from '../formula/usualShape';
 
 /** A question put beside the run as it is. */
 export type WhatIf =

@@ -1,7 +1,8 @@
 'use client';
 import { ArrowLeft, CookingPot, Printer } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { planBatch, type ScaleRanges } from '@/core/batch';
+import { planBatch } from '@/core/batch';
+import { roomOf, type Kit } from '@/core/kit';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
@@ -16,7 +17,7 @@ import { requestOf, useBatchQuery } from './useBatchQuery';
 import { words } from '@/wording/screens/batch/BatchPage';
 
 /** How much today? The question on the left, the sheet to weigh from on the right, the bench one press away. */
-export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: ScaleRanges }) {
+export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) {
   const { formula } = loaded;
   const router = useKitchenRouter();
   const kitchen = useKitchen();
@@ -29,7 +30,10 @@ export function BatchPage({ loaded, scales }: { loaded: LoadedFormula; scales: S
 
   const book = useBook();
   const request = useMemo(() => requestOf(query), [query]);
-  const plan = useMemo(() => planBatch(formula, request, scales, book), [book, formula, request, scales]);
+  const plan = useMemo(
+    () => planBatch(formula, request, kit.scales, book, roomOf(kit, formula)),
+    [book, formula, request, kit],
+  );
 
   const start = async () => {
     const what = JSON.stringify(request);

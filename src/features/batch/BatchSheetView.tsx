@@ -3,6 +3,7 @@ import type { BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+import { HowItFits } from './HowItFits';
 import { PaperMethod } from './PaperMethod';
 import { wordCounts } from '@/wording/measured';
 import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
@@ -103,6 +104,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
       <p className="mt-1 text-sm text-soft" data-testid="rounding">
         {numbers.mark(roundingWords(sheet))}
       </p>
+      <HowItFits sheet={sheet} />
       <EaterChecks stages={sheet.stages} className="mt-3 border-t border-rule pt-2" />
       {sheet.stages.map((stage) => (
         <section key={stage.id} className="mt-4 break-inside-avoid">

@@ -5,8 +5,11 @@ import { KitCard } from './KitCard';
 import { RoomsCard } from './RoomsCard';
 import { KitOvens } from './KitOvens';
 import { KitPlates } from './KitPlates';
+import { KitNotes } from './KitNotes';
+import { KitPlaces } from './KitPlaces';
 import { KitScales } from './KitScales';
 import { KitTins } from './KitTins';
+import { KitVessels } from './KitVessels';
 import { useKit, type KitSave } from './useKit';
 import { words } from '@/wording/screens/kit/KitPage';
 import { patiently } from '@/ui/patiently';
@@ -62,10 +65,13 @@ export function KitPage({ stored, details }: KitPageProps) {
           <RoomsCard kit={kit} change={change} />
           <KitScales scales={kit.scales} onChange={(scales) => change({ scales })} />
           <KitTins kit={kit} change={change} />
+          <KitVessels kit={kit} change={change} />
+          <KitNotes kit={kit} change={change} />
         </div>
         <div className="space-y-5">
           <KitOvens kit={kit} change={change} />
           <KitPlates kit={kit} change={change} />
+          <KitPlaces kit={kit} change={change} />
         </div>
       </div>
     </>

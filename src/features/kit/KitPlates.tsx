@@ -3,14 +3,21 @@ import { Plus } from 'lucide-react';
 import { KIT_LIMITS, type Kit } from '@/core/kit';
 import { PLATE_KINDS } from '@/core/method/heating';
 import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
 import { NumberField } from '../quantities/NumberField';
+import { Row } from '../quantities/Row';
 import { PLATE_KIND_WORD } from '@/wording/run';
 import { AddButton } from './AddButton';
 import { KitCard, type KitProps } from './KitCard';
 import { KitRow, newKitId } from './KitRow';
+import { CountField, LengthField } from './SizeField';
 import { words } from '@/wording/screens/kit/KitPlates';
 
 const KINDS = PLATE_KINDS.map((value) => ({ value, label: PLATE_KIND_WORD[value] }));
+const FORMS = [
+  { value: 'square', label: words.square },
+  { value: 'round', label: words.round },
+] as const;
 const newPlate = (): Kit['plates'][number] => ({
   id: newKitId(), name: words.aStone, kind: 'stone', thickMm: null,
 }); // prettier-ignore
@@ -40,6 +47,29 @@ export function KitPlates({ kit, change }: KitProps) {
               value={plate.thickMm}
               bounds={KIT_LIMITS.thickMm}
               onChange={(thickMm) => put({ thickMm })}
+            />
+            <Row word={words.form}>
+              <Choice
+                label={words.formOf(plate.name)}
+                value={plate.round ? 'round' : 'square'}
+                options={FORMS}
+                onChange={(form) =>
+                  put(form === 'round' ? { round: true, widthCm: null } : { round: undefined })
+                }
+                className="border-edge"
+              />
+            </Row>
+            <LengthField
+              word={plate.round ? words.across : words.long}
+              name="lengthCm"
+              of={plate}
+              put={put}
+            />
+            {!plate.round && <LengthField word={words.wide} name="widthCm" of={plate} put={put} />}
+            <CountField
+              word={words.howMany}
+              value={plate.count ?? 1}
+              onChange={(count) => put({ count: count ?? undefined })}
             />
           </KitRow>
         );
@@ -84,6 +114,12 @@ function Fryer({ kit: { fryer }, change }: KitProps) {
         value={fryer.powerW}
         bounds={KIT_LIMITS.powerW}
         onChange={(powerW) => powerW !== null && change({ fryer: { ...fryer, powerW } })}
+      />
+      <LengthField
+        word={words.across}
+        name="acrossCm"
+        of={fryer}
+        put={(part) => change({ fryer: { ...fryer, ...part } })}
       />
       <Button look="quiet" onClick={() => change({ fryer: null })}>
         {words.thereIsNone}

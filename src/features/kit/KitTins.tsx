@@ -6,6 +6,7 @@ import { TIN_WORD } from '@/wording/run';
 import { AddButton } from './AddButton';
 import { KitCard, type KitProps } from './KitCard';
 import { capital, KitRow, newKitId } from './KitRow';
+import { CountField } from './SizeField';
 import { words } from '@/wording/screens/kit/KitTins';
 
 const MEASURES = [
@@ -46,6 +47,11 @@ export function KitTins({ kit: { tins }, change }: KitProps) {
                 onChange={(value) => value !== null && put({ [field]: value })}
               />
             ))}
+            <CountField
+              word={words.howMany}
+              value={tin.count ?? null}
+              onChange={(count) => put({ count: count ?? undefined })}
+            />
           </KitRow>
         );
       })}

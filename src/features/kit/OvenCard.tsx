@@ -6,6 +6,7 @@ import { Choice } from '@/ui/Choice';
 import { NumberField } from '../quantities/NumberField';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { NameCell, RemoveButton } from './KitRow';
+import { CountField, LengthField } from './SizeField';
 import { OvenReadings } from './OvenReadings';
 import { words } from '@/wording/screens/kit/OvenCard';
 import { patiently } from '@/ui/patiently';
@@ -46,6 +47,7 @@ interface OvenCardProps {
 /** Know your oven: what it is, and how far its dial is off, with how sure that is. */
 export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: OvenCardProps) {
   const units = useUnits();
+  const put = (part: Partial<KitOven>) => onChange({ ...oven, ...part });
   return (
     <div role="group" aria-label={oven.name} className="border-t-2 border-rule py-2">
       <div className="flex flex-wrap items-center gap-2">
@@ -76,6 +78,13 @@ export function OvenCard({ oven, roomC, usual, onUsual, onChange, onRemove }: Ov
           value={oven.litres}
           bounds={KIT_LIMITS.litres}
           onChange={(litres) => onChange({ ...oven, litres })}
+        />
+        <LengthField word={words.floorLong} name="floorLengthCm" of={oven} put={put} />
+        <LengthField word={words.floorWide} name="floorWidthCm" of={oven} put={put} />
+        <CountField
+          word={words.shelves}
+          value={oven.shelves ?? null}
+          onChange={(shelves) => put({ shelves })}
         />
         <NumberField
           word={words.coldToTakesIt(units.temperature(220))}

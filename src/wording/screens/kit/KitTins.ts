@@ -7,4 +7,5 @@ export const words = {
   measureATinInsideOnce: 'Measure a tin inside once: its loaf’s height and time are calculated from then on.',
   aTin: 'A tin',
   tins: 'Tins',
+  howMany: 'How many',
 } as const;

@@ -12,4 +12,7 @@ export const words = {
   theOneBakesAre: ' the one bakes are calculated for',
   roomInside: 'Room inside',
   coldToTakesIt: (temperature: string) => `Cold to ${temperature} takes it`,
+  floorLong: 'Floor, side to side',
+  floorWide: 'Floor, front to back',
+  shelves: 'Shelves that bake at once',
 } as const;

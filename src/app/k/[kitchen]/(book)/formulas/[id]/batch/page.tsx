@@ -14,7 +14,7 @@ export default function Page(props: IdParams) {
   return documentPage(props, loadFormula, async (loaded, context) => (
     <Book context={context} holds={loaded.formula}>
       <NuqsAdapter>
-        <BatchPage key={loaded.revision} loaded={loaded} scales={(await loadKit(context)).kit.scales} />
+        <BatchPage key={loaded.revision} loaded={loaded} kit={(await loadKit(context)).kit} />
       </NuqsAdapter>
     </Book>
   ));
