@@ -26,6 +26,7 @@ const config = async () => ({
         '<rootDir>/src/door/**/*.test.ts',
         '<rootDir>/src/host/**/*.test.ts',
         '<rootDir>/src/app/**/*.test.ts',
+        '<rootDir>/tests/reader/*.test.ts',
         '<rootDir>/tests/*.test.ts',
       ],
     }),

@@ -143,5 +143,6 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
     lines.push({ number, text: row.join(', '), role: 'ingredient' });
   }
   if (lines.length === 0) return refuse('required', 'file');
-  return ok({ title: null, lines, parts, steps: [], yieldText: null, notes: [], contradictions: [] });
+  const makes = { pieces: null, pieceMassG: null };
+  return ok({ title: null, lines, parts, steps: [], stepAsks: [], makes, yieldText: null, notes: [], contradictions: [] });
 }

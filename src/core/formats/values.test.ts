@@ -201,7 +201,9 @@ test('CSV is read to the gram, part by part, with a question where a name is not
   );
   if (!read.ok) throw new Error(JSON.stringify(read.problem));
   const { parts, lines, ...rest } = read.value;
-  expect(rest).toEqual({ title: null, steps: [], yieldText: null, notes: [], contradictions: [] });
+  expect(rest).toEqual({
+    title: null, steps: [], stepAsks: [], makes: { pieces: null, pieceMassG: null }, yieldText: null, notes: [], contradictions: [],
+  }); // prettier-ignore
   expect(lines[0]).toEqual({
     number: 2,
     text: 'Dough, main, white-rice-flour, Whatever, 200.5 g, sifted',

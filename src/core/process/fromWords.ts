@@ -94,6 +94,19 @@ export function cueIn(kind: MethodStep['kind'], until: string): Cue | null {
   return kind === 'cool' && speaks(text, /\bcold|cool(?:ed)?\b/) ? { kind: 'cold' } : null;
 }
 
+/**
+ * What of a remark says what is waited for: of what is heated or cools only what follows an "until" (a dark tray is no dark crust, and to cool is not to be
+ * cold), and what is said of the core.
+ */
+function waitedFor(kind: MethodStep['kind'], note: string): string {
+  if (!HEATED.has(kind) && kind !== 'cool') return note;
+  const told = [...note.matchAll(/\b(?:until|till|to an?|when|once|they are|it is|and)\b([^.;]*)/gi)].map(([, said = '']) => said);
+  const floats = /\bfloats?\b|\bcomes? up\b/i.test(note) && (kind === 'boil' || kind === 'fry') ? 'floats' : '';
+  const core = /[^.;]*\b(?:core|inside|middle|centre|center)\b(?! (?:shelf|rack|of the oven))[^.;]*/i.exec(note)?.[0] ?? '';
+  const cold = kind === 'cool' && /\bcompletely\b|\bcold\b/i.test(note) ? 'cold' : '';
+  return kind === 'cool' ? cold : [...told, core, floats].join('. ');
+}
+
 /** Where a step stands, as far as its words say. */
 export function standsIn(text: string): Stands | null {
   const place = speaks(text, /\b(?:fridge|refrigerator|refrigerate)\b/) ? 'fridge'
@@ -127,7 +140,8 @@ export function fieldsFromWords(
     const heat = { ...heatIn(texts(step), preheating), ...step.heat };
     if (Object.keys(heat).length > 0) read.heat = heat;
   }
-  const cue = step.cue ?? cueIn(step.kind, wordsOf(step.until, remarks ? step.note : ''));
+  const cue =
+    step.cue ?? cueIn(step.kind, step.until) ?? (remarks ? cueIn(step.kind, waitedFor(step.kind, step.note)) : null);
   if (cue) read.cue = cue;
   const stands = step.stands ?? (RESTING.has(step.kind) ? standsIn(texts(step)) : null);
   if (stands) read.stands = stands;

@@ -1,4 +1,5 @@
-export { readRecipe, type RecipeReading } from './readRecipe';
+export { LINE_ROLES, readRecipe, type LineRole, type RecipeReading } from './readRecipe';
 export { readLineAs, type Asking, type IngredientLine } from './readLine';
 export { sheetOfRecipe, type Answer } from './sheetOf';
 export { matchIngredient } from './match';
+export { readMethod, type StepAsk } from './method/readMethod';

@@ -8,12 +8,15 @@ import type { MeasureSystem } from '../quantity/measures';
 import { phraseAt } from '../quantity/phrase';
 import { matchIngredient } from './match';
 import { readIngredientLine, type IngredientLine } from './readLine';
-import { heatContradictions, readSteps, type HeatContradiction } from './readStep';
+import { heatContradictions, type HeatContradiction } from './method/contradictions';
+import { readMethod, type Paragraph, type StepAsk } from './method/readMethod';
+import { yieldIn, type RecipeYield } from './yieldIn';
 
 const RECIPE_LIMITS = { letters: 40_000, lines: 600, lineLength: 3000 } as const;
 
 /** What each line of the text was taken for; every line that is not blank has its place. */
-type LineRole = 'title' | 'heading' | 'yield' | 'ingredient' | 'step' | 'note';
+export const LINE_ROLES = ['title', 'heading', 'yield', 'ingredient', 'step', 'note'] as const;
+export type LineRole = (typeof LINE_ROLES)[number];
 
 export interface SourceLine {
   /** Counted from 1, as in the text. */
@@ -33,6 +36,10 @@ export interface RecipeReading {
   readonly lines: readonly SourceLine[];
   readonly parts: readonly RecipePart[];
   readonly steps: readonly MethodStep[];
+  /** What the method leaves open: the likeliest reading stands in the step. */
+  readonly stepAsks: readonly StepAsk[];
+  /** Into how many pieces, and how heavy, as far as title, yield and method say. */
+  readonly makes: RecipeYield;
   readonly yieldText: string | null;
   /** Lines that are neither ingredient nor method: they go to "about it". */
   readonly notes: readonly string[];
@@ -124,6 +131,21 @@ type LineKind =
   | 'preface'
   | 'bareStep'
   | 'ingredient';
+
+/** Parts whose method is not the dough's: their sentences mix and heat something else. */
+const ASIDE: ReadonlySet<StageKind> = new Set(['sauce', 'filling', 'glaze', 'dip', 'kettle', 'oil', 'topping', 'wash']);
+
+/** A line's kind by the baker's own word. */
+function declaredKind(role: LineRole | undefined, section: Section): LineKind | null {
+  switch (role) {
+    case undefined:
+      return null;
+    case 'heading':
+      return section === 'method' ? 'stretchHead' : 'partHead';
+    default:
+      return role;
+  }
+}
 
 const ROLE_OF: Readonly<Record<LineKind, LineRole>> = {
   methodHead: 'heading',
@@ -233,6 +255,7 @@ function tableGrams(raw: readonly string[]): readonly string[] {
  * is not understood is there with its question.
  *
  * @param newId gives a new local id for each step
+ * @param declared what a line is by the baker's own word, by its number
  * @returns the reading; `required` for an empty text, `tooLong` / `tooMany` beyond {@link RECIPE_LIMITS}, `control` for hidden
  *   characters, each with the line's number as its path
  */
@@ -241,13 +264,15 @@ export function readRecipe(
   book: IngredientBook,
   system: MeasureSystem,
   newId: () => string,
+  declared: ReadonlyMap<number, LineRole> = new Map(),
 ): Result<RecipeReading> {
   const cut = linesOf(text);
   if (!cut.ok) return cut;
   const raw = tableGrams(cut.value);
   const lines: SourceLine[] = [];
   const parts: { name: string; kind: StageKind; items: (IngredientLine & { number: number })[] }[] = [];
-  const steps: MethodStep[] = [];
+  const paragraphs: Paragraph[] = [];
+  let aside = false;
   const notes: string[] = [];
   const contradictions: (HeatContradiction & { number: number })[] = [];
   let title: string | null = null;
@@ -260,13 +285,17 @@ export function readRecipe(
     if (line === '' || TABLE_RULE.test(line)) continue;
     contradictions.push(...heatContradictions(line).map((found) => ({ ...found, number })));
     const titled = title !== null;
-    const kind = kindOf({ raw, index, line, section, titled, yielded: yieldText !== null }, book);
+    const place: Place = { raw, index, line, section, titled, yielded: yieldText !== null };
+    const kind: LineKind = declaredKind(declared.get(number), section) ?? kindOf(place, book);
     section = SECTION_AFTER[kind] ?? section;
     lines.push({ number, text: line, role: ROLE_OF[kind] });
     const name = line.replace(/:\s*$/, '');
     if (kind === 'yield') yieldText = line;
     else if (kind === 'note' || kind === 'preface') notes.push(line);
-    else if (kind === 'stretchHead') notes.push(name);
+    else if (kind === 'stretchHead') {
+      aside = ASIDE.has(stageKindOf(name));
+      notes.push(name);
+    } else if (kind === 'methodHead') aside = false;
     else if (kind === 'partHead') {
       if (name.length > 40) notes.push(name);
       parts.push({ name: name.slice(0, 40), kind: stageKindOf(name), items: [] });
@@ -274,9 +303,9 @@ export function readRecipe(
       title = line.slice(0, FORMULA_LIMITS.nameLength);
       if (line.length > FORMULA_LIMITS.nameLength) notes.push(line);
     } else if (kind === 'step') {
-      steps.push(...readSteps(line.replace(NUMBERED, '').replace(DASH, ''), newId));
+      paragraphs.push({ text: line.replace(NUMBERED, '').replace(DASH, ''), aside });
     } else if (kind === 'bareStep') {
-      steps.push(...readSteps(line.replace(BULLET, ''), newId));
+      paragraphs.push({ text: line.replace(BULLET, ''), aside });
     } else if (kind === 'ingredient') {
       if (parts.length === 0) parts.push({ name: '', kind: 'main', items: [] });
       parts.at(-1)!.items.push({ ...readIngredientLine(line, book, system), number });
@@ -284,7 +313,10 @@ export function readRecipe(
   }
   if (lines.length === 0) return refuse('required', 'text');
   const filled = parts.filter(({ items }) => items.length > 0);
-  return ok({ title, lines, parts: filled, steps, yieldText, notes, contradictions });
+  const { steps, asks: stepAsks, divided, over } = readMethod(paragraphs, newId);
+  notes.push(...over);
+  const makes = yieldIn(title, yieldText, divided);
+  return ok({ title, lines, parts: filled, steps, stepAsks, makes, yieldText, notes, contradictions });
 }
 
 /** "1.5 cups" and "2. 300 g flour" begin with a number too: an amount with a unit right behind it is no numbering. */

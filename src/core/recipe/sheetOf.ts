@@ -1,11 +1,12 @@
-import { methodFromWords } from '../process/fromWords';
 import { emptyFormula, FORMULA_LIMITS, type Formula, type Line, type Stage } from '../formula/formula';
 import { sizeFromWords } from '../formula/sizeFromWords';
 import { formulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { shortened } from '../plainTextSchema';
 import { within } from '../units/decimal';
+import type { StepAsk } from './method/readMethod';
 import type { RecipeReading } from './readRecipe';
+import { styleOf } from './styleOf';
 
 /** What the baker said to a line's question. */
 export interface Answer {
@@ -40,22 +41,30 @@ function measuredOf({
   return { measured: { said: written.slice(0, 60), lowG, highG, ...(counts && { counts: [...counts] }) } };
 }
 
-/** A recipe does not say what its pieces weigh: all its dough is one. */
-function asOnePiece(formula: Formula, doughG: number): Formula {
+/** So many pieces of so much; where a recipe does not say, all its dough is one. */
+function asPieces(formula: Formula, doughG: number, makes: RecipeReading['makes']): Formula {
   if (doughG < 1) return formula;
-  const pieceMassG = Math.min(20_000, Math.round(doughG));
-  return { ...formula, usualYield: { ...formula.usualYield, pieces: 1, pieceMassG } };
+  const { pieces: most, pieceMassG: limits } = { pieces: FORMULA_LIMITS.pieces.max, pieceMassG: FORMULA_LIMITS.pieceMassG };
+  const heavy = makes.pieceMassG !== null && makes.pieceMassG < doughG * 1.15 ? makes.pieceMassG : null;
+  const pieces = Math.min(most, makes.pieces ?? (heavy ? Math.max(1, Math.floor((doughG * 1.01) / heavy)) : 1));
+  // a piece that is said to weigh more than its share of the dough is weighed by its share
+  const each = heavy !== null && heavy * pieces <= doughG * 1.02 ? heavy : doughG / pieces;
+  const pieceMassG = Math.min(limits.max, Math.max(limits.min, Math.round(each)));
+  return { ...formula, usualYield: { ...formula.usualYield, pieces, pieceMassG } };
 }
 
 /**
  * Makes a sheet of a reading and the answers to its questions. A line keeps its words: what was said of it as its note, what
  * was left out in the text about the formula.
+ *
+ * @param meant of a step whose sentence asked, what was meant, by its id
  */
 export function sheetOfRecipe(
   reading: RecipeReading,
   answers: ReadonlyMap<number, Answer>,
   book: IngredientBook,
   newId: () => string,
+  meant: ReadonlyMap<string, StepAsk['readings'][number]> = new Map(),
 ): SheetOfRecipe {
   const open: number[] = [];
   const left: string[] = [];
@@ -119,12 +128,12 @@ export function sheetOfRecipe(
     ...blank,
     about: shortened(about, FORMULA_LIMITS.aboutLength),
     stages: stages.length > 0 ? stages : blank.stages,
-    // what its sentences say is read here, once, into fields that are shown and can be corrected
-    steps: methodFromWords(reading.steps.slice(0, FORMULA_LIMITS.steps)),
+    style: styleOf(reading.title, reading.steps) ?? blank.style,
+    steps: reading.steps.slice(0, FORMULA_LIMITS.steps).map((step) => ({ ...step, ...meant.get(step.id) })),
   });
   const totals = formulaTotals(formula, book);
   return {
-    formula: asOnePiece(formula, totals.doughG),
+    formula: asPieces(formula, totals.doughG, reading.makes),
     open,
     cutLetters: Math.max(0, about.length - FORMULA_LIMITS.aboutLength),
     percentOff: printed.flatMap(({ number, lineId, percent }) => {

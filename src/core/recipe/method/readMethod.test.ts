@@ -1,14 +1,16 @@
 import fc from 'fast-check';
-import { methodStepSchema, STEP_LIMITS } from '../method';
-import { readAs } from '../readAs';
-import { libraryBook } from '../ingredients';
-import { matchIngredient } from '.';
-import { heatContradictions, readSteps } from './readStep';
+import { methodStepSchema, STEP_LIMITS } from '../../method';
+import { readAs } from '../../readAs';
+import { libraryBook } from '../../ingredients';
+import { matchIngredient } from '..';
+import { heatContradictions } from './contradictions';
+import { readMethod } from './readMethod';
 
 const ids = () => {
   let next = 0;
   return () => `n${next++}`;
 };
+const readSteps = (text: string, newId: () => string) => readMethod([{ text, aside: false }], newId).steps;
 const steps = (text: string) =>
   readSteps(text, ids()).map(({ kind, minS, maxS, tempC }) => [kind, minS, maxS, tempC]);
 
@@ -22,7 +24,7 @@ test.each([
   ['Bake for 1 hour and 10 minutes.', [['bake', 4200, null, null]]],
   ['Boil for 45 seconds each side.', [['boil', 45, null, null]]],
   ['Deep-fry at 165 °C for 6 minutes.', [['fry', 360, null, 165]]],
-  ['Refrigerate overnight.', [['chill', null, null, null]]],
+  ['Refrigerate overnight.', [['chill', 28_800, 43_200, null]]],
   ['Cool on a rack for 2 hours before slicing.', [['cool', 7200, null, null]]],
   ['Divide into eight.', [['divide', null, null, null]]],
   ['Sing to it.', [['free', null, null, null]]],
@@ -141,12 +143,11 @@ test('no word is lost, and every step may be saved, whatever the paragraph', () 
     fc.property(fc.array(word, { minLength: 1, maxLength: 120 }), (words) => {
       const text = words.join(' ');
       const read = readSteps(text, ids());
-      expect(
-        read
-          .map(({ note }) => note)
-          .join(' ')
-          .replace(/\s+/g, ''),
-      ).toBe(text.replace(/\s+/g, ''));
+      // between two actions an "and", a "then", a comma may go
+      const wordsIn = (said: string) =>
+        said.toLowerCase().split(/[\s.;,]+/).filter((each) => each !== '' && !/^(?:and|then)$/.test(each)); // prettier-ignore
+      const { steps: all, over } = readMethod([{ text, aside: false }], ids());
+      expect(wordsIn([...all.map(({ note }) => note), ...over].join(' ')).sort()).toEqual(wordsIn(text).sort());
       for (const step of read) {
         expect(step.note.length).toBeLessThanOrEqual(STEP_LIMITS.cueLength);
         expect(readAs(methodStepSchema, step).ok).toBe(true);

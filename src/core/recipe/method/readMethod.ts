@@ -1,0 +1,438 @@
+import type { Moisture } from '../../method/heating';
+import { newStep, stepTempRangeC, STEP_LIMITS, type MethodStep, type StepKind } from '../../method/step';
+import { fieldsFromWords } from '../../process/fromWords';
+import { actionOf, mediumOf, type Action, type Stage } from './actions';
+import { clausesOf, sentencesOf, type Clause } from './clauses';
+import { heatContradictions } from './contradictions';
+import { atATimeOf, coveredAtRoom, dividedInto, moistOf, timesOf } from './fields';
+import { heatsIn, plainNumbers, spansIn, type Heat, type Span } from './spans';
+
+/** What a sentence leaves open. */
+export type StepDoubt =
+  /** What is done is not understood. */
+  | 'kind'
+  /** A time or a temperature has no place: a second way to do it, or a slip. */
+  | 'time'
+  | 'heat'
+  /** "up to two days": a limit, not a time. */
+  | 'upTo';
+
+export interface StepAsk {
+  readonly stepId: string;
+  readonly about: StepDoubt;
+  readonly written: string;
+  /** What it may mean, the likeliest first: what of the step would change. */
+  readonly readings: readonly Partial<Pick<MethodStep, 'kind' | 'minS' | 'maxS' | 'tempC'>>[];
+}
+
+export interface MethodReading {
+  readonly steps: readonly MethodStep[];
+  readonly asks: readonly StepAsk[];
+  /** What a divide step says of the pieces. */
+  readonly divided: { readonly pieces: number | null; readonly pieceMassG: number | null };
+  /** Words that no step has room for. */
+  readonly over: readonly string[];
+}
+
+/** A paragraph of the method; `aside`: it is about a sauce or a bath, under a heading of its own. */
+export interface Paragraph {
+  readonly text: string;
+  readonly aside: boolean;
+}
+
+interface Draft {
+  kind: StepKind;
+  texts: string[];
+  time: Span | null;
+  tempC: number | null;
+  coreC: number | null;
+  moist: Moisture | null;
+  sides: number | null;
+  again: { times: number; everyS: number | null } | null;
+  atATime: number | null;
+  paragraph: number;
+  doubts: { about: StepDoubt; written: string; readings: StepAsk['readings'] }[];
+}
+
+const HEATING: ReadonlySet<StepKind> = new Set(['boil', 'griddle', 'fry', 'bake']);
+/** Work that goes on under another heat or for another while without being named again. */
+const GOES_ON: ReadonlySet<StepKind> = new Set([
+  'mix', 'kneadAgain', 'boil', 'griddle', 'fry', 'bake', 'proof', 'bulk', 'rest', 'chill', 'coast', 'cool',
+]); // prettier-ignore
+const LIQUID = /\b(?:water|milk|liquid|whey|beer|butter|yeast)\b/i;
+/** Each of these is one thing however many sentences tell it. */
+const ONE_VISIT: ReadonlySet<StepKind> = new Set(['bake', 'fry', 'boil', 'griddle']);
+
+/** What was written before anything was understood of it: the likeliest first. */
+function likeliest({ mixed, shaped, heated }: Stage): StepKind[] {
+  if (heated) return ['bake', 'cool', 'rest'];
+  if (shaped) return ['proof', 'rest', 'bake'];
+  return mixed ? ['bulk', 'rest', 'mix'] : ['rest', 'mix', 'soak'];
+}
+
+/** Reads the paragraphs of one method, in order: what one sentence says (an oven heated, a dough shaped) is known to the next. */
+export function readMethod(paragraphs: readonly Paragraph[], newId: () => string): MethodReading {
+  // a method that mixes nothing begins with the dough
+  const mixes = paragraphs.some(({ text, aside }) => !aside && MIXES.test(text));
+  const reader = new MethodReader(!mixes);
+  paragraphs.forEach((paragraph, index) => reader.paragraph(paragraph, index));
+  return reader.result(newId);
+}
+
+const MIXES = /\b(?:mix|whisk|stir|knead|combine|beat|blend|whizz?|whip|add|sift|work|incorporate|dissolve|weigh|measure|toast|feed|yeast|psyllium|pour|soak|grind|scald|starter|bloom|activate)\w*\b/i;
+
+class MethodReader {
+  constructor(mixed: boolean) {
+    this.stage = { ...this.stage, mixed };
+  }
+
+  private readonly drafts: Draft[] = [];
+  private stage: Stage = { mixed: false, risen: false, shaped: false, heated: false, off: false, medium: null, aside: false, last: null }; // prettier-ignore
+  private readonly setC: Partial<Record<'oven' | 'pan' | 'oil', number>> = {};
+  private divided: { pieces: number | null; pieceMassG: number | null } = { pieces: null, pieceMassG: null };
+  /** Words that belong to the step that comes next. */
+  private ahead: string[] = [];
+  private turned = false;
+  private at = 0;
+
+  paragraph({ text, aside }: Paragraph, index: number) {
+    this.at = index;
+    this.stage = { ...this.stage, aside };
+    for (const sentence of sentencesOf(text)) for (const clause of clausesOf(sentence)) this.clause(clause);
+    this.flush();
+  }
+
+  private get last(): Draft | undefined {
+    return this.drafts.at(-1);
+  }
+
+  /** What was to come before a step that did not come. */
+  private flush() {
+    if (this.ahead.length === 0) return;
+    if (this.last) this.last.texts.push(...this.ahead);
+    else this.start('free', null, []);
+    this.ahead = [];
+  }
+
+  private start(kind: StepKind, time: Span | null, texts: readonly string[]): Draft {
+    const draft: Draft = {
+      kind, texts: [...this.ahead, ...texts], time, tempC: null, coreC: null, moist: null, sides: null, again: null, atATime: null,
+      paragraph: this.at, doubts: [],
+    }; // prettier-ignore
+    this.ahead = [];
+    this.drafts.push(draft);
+    return draft;
+  }
+
+  private clause({ text, goesOn }: Clause) {
+    const { last } = this;
+    this.stage = { ...this.stage, last: last ? { kind: last.kind, text: last.texts.join(' ') } : null };
+    const plain = plainNumbers(text);
+    const spans = spansIn(plain);
+    const { heats, unsure } = heatsIn(plain);
+    const time = spans.find(({ role }) => role === 'whole' || role === 'side') ?? null;
+    const before = this.last;
+    this.leadTime(spans, plain);
+    const more = goesOn && before !== undefined && GOES_ON.has(before.kind);
+    const action: Action = more ? before.kind : actionOf(plain, this.stage, time?.minS ?? 0);
+    switch (action) {
+      case 'remark':
+        return this.remark(text);
+      case null:
+        return this.unknown(text, plain, { spans, heats, time });
+      case 'off':
+        this.stage = { ...this.stage, off: true };
+        return this.remark(text);
+      case 'ahead':
+        return void this.ahead.push(text);
+      case 'uncover':
+        this.ahead.push(text);
+        this.turned = before?.time !== null;
+        return;
+      case 'repeat':
+        return this.repeat(text, plain, spans);
+      case 'turnSide':
+        if (!time || !before) {
+          const after = spans.find(({ role }) => role === 'moment');
+          if (before && !before.time && after && HEATING.has(before.kind)) before.time = { ...after, role: 'whole' };
+          this.turned = true;
+          return this.remark(text);
+        }
+        this.fill(this.start(before.kind, time, [text]), plain, spans, heats, unsure);
+        return;
+      case 'lower':
+        return this.lower(text, plain, { spans, heats, time });
+      default:
+        this.step(action, text, plain, { spans, heats, time, unsure, more });
+    }
+  }
+
+  /** "After 20 minutes lower the oven …" tells how long the step before took. */
+  private leadTime(spans: readonly Span[], plain: string) {
+    const [first] = spans;
+    if (first?.role !== 'moment' || !/^(?:and |then )?after\b/i.test(plain.trim()) || first.from > 30) return;
+    const before = this.drafts.findLast(({ kind }) => kind !== 'score' && kind !== 'top');
+    if (before && !before.time && (HEATING.has(before.kind) || GOES_ON.has(before.kind)))
+      before.time = { ...first, role: 'whole' };
+  }
+
+  private remark(text: string) {
+    if (this.last && this.last.paragraph === this.at) this.last.texts.push(text);
+    else if (this.last && !this.last.texts.includes(text)) this.last.texts.push(text);
+    else this.ahead.push(text);
+  }
+
+  private unknown(text: string, plain: string, { spans, heats, time }: Found) {
+    if (this.belongsToLast(text, plain, { spans, heats, time })) return;
+    const told = spans.length > 0 || heats.some(({ role }) => role === 'place');
+    if (!told) {
+      if (this.last?.paragraph === this.at) return this.remark(text);
+      this.start('free', null, [text]);
+      return;
+    }
+    // a time of a sauce is nobody's question
+    if (this.stage.aside) return void this.fill(this.start('free', time, [text]), plain, spans, heats, false);
+    const draft = this.start('free', time, [text]);
+    draft.doubts.push({
+      about: 'kind',
+      written: text,
+      readings: likeliest(this.stage).map((kind) => ({ kind, ...(time && { minS: time.minS, maxS: time.maxS }) })),
+    });
+    const place = heats.find(({ role }) => role === 'place');
+    if (place) draft.tempC = place.tempC;
+  }
+
+  /** What has no verb of its own and still is clear: the dough's or the core's temperature, the time of what was just named, "then 10 minutes more". */
+  private belongsToLast(text: string, plain: string, { spans, heats, time }: Found): boolean {
+    const { last, stage } = this;
+    const dough = heats.find(({ role }) => role === 'dough');
+    const mixing = this.drafts.findLast(({ kind }) => kind === 'mix' || kind === 'kneadAgain');
+    if (dough && !time && mixing) {
+      mixing.tempC ??= dough.tempC;
+      mixing.texts.push(text);
+      return true;
+    }
+    const core = heats.find(({ role }) => role === 'core');
+    if (core && !time && last && (HEATING.has(last.kind) || last.kind === 'coast')) {
+      last.coreC = core.tempC;
+      last.texts.push(text);
+      return true;
+    }
+    if (!time) return false;
+    const hot = heats.find(({ role, tempC }) => role === 'place' && tempC >= 120);
+    const again = /^(?:and )?(?:then|another|one more|a further|\d+ more)\b/i.test(plain.trim());
+    const open = last && last.paragraph === this.at && !last.time && GOES_ON.has(last.kind) && !this.stage.aside;
+    const kind = open || (again && last && GOES_ON.has(last.kind)) ? last.kind : hot && stage.shaped && !stage.aside ? 'bake' : null;
+    if (kind === null) return false;
+    this.step(kind, text, plain, { spans, heats, time, unsure: false, more: !open });
+    return true;
+  } // prettier-ignore
+
+  private repeat(text: string, plain: string, spans: readonly Span[]) {
+    const before = this.last;
+    const times = timesOf(plain, true);
+    const every = spans.find(({ role }) => role === 'every' || role === 'moment') ?? null;
+    if (!before || times === null || /\b(?:remaining|rest of|other|second (?:sheet|tray|batch|half))\b/i.test(plain)) return this.remark(text);
+    before.texts.push(text);
+    const fold = this.drafts.at(-2);
+    if (before.kind === 'rest' && fold?.kind === 'fold') {
+      fold.again = { times, everyS: before.time?.minS ?? null };
+      return;
+    }
+    // rest and fold by turns: what is repeated is the fold, and the rest lies between
+    before.again = { times: (before.again?.times ?? 1) - 1 + times, everyS: every?.minS ?? before.again?.everyS ?? null };
+  } // prettier-ignore
+
+  private lower(text: string, plain: string, found: Found) {
+    const place = found.heats.find(({ role }) => role === 'place');
+    if (place) this.setC.oven = place.tempC;
+    const { last } = this;
+    // put in hot and turned down at once: what it bakes at is the second
+    if (place && last?.kind === 'bake' && !last.time && !found.time) last.tempC = place.tempC;
+    if (found.time) return this.step('bake', text, plain, { ...found, unsure: false, more: false });
+    if (this.stage.heated || place) this.ahead.push(text);
+    else this.remark(text);
+    // another stretch begins, even where the last one did not say how long it was
+    this.turned = this.last?.kind === 'bake' && this.last.time !== null;
+  }
+
+  private step(kind: StepKind, text: string, plain: string, { spans, heats, time, unsure, more }: Found & { unsure: boolean; more: boolean }) {
+    const { last } = this;
+    const aside = this.stage.aside && kind !== 'boil' && kind !== 'fry';
+    const as: StepKind = aside ? (kind === 'preheat' ? 'preheat' : 'free') : kind;
+    const medium = mediumOf(as, plain);
+    // "heat the oven" once more is not another oven
+    const joins =
+      last !== undefined && !more && !this.turned && last.kind === as &&
+      (last.paragraph === this.at || ONE_VISIT.has(as)) &&
+      (!last.time || !time) && !(as === 'fold') && (as !== 'preheat' || !heats.some(({ role }) => role === 'place') || last.tempC === null);
+    this.turned = false;
+    const before = this.ahead.join('. ');
+    const draft = joins ? last : this.start(as, time, []);
+    if (joins) {
+      draft.texts.push(...this.ahead);
+      this.ahead = [];
+      draft.time ??= time;
+    }
+    draft.texts.push(text);
+    const moist = HEATING.has(as) && as !== 'boil' ? moistOf(before) : null;
+    if (moist) draft.moist = moist;
+    this.fill(draft, plain, spans, heats, unsure);
+    this.after(as, plain, medium);
+  } // prettier-ignore
+
+  /** What a step changes for the sentences after it. */
+  private after(kind: StepKind, plain: string, medium: Stage['medium']) {
+    const { stage } = this;
+    this.stage = {
+      ...stage,
+      ...(medium && { medium }),
+      mixed: stage.mixed || kind === 'mix' || kind === 'kneadAgain',
+      risen: stage.risen || kind === 'bulk' || kind === 'knockBack' || (kind === 'chill' && stage.mixed),
+      shaped: stage.shaped || kind === 'shape' || kind === 'proof' || kind === 'fill' || kind === 'divide',
+      heated: stage.heated || (HEATING.has(kind) && kind !== 'boil'),
+      off: kind === 'coast' ? stage.off : stage.off && kind !== 'preheat',
+    };
+    if (kind === 'divide' || (kind === 'shape' && this.divided.pieces === null)) {
+      const { pieces, pieceMassG } = dividedInto(plain);
+      this.divided = { pieces: this.divided.pieces ?? pieces, pieceMassG: this.divided.pieceMassG ?? (kind === 'divide' ? pieceMassG : null) };
+    }
+  } // prettier-ignore
+
+  /** The figures of a clause into the step they belong to; what finds no place is a question. */
+  private fill(draft: Draft, plain: string, spans: readonly Span[], heats: readonly Heat[], unsure: boolean) {
+    const { kind } = draft;
+    draft.moist = HEATING.has(kind) && kind !== 'boil' ? (moistOf(plain) ?? draft.moist) : draft.moist;
+    draft.atATime ??= HEATING.has(kind) ? atATimeOf(plain) : null;
+    if (spans.some(({ role }) => role === 'side')) draft.sides = 2;
+    const every = spans.find(({ role }) => role === 'every');
+    const times = kind === 'fold' || kind === 'kneadAgain' ? timesOf(plain, false) : null;
+    if (times !== null) draft.again = { times, everyS: every?.minS ?? null };
+    this.temperature(draft, plain, heats, unsure);
+    this.spareTimes(draft, plain, spans);
+    this.parts(draft, spans);
+  }
+
+  /** "40 minutes, the first 15 with steam" is two steps of one baking. */
+  private parts(draft: Draft, spans: readonly Span[]) {
+    const part = spans.find(({ role }) => role === 'first' || role === 'last');
+    const { time } = draft;
+    if (!part) return;
+    if (!time) {
+      draft.time = { ...part, role: 'whole' };
+      return;
+    }
+    if (draft.kind !== 'bake' || part.minS >= time.minS) return;
+    const rest = (from: number | null) => (from === null ? null : from - part.minS);
+    const others: Span = { ...time, minS: time.minS - part.minS, maxS: rest(time.maxS) };
+    const isFirst = part.role === 'first';
+    const moist = draft.moist ?? 'dry';
+    const opposite: Moisture = moist === 'dry' ? 'lid' : 'dry';
+    draft.time = isFirst ? { ...part, role: 'whole' } : others;
+    draft.moist = isFirst ? moist : opposite;
+    const second = this.start('bake', isFirst ? others : { ...part, role: 'whole' }, []);
+    second.moist = isFirst ? opposite : moist;
+    second.tempC = draft.tempC ?? this.setC.oven ?? null;
+  }
+
+  private spareTimes(draft: Draft, plain: string, spans: readonly Span[]) {
+    const bracketed = ({ from }: Span) => plain.lastIndexOf('(', from) > plain.lastIndexOf(')', from);
+    const all = spans.filter(({ role }) => role === 'whole' || role === 'side');
+    const outside = all.filter((span) => !bracketed(span));
+    const whole = outside.length > 0 ? outside : all;
+    const limit = spans.find(({ role }) => role === 'upTo');
+    const other = spans.find(({ role }) => role === 'other') ?? whole[1];
+    const written = draft.texts.at(-1) ?? plain;
+    if (other)
+      draft.doubts.push({
+        about: 'time',
+        written,
+        readings: [draft.time, other].flatMap((span) => (span ? [{ minS: span.minS, maxS: span.maxS }] : [])),
+      });
+    else if (limit && !draft.time)
+      draft.doubts.push({ about: 'upTo', written, readings: [{ minS: limit.minS, maxS: limit.maxS }, { minS: null, maxS: null }] });
+  } // prettier-ignore
+
+  private temperature(draft: Draft, plain: string, heats: readonly Heat[], unsure: boolean) {
+    const { kind } = draft;
+    const of = (...roles: Heat['role'][]) => heats.filter(({ role }) => roles.includes(role));
+    const core = of('core')[0];
+    if (core && (HEATING.has(kind) || kind === 'coast')) draft.coreC = core.tempC;
+    const mine =
+      kind === 'mix' || kind === 'kneadAgain' ? heats.filter(({ role, tempC }) => role === 'dough' || (role === 'place' && tempC >= 15 && tempC <= 40 && !LIQUID.test(plain)))
+        : kind === 'bloom' || kind === 'soak' || kind === 'preDough' ? of('liquid', 'place', 'dough')
+          : kind === 'preheat' && /\bwater\b|\bkettle\b/i.test(plain) ? []
+            : of('place', 'dough', ...(HEATING.has(kind) ? (['liquid'] as const) : [])); // prettier-ignore
+    const [first, second] = mine;
+    const written = draft.texts.at(-1) ?? plain;
+    const range = stepTempRangeC(kind);
+    const medium = mediumOf(kind, plain);
+    const fits = first && first.tempC >= range.min && first.tempC <= range.max;
+    // two scales that disagree: one is a slip, and nobody knows which
+    const slipped = heatContradictions(plain).length > 0;
+    if (first && fits) draft.tempC = slipped ? null : first.tempC;
+    // several ovens of one clause, or a number of which nobody can tell the scale
+    const slip = (first && !fits && kind !== 'mix') || (second && Math.abs(second.tempC - first!.tempC) > 12) || (unsure && HEATING.has(kind)) || (unsure && kind === 'preheat');
+    if (slip)
+      draft.doubts.push({
+        about: 'heat',
+        written,
+        readings: [...mine.map(({ tempC }) => ({ tempC })), { tempC: null }].filter(
+          ({ tempC }) => tempC === null || (tempC >= range.min && tempC <= range.max),
+        ),
+      });
+    if (medium === 'oven' || medium === 'pan' || medium === 'oil') {
+      if (draft.tempC !== null && kind !== 'coast') this.setC[medium] = draft.tempC;
+      else if (HEATING.has(kind) && kind !== 'boil' && !slipped) draft.tempC = this.setC[medium] ?? null;
+    }
+  } // prettier-ignore
+
+  result(newId: () => string): MethodReading {
+    const over: string[] = [];
+    const asks: StepAsk[] = [];
+    const bare = this.drafts.map((draft): MethodStep => {
+      const id = newId();
+      const words = draft.texts.map((text) => text.replace(/^(?:and|then|,|;)\s+/i, '').replace(/[\s,;:]+$/, '')).filter(Boolean);
+      let note = '';
+      for (const each of words) {
+        const joined = note === '' ? capital(each) : `${note}${/[.!?]$/.test(note) ? '' : ';'} ${each}`;
+        if (joined.length <= STEP_LIMITS.cueLength) note = joined;
+        else if (note === '') [note] = [cut(each, over)];
+        else over.push(each);
+      }
+      asks.push(...draft.doubts.map((doubt) => ({ stepId: id, ...doubt })));
+      const { kind, time, tempC, coreC, moist, sides, again, atATime } = draft;
+      const stands = coveredAtRoom(kind, note, tempC);
+      return {
+        ...newStep(kind, id),
+        note,
+        minS: time?.minS ?? null,
+        maxS: time?.maxS ?? null,
+        tempC,
+        ...(coreC !== null && { cue: { kind: 'core' as const, tempC: coreC } }),
+        ...(moist && { heat: { moist } }),
+        ...(sides !== null && { sides }),
+        ...(again && again.times > 1 && { again }),
+        ...(atATime !== null && { atATime }),
+        ...(stands && { stands }),
+      };
+    });
+    // what its sentences say beyond that is read here, once, into fields that are shown and can be corrected
+    const steps = bare.map((step) => fieldsFromWords(step, bare, true));
+    return { steps, asks, divided: this.divided, over };
+  } // prettier-ignore
+}
+
+interface Found {
+  readonly spans: readonly Span[];
+  readonly heats: readonly Heat[];
+  readonly time: Span | null;
+}
+
+const capital = (text: string): string => (text[0] ?? '').toUpperCase() + text.slice(1);
+/** A sentence too long for a step's note: what does not fit goes where there is room. */
+function cut(text: string, over: string[]): string {
+  const at = Math.max(text.lastIndexOf(' ', STEP_LIMITS.cueLength), STEP_LIMITS.cueLength / 2);
+  over.push(text.slice(at).trim());
+  return text.slice(0, at).trim();
+}
