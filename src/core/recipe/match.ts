@@ -75,6 +75,11 @@ const ALSO: readonly (readonly [string, ...string[]])[] = [
   ['starter', 'rice-starter', 'sorghum-starter', 'buckwheat-starter'],
   ['sourdough starter', 'rice-starter', 'sorghum-starter', 'buckwheat-starter'],
   ['brown rice starter', 'rice-starter'],
+  ['rice starter', 'rice-starter'],
+  ['sorghum starter', 'sorghum-starter'],
+  ['buckwheat starter', 'buckwheat-starter'],
+  ['crushed tomato', 'crushed-tomatoes'],
+  ['chopped tomato', 'crushed-tomatoes'],
   ['cheese', 'hard-cheese', 'quark'],
   ['grated cheese', 'hard-cheese'],
   ['cream', 'whipping-cream'],
@@ -92,6 +97,10 @@ const ALSO: readonly (readonly [string, ...string[]])[] = [
   ['gluten free mix', ...BLENDS],
   ['gluten free flour blend', ...BLENDS],
   ['gluten free flour mix', ...BLENDS],
+  ['flour blend with gum', 'bought-blend-gum'],
+  ['flour blend without gum', 'bought-blend-plain'],
+  ['gluten free flour blend with gum', 'bought-blend-gum'],
+  ['gluten free flour blend without gum', 'bought-blend-plain'],
   ['gf flour', ...BLENDS],
   ['gf flour blend', ...BLENDS],
   ['starch', 'tapioca-starch', 'potato-starch', 'maize-starch'],
@@ -180,6 +189,9 @@ export function matchIngredient(name: string, book: IngredientBook): Match {
     const candidates = BLENDS.filter((id) => book.has(id));
     return blends && candidates.length > 0 ? { kind: 'which', candidates } : { kind: 'gluten' };
   }
+  // corn flour is starch to some and flour to others; maize flour is flour to all
+  if (/^\W*(?:fine(?:ly ground)? |yellow |white )?maize flour\W*$/i.test(name) && book.has('maize-flour'))
+    return { kind: 'sure', ingredientId: 'maize-flour' };
   const found: (readonly string[])[] = [];
   for (const alias of aliasesOf(book)) {
     const at = findIn(words, alias.words);

@@ -53,7 +53,7 @@ const NOTES = /^(?:notes?|tips?|storage|variations?|hints?)\b.{0,20}$/i;
 const YIELD = /^(?:makes?|yields?|serves|servings?|for(?=\s+\d))\b[^.]{0,60}?\d[^.]{0,40}$/i;
 
 const KINDS: readonly (readonly [StageKind, RegExp])[] = [
-  ['kettle', /\b(?:boil(?:ing)?|kettle|poach\w*|(?:water|boiling|soda|syrup|lye) bath|bath)\b/i],
+  ['kettle', /\b(?:boil(?:ing)?|for the pot|kettle|poach\w*|(?:water|boiling|soda|syrup|lye) bath|bath)\b/i],
   ['oil', /\b(?:for|to) (?:deep[- ])?fry(?:ing)?\b|\bfrying oil\b/i],
   ['dusting', /\b(?:for|to) (?:dust(?:ing)?|roll(?:ing)? out|the (?:board|bench|worktop|counter))\b/i],
   ['grease', /\b(?:for|to) (?:greas(?:e|ing)|the (?:tins?|pans?|tray|bowl))\b/i],
@@ -62,13 +62,13 @@ const KINDS: readonly (readonly [StageKind, RegExp])[] = [
   ['filling', /\bfilling/i],
   ['dip', /\b(?:dip|dipping)\b/i],
   ['sauce', /\bsauce\b/i],
-  ['topping', /\b(?:topp?ing|finish|garnish|on top|sprinkl)/i],
+  ['topping', /\b(?:topp?ing|finish|garnish|on top|for the top|sprinkl)/i],
   ['preDough', /\b(?:pre-?dough|biga|poolish|sponge|pre-?ferment)\b/i],
   ['starter', /\b(?:starter|levain|sourdough|leaven)\b/i],
   ['scald', /\b(?:scald|roux|tangzhong|porridge)\b/i],
   ['soaker', /\bsoak/i],
   ['gel', /\bgel\b/i],
-  ['bloom', /\b(?:bloom|yeast mix|yeast water)/i],
+  ['bloom', /\b(?:bloom|yeast mix|yeast water|for the yeast)\b/i],
   ['late', /\b(?:late|add[- ]ins?|mix[- ]ins?|fold in|inclusions)\b/i],
 ];
 
@@ -133,7 +133,7 @@ type LineKind =
   | 'ingredient';
 
 /** Parts whose method is not the dough's: their sentences mix and heat something else. */
-const ASIDE: ReadonlySet<StageKind> = new Set(['sauce', 'filling', 'glaze', 'dip', 'kettle', 'oil', 'topping', 'wash']);
+const ASIDE: ReadonlySet<StageKind> = new Set(['sauce', 'filling', 'glaze', 'dip']);
 
 /** A line's kind by the baker's own word. */
 function declaredKind(role: LineRole | undefined, section: Section): LineKind | null {
@@ -182,6 +182,9 @@ interface Place {
   readonly yielded: boolean;
 }
 
+/** "For frying: 2 l sunflower oil" */
+const INLINE_PART = /^([A-Za-z][A-Za-z ]{2,30}):\s+(.+)$/;
+
 const BULLET = /^(?:[-–—*•·]|\[[ x]?\])\s+/i;
 const DASH = /^[-–—*•·]\s+/;
 
@@ -205,7 +208,7 @@ function kindOf(place: Place, book: IngredientBook): LineKind {
   if (NOTES.test(line) && line.length < 40) return 'notesHead';
   if (TABLE_HEAD.test(line) && section !== 'method') return 'ingredientsHead';
   if (YIELD.test(line) && !isSentence(line) && !yielded && section !== 'method') return 'yield';
-  if (section === 'notes') return 'note';
+  if (section === 'notes' || /^(?:note|tip|nb|hint|remark)\s*:/i.test(line)) return 'note';
   const titles = section === 'start' && !titled;
   const heads = isHeading(rawLine, line) || standsAlone(line, raw, index, book);
   if (heads && !(titles && /^\s*#\s/.test(rawLine)))
@@ -308,11 +311,19 @@ export function readRecipe(
       paragraphs.push({ text: line.replace(BULLET, ''), aside });
     } else if (kind === 'ingredient') {
       if (parts.length === 0) parts.push({ name: '', kind: 'main', items: [] });
-      parts.at(-1)!.items.push({ ...readIngredientLine(line, book, system), number });
+      // "For frying: 2 l oil": a part of one line; what follows is of the part before
+      const inline = INLINE_PART.exec(line.replace(BULLET, ''));
+      const of = inline ? stageKindOf(inline[1]!) : 'main';
+      if (inline && of !== 'main' && startsWithAmount(inline[2]!)) {
+        parts.splice(-1, 0, { name: inline[1]!, kind: of, items: [{ ...readIngredientLine(inline[2]!, book, system), number }] });
+      } else parts.at(-1)!.items.push({ ...readIngredientLine(line, book, system), number });
     }
   }
   if (lines.length === 0) return refuse('required', 'text');
-  const filled = parts.filter(({ items }) => items.length > 0);
+  // in the order of the text
+  const filled = parts
+    .filter(({ items }) => items.length > 0)
+    .sort((a, b) => a.items[0]!.number - b.items[0]!.number);
   const { steps, asks: stepAsks, divided, over } = readMethod(paragraphs, newId);
   notes.push(...over);
   const makes = yieldIn(title, yieldText, divided);
@@ -330,5 +341,6 @@ function standsAlone(line: string, raw: readonly string[], index: number, book: 
   if (line.length > 40 || /\d/.test(line) || index === 0 || (raw[index - 1] ?? '').trim() !== '')
     return false;
   const next = bare(raw[index + 1] ?? '').replace(DASH, '');
-  return startsWithAmount(next) && !NUMBERED.test(next) && matchIngredient(line, book).kind === 'unknown';
+  const names = stageKindOf(line) !== 'main' && line.split(/\s+/).length <= 3;
+  return startsWithAmount(next) && !NUMBERED.test(next) && (names || matchIngredient(line, book).kind === 'unknown');
 }

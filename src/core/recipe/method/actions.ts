@@ -43,7 +43,7 @@ const BREAD_OUT = /\b(?:rack|turn(?:ed)? (?:it |the (?:loaf|bread) |them )?out(?
 const RULES: readonly Rule[] = [
   ['uncover', /^(?:remove|take|lift|release|open|let)\b.*\b(?:lid|foil|steam|paper|parchment|vent|cover)\b|^uncover\b|^lid off\b/i, ({ heated, medium }, text) => heated && medium === 'oven' && !/\d/.test(text)],
   ['ahead', /^(?:cover|tent|put (?:on )?the lid|close the (?:lid|pot)|lid on)\b/i, (_, text) => !/\d\s?(?:h|min|hour)|\bovernight\b|\bfoil\b.*\d/i.test(text) && !RISES.test(text) && !COLD.test(text)],
-  ['ahead', /^(?:place|put|set|pour|slide)\b.*\b(?:tray|dish|tin|pan|cup) of (?:hot |boiling )?water\b|^(?:oil|wet|flour) your hands\b|^flour (?:a|the|your) (?:peel|board|worktop|work surface)\b/i],
+  ['ahead', /^(?:place|put|set|pour|slide)\b.*\b(?:tray|dish|tin|pan|cup) of (?:hot |boiling )?water\b|^(?:pour|throw|tip)\b.*\bwater (?:in|into|onto|on) (?:the|a) (?:hot |lower |bottom )?(?:tray|oven|dish|tin|pan|floor)\b|^(?:oil|wet|flour) your hands\b|^flour (?:a|the|your) (?:peel|board|worktop|work surface)\b/i],
   ['ahead', /^(?:turn|tip) (?:the dough |it |everything )?out\b|^(?:turn|tip|put|place|transfer|lift) .*\b(?:board|worktop|work surface|counter|bench|surface)\b|^take (?:the dough|it) out\b/i, ({ mixed, heated }) => mixed && !heated],
   ['repeat', /^(?:repeat|do (?:this|the same)|again (?:after|every)|give it (?:another|two more|one more) (?:folds?|sets?|turns?))\b/i],
   ['off', /^(?:turn|switch) (?:the oven |it |everything )?off\b(?!.*\b(?:leave|let|keep|stay)\b)|^(?:turn|switch) off\b(?!.*\b(?:leave|let|keep|stay)\b)|^oven off\b(?!.*\bmin)/i],
@@ -60,6 +60,8 @@ const RULES: readonly Rule[] = [
   ['thaw', /^(?:thaw|defrost|let (?:it|them) (?:thaw|defrost))\b/i],
   ['reheat', /^(?:reheat|warm (?:it|them|the (?:bread|loaf|rolls)|through|at|for|in the oven)|toast)\b/i, ({ heated }) => heated],
   ['refresh', /^(?:refresh|crisp (?:it|them) up)\b.*\b(?:oven|bread|loaf|rolls|min)\b/i, ({ heated }) => heated],
+  ['ahead', /^wrap\b/i, ({ heated, last }) => !heated && last?.kind !== 'freeze'],
+  ['hold', /\bkeep (?:it |them )?warm\b/i, ({ heated }) => heated],
   ['wrap', /^(?:wrap|bag|pack|store|keep)\b/i, ({ heated, last }) => heated || last?.kind === 'freeze'],
   ['preDough', /^(?:make|mix|stir|prepare|start|refresh|feed|whisk|combine)\b.*\b(?:pre-?dough|pre-?ferment|biga|poolish|sponge|leaven|levain|starter)\b/i, ({ mixed }, text) => !mixed && !/\b(?:into|to|with) the (?:starter|sponge|leaven|flours?)\b|\band the (?:starter|sponge)\b/i.test(text)],
   ['bloom', /^(?:bloom|activate|proof the yeast|wake)\b|^(?:dissolve|stir|sprinkle|whisk|mix|crumble|combine|put|add)\b.*\byeast\b.*\b(?:water|milk|sugar|honey|liquid)\b/i, ({ mixed }, text) => YEASTY.test(text) && !mixed && !/\bflours?\b|\bpsyllium\b|\bdry ingredients\b|\bsalt\b/i.test(text)],
@@ -94,8 +96,8 @@ const RULES: readonly Rule[] = [
   ['fill', /^divide (?:the )?(?:filling|topping)\b/i],
   ['shape', /^(?:cut (?:out |into )?(?:rounds|discs|circles|squares|strips|shapes)|fold (?:it |them |the \w+ )?(?:over|up|in half|closed)|bring (?:up )?(?:the )?(?:edges|sides))/i, ({ mixed }) => mixed],
   ['divide', /^(?:divide|portion|scale (?:it |off|out|the|into|at)|split|separate\b.*\binto|pinch off|weigh (?:out |off )?(?:into )?(?:pieces|\d+|eight|ten|twelve|six|four|portions)|cut (?:the dough |it |off |into |in (?:half|two|three|four))|make \d+ (?:balls|pieces)|tear|take (?:a |about )?\d+ ?g\b)/i, ({ mixed }) => mixed],
-  ['shape', /^(?:shape|shaping|pre-?shape|form|roll|press|pat|flatten|stretch|mould|mold|braid|plait|twist|pipe|scrape|spoon|smooth|poke|make a hole|join|coil|tuck|round|ball up|stamp|cut out|scoop|seal|pinch|crimp|trim|pull|swirl|work into|make (?:balls|rings|a \w+))\b/i, ({ mixed }) => mixed],
-  ['shape', new RegExp(String.raw`^(?:put|place|transfer|turn|tip|lay|drop|pour|fill|move|spread|get|settle|arrange|lower|fit|set|divide)\b.*\b(?:in|into|between|across|over|on|onto|to|the|two) (?:\w+[- ]){0,5}${TIN}\b`, 'i'), ({ mixed, heated }) => mixed && !heated],
+  ['shape', /^(?:shape|shaping|pre-?shape|form|roll|press|pat|flatten|stretch|mould|mold|braid|plait|twist|pipe|scrape|spoon|smooth|poke|make a hole|join|coil|tuck|round|ball up|stamp|cut out|scoop|seal|pinch|crimp|trim|pull|spread|dimple|swirl|work into|make (?:balls|rings|a \w+))\b/i, ({ mixed }) => mixed],
+  ['shape', new RegExp(String.raw`^(?:put|place|transfer|turn|tip|lay|drop|pour|fill|move|spread|get|settle|arrange|lower|fit|set|divide)\b.*\b(?:in|into|between|across|over|on|onto|to|the|two) (?:\w+[- ]){0,8}${TIN}\b`, 'i'), ({ mixed, heated }) => mixed && !heated],
   ['shape', /^(?:put|place|lay|arrange|set|transfer|move|space|tip|turn|spread|lift)\b.*\b(?:trays?|sheets?|parchment|paper|peel|cloth)\b/i, ({ mixed, heated, shaped }) => mixed && !heated && !shaped],
   ['ahead', /^(?:put|place|lay|arrange|set|transfer|move|space|lift)\b.*\b(?:trays?|sheets?|parchment|paper|peel|cloth)\b/i, ({ shaped, heated }) => shaped && !heated],
   ['cool', /\b(?:cool\w*|rack|room temperature before (?:cutting|slicing)|cold before|until (?:completely |quite )?cold)\b/i, ({ heated, aside }) => heated && !aside],
@@ -108,13 +110,14 @@ const RULES: readonly Rule[] = [
   ['chill', /^(?:chill|refrigerate|retard|cold)\b/i],
   ['bulk', /^(?:bulk|first (?:rise|proof|prove|ferment\w*)|ferment)\b/i],
   ['proof', /^(?:final|second|last|warm) (?:rise|proof|prove|ferment\w*)\b|^(?:proof|prove)(?:ing)?\b/i, (_, text) => !YEASTY.test(text)],
-  ['rest', /^(?:bench rest|autolyse|rest)\b/i],
+  ['rest', /^(?:(?:bench|dough) rest|autolyse|rest)\b/i],
   ['weigh', /^(?:weigh|measure)\b/i, ({ mixed }) => !mixed],
   ['mix', /^(?:mix|mixing|whisk|stir|combine|beat|blend|whizz?|whip|pulse|sift|rub|cream|work|incorporate|add|pour|tip|dissolve|mash|toss|drizzle|fold|knead|kneading|measure|bring .*together|scald|squeeze|crumble|swirl|grind|blitz|mill)\b/i],
   ['mix', /^(?:cook|heat|melt|warm(?= (?:the|it|some|up|milk|water))|sprinkle|grate|simmer|put|place|make|use|toast|drain|season|separate|prepare)\b/i, ({ shaped }) => !shaped],
   ['mix', /\b(?:until (?:smooth|combined|it comes together|no dry|thick)|dry ingredients|wet ingredients|mixer|bowl)\b/i, ({ mixed }) => !mixed],
 ];
 
+const GELS = /\b(?:psyllium|linseeds?|flax\w*|chia|seeds|flakes|oats)\b/i;
 /** A rest so long that a dough with yeast rises in it, s. */
 const RISES_FROM_S = 2700;
 const PROOFS_FROM_S = 1200;
@@ -123,6 +126,7 @@ const PROOFS_FROM_S = 1200;
 function waiting(text: string, { mixed, shaped, heated, last }: Stage, longS: number): Action {
   if (heated) return 'cool';
   if (!mixed && (last?.kind === 'preDough' || last?.kind === 'bloom' || last?.kind === 'soak')) return last.kind;
+  if (!mixed && last?.kind === 'mix' && GELS.test(last.text)) return 'soak';
   if (!mixed) return RISES.test(text) ? 'preDough' : longS > 7200 ? 'soak' : 'rest';
   if (/\bsecond rise\b|\bfinal\b|\bin (?:the|its|their) (?:tin|banneton|basket|pan)\b/i.test(text)) return 'proof';
   if (RISES.test(text)) return shaped ? 'proof' : 'bulk';
@@ -135,6 +139,7 @@ export function actionOf(clause: string, stage: Stage, longS: number): Action {
   const text = withoutLead(clause);
   const said = headOf(clause);
   if (NOT.test(said) || NOT.test(text)) return 'remark';
+  if (/^(?:let|leave|allow)\b.*\bcool\b/i.test(said) && !stage.heated && stage.last) return longS > 0 ? 'rest' : 'remark';
   if (/\baside\b/i.test(said) && WAITS.test(said)) return waiting(said, stage, longS);
   for (const [action, pattern, when] of RULES) {
     if (!pattern.test(said) || (when && !when(stage, said))) continue;

@@ -14,13 +14,13 @@ export function moistOf(text: string): Moisture | null {
   const t = text.toLowerCase();
   if (/\buncover|\b(?:without|remove|off|take) (?:off )?(?:the |its )?(?:lid|foil|cover)\b|\blid off\b|\bno lid\b|\b(?:without|no|vent the|release the|let the) steam\b|\bopen the (?:pot|vent)\b|\bwithout[.,]?$/.test(t)) return 'dry';
   if (/\b(?:lid on|lidded|with (?:its|the|a) lid|put (?:on )?the lid|close the (?:lid|pot)|under (?:its|the|a) lid|(?<!un)cover(?:ed)?\b(?! (?:tray|baking|with seeds)))/.test(t)) return 'lid';
-  return /\b(?:steam|tray of (?:hot |boiling )?water|spray the oven|ice cubes?)\b/.test(t) ? 'steam' : null;
+  return /\b(?:steam|tray of (?:hot |boiling )?water|water (?:in|into|onto) (?:the|a) (?:hot |lower |bottom )?(?:tray|oven|dish|pan|floor)|spray the oven|ice cubes?)\b/.test(t) ? 'steam' : null;
 } // prettier-ignore
 
 /** How many go in together. */
 export function atATimeOf(text: string): number | null {
   const found =
-    new RegExp(String.raw`\b${COUNT} (?:\w+ )?at (?:a|one) time\b`, 'i').exec(text) ??
+    new RegExp(String.raw`\b${COUNT} (?!trays?|sheets?|batch|load)(?:\w+ )?at (?:a|one) time\b`, 'i').exec(text) ??
     new RegExp(String.raw`\b(?:in )?(?:batches|loads) of ${COUNT}\b`, 'i').exec(text) ??
     new RegExp(String.raw`\b${COUNT} (?:per|to a|in each) (?:load|batch|tray|pan)\b`, 'i').exec(text);
   const count = found ? countOf(found[1]!) : /\bone by one\b|\bsingly\b|\bone after (?:the other|another)\b/i.test(text) ? 1 : null; // prettier-ignore
@@ -45,7 +45,7 @@ export function timesOf(text: string, repeats: boolean): number | null {
 export function dividedInto(text: string): { readonly pieces: number | null; readonly pieceMassG: number | null } {
   const t = text.toLowerCase();
   const many = new RegExp(
-    String.raw`\b${COUNT} (?:equal |even |small |large |round )*(?:pieces?|balls?|portions?|rolls?|parts?|rings?|bagels?|buns?|rounds?|discs?|loaves|bits|lumps|knots|flats?|flatbreads|batons|doughnuts)\b|\b(?:divide|portion|split|cut|scale)\b[^.,;]{0,24}\binto ${COUNT}\b`,
+    String.raw`\b${COUNT} (?:equal |even |small |large |round |little |\w+ed )*(?:pieces?|balls?|portions?|rolls?|parts?|rings?|bagels?|buns?|rounds?|discs?|loaves|bits|lumps|knots|flats?|flatbreads|batons|doughnuts)\b|\b(?:divide|portion|split|cut|scale)\b[^.,;]{0,24}\bin(?:to)? ${COUNT}\b`,
   ).exec(t);
   const heavy =
     /\b(?:of|at|about|weighing|to)? ?(?:about )?(\d{2,4}) ?g(?:rams)?\b(?: each| apiece| a piece| per piece)?/.exec(t) ?? null;

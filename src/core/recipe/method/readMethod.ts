@@ -46,6 +46,8 @@ interface Draft {
   time: Span | null;
   tempC: number | null;
   coreC: number | null;
+  /** Of milk or water that was warmed. */
+  liquidC: number | null;
   moist: Moisture | null;
   sides: number | null;
   again: { times: number; everyS: number | null } | null;
@@ -93,12 +95,16 @@ class MethodReader {
   /** Words that belong to the step that comes next. */
   private ahead: string[] = [];
   private turned = false;
+  /** The sentence is a paragraph of its own. */
+  private alone = true;
   private at = 0;
 
   paragraph({ text, aside }: Paragraph, index: number) {
     this.at = index;
     this.stage = { ...this.stage, aside };
-    for (const sentence of sentencesOf(text)) for (const clause of clausesOf(sentence)) this.clause(clause);
+    const sentences = sentencesOf(text);
+    this.alone = sentences.length === 1;
+    for (const sentence of sentences) for (const clause of clausesOf(sentence)) this.clause(clause);
     this.flush();
   }
 
@@ -116,7 +122,7 @@ class MethodReader {
 
   private start(kind: StepKind, time: Span | null, texts: readonly string[]): Draft {
     const draft: Draft = {
-      kind, texts: [...this.ahead, ...texts], time, tempC: null, coreC: null, moist: null, sides: null, again: null, atATime: null,
+      kind, texts: [...this.ahead, ...texts], time, tempC: null, coreC: null, liquidC: null, moist: null, sides: null, again: null, atATime: null,
       paragraph: this.at, doubts: [],
     }; // prettier-ignore
     this.ahead = [];
@@ -177,16 +183,19 @@ class MethodReader {
   }
 
   private remark(text: string) {
-    if (this.last && this.last.paragraph === this.at) this.last.texts.push(text);
-    else if (this.last && !this.last.texts.includes(text)) this.last.texts.push(text);
+    if (this.last) this.last.texts.push(text);
     else this.ahead.push(text);
   }
 
   private unknown(text: string, plain: string, { spans, heats, time }: Found) {
+    if (this.stage.aside && this.last?.kind === 'free' && this.last.paragraph === this.at && !this.last.time) {
+      this.last.time = time;
+      return this.remark(text);
+    }
     if (this.belongsToLast(text, plain, { spans, heats, time })) return;
     const told = spans.length > 0 || heats.some(({ role }) => role === 'place');
     if (!told) {
-      if (this.last?.paragraph === this.at) return this.remark(text);
+      if (this.last?.paragraph === this.at || !this.alone) return this.remark(text);
       this.start('free', null, [text]);
       return;
     }
@@ -262,10 +271,21 @@ class MethodReader {
     const as: StepKind = aside ? (kind === 'preheat' ? 'preheat' : 'free') : kind;
     const medium = mediumOf(as, plain);
     // "heat the oven" once more is not another oven
+    if (as === 'bake' && last?.kind === 'cool' && !last.time && !/\bcool|rack\b/i.test(last.texts.join(' '))) {
+      // taken out of the tin to go back into the oven: nothing cools
+      this.drafts.pop();
+      this.ahead.unshift(...last.texts);
+      this.turned = true;
+    }
+    if (as === 'bloom' && last?.kind === 'mix' && !last.time && !this.stage.mixed && last.paragraph === this.at) {
+      last.kind = 'bloom';
+      last.tempC = last.liquidC;
+    }
     const joins =
-      last !== undefined && !more && !this.turned && last.kind === as &&
+      last !== undefined && !more && !this.turned && last.kind === as && this.drafts.at(-1) === last &&
       (last.paragraph === this.at || ONE_VISIT.has(as)) &&
-      (!last.time || !time) && !(as === 'fold') && (as !== 'preheat' || !heats.some(({ role }) => role === 'place') || last.tempC === null);
+      (!last.time || !time) && as !== 'fold' && !(as === 'cool' && last.time) &&
+      (as !== 'preheat' || mediumOf('preheat', plainNumbers(last.texts.join(' '))) === medium) && (as !== 'preheat' || !heats.some(({ role }) => role === 'place') || last.tempC === null);
     this.turned = false;
     const before = this.ahead.join('. ');
     const draft = joins ? last : this.start(as, time, []);
@@ -287,7 +307,7 @@ class MethodReader {
     this.stage = {
       ...stage,
       ...(medium && { medium }),
-      mixed: stage.mixed || kind === 'mix' || kind === 'kneadAgain',
+      mixed: stage.mixed || (kind === 'mix' && makesDough(plain)) || kind === 'kneadAgain',
       risen: stage.risen || kind === 'bulk' || kind === 'knockBack' || (kind === 'chill' && stage.mixed),
       shaped: stage.shaped || kind === 'shape' || kind === 'proof' || kind === 'fill' || kind === 'divide',
       heated: stage.heated || (HEATING.has(kind) && kind !== 'boil'),
@@ -295,7 +315,7 @@ class MethodReader {
     };
     if (kind === 'divide' || (kind === 'shape' && this.divided.pieces === null)) {
       const { pieces, pieceMassG } = dividedInto(plain);
-      this.divided = { pieces: this.divided.pieces ?? pieces, pieceMassG: this.divided.pieceMassG ?? (kind === 'divide' ? pieceMassG : null) };
+      this.divided = { pieces: this.divided.pieces ?? pieces, pieceMassG: this.divided.pieceMassG ?? (kind === 'divide' || pieces !== null ? pieceMassG : null) };
     }
   } // prettier-ignore
 
@@ -356,6 +376,7 @@ class MethodReader {
   private temperature(draft: Draft, plain: string, heats: readonly Heat[], unsure: boolean) {
     const { kind } = draft;
     const of = (...roles: Heat['role'][]) => heats.filter(({ role }) => roles.includes(role));
+    draft.liquidC ??= of('liquid', 'place')[0]?.tempC ?? null;
     const core = of('core')[0];
     if (core && (HEATING.has(kind) || kind === 'coast')) draft.coreC = core.tempC;
     const mine =
@@ -428,6 +449,12 @@ interface Found {
   readonly heats: readonly Heat[];
   readonly time: Span | null;
 }
+
+/** Milk that is warmed, psyllium stirred into water: no dough yet. What says nothing of what is mixed mixes the dough. */
+const makesDough = (plain: string): boolean =>
+  !/\b(?:milk|water|yeast|butter|oil|eggs?|psyllium|liquids?|honey|sugar|vinegar|linseeds?|chia)\b/i.test(plain) ||
+  /\b(?:flours?|starch|dry|everything|all|dough|batter|ingredients|mixture|blend|meal|beat|knead)\b/i.test(plain) ||
+  spansIn(plain).length > 0;
 
 const capital = (text: string): string => (text[0] ?? '').toUpperCase() + text.slice(1);
 /** A sentence too long for a step's note: what does not fit goes where there is room. */
