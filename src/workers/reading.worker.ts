@@ -11,6 +11,9 @@ function counter(): () => string {
 /** Reads one text; a thread of its own, so that no text can hold up the page, and what takes too long can be ended. */
 addEventListener('message', ({ data }: MessageEvent<ReadingQuestion>) => {
   const { book } = sparingBook(data.stored);
-  const answer: ReadingAnswer = { id: data.id, read: readText(data.text, book, data.system, counter()) };
+  const answer: ReadingAnswer = {
+    id: data.id,
+    read: readText(data.text, book, data.system, counter(), new Map(data.declared)),
+  };
   postMessage(answer);
 });

@@ -1,6 +1,7 @@
 import type { ReadText } from '@/core/formats/readText';
 import type { StoredEntry } from '@/core/ingredients';
 import type { MeasureSystem } from '@/core/quantity';
+import type { LineRole } from '@/core/recipe';
 import type { Result } from '@/core/result';
 
 export interface ReadingQuestion {
@@ -8,6 +9,8 @@ export interface ReadingQuestion {
   readonly text: string;
   readonly stored: readonly StoredEntry[];
   readonly system: MeasureSystem;
+  /** What lines are by the baker's own word, by their number. */
+  readonly declared?: readonly (readonly [number, LineRole])[];
 }
 
 export interface ReadingAnswer {

@@ -2,4 +2,5 @@ export { LINE_ROLES, readRecipe, type LineRole, type RecipeReading } from './rea
 export { readLineAs, type Asking, type IngredientLine } from './readLine';
 export { sheetOfRecipe, type Answer } from './sheetOf';
 export { matchIngredient } from './match';
-export { readMethod, type StepAsk } from './method/readMethod';
+export { readMethod } from './method/readMethod';
+export type { StepAsk } from './method/draft';

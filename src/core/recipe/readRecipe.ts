@@ -9,7 +9,9 @@ import { phraseAt } from '../quantity/phrase';
 import { matchIngredient } from './match';
 import { readIngredientLine, type IngredientLine } from './readLine';
 import { heatContradictions, type HeatContradiction } from './method/contradictions';
-import { readMethod, type Paragraph, type StepAsk } from './method/readMethod';
+import { startsAction } from './method/clauses';
+import type { StepAsk } from './method/draft';
+import { readMethod, type Paragraph } from './method/readMethod';
 import { yieldIn, type RecipeYield } from './yieldIn';
 
 const RECIPE_LIMITS = { letters: 40_000, lines: 600, lineLength: 3000 } as const;
@@ -185,6 +187,15 @@ interface Place {
 /** "For frying: 2 l sunflower oil" */
 const INLINE_PART = /^([A-Za-z][A-Za-z ]{2,30}):\s+(.+)$/;
 
+/** "1.2 litres sunflower oil for frying": the same, said behind. */
+const PURPOSE_LINE = /^((?:.+?)\s+)(for (?:deep[- ]?)?frying|for dusting|for greasing(?: the \w+)?)\s*$/i;
+function purposeLine(line: string): readonly [string, string, string] | null {
+  const found = PURPOSE_LINE.exec(line);
+  return found && !/\b(?:plus|extra|more|and)\b/i.test(line)
+    ? [line, found[2]!, found[1]!.replace(/[,(]\s*$/, '').trim()]
+    : null;
+}
+
 const BULLET = /^(?:[-–—*•·]|\[[ x]?\])\s+/i;
 const DASH = /^[-–—*•·]\s+/;
 
@@ -210,11 +221,22 @@ function kindOf(place: Place, book: IngredientBook): LineKind {
   if (YIELD.test(line) && !isSentence(line) && !yielded && section !== 'method') return 'yield';
   if (section === 'notes' || /^(?:note|tip|nb|hint|remark)\s*:/i.test(line)) return 'note';
   const titles = section === 'start' && !titled;
+  // the first line, with a gap behind it, is what it is called, whatever figures are in it
+  if (
+    titles &&
+    !amount &&
+    raw.slice(0, index).every((each) => bare(each) === '') &&
+    bare(raw[index + 1] ?? '') === '' &&
+    index + 1 < raw.length
+  )
+    return 'title';
   const heads = isHeading(rawLine, line) || standsAlone(line, raw, index, book);
   if (heads && !(titles && /^\s*#\s/.test(rawLine)))
     // a heading in the method names a stretch of work, unless what it announces are amounts again
     return section === 'method' && !announcesAmounts(place) ? 'stretchHead' : 'partHead';
   if (section === 'method' || (NUMBERED.test(line) && !startsAsAmountLine(line))) return 'step';
+  if (!amount && startsAction(bulletless) && /\d\s?(?:min|h\b|hours?|°|C\b)/i.test(bulletless))
+    return 'bareStep';
   if (section === 'start' && !amount && !hasUnitAmount(bulletless)) return titled ? 'preface' : 'title';
   // the method may begin without a heading
   return isSentence(bulletless) && !amount ? 'bareStep' : 'ingredient';
@@ -252,6 +274,24 @@ function tableGrams(raw: readonly string[]): readonly string[] {
   });
 }
 
+/** A name and a number, no sign between: what a note on the fridge says. */
+const NAME_SPACE_NUMBER = /^([\p{L}][\p{L} ,'’-]{2,40}?)\s+(\d{1,4}(?:[.,]\d)?)\s*$/u;
+
+/** Three lines and more of ingredients with bare numbers are grams as well; an oven's 200 is no ingredient. */
+function bareGrams(raw: readonly string[], book: IngredientBook): readonly string[] {
+  const isRow = raw.map((line) => {
+    const name = NAME_SPACE_NUMBER.exec(bare(line))?.[1];
+    return name !== undefined && matchIngredient(name, book).kind !== 'unknown' && !NUMBERED.test(line);
+  });
+  return raw.map((line, index) => {
+    let from = index;
+    while (isRow[from - 1]) from -= 1;
+    let to = index;
+    while (isRow[to + 1]) to += 1;
+    return isRow[index] && to - from >= 2 ? `${line.trimEnd()} g` : line;
+  });
+}
+
 /**
  * Reads a pasted recipe: a title, parts with their sub-headings, ingredients in any layout, the method, the yield, notes.
  * Nothing falls away in silence: each line that is not blank is in `lines` with what it was taken for, and an ingredient that
@@ -271,7 +311,7 @@ export function readRecipe(
 ): Result<RecipeReading> {
   const cut = linesOf(text);
   if (!cut.ok) return cut;
-  const raw = tableGrams(cut.value);
+  const raw = bareGrams(tableGrams(cut.value), book);
   const lines: SourceLine[] = [];
   const parts: { name: string; kind: StageKind; items: (IngredientLine & { number: number })[] }[] = [];
   const paragraphs: Paragraph[] = [];
@@ -312,10 +352,14 @@ export function readRecipe(
     } else if (kind === 'ingredient') {
       if (parts.length === 0) parts.push({ name: '', kind: 'main', items: [] });
       // "For frying: 2 l oil": a part of one line; what follows is of the part before
-      const inline = INLINE_PART.exec(line.replace(BULLET, ''));
-      const of = inline ? stageKindOf(inline[1]!) : 'main';
-      if (inline && of !== 'main' && startsWithAmount(inline[2]!)) {
-        parts.splice(-1, 0, { name: inline[1]!, kind: of, items: [{ ...readIngredientLine(inline[2]!, book, system), number }] });
+      const inline = INLINE_PART.exec(line.replace(BULLET, '')) ?? purposeLine(line.replace(BULLET, ''));
+      const of = inline ? stageKindOf(inline[1]) : 'main';
+      if (inline && of !== 'main' && startsWithAmount(inline[2])) {
+        parts.splice(-1, 0, {
+          name: inline[1],
+          kind: of,
+          items: [{ ...readIngredientLine(inline[2], book, system), number }],
+        });
       } else parts.at(-1)!.items.push({ ...readIngredientLine(line, book, system), number });
     }
   }
@@ -326,7 +370,12 @@ export function readRecipe(
     .sort((a, b) => a.items[0]!.number - b.items[0]!.number);
   const { steps, asks: stepAsks, divided, over } = readMethod(paragraphs, newId);
   notes.push(...over);
-  const makes = yieldIn(title, yieldText, divided);
+  const makes = yieldIn(
+    title,
+    yieldText,
+    divided,
+    lines.map((line) => line.text),
+  );
   return ok({ title, lines, parts: filled, steps, stepAsks, makes, yieldText, notes, contradictions });
 }
 
@@ -342,5 +391,9 @@ function standsAlone(line: string, raw: readonly string[], index: number, book: 
     return false;
   const next = bare(raw[index + 1] ?? '').replace(DASH, '');
   const names = stageKindOf(line) !== 'main' && line.split(/\s+/).length <= 3;
-  return startsWithAmount(next) && !NUMBERED.test(next) && (names || matchIngredient(line, book).kind === 'unknown');
+  return (
+    startsWithAmount(next) &&
+    !NUMBERED.test(next) &&
+    (names || matchIngredient(line, book).kind === 'unknown')
+  );
 }

@@ -4,7 +4,7 @@ import { formulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { shortened } from '../plainTextSchema';
 import { within } from '../units/decimal';
-import type { StepAsk } from './method/readMethod';
+import type { StepAsk } from './method/draft';
 import type { RecipeReading } from './readRecipe';
 import { styleOf } from './styleOf';
 
@@ -44,9 +44,15 @@ function measuredOf({
 /** So many pieces of so much; where a recipe does not say, all its dough is one. */
 function asPieces(formula: Formula, doughG: number, makes: RecipeReading['makes']): Formula {
   if (doughG < 1) return formula;
-  const { pieces: most, pieceMassG: limits } = { pieces: FORMULA_LIMITS.pieces.max, pieceMassG: FORMULA_LIMITS.pieceMassG };
+  const { pieces: most, pieceMassG: limits } = {
+    pieces: FORMULA_LIMITS.pieces.max,
+    pieceMassG: FORMULA_LIMITS.pieceMassG,
+  };
   const heavy = makes.pieceMassG !== null && makes.pieceMassG < doughG * 1.15 ? makes.pieceMassG : null;
-  const pieces = Math.min(most, makes.pieces ?? (heavy ? Math.max(1, Math.floor((doughG * 1.01) / heavy)) : 1));
+  const pieces = Math.min(
+    most,
+    makes.pieces ?? (heavy ? Math.max(1, Math.floor((doughG * 1.01) / heavy)) : 1),
+  );
   // a piece that is said to weigh more than its share of the dough is weighed by its share
   const each = heavy !== null && heavy * pieces <= doughG * 1.02 ? heavy : doughG / pieces;
   const pieceMassG = Math.min(limits.max, Math.max(limits.min, Math.round(each)));

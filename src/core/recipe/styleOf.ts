@@ -9,7 +9,10 @@ const NAMES: readonly (readonly [Style, RegExp])[] = [
   ['friedDough', /\b(?:doughnuts?|donuts?|fritters?|fried|beignets?)\b/i],
   ['boiledRing', /\b(?:bagels?|boiled)\b/i],
   ['baguette', /\b(?:baguettes?|batons?|sticks)\b/i],
-  ['flatbread', /\b(?:flat ?breads?|flats?|naans?|pitas?|wraps?|tortillas?|rotis?|chapatis?|focaccias?|griddle|lavash)\b/i],
+  [
+    'flatbread',
+    /\b(?:flat ?breads?|flats?|naans?|pitas?|wraps?|tortillas?|rotis?|chapatis?|focaccias?|griddle|lavash)\b/i,
+  ],
   ['rolls', /\b(?:rolls?|buns?|baps?)\b/i],
   ['hearthLoaf', /\b(?:boules?|cobs?|hearth|round|batards?|pot (?:loaf|bread)|country)\b/i],
   ['tinLoaf', /\b(?:tin|sandwich|pan|toast) (?:loaf|bread)\b|\b(?:loaf|bread)\b.*\btin\b/i],
@@ -18,8 +21,9 @@ const NAMES: readonly (readonly [Style, RegExp])[] = [
 /** The style of a bread, from its title, else from how it is made, else from what it is baked in; null where nothing says. */
 export function styleOf(title: string | null, steps: readonly MethodStep[]): Style | null {
   const named = NAMES.find(([, pattern]) => pattern.test(title ?? ''))?.[0];
-  if (named) return named;
   const does = (kind: MethodStep['kind']) => steps.some((step) => step.kind === kind);
+  // a bread of the pan may be one of the loaf tin
+  if (named && !(named === 'tinLoaf' && does('griddle'))) return named;
   if (does('boil')) return 'boiledRing';
   if (does('fry')) return 'friedDough';
   if (does('griddle')) return 'flatbread';

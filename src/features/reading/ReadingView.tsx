@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { checkFormula } from '@/core/formula';
-import { sheetOfRecipe, type Answer, type RecipeReading } from '@/core/recipe';
+import { sheetOfRecipe, type Answer, type LineRole, type RecipeReading } from '@/core/recipe';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { useKitchenRouter, useKitchen } from '../kitchen/KitchenProvider';
@@ -10,8 +10,10 @@ import { useBook } from '../book/BookProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordPath } from '@/wording/paths';
 import { wordProblem } from '@/wording/problems';
-import { STAGE_WORD, STEP_WORD } from '@/wording/words';
+import { STAGE_WORD } from '@/wording/words';
 import { ReadLine } from './ReadLine';
+import { ReadLines } from './ReadLines';
+import { meantBy, openStepAsks, ReadSteps, type StepAnswers } from './ReadSteps';
 import { useReading, type ReadingState } from './useReading';
 import { words } from '@/wording/screens/reading/ReadingView';
 
@@ -31,6 +33,8 @@ const placeWords = (path: string): string => {
   return wordPath(path);
 };
 
+const NOTHING_DECLARED: ReadonlyMap<number, LineRole> = new Map();
+
 /** What a text was understood as; the way on is open once no question is. */
 export function ReadingView({ text }: { text: string }) {
   const router = useKitchenRouter();
@@ -40,7 +44,10 @@ export function ReadingView({ text }: { text: string }) {
   const [busy, setBusy] = useState(false);
   // one wish per text: pressed twice it is still one formula
   const requestId = useMemo(() => (text ? newUuid() : ''), [text]);
-  const { reading, of, cancel } = useReading(text);
+  const [declared, setDeclared] = useState<ReadonlyMap<number, LineRole>>(NOTHING_DECLARED);
+  const { reading, of, cancel } = useReading(text, declared);
+  const declare = (number: number, role: LineRole) =>
+    setDeclared((before) => new Map(before).set(number, role));
 
   const send = async (path: string, body: object) => {
     setBusy(true);
@@ -104,6 +111,7 @@ export function ReadingView({ text }: { text: string }) {
           reading={read.value.reading}
           left={read.value.left}
           busy={busy}
+          onDeclare={read.value.as === 'recipe' ? declare : null}
           onMake={(formula) => void send(kitchen.api('/formulas'), { formula })}
         />
       )}
@@ -143,18 +151,26 @@ function Understood({
   reading,
   left,
   busy,
+  onDeclare,
   onMake,
 }: {
   reading: RecipeReading;
   left: readonly string[];
   busy: boolean;
+  onDeclare: ((number: number, role: LineRole) => void) | null;
   onMake: (formula: ReturnType<typeof sheetOfRecipe>['formula']) => void;
 }) {
   const book = useBook();
   const units = useUnits();
   const { preferences } = usePreferences();
   const [answers, setAnswers] = useState<ReadonlyMap<number, Answer>>(new Map());
-  const sheet = useMemo(() => sheetOfRecipe(reading, answers, book, counter('s')), [answers, book, reading]);
+  const [told, setTold] = useState<StepAnswers>(new Map());
+  const meant = useMemo(() => meantBy(reading, told), [reading, told]);
+  const sheet = useMemo(
+    () => sheetOfRecipe(reading, answers, book, counter('s'), meant),
+    [answers, book, meant, reading],
+  );
+  const open = sheet.open.length + openStepAsks(reading, told);
   const problem = useMemo(() => checkFormula(sheet.formula, book)[0], [book, sheet.formula]);
   const count = reading.parts.reduce((sum, part) => sum + part.items.length, 0);
   return (
@@ -164,9 +180,9 @@ function Understood({
           <h2 className="text-xl">{reading.title ?? words.withoutATitle}</h2>
           <p className="text-sm text-soft" data-testid="understood">
             {words.ingredientsSteps(count, reading.steps.length)}
-            {sheet.open.length > 0 && (
+            {open > 0 && (
               <strong className="text-alarm">
-                {words.left(sheet.open.length === 1 ? words.oneQuestion : words.questions(sheet.open.length))}
+                {words.left(open === 1 ? words.oneQuestion : words.questions(open))}
               </strong>
             )}
           </p>
@@ -174,7 +190,7 @@ function Understood({
         <Button
           look="now"
           className="min-h-11 px-5"
-          disabled={busy || sheet.open.length > 0 || count === 0 || problem !== undefined}
+          disabled={busy || open > 0 || count === 0 || problem !== undefined}
           onClick={() => onMake(sheet.formula)}
         >
           {words.makeTheFormula}
@@ -218,68 +234,28 @@ function Understood({
           </ul>
         </section>
       ))}
-      <RestOfReading reading={reading} left={left} />
+      <Contradictions reading={reading} />
+      <ReadSteps
+        reading={reading}
+        told={told}
+        onTell={(key, answer) => setTold((before) => new Map(before).set(key, answer))}
+      />
+      <ReadLines reading={reading} left={left} onDeclare={onDeclare} />
     </>
   );
 }
 
-/** Slips, the method, and what has no place of its own on a sheet. */
-function RestOfReading({ reading, left }: { reading: RecipeReading; left: readonly string[] }) {
+/** Two scales that disagree. */
+function Contradictions({ reading }: { reading: RecipeReading }) {
   const numbers = useNumbers();
-  const units = useUnits();
-  const others = reading.lines.filter(({ role }) => role === 'note' || role === 'yield');
+  if (reading.contradictions.length === 0) return null;
   return (
-    <>
-      {reading.contradictions.length > 0 && (
-        <section className="mt-4 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
-          {reading.contradictions.map(({ written, firstC, secondC, number }) => (
-            <p key={`${number} ${written}`}>
-              {words.lineSaysThatIsC(
-                number,
-                written,
-                numbers.decimal(firstC, 0),
-                numbers.decimal(secondC, 0),
-              )}
-            </p>
-          ))}
-        </section>
-      )}
-      {reading.steps.length > 0 && (
-        <section className="mt-4">
-          <h3 className="text-sm text-soft">{words.method}</h3>
-          <ol className="text-sm">
-            {reading.steps.map((step) => (
-              <li key={step.id} className="flex gap-3 border-t border-rule py-1.5">
-                <span className="w-20 shrink-0 font-semibold">{STEP_WORD[step.kind]}</span>
-                <span className="min-w-0">
-                  {step.note}
-                  <span className="block text-xs text-soft">
-                    {[
-                      step.minS === null ? '' : units.duration(step.minS, step.maxS),
-                      step.tempC === null ? '' : units.temperature(step.tempC),
-                    ]
-                      .filter(Boolean)
-                      .join(' · ')}
-                  </span>
-                </span>
-              </li>
-            ))}
-          </ol>
-        </section>
-      )}
-      {(others.length > 0 || left.length > 0) && (
-        <section className="mt-4 text-sm">
-          <h3 className="text-sm text-soft">{words.savedInAboutIt}</h3>
-          {others.map((line) => (
-            <p key={line.number} className="border-t border-rule py-1">
-              {line.text}
-            </p>
-          ))}
-          {left.length > 0 && (
-            <p className="border-t border-rule py-1 text-soft">{words.theFileAlsoSaysA(left.join(', '))}</p>
-          )}
-        </section>
-      )}
-    </>
+    <section className="mt-4 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
+      {reading.contradictions.map(({ written, firstC, secondC, number }) => (
+        <p key={`${number} ${written}`}>
+          {words.lineSaysThatIsC(number, written, numbers.decimal(firstC, 0), numbers.decimal(secondC, 0))}
+        </p>
+      ))}
+    </section>
   );
 }

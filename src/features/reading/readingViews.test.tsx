@@ -5,6 +5,7 @@ import type { Formula } from '@/core/formula';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
 import { show } from '../testKitchen';
+import type { ReadingQuestion } from '@/workers/readingProtocol';
 import { readText } from '@/core/formats/readText';
 import { ReadingView } from './ReadingView';
 
@@ -14,9 +15,9 @@ jest.mock('@/workers/makeReadingWorker', () => ({
     const port = {
       onmessage: null as ((event: { data: unknown }) => void) | null,
       terminate: () => undefined,
-      postMessage: ({ id, text, system }: { id: number; text: string; system: 'us' }) => {
+      postMessage: ({ id, text, system, declared }: ReadingQuestion) => {
         let next = 0;
-        const read = readText(text, libraryBook, system, () => `r${(next += 1)}`);
+        const read = readText(text, libraryBook, system, () => `r${(next += 1)}`, new Map(declared));
         void Promise.resolve().then(() => port.onmessage?.({ data: { id, read } }));
       },
     };
@@ -58,7 +59,7 @@ Bake 20 min at 350 °F / 220 °C.`;
 test('each question has its answer beside it; the formula is made once there are none', async () => {
   const sent = server();
   await read(TEXT, { measure: 'us' });
-  expect(screen.getByTestId('understood')).toHaveTextContent('6 ingredients, 1 steps · 5 questions left');
+  expect(screen.getByTestId('understood')).toHaveTextContent('6 ingredients, 1 steps · 6 questions left');
   expect(screen.getByText(/One is a slip/)).toHaveTextContent('177 °C and 220 °C');
   expect(screen.getByRole('button', { name: 'Make the formula' })).toBeDisabled();
   expect(line(3)).toHaveTextContent('Its amounts do not agree');
@@ -75,6 +76,9 @@ test('each question has its answer beside it; the formula is made once there are
   await press('find it …', line(7));
   await userEvent.type(await screen.findByRole('combobox'), 'sorghum flour{Enter}');
   expect(line(7)).toHaveTextContent('Sorghum flour');
+  // of the two temperatures it is the baker who knows which was the slip
+  expect(screen.getByRole('button', { name: 'Make the formula' })).toBeDisabled();
+  await press('220 °C', screen.getByTestId('step-question'));
   await press('Make the formula');
   await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/made'));
   const { formula } = sent[0]!.body;
@@ -88,7 +92,30 @@ test('each question has its answer beside it; the formula is made once there are
     ['sorghum-flour', 100],
   ]);
   expect(formula!.about).toContain('Not in the formula: 2 eggs plus 1 yolk');
-  expect(formula!.steps[0]).toMatchObject({ kind: 'bake', minS: 1200, tempC: null });
+  expect(formula!.steps[0]).toMatchObject({ kind: 'bake', minS: 1200, tempC: 220 });
+});
+
+test('a sentence that is not understood asks, with what it may mean; a line is what the baker says it is', async () => {
+  const sent = server();
+  await read(
+    'Evening loaf\n300 g sorghum flour\n300 g water\nMix 4 minutes. Tickle it for 50 minutes. Bake 40 min at 220 °C.\nMy aunt’s',
+  );
+  const asked = screen.getByTestId('step-question');
+  expect(asked).toHaveTextContent('“Tickle it for 50 minutes.”: what is done here?');
+  await press('Bulk, 50 min', asked);
+  expect(asked).toHaveAttribute('data-open', 'false');
+  expect(screen.getAllByTestId('read-step').map((step) => step.textContent?.slice(0, 10))).toEqual([
+    'Mix4 minMi', 'Bulk50 min', 'Bake40 min', 'DoMy aunt’',
+  ]); // prettier-ignore
+  await press('Every line, and what it was taken for');
+  await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Line 5 is' }), 'Note');
+  await waitFor(() => expect(screen.getAllByTestId('read-step')).toHaveLength(3));
+  await press('Make the formula');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  expect(sent[0]!.body.formula).toMatchObject({
+    about: 'My aunt’s',
+    steps: [{ kind: 'mix' }, { kind: 'bulk', minS: 3000 }, { kind: 'bake' }],
+  });
 });
 
 test('oats ask whether they are certified, a bought blend whether there is gum in it', async () => {

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
+import type { LineRole } from '@/core/recipe';
 import { makeReadingWorker } from '@/workers/makeReadingWorker';
 import { readingClient, type Reading } from '@/workers/readingClient';
 import { useStoredEntries } from '../book/BookProvider';
@@ -8,7 +9,10 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 export type ReadingState = Reading | { readonly kind: 'reading' };
 
 /** What a text is understood as, found out beside the page. What was read before stays until the newer is read. */
-export function useReading(text: string): { reading: ReadingState; of: string; cancel: () => void } {
+export function useReading(
+  text: string,
+  declared: ReadonlyMap<number, LineRole>,
+): { reading: ReadingState; of: string; cancel: () => void } {
   const { stored } = useStoredEntries();
   const { measure } = usePreferences().preferences;
   const [client] = useState(() => readingClient(makeReadingWorker));
@@ -18,13 +22,13 @@ export function useReading(text: string): { reading: ReadingState; of: string; c
   });
   useEffect(() => {
     let gone = false;
-    void client.ask({ text, stored, system: measure }).then((reading) => {
+    void client.ask({ text, stored, system: measure, declared: [...declared] }).then((reading) => {
       if (!gone) setState({ reading, of: text });
     });
     return () => {
       gone = true;
     };
-  }, [client, stored, measure, text]);
+  }, [client, stored, measure, text, declared]);
   useEffect(() => () => client.cancel(), [client]);
   return {
     ...state,

@@ -12,9 +12,9 @@ export const withoutLead = (text: string): string => text.trim().replace(LEAD, '
 
 /** Words an action begins with. A noun of the craft may stand for its verb: "Final proof 50 min". */
 const VERBS =
-  'activate|add|allow|blitz|grind|load|par-?bake|mill|arrange|bake|ball up|beat|blend|bloom|boil|braid|bring|brush|bulk|butter|chill|coat|coil|combine|cook|cool|cover|cream|crimp|cut|deep-?fry|deflate|dimple|dissolve|divide|dock|do not|don[\'’]t|double|drain|drizzle|drop|dust|feed|ferment|fill|finish|flatten|flip|flour|flute|fold|form|freeze|fry|get|give|glaze|grate|grease|griddle|hang|heat|hold|hydrate|incorporate|invert|join|keep|knead|knock|leave|let|lift|line|lower|make|mash|measure|melt|mist|mix|move|never|oil|pack|pat|pinch|pipe|place|plait|poach|poke|portion|pour|pre-?heat|prepare|press|prick|proof|prove|pull|pulse|punch|put|raise|reduce|refresh|refrigerate|release|reheat|remove|repeat|rest|retard|return|roll|rotate|round|rub|scald|scale|scatter|scoop|score|scrape|seal|season|separate|serve|set|shape|sift|simmer|slash|slice|slide|slip|smooth|soak|spoon|spray|spread|sprinkle|squeeze|stack|stamp|steam|stir|store|stretch|strew|stuff|swirl|switch|take|tent|thaw|tip|toast|top|toss|transfer|trim|tuck|turn|twist|unmold|unmould|use|wait|wash|weigh|whisk|whip|whizz?|work|wrap|stretch-and-fold|(?:warm|light|dry|open)(?= (?:the|it|them|a|some|your|milk|water|through|up|at|in)\\b)';
+  "activate|add|allow|blitz|grind|load|par-?bake|mill|arrange|bake|ball up|beat|blend|bloom|boil|braid|bring|brush|bulk|butter|chill|coat|coil|combine|cook|cool|cover|cream|crimp|cut|deep-?fry|deflate|dimple|dissolve|divide|dock|do not|don['’]t|double|drain|drizzle|drop|dust|feed|ferment|fill|finish|flatten|flip|flour|flute|fold|form|freeze|fry|get|give|glaze|grate|grease|griddle|hang|heat|hold|hydrate|incorporate|invert|join|keep|knead|knock|leave|let|lift|line|lower|make|mash|measure|melt|mist|mix|move|never|oil|pack|pat|pinch|pipe|place|plait|poach|poke|portion|pour|pre-?heat|prepare|press|prick|proof|prove|pull|pulse|punch|put|raise|reduce|refresh|refrigerate|release|reheat|remove|repeat|rest|retard|rise|return|roll|rotate|round|rub|scald|scale|scatter|scoop|score|scrape|seal|season|separate|serve|set|shape|sift|simmer|slash|slice|slide|slip|smooth|soak|spoon|spray|spread|sprinkle|squeeze|stack|stamp|start|stir|store|stretch|strew|stuff|swirl|switch|take|tent|thaw|tip|toast|top|toss|transfer|trim|tuck|turn|twist|unmold|unmould|use|wait|wash|weigh|whisk|whip|whizz?|work|wrap|stretch-and-fold|steam(?= (?:the|it|them|for))|(?:warm|light|dry|open)(?= (?:the|it|them|a|some|your|milk|water|through|up|at|in)\\b)";
 const NOUNS =
-  '(?:dough|piece) (?:rest|proof)|bulk (?:rise|ferment(?:ation)?|proof)|(?:first|second|final|last) (?:rise|proof|prove|fermentation)|bench rest|autolyse|warm proof|cold (?:proof|retard|ferment)|oven(?= (?:to|at|on|off)|:)|cooling|shaping|mixing|proofing|proving|baking|boiling|frying|kneading|pre-?shape';
+  '(?:dough|piece) (?:rest|proof)|into (?:a |the |its )?(?:tin|pan|basket|banneton)|bulk (?:rise|ferment(?:ation)?|proof)|(?:first|second|final|last) (?:rise|proof|prove|fermentation)|bench rest|autolyse|warm proof|cold (?:proof|retard|ferment)|oven(?= (?:to|at|on|off)|:)|cooling|shaping|mixing|proofing|proving|baking|boiling|frying|kneading|pre-?shape';
 const ACTION = new RegExp(String.raw`^(?:${VERBS}|${NOUNS})\b`, 'i');
 export const startsAction = (text: string): boolean => ACTION.test(withoutLead(text));
 
@@ -22,10 +22,13 @@ export const startsAction = (text: string): boolean => ACTION.test(withoutLead(t
 const WITH_COMMA =
   /^(?:when|once|after|if|as soon as|while|with|on an?|on the|using|for the|to \w+|by hand|halfway|half way|day \w+|before|about|working|at (?:this|that) point|starting|from|in)\b[^,:]*[,:]\s*/i;
 const WITHOUT_COMMA =
-  /^(?:the (?:evening|night|day|morning) before|in (?:an?|another|the|your)(?: [\w-]+){0,3} (?:bowl|pan|jug|mixer|saucepan|pot|cup|processor)|(?:the )?next (?:day|morning)|in the (?:morning|evening)|in the meantime|\d+\s?(?:min|minutes|hours?) before \w+)\b,?\s*/i;
+  /^(?:the (?:evening|night|day|morning) before|in (?:an?|another|the|your)(?: [\w-]+){0,3} (?:bowl|pan|jug|mixer|saucepan|pot|cup|processor)|(?:the )?next (?:day|morning)|in the (?:morning|evening)|in the meantime|\d+\s?(?:min|minutes|hours?) before \w+)\b[,:]?\s*/i;
+/** "Begin by stirring …": stir. */
+const BEGIN_BY = /^(?:begin|start)(?: off)? (?:by|with) (\w+?)(?:([bdgmnprt])\2)?ing\b/i;
+
 /** A clause from its action on. */
 export function headOf(text: string): string {
-  let head = withoutLead(text);
+  let head = withoutLead(text).replace(BEGIN_BY, (_, stem: string, twice = '') => `${stem}${String(twice)}`);
   for (let rounds = 0; rounds < 4; rounds += 1) {
     const shorter = withoutLead(head.replace(WITHOUT_COMMA, '').replace(WITH_COMMA, ''));
     if (shorter === head || shorter === '') break;
@@ -35,11 +38,13 @@ export function headOf(text: string): string {
 }
 
 /** Before these a clause may end. What stands between is given back, so that no word is lost. */
-const CONNECTOR = /(;\s+|,\s+(?:and |but |or )?(?:then |now )?|\s+and\s+(?:then\s+)?|\s+then\s+|\s+[–—]\s+|:\s+|\s+while\s+|\s+but\s+)/i;
+const CONNECTOR =
+  /(;\s+|,\s+(?:and |but |or )?(?:then |now )?|\s+and\s+(?:then\s+)?|\s+then\s+|\s+[–—]\s+|:\s+|\s+while\s+|\s+but\s+)/i;
 /** A time that says when or how often something happens meanwhile, or how long it takes otherwise; not how long more. */
 const MEANWHILE =
   /\b(?:if|or(?! until)|when|unless|bigger|larger|smaller|longer|every|each|per|apart|before|after|within|later|last|first|half ?way|old|up to|at most|at least|no more than|side|sides|whichever|depending)\b/i;
-const TIMED = /\d+(?:\.\d+)?(?:\s*(?:[-–]|to)\s*\d+(?:\.\d+)?)?\s?(?:hours?|hrs?|h|minutes?|mins?|min|seconds?|secs?|days?)\b/i;
+const TIMED =
+  /\d+(?:\.\d+)?(?:\s*(?:[-–]|to)\s*\d+(?:\.\d+)?)?\s?(?:hours?|hrs?|h|minutes?|mins?|min|seconds?|secs?|days?)\b/i;
 /** A clause that only says when, where or with what the next one is done. */
 const LEADS_IN =
   /^(?:when|once|after|if|as soon as|while|meanwhile|in (?:a|an|the|another|your)|with|on (?:a|the)|using|for the|to (?:shape|finish|serve|make|bake)|at (?:this|that) point|by (?:hand|now)|about|to \w+|\d+\s?(?:min|minutes|hours?) (?:before|later)|before|halfway|half way|the (?:evening|night|day|morning) before|next day|the next (?:day|morning)|next morning|in the morning|day \w+|working|starting|from)\b/i;
@@ -66,6 +71,8 @@ export function clausesOf(sentence: string): Clause[] {
       // "when it has doubled, knock it back": one clause, once
       if (!ACTION.test(headOf(`${last.text},`)) && LEADS_IN.test(withoutLead(last.text)) && !/;\s*$/.test(link)) last.text += link + piece;
       else clauses.push({ text: piece, goesOn: false });
+    } else if (depth === 0 && /while/i.test(link) && TIMED.test(piece)) {
+      clauses.push({ text: piece, goesOn: false });
     } else if (depth === 0 && TIMED.test(piece) && TIMED.test(last.text) && goesOn(piece) && !isMinutesOfHour(last.text, piece)) {
       clauses.push({ text: piece, goesOn: true });
     } else last.text += link + piece;
@@ -75,7 +82,10 @@ export function clausesOf(sentence: string): Clause[] {
 } // prettier-ignore
 
 const goesOn = (piece: string): boolean =>
-  !MEANWHILE.test(piece) || /^(?:then |and )?(?:for )?(?:another|a further|\d+ more|the (?:last|final|remaining|rest))/i.test(piece.trim());
+  !MEANWHILE.test(piece) ||
+  /^(?:then |and )?(?:for )?(?:another|a further|\d+ more|the (?:last|final|remaining|rest))/i.test(
+    piece.trim(),
+  );
 /** "1 hour and 10 minutes": the same time. */
 const isMinutesOfHour = (before: string, piece: string): boolean =>
   /\d\s?(?:hours?|hrs?|h)\s*$/i.test(before) && /^\d+\s?(?:minutes?|mins?)\b/i.test(piece.trim()); // prettier-ignore

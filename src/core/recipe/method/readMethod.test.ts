@@ -147,7 +147,9 @@ test('no word is lost, and every step may be saved, whatever the paragraph', () 
       const wordsIn = (said: string) =>
         said.toLowerCase().split(/[\s.;,]+/).filter((each) => each !== '' && !/^(?:and|then)$/.test(each)); // prettier-ignore
       const { steps: all, over } = readMethod([{ text, aside: false }], ids());
-      expect(wordsIn([...all.map(({ note }) => note), ...over].join(' ')).sort()).toEqual(wordsIn(text).sort());
+      expect(wordsIn([...all.map(({ note }) => note), ...over].join(' ')).sort()).toEqual(
+        wordsIn(text).sort(),
+      );
       for (const step of read) {
         expect(step.note.length).toBeLessThanOrEqual(STEP_LIMITS.cueLength);
         expect(readAs(methodStepSchema, step).ok).toBe(true);

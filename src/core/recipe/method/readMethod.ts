@@ -1,29 +1,12 @@
 import type { Moisture } from '../../method/heating';
-import { newStep, stepTempRangeC, STEP_LIMITS, type MethodStep, type StepKind } from '../../method/step';
-import { fieldsFromWords } from '../../process/fromWords';
-import { actionOf, mediumOf, type Action, type Stage } from './actions';
+import type { MethodStep, StepKind } from '../../method/step';
+import { actionOf, mediumOf } from './actions';
 import { clausesOf, sentencesOf, type Clause } from './clauses';
-import { heatContradictions } from './contradictions';
-import { atATimeOf, coveredAtRoom, dividedInto, moistOf, timesOf } from './fields';
+import { GOES_ON, HEATING, stepsOf, type Draft, type StepAsk } from './draft';
+import { atATimeOf, dividedInto, moistOf, timesOf } from './fields';
+import { spareTimes, temperature, type SetTo } from './figures';
+import type { Action, Stage } from './rules';
 import { heatsIn, plainNumbers, spansIn, type Heat, type Span } from './spans';
-
-/** What a sentence leaves open. */
-export type StepDoubt =
-  /** What is done is not understood. */
-  | 'kind'
-  /** A time or a temperature has no place: a second way to do it, or a slip. */
-  | 'time'
-  | 'heat'
-  /** "up to two days": a limit, not a time. */
-  | 'upTo';
-
-export interface StepAsk {
-  readonly stepId: string;
-  readonly about: StepDoubt;
-  readonly written: string;
-  /** What it may mean, the likeliest first: what of the step would change. */
-  readonly readings: readonly Partial<Pick<MethodStep, 'kind' | 'minS' | 'maxS' | 'tempC'>>[];
-}
 
 export interface MethodReading {
   readonly steps: readonly MethodStep[];
@@ -40,28 +23,6 @@ export interface Paragraph {
   readonly aside: boolean;
 }
 
-interface Draft {
-  kind: StepKind;
-  texts: string[];
-  time: Span | null;
-  tempC: number | null;
-  coreC: number | null;
-  /** Of milk or water that was warmed. */
-  liquidC: number | null;
-  moist: Moisture | null;
-  sides: number | null;
-  again: { times: number; everyS: number | null } | null;
-  atATime: number | null;
-  paragraph: number;
-  doubts: { about: StepDoubt; written: string; readings: StepAsk['readings'] }[];
-}
-
-const HEATING: ReadonlySet<StepKind> = new Set(['boil', 'griddle', 'fry', 'bake']);
-/** Work that goes on under another heat or for another while without being named again. */
-const GOES_ON: ReadonlySet<StepKind> = new Set([
-  'mix', 'kneadAgain', 'boil', 'griddle', 'fry', 'bake', 'proof', 'bulk', 'rest', 'chill', 'coast', 'cool',
-]); // prettier-ignore
-const LIQUID = /\b(?:water|milk|liquid|whey|beer|butter|yeast)\b/i;
 /** Each of these is one thing however many sentences tell it. */
 const ONE_VISIT: ReadonlySet<StepKind> = new Set(['bake', 'fry', 'boil', 'griddle']);
 
@@ -81,7 +42,8 @@ export function readMethod(paragraphs: readonly Paragraph[], newId: () => string
   return reader.result(newId);
 }
 
-const MIXES = /\b(?:mix|whisk|stir|knead|combine|beat|blend|whizz?|whip|add|sift|work|incorporate|dissolve|weigh|measure|toast|feed|yeast|psyllium|pour|soak|grind|scald|starter|bloom|activate)\w*\b/i;
+const MIXES =
+  /\b(?:mix|whisk|stir|knead|combine|beat|blend|whizz?|whip|add|sift|work|incorporate|dissolve|weigh|measure|toast|feed|yeast|psyllium|pour|soak|grind|scald|starter|bloom|activate)\w*\b/i;
 
 class MethodReader {
   constructor(mixed: boolean) {
@@ -90,7 +52,7 @@ class MethodReader {
 
   private readonly drafts: Draft[] = [];
   private stage: Stage = { mixed: false, risen: false, shaped: false, heated: false, off: false, medium: null, aside: false, last: null }; // prettier-ignore
-  private readonly setC: Partial<Record<'oven' | 'pan' | 'oil', number>> = {};
+  private readonly setC: SetTo = {};
   private divided: { pieces: number | null; pieceMassG: number | null } = { pieces: null, pieceMassG: null };
   /** Words that belong to the step that comes next. */
   private ahead: string[] = [];
@@ -103,6 +65,8 @@ class MethodReader {
     this.at = index;
     this.stage = { ...this.stage, aside };
     const sentences = sentencesOf(text);
+    const makes = /\bmakes (\d{1,3})\b/i.exec(text);
+    if (makes) this.divided = { ...this.divided, pieces: Number(makes[1]) };
     this.alone = sentences.length === 1;
     for (const sentence of sentences) for (const clause of clausesOf(sentence)) this.clause(clause);
     this.flush();
@@ -139,7 +103,9 @@ class MethodReader {
     const time = spans.find(({ role }) => role === 'whole' || role === 'side') ?? null;
     const before = this.last;
     this.leadTime(spans, plain);
-    const more = goesOn && before !== undefined && GOES_ON.has(before.kind);
+    const hot = heats.some(({ role, tempC }) => role === 'place' && tempC >= 120);
+    const more =
+      goesOn && before !== undefined && GOES_ON.has(before.kind) && (!hot || HEATING.has(before.kind));
     const action: Action = more ? before.kind : actionOf(plain, this.stage, time?.minS ?? 0);
     switch (action) {
       case 'remark':
@@ -160,7 +126,8 @@ class MethodReader {
       case 'turnSide':
         if (!time || !before) {
           const after = spans.find(({ role }) => role === 'moment');
-          if (before && !before.time && after && HEATING.has(before.kind)) before.time = { ...after, role: 'whole' };
+          if (before && !before.time && after && HEATING.has(before.kind))
+            before.time = { ...after, role: 'whole' };
           this.turned = true;
           return this.remark(text);
         }
@@ -188,7 +155,12 @@ class MethodReader {
   }
 
   private unknown(text: string, plain: string, { spans, heats, time }: Found) {
-    if (this.stage.aside && this.last?.kind === 'free' && this.last.paragraph === this.at && !this.last.time) {
+    if (
+      this.stage.aside &&
+      this.last?.kind === 'free' &&
+      this.last.paragraph === this.at &&
+      !this.last.time
+    ) {
       this.last.time = time;
       return this.remark(text);
     }
@@ -205,7 +177,10 @@ class MethodReader {
     draft.doubts.push({
       about: 'kind',
       written: text,
-      readings: likeliest(this.stage).map((kind) => ({ kind, ...(time && { minS: time.minS, maxS: time.maxS }) })),
+      readings: likeliest(this.stage).map((kind) => ({
+        kind,
+        ...(time && { minS: time.minS, maxS: time.maxS }),
+      })),
     });
     const place = heats.find(({ role }) => role === 'place');
     if (place) draft.tempC = place.tempC;
@@ -258,14 +233,24 @@ class MethodReader {
     const { last } = this;
     // put in hot and turned down at once: what it bakes at is the second
     if (place && last?.kind === 'bake' && !last.time && !found.time) last.tempC = place.tempC;
-    if (found.time) return this.step('bake', text, plain, { ...found, unsure: false, more: false });
+    const time = found.time ?? found.spans.find(({ role }) => role === 'last') ?? null;
+    if (time) {
+      const whole: Span = { ...time, role: 'whole' };
+      return this.step('bake', text, plain, {
+        ...found,
+        spans: [whole],
+        time: whole,
+        unsure: false,
+        more: false,
+      });
+    }
     if (this.stage.heated || place) this.ahead.push(text);
     else this.remark(text);
     // another stretch begins, even where the last one did not say how long it was
     this.turned = this.last?.kind === 'bake' && this.last.time !== null;
   }
 
-  private step(kind: StepKind, text: string, plain: string, { spans, heats, time, unsure, more }: Found & { unsure: boolean; more: boolean }) {
+  private step(kind: StepKind, text: string, plain: string, { spans, heats, time, unsure, more }: Found & { unsure: boolean; more: boolean }): void {
     const { last } = this;
     const aside = this.stage.aside && kind !== 'boil' && kind !== 'fry';
     const as: StepKind = aside ? (kind === 'preheat' ? 'preheat' : 'free') : kind;
@@ -286,6 +271,13 @@ class MethodReader {
       (last.paragraph === this.at || ONE_VISIT.has(as)) &&
       (!last.time || !time) && as !== 'fold' && !(as === 'cool' && last.time) &&
       (as !== 'preheat' || mediumOf('preheat', plainNumbers(last.texts.join(' '))) === medium) && (as !== 'preheat' || !heats.some(({ role }) => role === 'place') || last.tempC === null);
+    if ((as === 'shape' || as === 'divide') && time && time.minS >= RISES_IN_S) {
+      // "into the tin, 50 minutes, until it reaches the rim": two steps, the words shared out
+      const comma = text.indexOf(',');
+      const [first, rest] = comma < 0 ? [text, ''] : [text.slice(0, comma), text.slice(comma + 1).trim()];
+      this.step(as, first, plain, { spans: [], heats: [], time: null, unsure, more });
+      return this.step('proof', rest, plain, { spans, heats, time, unsure, more });
+    }
     this.turned = false;
     const before = this.ahead.join('. ');
     const draft = joins ? last : this.start(as, time, []);
@@ -313,8 +305,11 @@ class MethodReader {
       heated: stage.heated || (HEATING.has(kind) && kind !== 'boil'),
       off: kind === 'coast' ? stage.off : stage.off && kind !== 'preheat',
     };
-    if (kind === 'divide' || (kind === 'shape' && this.divided.pieces === null)) {
+    // strands of one loaf are no pieces
+    if (kind === 'shape' && /\b(?:braid|plait)\b/i.test(plain)) this.divided = { pieces: null, pieceMassG: null };
+    else if (kind === 'divide' || (kind === 'shape' && this.divided.pieces === null)) {
       const { pieces, pieceMassG } = dividedInto(plain);
+
       this.divided = { pieces: this.divided.pieces ?? pieces, pieceMassG: this.divided.pieceMassG ?? (kind === 'divide' || pieces !== null ? pieceMassG : null) };
     }
   } // prettier-ignore
@@ -322,14 +317,17 @@ class MethodReader {
   /** The figures of a clause into the step they belong to; what finds no place is a question. */
   private fill(draft: Draft, plain: string, spans: readonly Span[], heats: readonly Heat[], unsure: boolean) {
     const { kind } = draft;
-    draft.moist = HEATING.has(kind) && kind !== 'boil' ? (moistOf(plain) ?? draft.moist) : draft.moist;
+    // covered after a while so that it does not burn: no lid of the whole
+    const late = /\b(?:cover|tent)\b/i.test(plain) && spans.some(({ role }) => role === 'moment');
+    if (HEATING.has(kind) && kind !== 'boil' && !late) draft.moist = moistOf(plain) ?? draft.moist;
+    if (late) draft.moist ??= 'dry';
     draft.atATime ??= HEATING.has(kind) ? atATimeOf(plain) : null;
     if (spans.some(({ role }) => role === 'side')) draft.sides = 2;
     const every = spans.find(({ role }) => role === 'every');
     const times = kind === 'fold' || kind === 'kneadAgain' ? timesOf(plain, false) : null;
     if (times !== null) draft.again = { times, everyS: every?.minS ?? null };
-    this.temperature(draft, plain, heats, unsure);
-    this.spareTimes(draft, plain, spans);
+    temperature(draft, plain, { heats, unsure }, this.setC);
+    spareTimes(draft, plain, spans);
     this.parts(draft, spans);
   }
 
@@ -355,94 +353,13 @@ class MethodReader {
     second.tempC = draft.tempC ?? this.setC.oven ?? null;
   }
 
-  private spareTimes(draft: Draft, plain: string, spans: readonly Span[]) {
-    const bracketed = ({ from }: Span) => plain.lastIndexOf('(', from) > plain.lastIndexOf(')', from);
-    const all = spans.filter(({ role }) => role === 'whole' || role === 'side');
-    const outside = all.filter((span) => !bracketed(span));
-    const whole = outside.length > 0 ? outside : all;
-    const limit = spans.find(({ role }) => role === 'upTo');
-    const other = spans.find(({ role }) => role === 'other') ?? whole[1];
-    const written = draft.texts.at(-1) ?? plain;
-    if (other)
-      draft.doubts.push({
-        about: 'time',
-        written,
-        readings: [draft.time, other].flatMap((span) => (span ? [{ minS: span.minS, maxS: span.maxS }] : [])),
-      });
-    else if (limit && !draft.time)
-      draft.doubts.push({ about: 'upTo', written, readings: [{ minS: limit.minS, maxS: limit.maxS }, { minS: null, maxS: null }] });
-  } // prettier-ignore
-
-  private temperature(draft: Draft, plain: string, heats: readonly Heat[], unsure: boolean) {
-    const { kind } = draft;
-    const of = (...roles: Heat['role'][]) => heats.filter(({ role }) => roles.includes(role));
-    draft.liquidC ??= of('liquid', 'place')[0]?.tempC ?? null;
-    const core = of('core')[0];
-    if (core && (HEATING.has(kind) || kind === 'coast')) draft.coreC = core.tempC;
-    const mine =
-      kind === 'mix' || kind === 'kneadAgain' ? heats.filter(({ role, tempC }) => role === 'dough' || (role === 'place' && tempC >= 15 && tempC <= 40 && !LIQUID.test(plain)))
-        : kind === 'bloom' || kind === 'soak' || kind === 'preDough' ? of('liquid', 'place', 'dough')
-          : kind === 'preheat' && /\bwater\b|\bkettle\b/i.test(plain) ? []
-            : of('place', 'dough', ...(HEATING.has(kind) ? (['liquid'] as const) : [])); // prettier-ignore
-    const [first, second] = mine;
-    const written = draft.texts.at(-1) ?? plain;
-    const range = stepTempRangeC(kind);
-    const medium = mediumOf(kind, plain);
-    const fits = first && first.tempC >= range.min && first.tempC <= range.max;
-    // two scales that disagree: one is a slip, and nobody knows which
-    const slipped = heatContradictions(plain).length > 0;
-    if (first && fits) draft.tempC = slipped ? null : first.tempC;
-    // several ovens of one clause, or a number of which nobody can tell the scale
-    const slip = (first && !fits && kind !== 'mix') || (second && Math.abs(second.tempC - first!.tempC) > 12) || (unsure && HEATING.has(kind)) || (unsure && kind === 'preheat');
-    if (slip)
-      draft.doubts.push({
-        about: 'heat',
-        written,
-        readings: [...mine.map(({ tempC }) => ({ tempC })), { tempC: null }].filter(
-          ({ tempC }) => tempC === null || (tempC >= range.min && tempC <= range.max),
-        ),
-      });
-    if (medium === 'oven' || medium === 'pan' || medium === 'oil') {
-      if (draft.tempC !== null && kind !== 'coast') this.setC[medium] = draft.tempC;
-      else if (HEATING.has(kind) && kind !== 'boil' && !slipped) draft.tempC = this.setC[medium] ?? null;
-    }
-  } // prettier-ignore
-
   result(newId: () => string): MethodReading {
-    const over: string[] = [];
-    const asks: StepAsk[] = [];
-    const bare = this.drafts.map((draft): MethodStep => {
-      const id = newId();
-      const words = draft.texts.map((text) => text.replace(/^(?:and|then|,|;)\s+/i, '').replace(/[\s,;:]+$/, '')).filter(Boolean);
-      let note = '';
-      for (const each of words) {
-        const joined = note === '' ? capital(each) : `${note}${/[.!?]$/.test(note) ? '' : ';'} ${each}`;
-        if (joined.length <= STEP_LIMITS.cueLength) note = joined;
-        else if (note === '') [note] = [cut(each, over)];
-        else over.push(each);
-      }
-      asks.push(...draft.doubts.map((doubt) => ({ stepId: id, ...doubt })));
-      const { kind, time, tempC, coreC, moist, sides, again, atATime } = draft;
-      const stands = coveredAtRoom(kind, note, tempC);
-      return {
-        ...newStep(kind, id),
-        note,
-        minS: time?.minS ?? null,
-        maxS: time?.maxS ?? null,
-        tempC,
-        ...(coreC !== null && { cue: { kind: 'core' as const, tempC: coreC } }),
-        ...(moist && { heat: { moist } }),
-        ...(sides !== null && { sides }),
-        ...(again && again.times > 1 && { again }),
-        ...(atATime !== null && { atATime }),
-        ...(stands && { stands }),
-      };
-    });
-    // what its sentences say beyond that is read here, once, into fields that are shown and can be corrected
-    const steps = bare.map((step) => fieldsFromWords(step, bare, true));
-    return { steps, asks, divided: this.divided, over };
-  } // prettier-ignore
+    return { ...stepsOf(this.drafts, newId), divided: this.divided };
+  }
 }
+
+/** Shaping takes minutes: what takes so long is the rise after it, s. */
+const RISES_IN_S = 1200;
 
 interface Found {
   readonly spans: readonly Span[];
@@ -452,14 +369,10 @@ interface Found {
 
 /** Milk that is warmed, psyllium stirred into water: no dough yet. What says nothing of what is mixed mixes the dough. */
 const makesDough = (plain: string): boolean =>
-  !/\b(?:milk|water|yeast|butter|oil|eggs?|psyllium|liquids?|honey|sugar|vinegar|linseeds?|chia)\b/i.test(plain) ||
-  /\b(?:flours?|starch|dry|everything|all|dough|batter|ingredients|mixture|blend|meal|beat|knead)\b/i.test(plain) ||
+  !/\b(?:milk|water|yeast|butter|oil|eggs?|psyllium|liquids?|honey|sugar|vinegar|linseeds?|chia)\b/i.test(
+    plain,
+  ) ||
+  /\b(?:flours?|starch|dry|everything|all|dough|batter|ingredients|mixture|blend|meal|beat|knead)\b/i.test(
+    plain,
+  ) ||
   spansIn(plain).length > 0;
-
-const capital = (text: string): string => (text[0] ?? '').toUpperCase() + text.slice(1);
-/** A sentence too long for a step's note: what does not fit goes where there is room. */
-function cut(text: string, over: string[]): string {
-  const at = Math.max(text.lastIndexOf(' ', STEP_LIMITS.cueLength), STEP_LIMITS.cueLength / 2);
-  over.push(text.slice(at).trim());
-  return text.slice(0, at).trim();
-}

@@ -4,12 +4,14 @@ import { STEP_LIMITS } from '../../method/step';
  * What a length of time in a clause is: of the step as a whole, of each side, between repeats, of its first or last part, a moment within it, a limit
  * ("up to"), or another way to do it ("or overnight in the fridge").
  */
-export type SpanRole = 'whole' | 'side' | 'every' | 'first' | 'last' | 'moment' | 'upTo' | 'other';
+type SpanRole = 'whole' | 'side' | 'every' | 'first' | 'last' | 'moment' | 'upTo' | 'other';
 
 export interface Span {
   readonly minS: number;
   readonly maxS: number | null;
   readonly role: SpanRole;
+  /** A number alone, taken for minutes. */
+  readonly bare?: true;
   /** Where it stands in the text as `plainNumbers` gives it. */
   readonly from: number;
   readonly to: number;
@@ -78,6 +80,7 @@ const SPAN = new RegExp(
     String.raw`(?<a>${NUM})\s?-?(?<ua>${UNIT})?${JOIN}(?:(?:up )?to )?(?<b>${NUM})\s?-?(?<ub>${UNIT})`,
     String.raw`(?<c>${NUM})\s?-?(?<uc>${UNIT})(?:,?\s*(?:and )?(?<d>${NUM})\s?(?<ud>minutes?|mins?|m\b))?`,
     String.raw`(?<speed>${NUM})(?=\s+(?:on (?:low|medium|high|speed|first|second|fast|slow)|without|uncovered|covered)\b)`,
+    String.raw`(?<=^(?:bench )?(?:rest|knead|mix|beat|bake|proof|prove|cool|rise|fry|boil|bulk|ferment) (?:for )?)(?<lone>\d{1,3})(?=\.?$)`,
     String.raw`(?<night>\b(?:overnight|over night)\b)`,
     String.raw`(?<g>${NUM})(?<ug>h)(?<m>\d{2})\b`,
   ].join('|'),
@@ -111,19 +114,27 @@ function roleOf(text: string, from: number, to: number, earlier: number): SpanRo
 export function spansIn(text: string): Span[] {
   const found: Span[] = [];
   for (const match of text.matchAll(SPAN)) {
-    const { a, ua, b, ub, c, uc, d, speed, night, g, m } = match.groups ?? {};
+    const { a, ua, b, ub, c, uc, d, speed, lone, night, g, m } = match.groups ?? {};
     const from = match.index;
     const to = from + match[0].length;
     // part of a longer number, or of a weight
     if (/[\d.]$/.test(text.slice(0, from))) continue;
     const role = roleOf(text, from, to, found.length);
-    const put = (minS: number, maxS: number | null) => {
+    const put = (minS: number, maxS: number | null, bare = false) => {
       const low = Math.round(minS);
       const high = maxS === null ? null : Math.round(maxS);
       if (low >= STEP_LIMITS.durationS.min && (high ?? low) <= STEP_LIMITS.durationS.max)
-        found.push({ minS: low, maxS: high !== null && high > low ? high : null, role, from, to });
+        found.push({
+          minS: low,
+          maxS: high !== null && high > low ? high : null,
+          role,
+          from,
+          to,
+          ...(bare && { bare: true as const }),
+        });
     };
-    if (night) put(NIGHT_S.minS, NIGHT_S.maxS);
+    if (lone) put(Number(lone) * 60, null, true);
+    else if (night) put(NIGHT_S.minS, NIGHT_S.maxS);
     else if (g && m) put(Number(g) * 3600 + Number(m) * 60, null);
     else if (a && b && ub) {
       const low = Number(a) * sizeS(ua ?? ub);
@@ -138,7 +149,7 @@ export function spansIn(text: string): Span[] {
 }
 
 /** What a temperature in a clause is of. `relative`: so much cooler or hotter than another. `other`: for another oven or sheet. */
-export type HeatRole = 'place' | 'core' | 'liquid' | 'dough' | 'relative' | 'other';
+type HeatRole = 'place' | 'core' | 'liquid' | 'dough' | 'relative' | 'other';
 export interface Heat {
   readonly tempC: number;
   readonly role: HeatRole;
@@ -147,12 +158,13 @@ export interface Heat {
 }
 
 const DEGREES =
-  /(?<a>\d{2,3}|(?<![\d.,])\d(?=\s*(?:°|º|degrees)))\s*(?:°|º|degrees?)?\s*(?<sa>[CF]\b)?(?:\s*(?:[-–]|to)\s*(?<b>\d{2,3}))?\s*(?:°|º|degrees?|deg\.?)?\s*(?<s>C\b|F\b|celsius|centigrade|fahrenheit)|gas (?:mark )?(?<gas>\d)|(?<bare>\d{3})\s*(?:°|º|degrees)|(?<=\b(?:at|to|oven|@|preheat|heated|around|about)[ :]+)(?<plain>\d{3})\b(?!\s*(?:g|ml|grams|[-–]?\s*(?:min|hour)))/gi;
+  /(?<a>\d{2,3}|(?<![\d.,])\d(?=\s*(?:°|º|degrees)))\s*(?:°|º|degrees?)?\s*(?<sa>[CF]\b)?(?:\s*(?:[-–]|to)\s*(?<b>\d{2,3}))?\s*(?:°|º|degrees?|deg\.?)?\s*(?<s>C\b|F\b|celsius|centigrade|fahrenheit)|gas (?:mark )?(?<gas>\d)|(?<bare>\d{3})\s*(?:°|º|degrees)|(?<=\b(?:at|to|oven|bake|@|preheat|heated|around|about)[ :]+)(?<plain>\d{3})\b(?!\s*(?:g|ml|grams|[-–]?\s*(?:min|hour)))/gi;
 /** Marks of a gas oven, °C (usual tables). */
 const GAS_C = [130, 140, 150, 170, 180, 190, 200, 220, 230, 240] as const;
 const fahrenheit = (value: number): number => (value - 32) / 1.8;
 /** A number without a scale is what an oven of either may be set to; between the two nobody can tell. */
-const scaleless = (value: number): number | null => (value <= 270 ? value : value >= 325 ? fahrenheit(value) : null);
+const scaleless = (value: number): number | null =>
+  value <= 270 ? value : value >= 325 ? fahrenheit(value) : null;
 
 /** Every temperature in a clause; of one printed in two scales the Celsius. `unsure`: a number of which nobody can tell the scale. */
 export function heatsIn(text: string): { readonly heats: Heat[]; readonly unsure: boolean } {

@@ -18,12 +18,10 @@ export interface FieldWords {
   readonly assumed: boolean;
 }
 
-/** What a step's fields say, in a few words each, in the order of the work. */
-export function useStepWords(): (step: MethodStep) => readonly FieldWords[] {
+/** What a step's fields say but for what goes in, which only a sheet knows. */
+export function useFieldWords(): (step: MethodStep) => readonly FieldWords[] {
   const numbers = useNumbers();
   const units = useUnits();
-  const nameOf = useNameOf();
-  const stages = useSheetState((state) => state.formula.stages);
   const cueWords = (cue: Cue): string => {
     const word = CUE_WORD[cue.kind];
     switch (cue.kind) {
@@ -39,20 +37,10 @@ export function useStepWords(): (step: MethodStep) => readonly FieldWords[] {
         return word;
     }
   };
-  const takenWords = (each: NonNullable<MethodStep['takes']>[number]): string => {
-    const lines = allLines({ stages });
-    const stage = 'stageId' in each ? stages.find(({ id }) => id === each.stageId) : undefined;
-    const name =
-      'lineId' in each
-        ? nameOf(lines.find(({ id }) => id === each.lineId)?.ingredientId ?? '').toLowerCase()
-        : (stage?.name || (stage ? STAGE_WORD[stage.kind] : '')).toLowerCase();
-    return each.share < 1 ? words.shareSaid(numbers.decimal(100 * each.share, 0), name) : name;
-  };
   return (step) => {
     const fields: FieldWords[] = [];
     const set = (text: string) => fields.push({ text, assumed: false });
-    const { stands, cue, heat, sides, again, atATime, takes, kind } = step;
-    if (takes && takes.length > 0) set(words.takesSaid(takes.map(takenWords).join(', ')));
+    const { stands, cue, heat, sides, again, atATime, kind } = step;
     if (stands) {
       set(PLACE_WORD[stands.place]);
       if (stands.cover) set(COVER_WORD[stands.cover]);
@@ -74,5 +62,27 @@ export function useStepWords(): (step: MethodStep) => readonly FieldWords[] {
     if (atATime) set(words.atATimeSaid(atATime));
     if (cue) set(words.untilSaid(cueWords(cue)));
     return fields;
+  };
+}
+
+/** What a step's fields say, in a few words each, in the order of the work. */
+export function useStepWords(): (step: MethodStep) => readonly FieldWords[] {
+  const numbers = useNumbers();
+  const nameOf = useNameOf();
+  const fieldWords = useFieldWords();
+  const stages = useSheetState((state) => state.formula.stages);
+  const takenWords = (each: NonNullable<MethodStep['takes']>[number]): string => {
+    const lines = allLines({ stages });
+    const stage = 'stageId' in each ? stages.find(({ id }) => id === each.stageId) : undefined;
+    const name =
+      'lineId' in each
+        ? nameOf(lines.find(({ id }) => id === each.lineId)?.ingredientId ?? '').toLowerCase()
+        : (stage?.name || (stage ? STAGE_WORD[stage.kind] : '')).toLowerCase();
+    return each.share < 1 ? words.shareSaid(numbers.decimal(100 * each.share, 0), name) : name;
+  };
+  return (step) => {
+    const { takes } = step;
+    const goesIn = takes && takes.length > 0 ? words.takesSaid(takes.map(takenWords).join(', ')) : null;
+    return [...(goesIn ? [{ text: goesIn, assumed: false }] : []), ...fieldWords(step)];
   };
 }

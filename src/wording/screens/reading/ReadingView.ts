@@ -27,9 +27,6 @@ export const words = {
   ingredients: 'Ingredients',
   lineSaysThatIsC: (numberOf: number, written: string, firstC: string, secondC: string) =>
     `Line ${numberOf} says “${written}”: that is ${firstC} °C and ${secondC} °C. One is a slip: no step takes its temperature from there.`,
-  method: 'Method',
-  savedInAboutIt: 'Saved in “about it”',
-  theFileAlsoSaysA: (join: string) => `The file also says ${join}: a formula has no place for that.`,
   row: (row: string, field?: string) => `Row ${row}${field ? `, ${field}` : ''}: `,
   parts: 'Parts: ',
 } as const;
