@@ -7,12 +7,11 @@ import {
   stateOf,
   type BakeRecord,
 } from '../../src/core/bake';
-import { planBatch } from '../../src/core/batch';
 import { learnAbsorption } from '../../src/core/consistency';
 import { learnRise } from '../../src/core/fermentation';
-import { fileBook, newestKit, readKitchenFile } from '../../src/core/formats';
+import { fileBook, newestKit, readKitchenFile, sheetOf } from '../../src/core/formats';
 import { libraryBook } from '../../src/core/ingredients';
-import { roomOf, runKitchenOf } from '../../src/core/kit';
+import { runKitchenOf } from '../../src/core/kit';
 import { predict } from '../../src/core/predict';
 import { quickSlice, riseObservations, sliceQuestion } from '../../src/core/run';
 
@@ -32,7 +31,7 @@ export function collectFigures(): unknown {
   };
   const records = bakes.map((bake) => {
     const formula = revision(bake.formula, bake.revision);
-    const sheet = planBatch(formula, bake.batch, kit.scales, book, roomOf(kit, formula));
+    const sheet = sheetOf(read.value, bake, formula, book);
     if (!sheet.ok) throw new Error(`${bake.key} cannot be planned`);
     const record: BakeRecord = {
       id: bake.key,

@@ -144,5 +144,15 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
   }
   if (lines.length === 0) return refuse('required', 'file');
   const makes = { pieces: null, pieceMassG: null };
-  return ok({ title: null, lines, parts, steps: [], stepAsks: [], makes, yieldText: null, notes: [], contradictions: [] });
+  return ok({
+    title: null,
+    lines,
+    parts,
+    steps: [],
+    stepAsks: [],
+    makes,
+    yieldText: null,
+    notes: [],
+    contradictions: [],
+  });
 }

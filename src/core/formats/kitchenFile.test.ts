@@ -25,14 +25,27 @@ const read = (change: (file: KitchenFile) => unknown) => {
   return result.ok ? 'ok' : `${result.problem.path}:${result.problem.code}`;
 };
 
-test('the demo kitchen is a file a user could import: ten formulas, a dozen bakes and more, with ups and downs', () => {
+test('the demo kitchen is a file a user could import: sixteen formulas, two dozen bakes and more, with ups and downs', () => {
   const file = readKitchenFile(demo(), libraryBook);
   if (!file.ok) throw new Error(JSON.stringify(file.problem));
   const { formulas, bakes, kitchen } = file.value;
   expect(kitchen).toMatchObject({ name: 'Larkspur Lock', timeZone: 'Europe/Berlin' });
   expect(newestKit(file.value)).toMatchObject({ altitudeM: 95 });
-  expect(formulas).toHaveLength(10);
-  expect(bakes.length).toBeGreaterThanOrEqual(12);
+  expect(formulas).toHaveLength(16);
+  expect(bakes.length).toBeGreaterThanOrEqual(28);
+  // the process is used: two ways and one of them put by, a bath, a sauce, a filling, a pre-dough, folds, a bag as it was bought
+  const newest = formulas.map(({ revisions }) => revisions.at(-1)!.formula);
+  const kinds = new Set(newest.flatMap(({ stages }) => stages.map(({ kind }) => kind)));
+  expect(
+    ['kettle', 'sauce', 'filling', 'glaze', 'preDough', 'dusting', 'grease'].filter(
+      (kind) => !kinds.has(kind as 'kettle'),
+    ),
+  ).toEqual([]);
+  expect(newest.flatMap(({ ways = [] }) => ways.flatMap(({ putBy }) => putBy?.as ?? []))).toEqual([
+    'frozenRaw',
+  ]);
+  expect(newest.some(({ steps }) => steps.some(({ again }) => again?.times === 3))).toBe(true);
+  expect(newest.some(({ percentBase }) => percentBase === 'bagAsBought')).toBe(true);
   const starts = bakes.map(({ startedAt }) => Date.parse(startedAt));
   expect(Math.max(...starts) - Math.min(...starts)).toBeLessThanOrEqual(43 * 86_400_000);
   const again = bakes.flatMap(({ events }) =>
@@ -130,8 +143,8 @@ test('a file of everything: histories run forward, an entry stays itself, a bran
   // saved while a clock was set back: the order is the list's
   const early = '2020-01-01T00:00:00Z';
   expect(asked(() => undefined)).toBe('ok');
-  expect(asked((file) => void file.kits.push({ ...file.kits[0]!, savedAt: early }))).toBe('ok');
-  expect(asked((file) => void file.kits.push({ ...file.kits[0]! }))).toBe('ok');
+  expect(asked((file) => void file.kits.push({ ...file.kits.at(-1)!, savedAt: early }))).toBe('ok');
+  expect(asked((file) => void file.kits.push({ ...file.kits.at(-1)! }))).toBe('ok');
   const [versions, other] = [(file: KitchenFile) => file.ingredients[0]!.versions, (file: KitchenFile) => file.ingredients[1]!.versions[0]!];
   expect(asked((file) => void versions(file).push({ ...versions(file)[0]!, savedAt: early }))).toBe('ok');
   expect(asked((file) => void versions(file).push(other(file)))).toBe('ingredients.0.versions.1.entry.id:notAllowed');

@@ -237,9 +237,16 @@ export const fileBook = (file: KitchenFile, library: IngredientBook): Result<Ing
 /** The kit a file's kitchen has now. */
 export const newestKit = ({ kits }: Pick<KitchenFile, 'kits'>): Kit => kits.at(-1)?.kit ?? ORDINARY_KIT;
 
-/** The kit as it was at a time: the last that was saved by then, else the first. */
-const kitAt = ({ kits }: Pick<KitchenFile, 'kits'>, at: string): Kit =>
-  (kits.findLast(({ savedAt }) => Date.parse(savedAt) <= Date.parse(at)) ?? kits[0])?.kit ?? ORDINARY_KIT;
+/** The kit as it was at a time. Their order is the list's: one that was saved while a clock was set back was saved after the one before it. */
+function kitAt({ kits }: Pick<KitchenFile, 'kits'>, at: string): Kit {
+  let sinceMs = -Infinity;
+  let found = kits[0]?.kit ?? ORDINARY_KIT;
+  for (const { savedAt, kit } of kits) {
+    sinceMs = Math.max(sinceMs, Date.parse(savedAt));
+    if (sinceMs <= Date.parse(at)) found = kit;
+  }
+  return found;
+}
 
 /** The sheet of a bake: the one it ran on, or, where the file has none, planned with the kitchen as it was then. */
 export function sheetOf(
