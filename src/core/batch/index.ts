@@ -5,3 +5,4 @@ export { planBatch } from './planBatch';
 export { ordinaryScales, roundToScale, type ScaleRanges } from './scale';
 export { smallDoses } from './doses';
 export { callOf, type Call } from './callOf';
+export { processOfSheet } from './processOfSheet';

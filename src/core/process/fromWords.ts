@@ -100,9 +100,14 @@ export function cueIn(kind: MethodStep['kind'], until: string): Cue | null {
  */
 function waitedFor(kind: MethodStep['kind'], note: string): string {
   if (!HEATED.has(kind) && kind !== 'cool') return note;
-  const told = [...note.matchAll(/\b(?:until|till|to an?|when|once|they are|it is|and)\b([^.;]*)/gi)].map(([, said = '']) => said);
-  const floats = /\bfloats?\b|\bcomes? up\b/i.test(note) && (kind === 'boil' || kind === 'fry') ? 'floats' : '';
-  const core = /[^.;]*\b(?:core|inside|middle|centre|center)\b(?! (?:shelf|rack|of the oven))[^.;]*/i.exec(note)?.[0] ?? '';
+  const told = [...note.matchAll(/\b(?:until|till|to an?|when|once|they are|it is|and)\b([^.;]*)/gi)].map(
+    ([, said = '']) => said,
+  );
+  const floats =
+    /\bfloats?\b|\bcomes? up\b/i.test(note) && (kind === 'boil' || kind === 'fry') ? 'floats' : '';
+  const core =
+    /[^.;]*\b(?:core|inside|middle|centre|center)\b(?! (?:shelf|rack|of the oven))[^.;]*/i.exec(note)?.[0] ??
+    '';
   const cold = kind === 'cool' && /\bcompletely\b|\bcold\b/i.test(note) ? 'cold' : '';
   return kind === 'cool' ? cold : [...told, core, floats].join('. ');
 }
@@ -141,7 +146,9 @@ export function fieldsFromWords(
     if (Object.keys(heat).length > 0) read.heat = heat;
   }
   const cue =
-    step.cue ?? cueIn(step.kind, step.until) ?? (remarks ? cueIn(step.kind, waitedFor(step.kind, step.note)) : null);
+    step.cue ??
+    cueIn(step.kind, step.until) ??
+    (remarks ? cueIn(step.kind, waitedFor(step.kind, step.note)) : null);
   if (cue) read.cue = cue;
   const stands = step.stands ?? (RESTING.has(step.kind) ? standsIn(texts(step)) : null);
   if (stands) read.stands = stands;

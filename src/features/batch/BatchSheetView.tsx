@@ -3,6 +3,7 @@ import type { BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+import { BatchDay } from './BatchDay';
 import { HowItFits } from './HowItFits';
 import { PaperMethod } from './PaperMethod';
 import { wordCounts } from '@/wording/measured';
@@ -145,6 +146,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
           </table>
         </section>
       ))}
+      <BatchDay sheet={sheet} />
       <PaperMethod sheet={sheet} />
     </section>
   );

@@ -19,7 +19,7 @@ export interface StepAsk {
   readonly about: StepDoubt;
   readonly written: string;
   /** What it may mean, the likeliest first: what of the step would change. */
-  readonly readings: readonly Partial<Pick<MethodStep, 'kind' | 'minS' | 'maxS' | 'tempC'>>[];
+  readonly readings: readonly Partial<Pick<MethodStep, 'kind' | 'minS' | 'maxS' | 'tempC' | 'stands'>>[];
 }
 
 /** A step while its sentences are read. */
@@ -35,6 +35,8 @@ export interface Draft {
   sides: number | null;
   again: { times: number; everyS: number | null } | null;
   atATime: number | null;
+  /** Where it stands, where the words of another way to do it would say otherwise. */
+  stands: NonNullable<MethodStep['stands']> | null;
   paragraph: number;
   doubts: { about: StepDoubt; written: string; readings: StepAsk['readings'] }[];
 }
@@ -66,7 +68,7 @@ export function stepsOf(
     }
     asks.push(...draft.doubts.map((doubt) => ({ stepId: id, ...doubt })));
     const { kind, time, tempC, coreC, moist, sides, again, atATime } = draft;
-    const stands = coveredAtRoom(kind, note, tempC);
+    const stands = draft.stands ?? coveredAtRoom(kind, note, tempC);
     return {
       ...newStep(kind, id),
       note,

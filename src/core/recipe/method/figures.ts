@@ -1,9 +1,10 @@
-import { stepTempRangeC } from '../../method/step';
+import { stepTempRangeC, type StepKind } from '../../method/step';
 import { mediumOf } from './actions';
 import { heatContradictions } from './contradictions';
 import { HEATING, type Draft } from './draft';
 import type { Heat, Span } from './spans';
 
+const RISES: ReadonlySet<StepKind> = new Set(['bulk', 'proof', 'rest']);
 export type SetTo = Partial<Record<'oven' | 'pan' | 'oil', number>>;
 
 const LIQUID = /\b(?:water|milk|liquid|whey|beer|butter|yeast)\b/i;
@@ -17,11 +18,17 @@ export function spareTimes(draft: Draft, plain: string, spans: readonly Span[]) 
   const limit = spans.find(({ role }) => role === 'upTo');
   const other = spans.find(({ role }) => role === 'other') ?? whole[1];
   const written = draft.texts.at(-1) ?? plain;
+  const cold = other?.role === 'other' && /\b(?:fridge|refrigerat\w*|cold)\b/i.test(plain.slice(other.from));
+  if (cold && RISES.has(draft.kind)) draft.stands = { place: 'room' };
   if (other ?? draft.time?.bare)
     draft.doubts.push({
       about: 'time',
       written,
-      readings: [draft.time, other].flatMap((span) => (span ? [{ minS: span.minS, maxS: span.maxS }] : [])),
+      readings: [draft.time, other].flatMap((span) =>
+        span
+          ? [{ minS: span.minS, maxS: span.maxS, ...(cold && span === other && { kind: 'chill' as const, stands: { place: 'fridge' as const } }) }]
+          : [],
+      ),
     });
   else if (limit && !draft.time)
     draft.doubts.push({ about: 'upTo', written, readings: [{ minS: limit.minS, maxS: limit.maxS }, { minS: null, maxS: null }] });

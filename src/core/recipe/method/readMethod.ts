@@ -86,7 +86,7 @@ class MethodReader {
 
   private start(kind: StepKind, time: Span | null, texts: readonly string[]): Draft {
     const draft: Draft = {
-      kind, texts: [...this.ahead, ...texts], time, tempC: null, coreC: null, liquidC: null, moist: null, sides: null, again: null, atATime: null,
+      kind, texts: [...this.ahead, ...texts], time, tempC: null, coreC: null, liquidC: null, moist: null, sides: null, again: null, atATime: null, stands: null,
       paragraph: this.at, doubts: [],
     }; // prettier-ignore
     this.ahead = [];
@@ -106,7 +106,11 @@ class MethodReader {
     const hot = heats.some(({ role, tempC }) => role === 'place' && tempC >= 120);
     const more =
       goesOn && before !== undefined && GOES_ON.has(before.kind) && (!hot || HEATING.has(before.kind));
-    const action: Action = more ? before.kind : actionOf(plain, this.stage, time?.minS ?? 0);
+    // "1 hour, or overnight in the fridge": what is done is what stands before the other way to do it
+    const other = spans.find(({ role }) => role === 'other');
+    const own =
+      other && time ? plain.slice(0, Math.max(time.to, plain.lastIndexOf(' or ', other.from))) : plain;
+    const action: Action = more ? before.kind : actionOf(own, this.stage, time?.minS ?? 0);
     switch (action) {
       case 'remark':
         return this.remark(text);

@@ -80,6 +80,7 @@ const SPAN = new RegExp(
     String.raw`(?<a>${NUM})\s?-?(?<ua>${UNIT})?${JOIN}(?:(?:up )?to )?(?<b>${NUM})\s?-?(?<ub>${UNIT})`,
     String.raw`(?<c>${NUM})\s?-?(?<uc>${UNIT})(?:,?\s*(?:and )?(?<d>${NUM})\s?(?<ud>minutes?|mins?|m\b))?`,
     String.raw`(?<speed>${NUM})(?=\s+(?:on (?:low|medium|high|speed|first|second|fast|slow)|without|uncovered|covered)\b)`,
+    String.raw`(?<=\b(?:first|last|final) )(?<part>${NUM})(?=\s+(?:with|without|covered|uncovered|under|at)\b)`,
     String.raw`(?<=^(?:bench )?(?:rest|knead|mix|beat|bake|proof|prove|cool|rise|fry|boil|bulk|ferment) (?:for )?)(?<lone>\d{1,3})(?=\.?$)`,
     String.raw`(?<night>\b(?:overnight|over night)\b)`,
     String.raw`(?<g>${NUM})(?<ug>h)(?<m>\d{2})\b`,
@@ -114,7 +115,7 @@ function roleOf(text: string, from: number, to: number, earlier: number): SpanRo
 export function spansIn(text: string): Span[] {
   const found: Span[] = [];
   for (const match of text.matchAll(SPAN)) {
-    const { a, ua, b, ub, c, uc, d, speed, lone, night, g, m } = match.groups ?? {};
+    const { a, ua, b, ub, c, uc, d, speed, part, lone, night, g, m } = match.groups ?? {};
     const from = match.index;
     const to = from + match[0].length;
     // part of a longer number, or of a weight
@@ -143,7 +144,7 @@ export function spansIn(text: string): Span[] {
       if (ua && sizeS(ua) > sizeS(ub) && high < sizeS(ua)) put(low + high, null);
       else if (high >= low) put(low, high);
     } else if (c && uc) put(Number(c) * sizeS(uc) + (d && sizeS(uc) === 3600 ? Number(d) * 60 : 0), null);
-    else if (speed && found.length > 0) put(Number(speed) * 60, null);
+    else if ((speed ?? part) && found.length > 0) put(Number(speed ?? part) * 60, null);
   }
   return found;
 }

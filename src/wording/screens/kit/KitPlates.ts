@@ -6,7 +6,7 @@ export const words = {
   stonesSteelsPotsAndTrays: 'Stones, steels, pots and trays',
   form: 'Form',
   formOf: (name: string) => `Form of ${name}`,
-  square: 'Square',
+  square: 'Oblong',
   round: 'Round',
   long: 'Long',
   wide: 'Wide',
