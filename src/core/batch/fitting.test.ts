@@ -46,6 +46,9 @@ test('a tray, two shelves, a stone, a kettle, oil: each load by what holds it, o
   const one = room({ plates: [tray(40, 30, 2)] });
   expect(on(bake, lying(), one)).toEqual({ count: 12, by: 'tray' });
   expect(on(bake, lying(), { ...one, oven: { floor: null, shelves: 2 } })).toEqual({ count: 24, by: 'tray' });
+  // ten rings 9.6 cm across lie staggered where square rows would take nine
+  const rings = lying({ shape: 'ring', massG: 105 });
+  expect(fitsOn({ lengthCm: 42, widthCm: 34, round: false }, rings)).toBe(10);
   // the baker's word stands above any measure
   expect(on(bake, lying(), one, 9)).toEqual({ count: 9, by: 'said' });
   expect(on(step('bake', { atATime: 2 }), lying(), one, 9)).toEqual({ count: 2, by: 'said' });
@@ -150,11 +153,11 @@ test('a dough too big for the mixer becomes several mixes: all of it is weighed,
   expect(fits.steps.map(({ id }) => id)).toEqual(method.map(({ id }) => id));
 });
 
-test('loads follow from the trays: 40 rolls, 12 at a time, four loads, the last of four', () => {
+test('loads follow from the trays: 40 rolls, 12 at a time, four even loads', () => {
   const formula = { ...plainLoaf(), steps: method, bakedAs: { shape: 'roll', lengthCm: null, widthCm: null, tin: null, perLoad: null } } as const; // prettier-ignore
   const sheet = planned({ formula, request: rolls(40), kitchen: room({ plates: [tray(40, 30)] }) });
   expect(sheet.loads).toEqual([{ stepId: 'bake', wayId: null, fits: 12, by: 'tray', loads: 4 }]);
-  expect(sheet.activities?.map(({ pieces }) => pieces)).toEqual([12, 12, 12, 4]);
+  expect(sheet.activities?.map(({ pieces }) => pieces)).toEqual([10, 10, 10, 10]);
   // not even one of them fits: one goes in at a time, and it is said
   const cup = planned({ formula, request: rolls(3), kitchen: room({ plates: [tray(6, 6)] }) });
   expect(cup.loads).toEqual([{ stepId: 'bake', wayId: null, fits: 0, by: 'tray', loads: 3 }]);

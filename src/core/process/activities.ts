@@ -106,6 +106,10 @@ export function mixingOf(steps: readonly MethodStep[]): { readonly from: number;
   return { from, to };
 }
 
+/** Loads as even as they can be: thirteen rolls of which twelve fit are seven and six. */
+const shareOf = (pieces: number, loads: number, load: number): number =>
+  Math.floor((pieces * load) / loads) - Math.floor((pieces * (load - 1)) / loads);
+
 /**
  * Lays a stretch out: each step once, or as often as it is repeated; what is heated load by load, each load through all that its appliance does
  * to it before the next goes in. Ten rings two at a time, two sides: ten calls. Ids are unique in a stretch; in a batch {@link withOwnIds} makes them so.
@@ -124,14 +128,15 @@ export function activitiesOf(stretch: Stretch): Activity[] {
       for (const each of visit) all.push(...passes(each, stretch, null, pieces));
       continue;
     }
-    const together = Math.max(1, Math.min(pieces, visit[0]!.atATime ?? fits(visit[0]!)));
+    const said = visit[0]!.atATime;
+    const together = Math.max(1, Math.min(pieces, said ?? fits(visit[0]!)));
     const loads = Math.ceil(pieces / together);
     if (loads > MOST_LOADS) {
       for (const each of visit) all.push(...passes(each, stretch, null, pieces));
       continue;
     }
     for (let load = 1; load <= loads; load += 1) {
-      const mine = load < loads ? together : pieces - together * (loads - 1);
+      const mine = said ? Math.min(together, pieces - together * (load - 1)) : shareOf(pieces, loads, load);
       for (const each of visit) all.push(...passes(each, stretch, nth(load, loads), mine));
     }
   }

@@ -67,12 +67,25 @@ export function footprintCm({ shape, massG, lengthCm, widthCm }: Lying): { long:
 const rows = (roomCm: number, eachCm: number, gapCm: number): number =>
   Math.floor((roomCm + gapCm) / (eachCm + gapCm) + 1e-9);
 
-/** How many lie on a surface, in rows of either way round; on a round one by the share of it they cover. */
+/** Round ones in rows that lie in one another's gaps. */
+function staggered(alongCm: number, acrossCm: number, eachCm: number, gapCm: number): number {
+  if (eachCm > acrossCm) return 0;
+  const pitchCm = eachCm + gapCm;
+  const count = 1 + Math.floor((acrossCm - eachCm) / (pitchCm * Math.sqrt(0.75)) + 1e-9);
+  const odd = rows(alongCm, eachCm, gapCm);
+  const even = Math.max(0, rows(alongCm - pitchCm / 2, eachCm, gapCm));
+  return odd * Math.ceil(count / 2) + even * Math.floor(count / 2);
+}
+
+/** How many lie on a surface, in rows of either way round, round ones staggered where that takes more; on a round one by the share of it they cover. */
 export function fitsOn({ lengthCm, widthCm, round }: Surface, piece: Lying): number {
   const { long, wide } = footprintCm(piece);
   const gap = GAP_CM[piece.shape];
   if (round) return inRound(lengthCm, Math.sqrt((long + gap) * (wide + gap)), Math.max(long, wide));
   return Math.max(
+    ...(long === wide
+      ? [staggered(lengthCm, widthCm, long, gap), staggered(widthCm, lengthCm, long, gap)]
+      : []),
     rows(lengthCm, long, gap) * rows(widthCm, wide, gap),
     rows(lengthCm, wide, gap) * rows(widthCm, long, gap),
   );

@@ -3,8 +3,7 @@ import { usualS } from '../method/usualTimes';
 import type { Activity } from './activities';
 
 /** What an activity needs for itself while it lasts; `hands` beside it where the baker is busy with it. */
-const RESOURCES = ['oven', 'kettle', 'fryer', 'plate', 'mixer', 'fridge', 'freezer'] as const;
-export type Resource = (typeof RESOURCES)[number];
+type Resource = 'oven' | 'kettle' | 'fryer' | 'plate' | 'mixer' | 'fridge' | 'freezer';
 
 /** A length of time, s: the shortest, the usual, the longest. `said`: by the method; else as is usual for such a step. */
 interface Lasts {
@@ -101,7 +100,7 @@ export function processOf(calls: readonly Call[]): Process {
     const since = wayId === null ? 0 : trunkS;
     // what of a way has no load follows all its loads; a load follows what its way had done before there were loads
     const before = load
-      ? (doneS.get(laneOf(activity)) ?? doneS.get(mine) ?? since)
+      ? Math.max(since, doneS.get(laneOf(activity)) ?? 0, doneS.get(mine) ?? 0)
       : Math.max(since, ...[...doneS].filter(([lane]) => lane.startsWith(mine)).map(([, done]) => done));
     const resource = RESOURCE[step.kind] ?? null;
     const alone = resource !== null && ONE_LOAD.has(resource);

@@ -9,6 +9,9 @@ import { useUnits } from '../preferences/PreferencesProvider';
 
 type Placed = ReturnType<typeof processOfSheet>['activities'][number];
 
+/** A bar of less than this share of the day has no room for a word; it is read out, and told where it is pointed at. */
+const NARROW = 0.045;
+
 /** Bars of one lane that lie over one another go into rows of their own. */
 function rowsOf(activities: readonly Placed[]): readonly (readonly Placed[])[] {
   const rows: Placed[][] = [];
@@ -46,7 +49,7 @@ export function BatchDay({ sheet }: { sheet: BatchSheet }) {
     .filter(({ rows }) => rows.length > 0);
   const percent = (atS: number) => `${(100 * atS) / endS}%`;
   const step = tickS(endS);
-  const ticks = Array.from({ length: Math.floor(endS / step) + 1 }, (_, at) => at * step);
+  const ticks = Array.from({ length: Math.floor(endS / step) + 1 }, (_, at) => at * step).filter((atS) => atS <= 0.96 * endS); // prettier-ignore
   const waited = activities.filter(({ waitedS }) => waitedS >= 60);
   const longest = waited.reduce<Placed | null>((most, each) => (each.waitedS > (most?.waitedS ?? 0) ? each : most), null); // prettier-ignore
   return (
@@ -94,8 +97,8 @@ export function BatchDay({ sheet }: { sheet: BatchSheet }) {
                         }}
                       >
                         <span aria-hidden>
-                          {word}
-                          {activity.load ? ` ${activity.load.at}` : ''}
+                          {(activity.endS - activity.startS) / endS > NARROW &&
+                            `${word}${activity.load ? ` ${activity.load.at}` : ''}`}
                         </span>
                         <span className="sr-only">{told}</span>
                       </li>

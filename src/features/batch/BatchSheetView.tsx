@@ -1,5 +1,5 @@
 'use client';
-import type { BatchSheet, Shift } from '@/core/batch';
+import type { BatchLine, BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
@@ -74,6 +74,18 @@ function WaysYield({ ways }: { ways: NonNullable<BatchSheet['ways']> }) {
   );
 }
 
+/** The same weight for each of several mixes is one row: so many times. */
+function alike(lines: readonly BatchLine[]): readonly { readonly line: BatchLine; readonly times: number }[] {
+  const rows: { line: BatchLine; times: number }[] = [];
+  for (const line of lines) {
+    const last = rows.at(-1);
+    const same = last?.line.of && last.line.of.lineId === line.of?.lineId && last.line.massG === line.massG;
+    if (same) last.times += 1;
+    else rows.push({ line, times: 1 });
+  }
+  return rows;
+}
+
 /** The sheet to weigh from. Prints as it stands. */
 export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
   const numbers = useNumbers();
@@ -118,7 +130,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
               </tr>
             </thead>
             <tbody>
-              {stage.lines.map((line) => (
+              {alike(stage.lines).map(({ line, times }) => (
                 <tr key={line.id} className="border-t border-rule">
                   <td className="py-1.5 pr-3">
                     {line.name}
@@ -128,7 +140,9 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
                       </span>
                     )}
                     {line.of && (
-                      <span className="ml-2 text-sm text-soft">{words.partOf(line.of.at, line.of.of)}</span>
+                      <span className="ml-2 text-sm text-soft">
+                        {times > 1 ? words.forEachOf(times) : words.partOf(line.of.at, line.of.of)}
+                      </span>
                     )}
                     {line.heldBack && <span className="ml-2 text-sm text-soft">{words.heldBack}</span>}
                     {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
@@ -137,6 +151,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
                     className="py-1 text-right whitespace-nowrap"
                     data-testid={`weigh-${line.ingredientId}`}
                   >
+                    {times > 1 && <span className="mr-1 text-lg">{times} ×</span>}
                     <span className="figure text-2xl">{units.massShown(line.massG).number}</span>
                     <span className="ml-1 text-sm text-soft">{units.massShown(line.massG).unit}</span>
                   </td>

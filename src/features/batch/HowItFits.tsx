@@ -33,7 +33,10 @@ export function HowItFits({ sheet }: { sheet: BatchSheet }) {
       {loads.map(({ stepId, wayId, fits, by, loads: count }) => (
         <li key={`${wayId ?? ''} ${stepId}`}>
           <strong>
-            {[nameOf(wayId), words.loads(STEP_WORD[kindOf(stepId)].toLowerCase(), count)]
+            {[
+              nameOf(wayId),
+              words.loads(wayId ? STEP_WORD[kindOf(stepId)].toLowerCase() : STEP_WORD[kindOf(stepId)], count),
+            ]
               .filter(Boolean)
               .join(': ')}
           </strong>{' '}

@@ -15,6 +15,7 @@ export const words = {
   andASmallOneOf: (remainderG: string, much: string) => `And a small one of ${remainderG}${much}.`,
   ofDough: ' of dough',
   partOf: (at: number, of: number) => `part ${at} of ${of}`,
+  forEachOf: (count: number) => `once for each of ${count}`,
   heldBack: 'held back: only if the dough asks for it',
   putBy: (as: string, days: number) => `${as}, within ${days} ${days === 1 ? 'day' : 'days'}`,
   aboutBaked: (bakedG: string) => `about ${bakedG} baked`,

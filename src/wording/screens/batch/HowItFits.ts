@@ -28,8 +28,8 @@ export const words = {
   mixes: (count: number) => `${count} mixes`,
   ofUpTo: (each: string, most: string) =>
     `of ${each} each: no bowl or mixer of this kitchen takes more than ${most} of dough.`,
-  loads: (step: string, count: number) => `${step} in ${count} ${count === 1 ? 'load' : 'loads'}`,
-  fits: (count: number, by: LimitedBy) => `${count} at a time, ${BY[by]}.`,
+  loads: (step: string, count: number) => `${step} in ${count} ${count === 1 ? 'load' : 'loads'}:`,
+  fits: (count: number, by: LimitedBy) => `up to ${count} at a time, ${BY[by]}.`,
   noneFits: 'By the measures in your equipment not even one fits: check them, or the piece.',
   dose: (name: string, grams: string) => `${name}, ${grams} g:`,
   off: (step: string, percent: string) => `on a scale in steps of ${step} it may be out by ${percent} %.`,

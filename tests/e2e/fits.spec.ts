@@ -1,0 +1,72 @@
+import { cell, copyOf, expect, place, saved, test } from './kitchen';
+import type { Page } from '@playwright/test';
+
+const toBatch = (page: Page) => page.getByRole('button', { name: 'Make a batch' }).click();
+const allSteps = async (page: Page) => {
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByRole('tab', { name: /Steps/ }).click();
+  return page.getByRole('list', { name: 'All steps' }).getByRole('listitem');
+};
+
+test('nine fried rounds, three at a time: the oil and the fryer say so, and every load is a call', async ({
+  page,
+}) => {
+  await copyOf(page, 'Amaranth and cardamom fried knots');
+  await toBatch(page);
+  await cell(page, 'Number of pieces').fill('9');
+  await expect(page.getByTestId('how-it-fits')).toContainText(
+    'Fry in 3 loads: up to 4 at a time, or the oil cools too far',
+  );
+  await expect(page.getByTestId('batch-day')).toContainText('Fry');
+  const steps = await allSteps(page);
+  await expect(steps.filter({ hasText: 'load 3 of 3 (3 pieces)' })).toHaveCount(1);
+});
+
+test('three flats cross in two passes on one steel; of a sauce for five three take theirs, and the rest is said', async ({
+  page,
+}) => {
+  await copyOf(page, 'Regatta pizza, in two passes');
+  await expect(page.getByText(/182 g.*left/)).toBeVisible();
+  await toBatch(page);
+  await expect(page.getByTestId('weigh-crushed-tomatoes')).toBeVisible();
+  const steps = await allSteps(page);
+  // each disc goes through alone, twice
+  for (const load of [1, 2, 3])
+    await expect(steps.filter({ hasText: `load ${load} of 3 (1 piece)` })).toHaveCount(2);
+});
+
+test('a dough for two mixes: each weighed for itself, both called', async ({ page }) => {
+  await copyOf(page, 'Lock dough: a tin and rolls');
+  await toBatch(page);
+  await cell(page, 'How many: Tin loaf').fill('2');
+  await expect(page.getByTestId('how-it-fits')).toContainText('2 mixes');
+  const flour = page.getByTestId('weigh-brown-rice-flour');
+  await expect(flour).toContainText('2 ×');
+  const steps = await allSteps(page);
+  await expect(steps.filter({ hasText: 'mix 2 of 2' })).toHaveCount(1);
+});
+
+test('a recipe in cups stays in cups from the paste to the bench; its method asks what it leaves open', async ({
+  page,
+}) => {
+  await page.goto('/formulas/read');
+  const text = page.getByRole('textbox', { name: 'The recipe' });
+  await expect(text).toBeEditable();
+  await text.fill(
+    'Cup loaf\n\n3 cups white rice flour\n1 cup less 1 tbsp tapioca starch\n3 tbsp psyllium husk\n2 tsp salt\n7 g instant yeast\n2 cups water\n\nMix 4 minutes. Scrape into a tin. Let it rise 1 hour or overnight in the fridge. Bake 50 minutes at 200 °C.',
+  );
+  await expect(page.getByTestId('understood')).toContainText('6 ingredients, 4 steps');
+  await page.getByTestId('step-question').getByRole('button', { name: '1 h', exact: true }).click();
+  await page.getByRole('button', { name: 'Make the formula' }).click();
+  await expect(saved(page)).toBeVisible();
+  await place(page, 'Method');
+  await expect(page.locator('[data-step]')).toHaveCount(4);
+  await toBatch(page);
+  await page.getByRole('radio', { name: 'Times' }).click();
+  await cell(page, 'Times the formula').fill('0.5');
+  const counts = page.getByTestId('counts');
+  await expect(counts.first()).toHaveText('1 1/2 cups');
+  await expect(counts.nth(1)).toContainText('less');
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await expect(page.getByText('1 1/2 cups').first()).toBeVisible();
+});
