@@ -13,7 +13,10 @@ addEventListener('message', ({ data }: MessageEvent<ReadingQuestion>) => {
   const { book } = sparingBook(data.stored);
   const answer: ReadingAnswer = {
     id: data.id,
-    read: readText(data.text, book, data.system, counter(), new Map(data.declared)),
+    read: readText(data.text, book, data.system, counter(), {
+      declared: new Map(data.declared),
+      own: data.own,
+    }),
   };
   postMessage(answer);
 });

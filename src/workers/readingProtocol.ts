@@ -1,6 +1,6 @@
 import type { ReadText } from '@/core/formats/readText';
 import type { StoredEntry } from '@/core/ingredients';
-import type { MeasureSystem } from '@/core/quantity';
+import type { MeasureSystem, OwnMeasure } from '@/core/quantity';
 import type { LineRole } from '@/core/recipe';
 import type { Result } from '@/core/result';
 
@@ -10,6 +10,8 @@ export interface ReadingQuestion {
   readonly stored: readonly StoredEntry[];
   readonly system: MeasureSystem;
   /** What lines are by the baker's own word, by their number. */
+  /** The kitchen's own cups and scoops. */
+  readonly own?: readonly OwnMeasure[];
   readonly declared?: readonly (readonly [number, LineRole])[];
 }
 

@@ -17,7 +17,7 @@ test('nine fried rounds, three at a time: the oil and the fryer say so, and ever
   await expect(page.getByTestId('how-it-fits')).toContainText(
     'Fry in 3 loads: up to 4 at a time, or the oil cools too far',
   );
-  await expect(page.getByTestId('batch-day')).toContainText('Fry');
+  await expect(page.getByTestId('process-lanes')).toContainText('Fry');
   const steps = await allSteps(page);
   await expect(steps.filter({ hasText: 'load 3 of 3 (3 pieces)' })).toHaveCount(1);
 });
@@ -63,10 +63,10 @@ test('a recipe in cups stays in cups from the paste to the bench; its method ask
   await expect(page.locator('[data-step]')).toHaveCount(4);
   await toBatch(page);
   await page.getByRole('radio', { name: 'Times' }).click();
-  await cell(page, 'Times the formula').fill('0.5');
+  await cell(page, 'Factor').fill('0.5');
   const counts = page.getByTestId('counts');
-  await expect(counts.first()).toHaveText('1 1/2 cups');
+  await expect(counts.first()).toHaveText('1 ½ cups');
   await expect(counts.nth(1)).toContainText('less');
   await page.getByRole('button', { name: 'To the bench' }).click();
-  await expect(page.getByText('1 1/2 cups').first()).toBeVisible();
+  await expect(page.getByText('1 ½ cups').first()).toBeVisible();
 });

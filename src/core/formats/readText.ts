@@ -1,6 +1,6 @@
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { MeasureSystem } from '../quantity/measures';
-import { readRecipe, type LineRole, type RecipeReading } from '../recipe/readRecipe';
+import { readRecipe, type RecipeReading, type Told } from '../recipe/readRecipe';
 import { ok, type Result } from '../result';
 import { readFormulaCsv } from './formulaCsv';
 import { FORMULA_FORMAT } from './formulaFile';
@@ -18,14 +18,14 @@ export type ReadText =
 /**
  * Finds out what a text is by looking at it, not by its file name: JSON of ours, JSON-LD of a recipe, a table with a head for
  * ingredient and grams, or a recipe as people write it (Markdown too).
- * @param declared what lines of a recipe are by the baker's own word
+ * @param told what lines of a recipe are by the baker's own word, and the kitchen's own measures
  */
 export function readText(
   text: string,
   book: IngredientBook,
   system: MeasureSystem,
   newId: () => string,
-  declared?: ReadonlyMap<number, LineRole>,
+  told?: Told,
 ): Result<ReadText> {
   const start = text.replace(/^\uFEFF/, '').trimStart();
   if (/^[[{]/.test(start)) {
@@ -42,6 +42,6 @@ export function readText(
     const table = readFormulaCsv(text, book);
     return table.ok ? ok({ as: 'table', reading: table.value, left: [] }) : table;
   }
-  const recipe = readRecipe(text, book, system, newId, declared);
+  const recipe = readRecipe(text, book, system, newId, told);
   return recipe.ok ? ok({ as: 'recipe', reading: recipe.value, left: [] }) : recipe;
 }

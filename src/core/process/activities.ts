@@ -128,15 +128,17 @@ export function activitiesOf(stretch: Stretch): Activity[] {
       for (const each of visit) all.push(...passes(each, stretch, null, pieces));
       continue;
     }
-    const said = visit[0]!.atATime;
-    const together = Math.max(1, Math.min(pieces, said ?? fits(visit[0]!)));
+    const ownWord = visit[0]!.atATime;
+    const together = Math.max(1, Math.min(pieces, ownWord ?? fits(visit[0]!)));
     const loads = Math.ceil(pieces / together);
     if (loads > MOST_LOADS) {
       for (const each of visit) all.push(...passes(each, stretch, null, pieces));
       continue;
     }
     for (let load = 1; load <= loads; load += 1) {
-      const mine = said ? Math.min(together, pieces - together * (load - 1)) : shareOf(pieces, loads, load);
+      const mine = ownWord
+        ? Math.min(together, pieces - together * (load - 1))
+        : shareOf(pieces, loads, load);
       for (const each of visit) all.push(...passes(each, stretch, nth(load, loads), mine));
     }
   }

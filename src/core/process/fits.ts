@@ -125,10 +125,13 @@ function inOven(on: PlateKind | null, piece: Lying, { oven, plates, tins }: Room
   return { count, by: wanted === 'tray' ? 'tray' : 'plate' };
 }
 
-/** A tin of the kit is meant where the formula's tin has no size, or nearly the same. */
-const alike = (tin: { lengthCm: number; widthCm: number }, { lengthCm, widthCm }: Lying): boolean =>
-  (lengthCm === null || Math.abs(lengthCm - tin.lengthCm) <= 1.5) &&
-  (widthCm === null || Math.abs(widthCm - tin.widthCm) <= 1.5);
+/** A tin of the kit is meant where it is about as long and wide as the formula's, or as a tin for so much dough usually is. */
+function alike(tin: { lengthCm: number; widthCm: number }, piece: Lying): boolean {
+  const { long, wide } = footprintCm(piece);
+  const near = (ownCm: number | null, usualCm: number, tinCm: number) =>
+    ownCm === null ? Math.abs(tinCm / usualCm - 1) <= 0.3 : Math.abs(ownCm - tinCm) <= 1.5;
+  return near(piece.lengthCm, long - RIM_CM, tin.lengthCm) && near(piece.widthCm, wide - RIM_CM, tin.widthCm);
+}
 
 /**
  * How many pieces go in together at a step: what the baker said, else what the kitchen's measures allow; null where nothing was measured, 0 where not

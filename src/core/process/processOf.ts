@@ -14,7 +14,7 @@ interface Lasts {
 }
 
 /** An activity with how long it takes, what it needs, how long what comes of it may wait, and where it lies when nothing holds it up. */
-export interface PlacedActivity extends Activity {
+interface PlacedActivity extends Activity {
   readonly kind: StepKind;
   readonly lasts: Lasts;
   readonly resource: Resource | null;

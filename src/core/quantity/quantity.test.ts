@@ -140,3 +140,40 @@ test('no text makes it throw', () => {
     { numRuns: 500 },
   );
 });
+
+describe('the kitchen’s own measures', () => {
+  const own = [
+    { measure: 'mug', ingredientId: null, weighedG: [250] },
+    { measure: 'cup', ingredientId: 'white-rice-flour', weighedG: [160, 170, 165] },
+  ];
+  const mine = (text: string, id: string) => {
+    const answer = parseQuantity(text, libraryBook.get(id)!, { system: 'us', bareUnitG: 1, baseG: 500, own });
+    if (!answer.ok) throw new Error(answer.problem.code);
+    return answer.value;
+  };
+
+  test('a mug weighed with water is 250 ml of anything; a cup weighed with this flour is what it weighed', () => {
+    expect(mine('1 mug', 'water')).toMatchObject({ massG: 250, counts: [{ count: 1, measure: 'mug' }] });
+    const flour = libraryBook.get('brown-rice-flour')!;
+    expect(mine('2 mugs', 'brown-rice-flour').massG).toBeCloseTo(500 * Math.sqrt(flour.densitySpooned * flour.densityScooped), 6); // prettier-ignore
+    expect(mine('1 1/2 cups', 'white-rice-flour').massG).toBeCloseTo(247.5, 9);
+    // another flour's cup is anybody's still
+    expect(mine('1 cup', 'brown-rice-flour').massG).toBeCloseTo(grams('1 cup', 'brown-rice-flour')!, 9);
+  });
+
+  test('its doubt is that of its fillings: far smaller than that of any cup', () => {
+    const { lowG, highG, massG } = mine('1 cup', 'white-rice-flour');
+    // 165 g with a standard deviation of 5: ± 1.28 · 5
+    expect([massG - lowG, highG - massG]).toEqual([expect.closeTo(6.41, 1), expect.closeTo(6.41, 1)]);
+    const anybodys = read('1 cup', 'white-rice-flour');
+    if (!anybodys.ok) throw new Error('no cup');
+    expect(highG - lowG).toBeLessThan(0.3 * (anybodys.value.highG - anybodys.value.lowG));
+    // weighed once it is known to five in a hundred
+    const once = mine('1 mug', 'water');
+    expect(once.highG - once.massG).toBeCloseTo(12.5, 6);
+  });
+
+  test('a mug nobody weighed is no quantity', () => {
+    expect(read('1 mug', 'water')).toMatchObject({ ok: false, problem: { code: 'unknownUnit' } });
+  });
+});

@@ -2,6 +2,7 @@ import type { Ingredient } from '../ingredients/ingredient';
 import { ok, refuse, type Result } from '../result';
 import { FILLS, type MeasureSystem } from './measures';
 import { pieceWeight } from './pieces';
+import { ownFilling, type OwnMeasure } from './ownMeasures';
 import type { Phrase, Term } from './phrase';
 
 /** What a quantity weighs, with the 80 % range that comes from how it was measured. */
@@ -36,6 +37,8 @@ export interface WeighingContext {
   readonly bareUnitG: number | null;
   /** The flour base a percentage is of; null where there is none. */
   readonly baseG: number | null;
+  /** The kitchen's own cups and scoops, where it has weighed any. */
+  readonly own?: readonly OwnMeasure[];
 }
 
 const exact = (low: number, high: number, by: Weighed['by']): Weighed => ({
@@ -56,6 +59,21 @@ function weighTerm(term: Term, ingredient: Ingredient | null, context: WeighingC
   if (unit?.kind === 'percent') {
     if (context.baseG === null || context.baseG <= 0) return refuse('noShareWithoutFlour', 'massG');
     return ok(exact((amount.low * context.baseG) / 100, (amount.high * context.baseG) / 100, 'percent'));
+  }
+  const own = unit && ingredient && context.own ? ownFilling(context.own, unit.word, ingredient.id) : null;
+  if (own && ingredient) {
+    const { factor, doubt } = FILLS[term.fill ?? ''] ?? { factor: 1, doubt: 0 };
+    // filled with water it is so many ml; how loose a powder lies in it stays as unsure as in any cup
+    const [loose, packed] =
+      own.of === 'ingredient' ? [1, 1] : [ingredient.densitySpooned, ingredient.densityScooped];
+    const each = own.g * factor;
+    const unsure = Math.max(0.005, own.doubt + doubt);
+    return ok({
+      massG: ((amount.low + amount.high) / 2) * each * Math.sqrt(loose * packed),
+      lowG: amount.low * each * loose * (1 - unsure),
+      highG: amount.high * each * packed * (1 + unsure),
+      by: 'volume',
+    });
   }
   if (unit?.kind === 'volume') {
     if (!ingredient) return refuse('unknownIngredient', 'massG');

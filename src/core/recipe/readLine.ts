@@ -1,6 +1,7 @@
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { tokensOf, type Token } from '../quantity/amount';
 import type { MeasureSystem } from '../quantity/measures';
+import type { OwnMeasure } from '../quantity/ownMeasures';
 import { phraseAt, type Phrase } from '../quantity/phrase';
 import { weigh, type Weighed } from '../quantity/weigh';
 import { matchIngredient, meantOtherwise, type Match } from './match';
@@ -142,6 +143,7 @@ export function readIngredientLine(
   text: string,
   book: IngredientBook,
   system: MeasureSystem,
+  own: readonly OwnMeasure[] = [],
 ): IngredientLine {
   const line = text
     .replace(BULLET, '')
@@ -185,7 +187,7 @@ export function readIngredientLine(
 
   const percents = amounts.filter(({ phrase }) => phrase.terms[0]?.unit?.kind === 'percent');
   const percent = percents[0]?.phrase.terms[0]?.amount.low ?? null;
-  const context = { system, bareUnitG: null, baseG: null };
+  const context = { system, bareUnitG: null, baseG: null, own };
   const readings = amounts
     .filter((amount) => !percents.includes(amount))
     .flatMap(({ phrase, written }): Reading[] => {
@@ -222,11 +224,12 @@ export function readLineAs(
   ingredientId: string,
   book: IngredientBook,
   system: MeasureSystem,
+  own: readonly OwnMeasure[] = [],
 ): Weighed | null {
   const line = text.replace(BULLET, '').trim();
   const ingredient = book.get(ingredientId) ?? null;
   const weighed = amountsIn(line, tokensOf(line)).flatMap(({ phrase }) => {
-    const one = weigh(phrase, ingredient, { system, bareUnitG: null, baseG: null });
+    const one = weigh(phrase, ingredient, { system, bareUnitG: null, baseG: null, own });
     return one.ok ? [one.value] : [];
   });
   return weighed.sort(exactest)[0] ?? null;

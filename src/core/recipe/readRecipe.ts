@@ -5,8 +5,11 @@ import { isPlain } from '../plainText';
 import { ok, refuse, type Result } from '../result';
 import { tokensOf } from '../quantity/amount';
 import type { MeasureSystem } from '../quantity/measures';
+import type { OwnMeasure } from '../quantity/ownMeasures';
 import { phraseAt } from '../quantity/phrase';
 import { matchIngredient } from './match';
+import { ASIDE, INLINE_PART, purposeLine, stageKindOf } from './partKinds';
+import { bareGrams, tableGrams } from './tables';
 import { readIngredientLine, type IngredientLine } from './readLine';
 import { heatContradictions, type HeatContradiction } from './method/contradictions';
 import { startsAction } from './method/clauses';
@@ -53,29 +56,6 @@ const METHOD =
 const INGREDIENTS = /^(?:the )?(?:ingredients?|you(?: will|['’]ll) need|what you need|formula)\b.{0,20}$/i;
 const NOTES = /^(?:notes?|tips?|storage|variations?|hints?)\b.{0,20}$/i;
 const YIELD = /^(?:makes?|yields?|serves|servings?|for(?=\s+\d))\b[^.]{0,60}?\d[^.]{0,40}$/i;
-
-const KINDS: readonly (readonly [StageKind, RegExp])[] = [
-  ['kettle', /\b(?:boil(?:ing)?|for the pot|kettle|poach\w*|(?:water|boiling|soda|syrup|lye) bath|bath)\b/i],
-  ['oil', /\b(?:for|to) (?:deep[- ])?fry(?:ing)?\b|\bfrying oil\b/i],
-  ['dusting', /\b(?:for|to) (?:dust(?:ing)?|roll(?:ing)? out|the (?:board|bench|worktop|counter))\b/i],
-  ['grease', /\b(?:for|to) (?:greas(?:e|ing)|the (?:tins?|pans?|tray|bowl))\b/i],
-  ['wash', /\b(?:wash|brush)/i],
-  ['glaze', /\b(?:glaze|icing|frosting)\b/i],
-  ['filling', /\bfilling/i],
-  ['dip', /\b(?:dip|dipping)\b/i],
-  ['sauce', /\bsauce\b/i],
-  ['topping', /\b(?:topp?ing|finish|garnish|on top|for the top|sprinkl)/i],
-  ['preDough', /\b(?:pre-?dough|biga|poolish|sponge|pre-?ferment)\b/i],
-  ['starter', /\b(?:starter|levain|sourdough|leaven)\b/i],
-  ['scald', /\b(?:scald|roux|tangzhong|porridge)\b/i],
-  ['soaker', /\bsoak/i],
-  ['gel', /\bgel\b/i],
-  ['bloom', /\b(?:bloom|yeast mix|yeast water|for the yeast)\b/i],
-  ['late', /\b(?:late|add[- ]ins?|mix[- ]ins?|fold in|inclusions)\b/i],
-];
-
-const stageKindOf = (heading: string): StageKind =>
-  KINDS.find(([, pattern]) => pattern.test(heading))?.[0] ?? 'main';
 
 const startsWithAmount = (text: string): boolean => {
   const tokens = tokensOf(text.slice(0, 60));
@@ -134,9 +114,6 @@ type LineKind =
   | 'bareStep'
   | 'ingredient';
 
-/** Parts whose method is not the dough's: their sentences mix and heat something else. */
-const ASIDE: ReadonlySet<StageKind> = new Set(['sauce', 'filling', 'glaze', 'dip']);
-
 /** A line's kind by the baker's own word. */
 function declaredKind(role: LineRole | undefined, section: Section): LineKind | null {
   switch (role) {
@@ -182,18 +159,6 @@ interface Place {
   readonly section: Section;
   readonly titled: boolean;
   readonly yielded: boolean;
-}
-
-/** "For frying: 2 l sunflower oil" */
-const INLINE_PART = /^([A-Za-z][A-Za-z ]{2,30}):\s+(.+)$/;
-
-/** "1.2 litres sunflower oil for frying": the same, said behind. */
-const PURPOSE_LINE = /^((?:.+?)\s+)(for (?:deep[- ]?)?frying|for dusting|for greasing(?: the \w+)?)\s*$/i;
-function purposeLine(line: string): readonly [string, string, string] | null {
-  const found = PURPOSE_LINE.exec(line);
-  return found && !/\b(?:plus|extra|more|and)\b/i.test(line)
-    ? [line, found[2]!, found[1]!.replace(/[,(]\s*$/, '').trim()]
-    : null;
 }
 
 const BULLET = /^(?:[-–—*•·]|\[[ x]?\])\s+/i;
@@ -259,37 +224,10 @@ function linesOf(text: string): Result<readonly string[]> {
   return ok(raw);
 }
 
-/** Two cells, a name and a bare number: what a spreadsheet pastes without its heading. */
-const NAME_NUMBER = /^([^\t;|\d][^\t;|]*[\t;|]\s*\d+(?:[.,]\d+)?)\s*$/;
-const NUMBER_NAME = /^(\d+(?:[.,]\d+)?)(\s*[\t;|]\s*[^\d\t;|][^\t;|]*)$/;
-
-/**
- * In a table of names and bare numbers the numbers are grams: two rows of it side by side make a table. One line alone stays what it is.
- */
-function tableGrams(raw: readonly string[]): readonly string[] {
-  const isRow = (line = ''): boolean => NAME_NUMBER.test(line) || NUMBER_NAME.test(line);
-  return raw.map((line, index) => {
-    if (!isRow(line) || !(isRow(raw[index - 1]) || isRow(raw[index + 1]))) return line;
-    return line.replace(NAME_NUMBER, '$1 g').replace(NUMBER_NAME, '$1 g$2');
-  });
-}
-
-/** A name and a number, no sign between: what a note on the fridge says. */
-const NAME_SPACE_NUMBER = /^([\p{L}][\p{L} ,'’-]{2,40}?)\s+(\d{1,4}(?:[.,]\d)?)\s*$/u;
-
-/** Three lines and more of ingredients with bare numbers are grams as well; an oven's 200 is no ingredient. */
-function bareGrams(raw: readonly string[], book: IngredientBook): readonly string[] {
-  const isRow = raw.map((line) => {
-    const name = NAME_SPACE_NUMBER.exec(bare(line))?.[1];
-    return name !== undefined && matchIngredient(name, book).kind !== 'unknown' && !NUMBERED.test(line);
-  });
-  return raw.map((line, index) => {
-    let from = index;
-    while (isRow[from - 1]) from -= 1;
-    let to = index;
-    while (isRow[to + 1]) to += 1;
-    return isRow[index] && to - from >= 2 ? `${line.trimEnd()} g` : line;
-  });
+/** What the baker said of the text, and what the kitchen knows. */
+export interface Told {
+  readonly declared?: ReadonlyMap<number, LineRole>;
+  readonly own?: readonly OwnMeasure[];
 }
 
 /**
@@ -298,7 +236,7 @@ function bareGrams(raw: readonly string[], book: IngredientBook): readonly strin
  * is not understood is there with its question.
  *
  * @param newId gives a new local id for each step
- * @param declared what a line is by the baker's own word, by its number
+ * @param told what a line is by the baker's own word, by its number; the kitchen's own measures
  * @returns the reading; `required` for an empty text, `tooLong` / `tooMany` beyond {@link RECIPE_LIMITS}, `control` for hidden
  *   characters, each with the line's number as its path
  */
@@ -307,7 +245,7 @@ export function readRecipe(
   book: IngredientBook,
   system: MeasureSystem,
   newId: () => string,
-  declared: ReadonlyMap<number, LineRole> = new Map(),
+  { declared = new Map(), own = [] }: Told = {},
 ): Result<RecipeReading> {
   const cut = linesOf(text);
   if (!cut.ok) return cut;
@@ -358,9 +296,9 @@ export function readRecipe(
         parts.splice(-1, 0, {
           name: inline[1],
           kind: of,
-          items: [{ ...readIngredientLine(inline[2], book, system), number }],
+          items: [{ ...readIngredientLine(inline[2], book, system, own), number }],
         });
-      } else parts.at(-1)!.items.push({ ...readIngredientLine(line, book, system), number });
+      } else parts.at(-1)!.items.push({ ...readIngredientLine(line, book, system, own), number });
     }
   }
   if (lines.length === 0) return refuse('required', 'text');

@@ -15,6 +15,7 @@ import { readWhole } from '../quantities/readWhole';
 import { Ask, AskCell, AskLoss, readTimes } from './AskCell';
 import { readCounts, writeCounts, type BatchQuery } from './useBatchQuery';
 import { words } from '@/wording/screens/batch/BatchQuestion';
+import { useStoredKit } from '../kit/KitProvider';
 import { Term } from '../help/Term';
 
 const VesselDialog = dynamic(() => import('./VesselDialog').then((module) => module.VesselDialog), {
@@ -186,7 +187,7 @@ function ByWhatIsThere(props: BatchQuestionProps) {
   const nameOf = useNameOf();
   const book = useBook();
   const units = useUnits();
-  const readMass = useQuantity();
+  const readMass = useQuantity(useStoredKit().kit.measures);
   // a bath follows its vessel, and no dough follows it
   const lines = allLines({ stages: formula.stages.filter(followsDough) });
   const fixedId = lines.find((line) => line.id === query.line)?.ingredientId ?? '';

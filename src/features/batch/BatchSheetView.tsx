@@ -3,7 +3,7 @@ import type { BatchLine, BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
-import { BatchDay } from './BatchDay';
+import { ProcessLanes } from '../process/ProcessLanes';
 import { HowItFits } from './HowItFits';
 import { PaperMethod } from './PaperMethod';
 import { wordCounts } from '@/wording/measured';
@@ -92,7 +92,10 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
   const units = useUnits();
   const { pieces } = sheet;
   return (
-    <section aria-label={words.toWeigh} className="docket max-w-3xl rounded-b-md px-4 pt-4 pb-4 sm:px-6">
+    <section
+      aria-label={words.toWeigh}
+      className="docket max-w-3xl min-w-0 rounded-b-md px-4 pt-4 pb-4 sm:px-6"
+    >
       {sheet.ways ? (
         <WaysYield ways={sheet.ways} />
       ) : (
@@ -161,7 +164,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
           </table>
         </section>
       ))}
-      <BatchDay sheet={sheet} />
+      <ProcessLanes sheet={sheet} />
       <PaperMethod sheet={sheet} />
     </section>
   );

@@ -16,6 +16,7 @@ import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
+import { useStoredKit } from '../kit/KitProvider';
 import { words } from '@/wording/screens/bench/AdditionDialog';
 
 interface AdditionDialogProps {
@@ -39,7 +40,7 @@ const USUAL = ['water', 'white-rice-flour', 'tapioca-starch'];
 /** "It was too wet, so I put some flour in": the spoonful that nobody writes down, written down. */
 export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
   const units = useUnits();
-  const readMass = useQuantity();
+  const readMass = useQuantity(useStoredKit().kit.measures);
   const { preferences } = usePreferences();
   const { control, handleSubmit, setError, setValue, formState } = useForm<Extra>({
     defaultValues: { ingredient: null, massG: null, why: '' },

@@ -7,6 +7,7 @@ import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { IconButton } from '@/ui/Button';
 import { useBook } from '../book/BookProvider';
+import { useStoredKit } from '../kit/KitProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { Carried } from './carry/carry';
@@ -48,6 +49,7 @@ function useLineTyping(line: Line) {
   const ingredient = useBook().get(line.ingredientId);
   const units = useUnits();
   const { preferences } = usePreferences();
+  const { kit } = useStoredKit();
   const attempt = (change: FormulaEdit, key: string): string | null => {
     const problem = edit(change, `${key}:${line.id}`);
     return problem && wordProblem(problem, preferences);
@@ -59,6 +61,7 @@ function useLineTyping(line: Line) {
       system: preferences.measure,
       bareUnitG: units.massUnit === 'g' ? 1 : GRAMS_PER_OUNCE,
       baseG: store.state.totals.baseG,
+      own: kit.measures,
     });
     // until the reader is there a cell understands weights, as it always did
     if (!read || (!read.ok && read.problem.code === 'notANumber'))

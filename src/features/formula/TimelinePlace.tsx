@@ -8,6 +8,10 @@ const RunPanel = lazy(
   patiently(() => import('../run/RunPanel').then((module) => ({ default: module.RunPanel }))),
 );
 
+const FormulaLanes = lazy(
+  patiently(() => import('./FormulaLanes').then((module) => ({ default: module.FormulaLanes }))),
+);
+
 /** From mixing to cutting on one clock. The page stands before its computation does. */
 export function TimelinePlace() {
   const awake = useAwake();
@@ -22,6 +26,7 @@ export function TimelinePlace() {
       {awake && (
         <Suspense fallback={<p className="text-sm text-soft">{words.calculatingRiseAndBake}</p>}>
           <RunPanel />
+          <FormulaLanes />
         </Suspense>
       )}
     </section>

@@ -5,6 +5,7 @@ import { KitCard } from './KitCard';
 import { RoomsCard } from './RoomsCard';
 import { KitOvens } from './KitOvens';
 import { KitPlates } from './KitPlates';
+import { KitMeasures } from './KitMeasures';
 import { KitNotes } from './KitNotes';
 import { KitPlaces } from './KitPlaces';
 import { KitScales } from './KitScales';
@@ -66,6 +67,7 @@ export function KitPage({ stored, details }: KitPageProps) {
           <KitScales scales={kit.scales} onChange={(scales) => change({ scales })} />
           <KitTins kit={kit} change={change} />
           <KitVessels kit={kit} change={change} />
+          <KitMeasures kit={kit} change={change} />
           <KitNotes kit={kit} change={change} />
         </div>
         <div className="space-y-5">

@@ -132,3 +132,30 @@ test('the scales are edited in one place, in order, and a list that is full says
   await user.type(first, '9000');
   expect(first).toBeInvalid();
 });
+
+test('what there is room for, a mixer, a cup of one’s own: typed in the reader’s unit, nonsense refused, saved', async () => {
+  const user = userEvent.setup();
+  answers = Array.from({ length: 12 }, (_, at) => stored(at + 1));
+  open();
+  await user.click(screen.getByRole('button', { name: 'A stone, steel or pot' }));
+  const stone = screen.getByRole('group', { name: 'A stone' });
+  await user.type(within(stone).getByRole('textbox', { name: 'Long' }), '38');
+  await user.selectOptions(within(stone).getByRole('combobox', { name: 'Form of A stone' }), 'Round');
+  expect(within(stone).queryByRole('textbox', { name: 'Wide' })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'A bowl, mixer, kettle or pan' }));
+  await user.type(screen.getByRole('textbox', { name: 'Most dough at once' }), '2 kg');
+  await user.click(screen.getByRole('button', { name: 'A cup, scoop or spoon' }));
+  const weighs = screen.getByRole('textbox', { name: 'It weighs, each time' });
+  await user.clear(weighs);
+  await user.type(weighs, '148 a');
+  expect(weighs).toBeInvalid();
+  await user.clear(weighs);
+  await user.type(weighs, '148 151  146,5');
+  await waitFor(() =>
+    expect(sent.at(-1)?.kit).toMatchObject({
+      plates: [{ kind: 'stone', lengthCm: 38, widthCm: null, round: true }],
+      vessels: [{ kind: 'mixer', mostDoughG: 2000 }],
+      measures: [{ measure: 'cup', ingredientId: null, weighedG: [148, 151, 146.5] }],
+    }),
+  );
+});

@@ -6,6 +6,7 @@ import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
+import { useStoredKit } from '../kit/KitProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
 import { useQuantity } from '../quantities/useQuantity';
@@ -111,12 +112,13 @@ function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();
-  const readMass = useQuantity();
+  const own = useStoredKit().kit.measures;
+  const readMass = useQuantity(own);
   const { preferences } = usePreferences();
   const { ingredientId, massG, refused } = taken;
   const take = (id: string) => {
     // its cups and eggs can be weighed now that it is known what they are of
-    const weighed = readLineAs(item.text, id, book, preferences.measure);
+    const weighed = readLineAs(item.text, id, book, preferences.measure, own);
     onAnswer({ ...answer, ingredientId: id, ...(weighed && !refused ? { massG: weighed.massG } : {}) });
   };
   return (

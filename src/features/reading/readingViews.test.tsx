@@ -17,7 +17,9 @@ jest.mock('@/workers/makeReadingWorker', () => ({
       terminate: () => undefined,
       postMessage: ({ id, text, system, declared }: ReadingQuestion) => {
         let next = 0;
-        const read = readText(text, libraryBook, system, () => `r${(next += 1)}`, new Map(declared));
+        const read = readText(text, libraryBook, system, () => `r${(next += 1)}`, {
+          declared: new Map(declared),
+        });
         void Promise.resolve().then(() => port.onmessage?.({ data: { id, read } }));
       },
     };

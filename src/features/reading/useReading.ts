@@ -4,6 +4,7 @@ import type { LineRole } from '@/core/recipe';
 import { makeReadingWorker } from '@/workers/makeReadingWorker';
 import { readingClient, type Reading } from '@/workers/readingClient';
 import { useStoredEntries } from '../book/BookProvider';
+import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 
 export type ReadingState = Reading | { readonly kind: 'reading' };
@@ -15,6 +16,7 @@ export function useReading(
 ): { reading: ReadingState; of: string; cancel: () => void } {
   const { stored } = useStoredEntries();
   const { measure } = usePreferences().preferences;
+  const own = useStoredKit().kit.measures;
   const [client] = useState(() => readingClient(makeReadingWorker));
   const [state, setState] = useState<{ reading: ReadingState; of: string }>({
     reading: { kind: 'reading' },
@@ -22,13 +24,13 @@ export function useReading(
   });
   useEffect(() => {
     let gone = false;
-    void client.ask({ text, stored, system: measure, declared: [...declared] }).then((reading) => {
+    void client.ask({ text, stored, system: measure, declared: [...declared], own }).then((reading) => {
       if (!gone) setState({ reading, of: text });
     });
     return () => {
       gone = true;
     };
-  }, [client, stored, measure, text, declared]);
+  }, [client, stored, measure, text, declared, own]);
   useEffect(() => () => client.cancel(), [client]);
   return {
     ...state,

@@ -13,6 +13,7 @@ import { wordProblem } from '@/wording/problems';
 import { useSheetState } from '../../sheet/SheetContext';
 import { Asked } from './Asked';
 import { Proposed } from './Proposed';
+import { useStoredKit } from '../../kit/KitProvider';
 import { words } from '@/wording/screens/formula/tools/UseUp';
 
 /** What there is a bag's rest of is most often the flour there is most of. */
@@ -30,7 +31,7 @@ export function UseUp({ onDone }: { onDone: () => void }) {
   const book = useBook();
   const nameOf = useNameOf();
   const units = useUnits();
-  const readMass = useQuantity();
+  const readMass = useQuantity(useStoredKit().kit.measures);
   const { preferences } = usePreferences();
   const masses = massByIngredient(formula);
   const [id, setId] = useState(() => mostOf(masses, book));

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { callOf, processOfSheet, type BatchSheet } from '@/core/batch';
 import { formatDuration } from '@/core/units';
 import { wordCall } from '@/wording/calls';
-import { words } from '@/wording/screens/batch/BatchDay';
+import { words } from '@/wording/screens/process/ProcessLanes';
 import { STEP_WORD } from '@/wording/words';
 import { useUnits } from '../preferences/PreferencesProvider';
 
@@ -37,7 +37,7 @@ const lookOf = ({ resource, hands, kind }: Placed): 'heat' | 'hands' | 'waits' =
  * The process of the batch: what the dough does, then each of its breads on a lane of its own, load by load, on one axis of hours from the beginning. At usual
  * lengths, no clock; what waits for its oven says so.
  */
-export function BatchDay({ sheet }: { sheet: BatchSheet }) {
+export function ProcessLanes({ sheet }: { sheet: BatchSheet }) {
   const units = useUnits();
   const { activities, endS } = useMemo(() => processOfSheet(sheet), [sheet]);
   if (activities.length < 2 || endS <= 0) return null;
@@ -53,7 +53,7 @@ export function BatchDay({ sheet }: { sheet: BatchSheet }) {
   const waited = activities.filter(({ waitedS }) => waitedS >= 60);
   const longest = waited.reduce<Placed | null>((most, each) => (each.waitedS > (most?.waitedS ?? 0) ? each : most), null); // prettier-ignore
   return (
-    <section aria-label={words.title} className="no-print mt-5" data-testid="batch-day">
+    <section aria-label={words.title} className="no-print mt-5" data-testid="process-lanes">
       <h2 className="text-base">
         {words.title}{' '}
         <span className="font-sans text-sm font-normal text-soft">
