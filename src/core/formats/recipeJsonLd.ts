@@ -1,7 +1,10 @@
-import type { Formula } from '../formula/formula';
+import { allLines, type Formula } from '../formula/formula';
+import { nutritionOf } from '../formula/nutrition';
+import { formulaTotals } from '../formula/totals';
 import { asWay } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { methodTime } from '../method/methodTime';
+import type { StepKind } from '../method/step';
 import { isPlain } from '../plainText';
 import type { MeasureSystem } from '../quantity/measures';
 import { readRecipe, type RecipeReading } from '../recipe/readRecipe';
@@ -30,6 +33,37 @@ function isoDuration(seconds: number): string {
   return `PT${Math.floor(minutes / 60)}H${minutes % 60}M`;
 }
 
+const HEATS: ReadonlySet<StepKind> = new Set(['boil', 'griddle', 'fry', 'bake', 'coast']);
+const KJ_PER_KCAL = 4.184;
+
+/** What 100 g of it hold as they are eaten; nothing where an ingredient is not in the book, or there is no dough. */
+function nutritionWords(formula: Formula, book: IngredientBook): object {
+  const lines = allLines(formula);
+  if (lines.length === 0 || lines.some(({ ingredientId }) => !book.has(ingredientId))) return {};
+  const { perBaked100g: per, energyKjPerBaked100g } = nutritionOf(
+    formula,
+    book,
+    formulaTotals(formula, book).baseG,
+  );
+  const grams = (value: number) => `${value.toFixed(1)} g`;
+  return {
+    nutrition: {
+      '@type': 'NutritionInformation',
+      servingSize: '100 g',
+      calories: `${Math.round(energyKjPerBaked100g / KJ_PER_KCAL)} kcal`,
+      proteinContent: grams(per.protein.value),
+      fatContent: grams(per.fat.value),
+      carbohydrateContent: grams(per.starch.value + per.sugars.value),
+      sugarContent: grams(per.sugars.value),
+      fiberContent: grams(per.fibre.value),
+      sodiumContent: `${Math.round((1000 * per.salt.value * SODIUM) / SALT)} mg`,
+    },
+  };
+}
+/** Molar masses of sodium and of its chloride, g/mol. */
+const SODIUM = 22.99;
+const SALT = 58.44;
+
 /** What it makes, each of its breads. */
 const yieldWords = (formula: Formula): string =>
   (formula.ways ?? [null])
@@ -48,7 +82,11 @@ export function writeRecipeJsonLd(
   book: IngredientBook,
   stepWord: (kind: Formula['steps'][number]['kind']) => string,
 ): { text: string; losses: Loss[] } {
-  const time = methodTime(asWay(formula).steps);
+  const { steps } = asWay(formula);
+  const time = methodTime(steps);
+  const heating = steps.findIndex(({ kind }) => HEATS.has(kind));
+  const prepS = heating > 0 ? methodTime(steps.slice(0, heating)).maxS : 0;
+  const cookS = methodTime(steps.filter(({ kind }) => HEATS.has(kind))).maxS;
   const howTo = (step: Formula['steps'][number]) => ({
     '@type': 'HowToStep',
     ...(step.title && { name: step.title }),
@@ -60,7 +98,10 @@ export function writeRecipeJsonLd(
     name: formula.name,
     ...(formula.about && { description: formula.about }),
     recipeYield: yieldWords(formula),
+    ...(prepS > 0 && { prepTime: isoDuration(prepS) }),
+    ...(cookS > 0 && { cookTime: isoDuration(cookS) }),
     ...(time.maxS > 0 && { totalTime: isoDuration(time.maxS) }),
+    ...nutritionWords(formula, book),
     recipeIngredient: formula.stages.flatMap((stage) =>
       stage.lines.map((line) =>
         ingredientText(line.massG, book.get(line.ingredientId)?.name ?? line.ingredientId, line.note),

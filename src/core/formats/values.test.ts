@@ -1,5 +1,6 @@
 import { emptyFormula, type Formula } from '../formula';
-import { line } from '../formula/testFormulas';
+import { nutritionOf } from '../formula/nutrition';
+import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import { newStep } from '../method';
 import type { Result } from '../result';
@@ -112,6 +113,8 @@ test('recipe data, to the letter', () => {
     description: 'For *Sunday*.\nKeep some.',
     recipeYield: '6 × 60 g of dough',
     // ten minutes and 59 min 40 s: rounded before it is parted into hours
+    prepTime: 'PT0H10M',
+    cookTime: 'PT1H0M',
     totalTime: 'PT1H10M',
     recipeIngredient: [
       '200.13 g White rice flour, sifted',
@@ -130,6 +133,22 @@ test('recipe data, to the letter', () => {
   ) as object;
   expect(Object.keys(bare)).toEqual(['@context', '@type', 'name', 'recipeYield', 'recipeIngredient', 'recipeInstructions']); // prettier-ignore
   expect(writeRecipeJsonLd(rolls, libraryBook, word).text).toMatch(/^\{\n {2}"@context".*\}\n$/s);
+});
+
+test('recipe data says what 100 g hold, as the sheet does; not where an ingredient is nobody’s', () => {
+  const { nutrition } = JSON.parse(writeRecipeJsonLd(plainLoaf(), libraryBook, word).text) as {
+    nutrition: Record<string, string>;
+  };
+  const { perBaked100g: per, energyKjPerBaked100g } = nutritionOf(plainLoaf(), libraryBook, 500);
+  expect(nutrition).toMatchObject({
+    '@type': 'NutritionInformation',
+    servingSize: '100 g',
+    fatContent: `${per.fat.value.toFixed(1)} g`,
+  });
+  expect(parseFloat(nutrition.calories!)).toBeCloseTo(energyKjPerBaked100g / 4.184, 0);
+  // 39.3 % of salt is sodium
+  expect(parseFloat(nutrition.sodiumContent!)).toBeCloseTo(per.salt.value * 393.4, 0);
+  expect(JSON.parse(writeRecipeJsonLd(rolls, libraryBook, word).text)).not.toHaveProperty('nutrition');
 });
 
 test('what a format cannot carry, only where the sheet has it', () => {

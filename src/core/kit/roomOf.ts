@@ -1,7 +1,6 @@
-import type { Formula } from '../formula/formula';
 import type { Room, Surface } from '../process/room';
 import type { Kit } from './kit';
-import { ovenFor } from './ovenFor';
+import { ovenFor, type Baked } from './ovenFor';
 
 /** Of a bowl's or a mixer's litres so much is filled with dough, kg per litre: it must turn over without climbing out. */
 const DOUGH_KG_PER_LITRE = 0.42;
@@ -16,7 +15,7 @@ const surface = (
 };
 
 /** What a kitchen has room for, as the process asks it: only what was measured. */
-export function roomOf(kit: Kit, formula: Pick<Formula, 'bakedAs'>): Room {
+export function roomOf(kit: Kit, formula: Baked): Room {
   const oven = ovenFor(kit, formula);
   const across = (wanted: 'kettle' | 'pan') =>
     kit.vessels.find(({ kind, acrossCm }) => kind === wanted && acrossCm !== null)?.acrossCm ?? null;

@@ -7,6 +7,15 @@ export const words = {
     `${mass} left over of ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
   short: (mass: string, pieces: number) =>
     `${mass} too little for ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
-  keeps: (low: string, high: string, mass: string) => `the bread keeps ${low}-${high} % of it, ${mass}`,
+  theBreadKeeps: 'the bread keeps',
+  keptOf: (part: string) => `What the bread keeps of ${part}`,
+  range: (low: string, high: string) => (low === high ? low : `${low} - ${high}`),
+  ofItThatIs: (mass: string) => `of it: ${mass}`,
+  twoNumbers: 'One number, or two with a dash between.',
+  whatIsLeftKeeps: 'what is left keeps',
+  keptWhere: (part: string) => `Where what is left of ${part} keeps`,
+  keptDays: (part: string) => `How long what is left of ${part} keeps`,
+  days: 'days',
+  places: { notSaid: 'not said', room: 'in the room', fridge: 'in the fridge', freezer: 'in the freezer' },
   asUsual: 'as is usual',
 } as const;
