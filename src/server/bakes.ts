@@ -15,6 +15,8 @@ import type { Tap } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
 import {
   listLogbook,
+  listStock,
+  type BakeStock,
   listUnderWay,
   type BakePlace,
   type LogbookFilter,
@@ -89,6 +91,12 @@ export interface RunningBake extends RunningCard {
 /** A page of the logbook, newest first. */
 export const logbook = ({ pool, kitchen }: Context, filter: LogbookFilter): Promise<LogbookPage> =>
   listLogbook(pool, kitchen.id, filter);
+
+/** More bakes with something put by than anybody has freezers for. */
+const MOST_STOCK = 100;
+/** What is put by of which something is left. */
+export const stockLeft = ({ pool, kitchen }: Context): Promise<BakeStock[]> =>
+  listStock(pool, kitchen.id, MOST_STOCK);
 
 /** Starts a bake: scales that very revision again on the server and keeps the sheet with the bake. Repeatable. */
 export async function startBake(

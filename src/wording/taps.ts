@@ -12,6 +12,8 @@ export function wordTap(action: BakeAction): string {
       return `Added ${action.massG} g of ${action.ingredientId}`;
     case 'lotUsed':
       return `Another bag of ${action.ingredientId}`;
+    case 'stockCounted':
+      return `${action.leftPieces} left of what was put by`;
     case 'stepDone':
       return `Step done (${action.stepId})`;
     case 'stepReopened':

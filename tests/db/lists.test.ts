@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { emptyOutcome, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { formulaTotals } from '@/core/formula';
-import { line, plainLoaf } from '@/core/formula/testFormulas';
+import { line, partedLoaf, plainLoaf } from '@/core/formula/testFormulas';
 import { libraryBook } from '@/core/ingredients';
 import { seededRandom } from '@/core/numeric/seededRandom';
 import {
@@ -20,7 +20,7 @@ import { HEAD_REVISIONS } from '@/db/queries/formulas';
 import { newestMoment } from '@/db/queries/kitchens';
 import { shelfQuery } from '@/db/queries/shelf';
 import { renewCards } from '@/server/bakeCards';
-import { bakeNews, bakesUnderWay, logbook, recordTaps, startBake } from '@/server/bakes';
+import { bakeNews, bakesUnderWay, logbook, recordTaps, startBake, stockLeft } from '@/server/bakes';
 import { contextIn, type Context } from '@/server/context';
 import { archiveFormula, createFormula, formulaName, saveFormula } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
@@ -463,4 +463,29 @@ test('every list is read along an index in its order, whatever the size of the k
     client.release(true);
     await big.drop();
   }
+});
+
+test('what is put by is listed while there is any of it, and taken from piece by piece; twice sent it went once', async () => {
+  const formula = await createFormula(here, { requestId: randomUUID(), formula: partedLoaf() });
+  if (!formula.ok) throw new Error('no formula');
+  const id = await started(formula.value.id);
+  expect(await stockLeft(here)).toEqual([]);
+  await tap(id, close('good'));
+  const [first] = await stockLeft(here);
+  const [rolls] = first!.stock;
+  expect([first!.id, first!.stock.length]).toEqual([id, 1]);
+  expect(rolls).toMatchObject({
+    name: 'Rolls',
+    as: 'frozenRaw',
+    madeAtMs: clock.ms,
+    bestByMs: clock.ms + 21 * 86_400_000,
+  });
+  const count = (leftPieces: number): BakeAction => ({ type: 'stockCounted', wayId: 'frozen', leftPieces });
+  const one = { eventId: randomUUID(), agoMs: 0, action: count(rolls!.madePieces - 1) };
+  await recordTaps(here, id, [one]);
+  await recordTaps(here, id, [one]);
+  expect((await stockLeft(here))[0]!.stock[0]!.leftPieces).toBe(rolls!.madePieces - 1);
+  await tap(id, count(0));
+  expect(await stockLeft(here)).toEqual([]);
+  expect(await stockLeft(await db.kitchen(clock))).toEqual([]);
 });

@@ -28,6 +28,7 @@ test('applies each migration once, even when two starters race', async () => {
     '000006_lists.sql',
     '000007_kitchens.sql',
     '000008_lots.sql',
+    '000009_stock.sql',
   ]);
   expect(await migrate(db.admin, folder)).toEqual([]);
   const initial = await readFile('src/db/migrations/000001_initial.sql');

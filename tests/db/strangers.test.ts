@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
 import { bakeCard, emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
-import { plainLoaf } from '@/core/formula/testFormulas';
+import { partedLoaf, plainLoaf } from '@/core/formula/testFormulas';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import * as bakeCards from '@/db/queries/bakeCards';
 import * as bakes from '@/db/queries/bakes';
@@ -39,7 +39,7 @@ beforeAll(async () => {
   db = await testDatabase();
   [here, there] = [await db.kitchen(), await db.kitchen()];
   const requests = { formula: randomUUID(), bake: randomUUID(), entry: randomUUID(), kit: randomUUID() };
-  const formula = await createFormula(here, { requestId: requests.formula, formula: plainLoaf() });
+  const formula = await createFormula(here, { requestId: requests.formula, formula: partedLoaf() });
   if (!formula.ok) throw new Error('no formula');
   const copy = await duplicateFormula(here, { id: formula.value.id, requestId: randomUUID() });
   const start = (requestId: string) =>
@@ -90,6 +90,7 @@ const READS: Record<string, Ask> = {
   wholeBakes: async (c, k) => (await whole.wholeBakes(c, k, { after: null, most: 9 })).rows,
   listUnderWay: (c, k) => bakeCards.listUnderWay(c, k, { after: null, most: 9 }),
   'listUnderWay, further': (c, k) => bakeCards.listUnderWay(c, k, { after: place, most: 9 }),
+  listStock: (c, k) => bakeCards.listStock(c, k, 9),
   listLogbook: (c, k) => bakeCards.listLogbook(c, k, everything),
   'listLogbook, of a formula': (c, k) => bakeCards.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
   'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),

@@ -70,3 +70,24 @@ test('a recipe in cups stays in cups from the paste to the bench; its method ask
   await page.getByRole('button', { name: 'To the bench' }).click();
   await expect(page.getByText('1 ½ cups').first()).toBeVisible();
 });
+
+test('what was frozen stands on the first page until it is taken out, through a reload', async ({ page }) => {
+  await page.goto('/');
+  const stock = page
+    .getByTestId('stock')
+    .getByRole('link', { name: /Rolls for Sunday/ })
+    .first();
+  await expect(stock).toContainText('frozen as dough');
+  await stock.click();
+  const putBy = page.getByTestId('put-by');
+  const left = putBy.locator('.figure');
+  await expect(left).toHaveText(/^\d+$/);
+  const before = Number(await left.textContent());
+  await putBy.getByRole('button', { name: 'One out' }).click();
+  await expect(left).toHaveText(String(before - 1));
+  await expect(page.getByText('Not sent yet')).toHaveCount(0);
+  await page.reload();
+  await expect(left).toHaveText(String(before - 1));
+  await putBy.getByRole('button', { name: 'One back' }).click();
+  await expect(left).toHaveText(String(before));
+});

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { loafSheet } from '../batch/testBatch';
+import type { BatchSheet } from '../batch';
 import type { Band } from '../consistency';
 import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
@@ -8,6 +9,7 @@ import {
   actualTotals,
   afterEvent,
   bakeActionSchema,
+  bakeCard,
   bakeState,
   decide,
   emptyOutcome,
@@ -18,6 +20,7 @@ import {
   onScaleBeforeG,
   outcomeSchema,
   stillToWeigh,
+  stockOf,
   timerLeftS,
   type BakeAction,
   type BakeRecord,
@@ -231,4 +234,48 @@ test('a feel is saved by step, the newest counts, the same again is no news; wha
   expect(after!.consistency.balance.demandG).toBeGreaterThan(before!.consistency.balance.demandG + 40);
   expect(felt(feel('soft', 'proof'))).toEqual([]);
   expect(felt(feel('soft'))).toMatchObject([{ standMin: 0, band: 'soft' }]);
+});
+
+describe('what is put by', () => {
+  const sheet: BatchSheet = {
+    ...loafSheet(),
+    ways: [
+      { wayId: 'tin', name: 'Tin', count: 1, doughG: 900, bakedG: 810, overG: 0 },
+      { wayId: 'frozen', name: 'Rolls', count: 10, doughG: 70, bakedG: 63, overG: 0, putBy: { as: 'frozenRaw', days: 21 } },
+    ],
+  }; // prettier-ignore
+  const counted = (leftPieces: number, wayId = 'frozen') =>
+    ({ type: 'stockCounted', wayId, leftPieces }) as const;
+  const closed = { type: 'closed', outcome: emptyOutcome } as const;
+  const after = (...actions: BakeAction[]) =>
+    bakeState(
+      0,
+      actions.map((action, at) => ({ seq: at + 1, atMs: 86_400_000 * (at + 1), action })),
+    );
+
+  test('there is none before the log is closed, all of it then, and what is left after each taking', () => {
+    expect(stockOf(sheet, after())).toEqual([]);
+    expect(stockOf(sheet, after({ type: 'abandoned', reason: '' }))).toEqual([]);
+    const all = stockOf(sheet, after(closed));
+    expect(all).toEqual([
+      { wayId: 'frozen', name: 'Rolls', as: 'frozenRaw', madeAtMs: 86_400_000, bestByMs: 22 * 86_400_000, madePieces: 10, leftPieces: 10 },
+    ]); // prettier-ignore
+    expect(stockOf(sheet, after(closed, counted(6)))[0]!.leftPieces).toBe(6);
+    // its card lists it while there is any
+    expect(bakeCard(sheet, after(closed, counted(6))).stock).toHaveLength(1);
+    expect(bakeCard(sheet, after(closed, counted(0))).stock).toEqual([]);
+  });
+
+  test('counted only once it is there, of what was put by, no more than was made; a slip is counted again', () => {
+    const may = (action: BakeAction, ...before: BakeAction[]) => {
+      const answer = decide(sheet, after(...before), action, libraryBook);
+      return answer.ok ? 'ok' : `${answer.problem.code} ${answer.problem.path}`;
+    };
+    expect(may(counted(9))).toBe('notDoneYet wayId');
+    expect(may(counted(9), closed)).toBe('ok');
+    expect(may(counted(11), closed)).toBe('tooLarge leftPieces');
+    expect(may(counted(10), closed)).toBe('alreadyDone leftPieces');
+    expect(may(counted(1, 'tin'), closed)).toBe('unknownWay wayId');
+    expect(may(counted(10), closed, counted(4))).toBe('ok');
+  });
 });

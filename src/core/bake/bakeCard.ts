@@ -1,6 +1,7 @@
 import type { BatchSheet } from '../batch/batchSheet';
 import { lossPercent, type Outcome } from './outcome';
 import type { BakeState } from './bakeState';
+import { stockOf, type Stock } from './stock';
 
 /** What a list shows of a bake: a line in the logbook. */
 export interface BakeCard {
@@ -17,13 +18,16 @@ export interface BakeCard {
   readonly words: string;
   /** Why it was given up; null: it was not. */
   readonly givenUp: string | null;
+  /** What it put by, as far as any is left. */
+  readonly stock: readonly Stock[];
 }
 
 /** How a card follows from a bake, numbered: raised with every change of `bakeCard`, and all that are stored are made anew. */
-export const CARD_DERIVATION = 2;
+export const CARD_DERIVATION = 3;
 
 /** The card of a bake, from its sheet and what has happened to it. */
-export function bakeCard({ name, pieces }: Pick<BatchSheet, 'name' | 'pieces'>, state: BakeState): BakeCard {
+export function bakeCard(sheet: Pick<BatchSheet, 'name' | 'pieces' | 'ways'>, state: BakeState): BakeCard {
+  const { name, pieces } = sheet;
   const { endedAtMs, outcome, abandoned } = state;
   return {
     endedAtMs,
@@ -35,5 +39,6 @@ export function bakeCard({ name, pieces }: Pick<BatchSheet, 'name' | 'pieces'>, 
     again: outcome && outcome.again,
     words: outcome?.words ?? '',
     givenUp: abandoned && abandoned.reason,
+    stock: stockOf(sheet, state).filter(({ leftPieces }) => leftPieces > 0),
   };
 }

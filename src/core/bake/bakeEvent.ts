@@ -33,6 +33,12 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     ingredientId: z.string().regex(/^[a-z0-9-]{1,60}$/),
     lotId: z.string().regex(OWN_ID).nullable(),
   }),
+  /** Some of what was put by went: so many are left. */
+  z.strictObject({
+    type: z.literal('stockCounted'),
+    wayId: localIdSchema,
+    leftPieces: z.number().int().min(0).max(FORMULA_LIMITS.pieces.max),
+  }),
   z.strictObject({ type: z.literal('stepDone'), stepId: localIdSchema }),
   z.strictObject({ type: z.literal('stepReopened'), stepId: localIdSchema }),
   z.strictObject({ type: z.literal('timerStarted'), stepId: localIdSchema, durationS }),

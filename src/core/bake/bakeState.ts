@@ -56,6 +56,8 @@ export interface BakeState {
   /** One for each step it was felt in, the newest. */
   readonly feelings: readonly Feeling[];
   readonly notes: readonly { readonly text: string; readonly atMs: number }[];
+  /** How many of what was put by are left, by its way, where it was counted since. */
+  readonly stockLeft: ReadonlyMap<string, number>;
   readonly outcome: Outcome | null;
   readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
   readonly endedAtMs: number | null;
@@ -78,6 +80,7 @@ const startedBake = (startedAtMs: number): BakeState => ({
   rises: [],
   feelings: [],
   notes: [],
+  stockLeft: new Map(),
   outcome: null,
   earlierOutcomes: [],
   endedAtMs: null,
@@ -156,6 +159,8 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
     }
     case 'noted':
       return { ...state, notes: [...state.notes, { text: action.text, atMs }] };
+    case 'stockCounted':
+      return { ...state, stockLeft: new Map(state.stockLeft).set(action.wayId, action.leftPieces) };
     case 'closed':
       return { ...state, outcome: action.outcome, endedAtMs: atMs };
     case 'outcomeCorrected': {

@@ -37,7 +37,7 @@ const outcome = {
 };
 
 test('the line in the logbook: what came out, or why it did not', () => {
-  const always = { name: 'Plain loaf', pieces: 1, doughG: 980 };
+  const always = { name: 'Plain loaf', pieces: 1, doughG: 980, stock: [] };
   expect(bakeCard(sheet, after())).toEqual({
     ...always,
     endedAtMs: null,

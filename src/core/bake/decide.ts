@@ -5,11 +5,12 @@ import { never, ok, refuse, type Result } from '../result';
 import type { BakeAction } from './bakeEvent';
 import { isRunning, type BakeState } from './bakeState';
 import { lotsOf } from './lotsOf';
+import { stockOf } from './stock';
 
 /**
  * May this happen to the bake now? The server asks before it keeps an event, the bench before it shows one. A bake
- * that has ended takes only corrections of its outcome and of the bags it was made of, notes (the next day's taste is still news), and its
- * opening again.
+ * that has ended takes only corrections of its outcome and of the bags it was made of, notes (the next day's taste is still news), what is left of
+ * what it put by, and its opening again.
  *
  * @returns the action itself, or why not: unknown line/step/ingredient/lot, alreadyClosed, alreadyDone, notDoneYet,
  *   timerRunning, noTimer, tooSmall/tooLarge for a timer changed beyond 1 s ... 7 days
@@ -35,6 +36,13 @@ export function decide(
     return (lotsOf(sheet, state).get(action.ingredientId) ?? null) === action.lotId
       ? refuse('alreadyDone', 'lotId')
       : ok(action);
+  }
+  if (action.type === 'stockCounted') {
+    const stock = stockOf(sheet, state).find(({ wayId }) => wayId === action.wayId);
+    if (!stock) return state.outcome ? refuse('unknownWay', 'wayId') : refuse('notDoneYet', 'wayId');
+    if (action.leftPieces > stock.madePieces)
+      return refuse('tooLarge', 'leftPieces', { max: stock.madePieces });
+    return stock.leftPieces === action.leftPieces ? refuse('alreadyDone', 'leftPieces') : ok(action);
   }
   if (ended) return refuse('alreadyClosed');
 

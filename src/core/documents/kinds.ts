@@ -41,12 +41,13 @@ export const BAKE_PLAN: DocumentKind<BakePlan> = {
   },
 };
 
-/** 2: a bake that ended can be opened again. 3: which bag went in can be corrected. What happened before that reads the same. */
+/** 2: a bake that ended can be opened again. 3: which bag went in can be corrected. 4: how many are left of what was put by.
+ * What happened before that reads the same. */
 export const BAKE_ACTION: DocumentKind<BakeAction> = {
   name: 'bakeAction',
-  version: 3,
+  version: 4,
   schema: bakeActionSchema,
-  upgrades: { 1: (action) => action, 2: (action) => action },
+  upgrades: { 1: (action) => action, 2: (action) => action, 3: (action) => action },
 };
 
 /** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. 3: more kinds of oven, and how hot each goes. 4: sizes, vessels, places. */

@@ -44,4 +44,6 @@ export const STAGE_KINDS = [
 export type StageKind = (typeof STAGE_KINDS)[number];
 
 /** What counts as 100 %. */
+/** What becomes of pieces that are not eaten the day they are made. */
+export const PUT_BY = ['frozenRaw', 'frozen', 'parBaked', 'kept'] as const;
 export const PERCENT_BASES = ['flours', 'floursAndBinders', 'bagAsBought'] as const;

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { SHAPES, TIN_KINDS } from '../method/heating';
 import { methodStepSchema } from '../method/stepSchema';
 import { plainText } from '../plainTextSchema';
-import { FORMULA_LIMITS, PERCENT_BASES, STAGE_KINDS, STYLES } from './formulaLimits';
+import { FORMULA_LIMITS, PERCENT_BASES, PUT_BY, STAGE_KINDS, STYLES } from './formulaLimits';
 
 /** Ids are made by the caller and only have to be unique inside one formula. */
 export const localIdSchema = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
@@ -107,7 +107,7 @@ const waySchema = z.strictObject({
   /** Put by as what, and for how long, days; absent: eaten fresh. */
   putBy: z
     .strictObject({
-      as: z.enum(['frozenRaw', 'frozen', 'parBaked', 'kept']),
+      as: z.enum(PUT_BY),
       days: z.number().int().min(FORMULA_LIMITS.keepsDays.min).max(FORMULA_LIMITS.keepsDays.max),
     })
     .optional(),

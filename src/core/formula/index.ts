@@ -2,6 +2,7 @@ export {
   allLines,
   emptyFormula,
   FORMULA_LIMITS,
+  PUT_BY,
   massByIngredient,
   STAGE_KINDS,
   STYLES,

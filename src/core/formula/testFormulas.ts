@@ -3,6 +3,15 @@ import { ingredientLibrary, isFlourBase } from '../ingredients';
 import { emptyFormula, type Formula, type Line } from './formula';
 
 /** Made-up formulas for tests: one to compute by hand, and any number of random ones. */
+/** The plain loaf, a part of it as rolls that are frozen as dough. */
+export const partedLoaf = (): Formula => ({
+  ...plainLoaf(),
+  ways: [
+    { id: 'frozen', name: 'Rolls', amount: { kind: 'pieces', pieces: 3, pieceMassG: 70 }, steps: [], putBy: { as: 'frozenRaw', days: 21 } },
+    { id: 'tin', name: 'Tin', amount: { kind: 'rest', pieceMassG: 200 }, steps: [] },
+  ],
+}); // prettier-ignore
+
 export const line = (ingredientId: string, massG: number, id = ingredientId): Line => ({
   id,
   ingredientId,

@@ -7,6 +7,7 @@ import {
   type RunningCard,
 } from '@/core/bake';
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
+import { PUT_BY } from '@/core/formula';
 import { many, one, type Queryable } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
@@ -40,13 +41,13 @@ export async function upsertCard(db: Queryable, kitchenId: string, stored: CardT
   await db.query({
     name: 'card-upsert',
     text: `insert into bake_card (kitchen_id, bake_id, formula_id, started_at, ended_at, name, pieces, dough_g, loss_percent,
-             scores, again, words, given_up, last_seq, rises, feels, unreadable_version, derivation)
-           values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)
+             scores, again, words, given_up, last_seq, rises, feels, unreadable_version, derivation, stock)
+           values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)
            on conflict (kitchen_id, bake_id) do update set ended_at = excluded.ended_at, name = excluded.name,
              pieces = excluded.pieces, dough_g = excluded.dough_g, loss_percent = excluded.loss_percent,
              scores = excluded.scores, again = excluded.again, words = excluded.words, given_up = excluded.given_up,
              last_seq = excluded.last_seq, rises = excluded.rises, feels = excluded.feels,
-             unreadable_version = excluded.unreadable_version, derivation = excluded.derivation`,
+             unreadable_version = excluded.unreadable_version, derivation = excluded.derivation, stock = excluded.stock`,
     values: [
       kitchenId,
       stored.bakeId,
@@ -66,6 +67,7 @@ export async function upsertCard(db: Queryable, kitchenId: string, stored: CardT
       stored.feels,
       'unreadableVersion' in card ? card.unreadableVersion : null,
       CARD_DERIVATION,
+      JSON.stringify(known?.stock ?? []),
     ],
   });
 }
@@ -181,7 +183,7 @@ const cardRow = z.object({
 });
 
 /** A line of the logbook. */
-export interface BakeLine extends BakeCard {
+export interface BakeLine extends Omit<BakeCard, 'stock'> {
   readonly id: string;
   readonly formulaId: string;
   readonly startedAtMs: number;
@@ -332,4 +334,35 @@ export const listWithoutCard = (db: Queryable, most: number) =>
       row: z.object({ kitchenId: z.uuid(), id: z.uuid() }),
     },
     [CARD_DERIVATION, most],
+  );
+
+const stockRow = z.object({
+  id: z.uuid(),
+  formulaId: z.uuid(),
+  name: z.string(),
+  stock: z.array(
+    z.object({
+      wayId: z.string(),
+      name: z.string(),
+      as: z.enum(PUT_BY),
+      madeAtMs: z.number(),
+      bestByMs: z.number(),
+      madePieces: z.number().int(),
+      leftPieces: z.number().int(),
+    }),
+  ),
+});
+export type BakeStock = z.infer<typeof stockRow>;
+
+/** What is put by of which something is left, the newest bake first. */
+export const listStock = (db: Queryable, kitchenId: string, most: number): Promise<BakeStock[]> =>
+  many(
+    db,
+    {
+      name: 'stock',
+      text: `select bake_id as id, formula_id as "formulaId", name, stock from bake_card
+             where kitchen_id = $1 and stock <> '[]'::jsonb order by started_at desc, bake_id desc limit $2`,
+      row: stockRow,
+    },
+    [kitchenId, most],
   );

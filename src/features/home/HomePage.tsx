@@ -7,6 +7,7 @@ import { BakeCard, type LogbookLine } from '../logbook/BakeCard';
 import { useKitchenTime } from '../preferences/time';
 import { SetAsideNote } from '../shell/SetAsideNote';
 import { RunningBakes, type RunningBake } from './RunningBakes';
+import { StockList, type StockOfBake } from './StockList';
 import { words } from '@/wording/screens/home/HomePage';
 
 interface HomePageProps {
@@ -17,12 +18,13 @@ interface HomePageProps {
   /** There is more under way than this page shows. */
   more: boolean;
   last: readonly LogbookLine[];
+  stock: readonly StockOfBake[];
   setAside: readonly SetAside[];
   nowMs: number;
 }
 
 /** Today: what is under way and what it needs next; below, what was baked last. */
-export function HomePage({ kitchen, demo, running, more, last, setAside, nowMs }: HomePageProps) {
+export function HomePage({ kitchen, demo, running, more, last, stock, setAside, nowMs }: HomePageProps) {
   const time = useKitchenTime();
   return (
     <>
@@ -55,6 +57,7 @@ export function HomePage({ kitchen, demo, running, more, last, setAside, nowMs }
           </KitchenLink>
         )}
       </section>
+      <StockList bakes={stock} nowMs={nowMs} />
       <section aria-labelledby="last-title" className="mt-8">
         <div className="mb-2 flex items-baseline justify-between">
           <h2 id="last-title" className="text-lg">

@@ -16,6 +16,7 @@ import { wordProblem } from '@/wording/problems';
 import { AGAIN_WORD } from '@/wording/words';
 import { LotsUsed } from '../bench/LotsUsed';
 import { PlannedActual } from './PlannedActual';
+import { PutBy } from './PutBy';
 import { Scores } from './Scores';
 import { TimeLog } from './TimeLog';
 import { words } from '@/wording/screens/logbook/BakePage';
@@ -80,6 +81,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
               <p className="mt-1">{state.abandoned.reason || words.noReasonWasNoted}</p>
             </section>
           )}
+          <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} />
         </div>

@@ -1,5 +1,5 @@
 import { HomePage } from '@/features/home/HomePage';
-import { bakesUnderWay, logbook } from '@/server/bakes';
+import { bakesUnderWay, logbook, stockLeft } from '@/server/bakes';
 import { kitchenOf, type KitchenParams } from './kitchenOf';
 
 /** More than a kitchen has hands for; whatever is beyond them is a link away. */
@@ -8,9 +8,10 @@ const LAST = 5;
 
 export default async function Page({ params }: KitchenParams) {
   const context = await kitchenOf(params);
-  const [running, last] = await Promise.all([
+  const [running, last, stock] = await Promise.all([
     bakesUnderWay(context, { after: null, most: RUNNING }),
     logbook(context, { formulaId: null, words: [], again: null, order: 'newest', after: null, most: LAST }),
+    stockLeft(context),
   ]);
   return (
     <HomePage
@@ -19,6 +20,7 @@ export default async function Page({ params }: KitchenParams) {
       running={running.bakes}
       more={running.next !== null}
       last={last.lines}
+      stock={stock}
       setAside={[
         ...(context.kitchen.setAside ? [context.kitchen.setAside] : []),
         ...running.setAside,

@@ -1,7 +1,7 @@
 'use client';
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { FORMULA_LIMITS, type Way } from '@/core/formula';
+import { FORMULA_LIMITS, PUT_BY, type Way } from '@/core/formula';
 import { SHAPES, TIN_KINDS } from '@/core/method/heating';
 import { IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
@@ -25,7 +25,6 @@ interface WaySectionProps {
 
 const NONE = 'none';
 const USUAL = 'usual';
-const PUT_BY = ['frozenRaw', 'frozen', 'parBaked', 'kept'] as const;
 /** How long what is put by keeps where nobody says, days: quality, not safety. */
 const KEEPS_DAYS = { frozenRaw: 21, frozen: 60, parBaked: 3, kept: 3 } as const;
 
