@@ -1,3 +1,4 @@
+import { inDemo } from '../../scripts/demoKitchen';
 import { cell, copyOf, expect, place, saved, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
@@ -72,7 +73,7 @@ test('a recipe in cups stays in cups from the paste to the bench; its method ask
 });
 
 test('what was frozen stands on the first page until it is taken out, through a reload', async ({ page }) => {
-  await page.goto('/');
+  await page.goto(inDemo('/'));
   const stock = page
     .getByTestId('stock')
     .getByRole('link', { name: /Rolls for Sunday/ })
