@@ -29,6 +29,8 @@ export interface SmallDose {
 /** Where a tenth more or less is felt: what lifts, salts, binds or sours. */
 const FELT: ReadonlySet<Role> = new Set(['leaven', 'salt', 'binder', 'acid']);
 const DISSOLVES: ReadonlySet<Role> = new Set(['leaven', 'salt', 'acid', 'sweet']);
+/** In water these give off their gas before they are in the dough. */
+const GASSES = new Set(['baking-powder', 'baking-soda', 'cream-of-tartar']);
 /** Half a step may be so much of the dose, %. */
 const OFF_PERCENT = 10;
 const SCALE_STEPS = [0.5, 0.1, 0.01] as const;
@@ -55,12 +57,18 @@ export function smallDoses(sheet: Pick<BatchSheet, 'stages'>, book: IngredientBo
     dissolved: most(({ roles, per100g }) => roles[0] === 'liquid' && per100g.water.value > 95),
     mixed: most(isFlourBase),
   };
+  const told = new Set<string>();
   return lines.flatMap((line): SmallDose[] => {
     const { id: lineId, name, exactG, stepG } = line;
     const roles = known(line)?.roles ?? [];
     const offPercent = (50 * stepG) / exactG;
     if (offPercent <= OFF_PERCENT || !roles.some((role) => FELT.has(role))) return [];
-    const how = roles.some((role) => DISSOLVES.has(role)) ? 'dissolved' : 'mixed';
+    // the same for each of several mixes is said once
+    const same = `${line.of?.lineId ?? lineId} ${exactG}`;
+    if (told.has(same)) return [];
+    told.add(same);
+    const dissolves = roles.some((role) => DISSOLVES.has(role)) && !GASSES.has(line.ingredientId);
+    const how = dissolves ? 'dissolved' : 'mixed';
     const finerStepG = SCALE_STEPS.find((step) => step < stepG && step <= exactG / 10) ?? null;
     return [
       { lineId, name, exactG, stepG, offPercent, finerStepG, stock: stockOf(line, how, carriers[how]) },

@@ -187,6 +187,19 @@ test('a dose below the scale is said and helped: a stock in the dough’s water 
     finerStepG: 0.1,
     stock: { how: 'mixed', doseG: 10, carrierG: 90, takeG: 30, lessCarrierG: 27 },
   });
+  // baking powder in water has spent itself before it is in the dough
+  const lifted: Formula = {
+    ...plain,
+    stages: [{ ...main!, lines: [...main!.lines, line('baking-powder', 3)] }, ...rest],
+  };
+  const once = planned({
+    formula: lifted,
+    request: rolls(10),
+    kitchen: room({ mixG: 500 }),
+    scales: wholeGrams,
+  });
+  const powder = smallDoses(once, libraryBook).filter(({ name }) => name === 'Baking powder');
+  expect(powder.map(({ stock }) => stock?.how)).toEqual(['mixed']);
   // what is taken of a stock holds the dose, and its carrier is in the dough
   for (const { stock, exactG } of doses) {
     if (!stock) continue;

@@ -186,10 +186,11 @@ function kindOf(place: Place, book: IngredientBook): LineKind {
   if (YIELD.test(line) && !isSentence(line) && !yielded && section !== 'method') return 'yield';
   if (section === 'notes' || /^(?:note|tip|nb|hint|remark)\s*:/i.test(line)) return 'note';
   const titles = section === 'start' && !titled;
-  // the first line, with a gap behind it, is what it is called, whatever figures are in it
+  // the first line, with a gap behind it, is what it is called, whatever figures are in it; not where it names an ingredient
   if (
     titles &&
     !amount &&
+    matchIngredient(line, book).kind === 'unknown' &&
     raw.slice(0, index).every((each) => bare(each) === '') &&
     bare(raw[index + 1] ?? '') === '' &&
     index + 1 < raw.length

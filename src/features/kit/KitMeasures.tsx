@@ -6,7 +6,6 @@ import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { wordProblem } from '@/wording/problems';
 import { words } from '@/wording/screens/kit/KitMeasures';
-import { useBook } from '../book/BookProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { Row } from '../quantities/Row';
 import { AddButton } from './AddButton';
@@ -18,9 +17,14 @@ const WATER = '';
 const newMeasure = (): Measure => ({ id: newKitId(), measure: 'cup', ingredientId: null, weighedG: [240] });
 
 /** The kitchen's own cup, scoop and spoon: weighed full, they count from then on wherever a recipe says them. */
-export function KitMeasures({ kit: { measures }, change }: KitProps) {
-  const book = useBook();
-  const names = [...book.values()].map(({ id, name }) => ({ value: id, label: name })).sort((a, b) => a.label.localeCompare(b.label)); // prettier-ignore
+export function KitMeasures({
+  kit: { measures },
+  change,
+  ingredients,
+}: KitProps & { ingredients: readonly { readonly id: string; readonly name: string }[] }) {
+  const names = ingredients
+    .map(({ id, name }) => ({ value: id, label: name }))
+    .sort((a, b) => a.label.localeCompare(b.label));
   return (
     <KitCard title={words.title}>
       <p className="text-sm text-soft">{words.what}</p>

@@ -39,10 +39,12 @@ const DetailsCard = dynamic(
 interface KitPageProps {
   stored: { readonly version: number; readonly kit: Kit };
   details: KitchenDetails;
+  /** By name, for whoever weighs a cup of one. */
+  ingredients: readonly { readonly id: string; readonly name: string }[];
 }
 
 /** What the kitchen has, and how it is: measured once, computed with everywhere. */
-export function KitPage({ stored, details }: KitPageProps) {
+export function KitPage({ stored, details, ingredients }: KitPageProps) {
   const { kit, change: put, save } = useKit(stored);
   const change = (part: Partial<Kit>) => put({ ...kit, ...part });
   const well = save === 'saved' || save === 'saving';
@@ -67,7 +69,7 @@ export function KitPage({ stored, details }: KitPageProps) {
           <KitScales scales={kit.scales} onChange={(scales) => change({ scales })} />
           <KitTins kit={kit} change={change} />
           <KitVessels kit={kit} change={change} />
-          <KitMeasures kit={kit} change={change} />
+          <KitMeasures kit={kit} change={change} ingredients={ingredients} />
           <KitNotes kit={kit} change={change} />
         </div>
         <div className="space-y-5">

@@ -29,7 +29,14 @@ beforeEach(() => {
 });
 const status = () => screen.getByTestId('kit-save');
 const DETAILS = { ...PLAIN_WAYS, name: 'Test kitchen', about: '', timeZone: 'Europe/Berlin' };
-const open = () => show(<KitPage stored={{ version: 0, kit: ORDINARY_KIT }} details={DETAILS} />);
+const open = () =>
+  show(
+    <KitPage
+      stored={{ version: 0, kit: ORDINARY_KIT }}
+      details={DETAILS}
+      ingredients={[{ id: 'water', name: 'Water' }]}
+    />,
+  );
 
 test('what is typed is saved by itself, once for a burst of keys, and the next on top of it', async () => {
   const user = userEvent.setup();
@@ -50,7 +57,10 @@ test('warming by the mixer is a difference: told and typed in the reader’s deg
   const user = userEvent.setup();
   answers = [stored(1)];
   const kit = { ...ORDINARY_KIT, mixer: { ...ORDINARY_KIT.mixer, frictionCPerMin: 0.5 } };
-  show(<KitPage stored={{ version: 0, kit }} details={DETAILS} />, { temperatureUnit: 'F' });
+  show(
+    <KitPage stored={{ version: 0, kit }} details={DETAILS} ingredients={[{ id: 'water', name: 'Water' }]} />,
+    { temperatureUnit: 'F' },
+  );
   const warming = screen.getByRole('textbox', { name: 'Mixing warms the dough by, a minute' });
   expect(warming).toHaveValue('0.9');
   await user.clear(warming);
@@ -121,7 +131,13 @@ test('the scales are edited in one place, in order, and a list that is full says
   const tins = Array.from({ length: 24 }, (_, index) => ({
     id: `t${index}`, name: `Tin ${index}`, kind: 'dark' as const, lengthCm: 22, widthCm: 10, heightCm: 8,
   })); // prettier-ignore
-  show(<KitPage stored={{ version: 0, kit: { ...ORDINARY_KIT, tins } }} details={DETAILS} />);
+  show(
+    <KitPage
+      stored={{ version: 0, kit: { ...ORDINARY_KIT, tins } }}
+      details={DETAILS}
+      ingredients={[{ id: 'water', name: 'Water' }]}
+    />,
+  );
   expect(screen.getByRole('button', { name: 'A tin' })).toBeDisabled();
   expect(screen.getByText(/24 are the most/)).toBeInTheDocument();
   await user.selectOptions(screen.getByRole('combobox', { name: 'Steps of scale 1' }), '0.01');

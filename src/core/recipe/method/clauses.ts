@@ -22,7 +22,7 @@ export const startsAction = (text: string): boolean => ACTION.test(withoutLead(t
 const WITH_COMMA =
   /^(?:when|once|after|if|as soon as|while|with|on an?|on the|using|for the|to \w+|by hand|halfway|half way|day \w+|before|about|working|at (?:this|that) point|starting|from|in)\b[^,:]*[,:]\s*/i;
 const WITHOUT_COMMA =
-  /^(?:the (?:evening|night|day|morning) before|in (?:an?|another|the|your)(?: [\w-]+){0,3} (?:bowl|pan|jug|mixer|saucepan|pot|cup|processor)|(?:the )?next (?:day|morning)|in the (?:morning|evening)|in the meantime|\d+\s?(?:min|minutes|hours?) before \w+)\b[,:]?\s*/i;
+  /^(?:the (?:evening|night|day|morning) before|in (?:an?|another|the|your)(?: [\w-]+){0,3} (?:bowl|pan|jug|mixer|saucepan|pot|cup|processor)|(?:the )?next (?:day|morning)|in the (?:morning|evening)|in the meantime|after (?:another |the first |about )?\d+(?:\s?[-–]\s?\d+)?\s?(?:minutes?|mins?|hours?|h)|\d+\s?(?:min|minutes|hours?) before \w+)\b[,:]?\s*/i;
 /** "Begin by stirring …": stir. */
 const BEGIN_BY = /^(?:begin|start)(?: off)? (?:by|with) (\w+?)(?:([bdgmnprt])\2)?ing\b/i;
 

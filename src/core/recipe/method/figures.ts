@@ -20,7 +20,9 @@ export function spareTimes(draft: Draft, plain: string, spans: readonly Span[]) 
   const written = draft.texts.at(-1) ?? plain;
   const cold = other?.role === 'other' && /\b(?:fridge|refrigerat\w*|cold)\b/i.test(plain.slice(other.from));
   if (cold && RISES.has(draft.kind)) draft.stands = { place: 'room' };
-  if (other ?? draft.time?.bare)
+  // "with a fold every hour": something done meanwhile that no step says
+  const meanwhile = draft.kind !== 'fold' && /\bfolds?\b[^.;]*\bevery\b|\bevery\b[^.;]*\bfolds?\b/i.test(plain);
+  if (meanwhile || (other ?? draft.time?.bare))
     draft.doubts.push({
       about: 'time',
       written,
@@ -57,15 +59,16 @@ export function temperature(
   const medium = mediumOf(kind, plain);
   const fits = first && first.tempC >= range.min && first.tempC <= range.max;
   // two scales that disagree: one is a slip, and nobody knows which
-  const slipped = heatContradictions(plain).length > 0;
+  const [slips] = heatContradictions(plain);
+  const slipped = slips !== undefined;
   if (first && fits && !(slipped && draft.tempC !== null)) draft.tempC = slipped ? null : first.tempC;
   // several ovens of one clause, or a number of which nobody can tell the scale
-  const slip = (first && !fits && kind !== 'mix') || (second && Math.abs(second.tempC - first!.tempC) > 12) || (unsure && HEATING.has(kind)) || (unsure && kind === 'preheat');
+  const slip = slipped || (first && !fits && kind !== 'mix') || (second && Math.abs(second.tempC - first!.tempC) > 12) || (unsure && HEATING.has(kind)) || (unsure && kind === 'preheat');
   if (slip)
     draft.doubts.push({
       about: 'heat',
       written,
-      readings: [...mine.map(({ tempC }) => ({ tempC })), { tempC: null }].filter(
+      readings: [...(slips ? [slips.firstC, slips.secondC] : mine.map(({ tempC }) => tempC)), null].map((tempC) => ({ tempC: tempC === null ? null : Math.round(2 * tempC) / 2 })).filter(
         ({ tempC }) => tempC === null || (tempC >= range.min && tempC <= range.max),
       ),
     });

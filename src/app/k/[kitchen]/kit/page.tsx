@@ -2,7 +2,6 @@ import type { Metadata } from 'next';
 import { KitPage } from '@/features/kit/KitPage';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { loadKit } from '@/server/kit';
-import { Book } from '../Book';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
 import { words } from '@/wording/screens/pages';
 
@@ -10,11 +9,13 @@ export const metadata: Metadata = { title: words.equipment };
 
 export default async function Kit({ params }: KitchenParams) {
   const context = await kitchenOf(params);
-  const stored = await loadKit(context);
+  const [stored, book] = await Promise.all([loadKit(context), context.book()]);
+  // their names are all the page needs: the book itself would be a third of its code
+  const ingredients = [...book.values()].map(({ id, name }) => ({ id, name }));
   return (
-    <Book context={context} holds="everything">
+    <>
       <SetAsideNote setAside={stored.setAside ? [stored.setAside] : []} />
-      <KitPage stored={stored} details={context.kitchen.details} />
-    </Book>
+      <KitPage stored={stored} details={context.kitchen.details} ingredients={ingredients} />
+    </>
   );
 }
