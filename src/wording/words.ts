@@ -126,4 +126,11 @@ export const MEASURE_WORD: Record<MeasureSystem, { readonly label: string; reado
   imperial: { label: 'imperial', name: 'Imperial cups of 284 ml, European egg sizes' },
 };
 
+/** What stands beside the grams. */
+export const BESIDE_WORD = {
+  said: 'beside grams: as the recipe says',
+  spoons: 'beside grams: cups, spoons, eggs',
+  nothing: 'grams alone',
+} as const;
+
 export const AGAIN_WORD = { yes: 'Yes, as it is', changed: 'Yes, with a change', no: 'No' } as const;

@@ -17,7 +17,7 @@ export interface Weighed {
 }
 
 /** So many cups, spoons, eggs of a size, packets; what is taken off again is less than none. `measure` is a word of the reader's. */
-interface Count {
+export interface Count {
   readonly count: number;
   readonly measure: string;
 }

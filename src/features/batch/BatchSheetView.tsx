@@ -3,10 +3,10 @@ import type { BatchLine, BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+import { BesideGramsChoice, useInMeasures } from '../quantities/InMeasures';
 import { ProcessLanes } from '../process/ProcessLanes';
 import { HowItFits } from './HowItFits';
 import { PaperMethod } from './PaperMethod';
-import { wordCounts } from '@/wording/measured';
 import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/batch/BatchSheetView';
 
@@ -90,6 +90,7 @@ function alike(lines: readonly BatchLine[]): readonly { readonly line: BatchLine
 export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
   const numbers = useNumbers();
   const units = useUnits();
+  const measured = useInMeasures();
   const { pieces } = sheet;
   return (
     <section
@@ -121,6 +122,9 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
         {numbers.mark(roundingWords(sheet))}
       </p>
       <HowItFits sheet={sheet} />
+      <p className="no-print mt-2">
+        <BesideGramsChoice />
+      </p>
       <EaterChecks stages={sheet.stages} className="mt-3 border-t border-rule pt-2" />
       {sheet.stages.map((stage) => (
         <section key={stage.id} className="mt-4 break-inside-avoid">
@@ -137,9 +141,9 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
                 <tr key={line.id} className="border-t border-rule">
                   <td className="py-1.5 pr-3">
                     {line.name}
-                    {line.counts && (
+                    {measured(line) && (
                       <span className="ml-2 text-sm" data-testid="counts">
-                        {wordCounts(line.counts)}
+                        {measured(line)}
                       </span>
                     )}
                     {line.of && (

@@ -4,16 +4,22 @@ import { formatDurationRange } from '@/core/units';
 import { wordCall } from '@/wording/calls';
 import { words } from '@/wording/screens/batch/PaperMethod';
 import { STEP_WORD } from '@/wording/words';
+import { useInMeasures } from '../quantities/InMeasures';
 import { useUnits } from '../preferences/PreferencesProvider';
 
 /** The method for the wall: every call of the batch with its time and heat, what goes in at it, and a box to tick. Only on paper. */
 export function PaperMethod({ sheet }: { sheet: BatchSheet }) {
   const units = useUnits();
+  const measured = useInMeasures();
   const goesIn = (stepId: string) =>
     sheet.stages
       .flatMap(({ lines }) => lines)
       .filter(({ atStepId }) => atStepId === stepId)
-      .map(({ name, massG }) => `${name} ${units.mass(massG)}`)
+      .map((line) =>
+        [line.name, units.mass(line.massG), measured(line) && `(${measured(line)})`]
+          .filter(Boolean)
+          .join(' '),
+      )
       .join(', ');
   if (sheet.steps.length === 0) return null;
   return (

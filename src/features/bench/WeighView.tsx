@@ -9,9 +9,9 @@ import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { Segmented } from '@/ui/Segmented';
 import { useSteady } from '@/ui/useSteady';
+import { BesideGramsChoice, useInMeasures } from '../quantities/InMeasures';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
-import { wordCounts } from '@/wording/measured';
 import { STAGE_WORD } from '@/wording/words';
 import type { Bench } from './useBench';
 import { words } from '@/wording/screens/bench/WeighView';
@@ -99,6 +99,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
             ]}
           />
           {running && <VesselCell vesselG={vesselG} onChange={setVesselG} />}
+          <BesideGramsChoice />
         </div>
         {bake.sheet.stages.map((stage) => (
           <div key={stage.id} className="mb-4">
@@ -219,6 +220,7 @@ function OneThing({
   }, [exchanged, steady]);
   const units = useUnits();
   const { preferences } = usePreferences();
+  const measured = useInMeasures()(line);
   const [other, setOther] = useState(weighedG !== null);
   // what the display shows; the line's own grams are that less what stood on the scale before
   const [shownG, setShownG] = useState<number | null>(null);
@@ -245,9 +247,9 @@ function OneThing({
         </span>
         <span className="text-4xl text-soft">{units.massShown(beforeG + line.massG).unit}</span>
       </p>
-      {line.counts && (
+      {measured && (
         <p className="mt-1 text-2xl font-semibold" data-testid="counts">
-          {wordCounts(line.counts)}
+          {measured}
         </p>
       )}
       {running && (

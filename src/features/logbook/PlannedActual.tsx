@@ -1,6 +1,7 @@
 'use client';
 import type { BakeState, BakeRecord } from '@/core/bake';
 import { cx } from '@/ui/cx';
+import { useInMeasures } from '../quantities/InMeasures';
 import { useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
@@ -11,6 +12,7 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
   const nameOf = useNameOf();
   const units = useUnits();
   const time = useKitchenTime();
+  const measured = useInMeasures();
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
   const sign = (massG: number) => `${massG > 0 ? '+' : '−'}${units.mass(Math.abs(massG))}`;
   return (
@@ -40,6 +42,7 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
               <th scope="row" className="py-1.5 pr-2 text-left font-normal">
                 {line.name}
                 {line.of && <span className="text-soft"> {words.part(line.of.at, line.of.of)}</span>}
+                {measured(line) && <span className="block text-xs text-soft">{measured(line)}</span>}
               </th>
               <td className="py-1.5 text-right whitespace-nowrap text-soft">{units.mass(line.massG)}</td>
               <td className="py-1.5 text-right font-semibold whitespace-nowrap">
