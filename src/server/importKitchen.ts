@@ -1,6 +1,7 @@
 import type pg from 'pg';
 import { bakeState } from '@/core/bake';
 import { fileBook, readKitchenFile, sheetOf, type KitchenFile } from '@/core/formats';
+import type { Formula } from '@/core/formula';
 import { libraryBook } from '@/core/ingredients';
 import type { Result } from '@/core/result';
 import { insertBake, insertEvents } from '@/db/queries/bakes';
@@ -41,13 +42,25 @@ async function importBook({ db, kitchenId, newId }: Into, { kits, ingredients }:
       }); // prettier-ignore
 }
 
+/** A part that is made by another formula of the file is made by it here; by one that is not in it, by none. */
+function hereNamed(formula: Formula, ids: ReadonlyMap<string, string>): Formula {
+  if (!formula.stages.some(({ formulaId }) => formulaId)) return formula;
+  return {
+    ...formula,
+    stages: formula.stages.map(({ formulaId, ...stage }) => {
+      const here = formulaId && ids.get(formulaId);
+      return here ? { ...stage, formulaId: here } : stage;
+    }),
+  };
+}
+
 async function importFormulas({ db, kitchenId, newId }: Into, { formulas }: KitchenFile) {
   const ids = new Map(formulas.map(({ key }) => [key, newId()]));
   const idOf = (key: string) => ids.get(key) ?? '';
   for (const { key, revisions } of formulas)
     for (const [index, { savedAt, formula }] of revisions.entries())
       await insertRevision(db, {
-        kitchenId, id: idOf(key), number: index + 1, requestId: newId(), formula, savedAt: new Date(savedAt),
+        kitchenId, id: idOf(key), number: index + 1, requestId: newId(), formula: hereNamed(formula, ids), savedAt: new Date(savedAt),
       }); // prettier-ignore
   // once all of them are there: one may have begun as a copy of a later one
   for (const { key, archivedAt, branchedFrom } of formulas) {

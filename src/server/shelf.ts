@@ -12,6 +12,7 @@ import {
 } from '@/db/queries/shelf';
 import { signatureOf } from './computedAnswers';
 import type { Context } from './context';
+import { wordsOf } from './wordsOf';
 
 export type { ShelfOrder, ShelfPlace };
 
@@ -69,6 +70,25 @@ function floursPercent(formula: Formula, totals: FormulaTotals): ReadonlyMap<str
 
 /** By all they follow from: formula, revision and larder. */
 const remembered = new LRUCache<string, DoughFigures>({ max: 3000 });
+
+/** So many names are handed out at once. */
+const NAMES = 40;
+
+/** The formulas on the shelf by name, found by words. */
+export async function formulaNames(
+  { pool, kitchen }: Context,
+  find: string,
+): Promise<{ readonly id: string; readonly name: string }[]> {
+  const { rows } = await listShelf(pool, kitchen.id, {
+    words: wordsOf(find),
+    style: null,
+    archived: false,
+    order: 'name',
+    after: null,
+    most: NAMES,
+  });
+  return rows.map(({ id, name }) => ({ id, name }));
+}
 
 /** A page of the shelf, each formula with the figures a baker knows a dough by; and what of it cannot be read. */
 export async function loadShelf(context: Context, filter: ShelfFilter): Promise<Shelf> {

@@ -9,7 +9,7 @@ import { addressesLike, findKitchen, listKitchens } from '@/db/queries/kitchens'
 import { recordTaps, startBake } from '@/server/bakes';
 import { exportKitchen } from '@/server/exportKitchen';
 import { Busy } from '@/server/failure';
-import { archiveFormula, createFormula, duplicateFormula, loadFormula } from '@/server/formulas';
+import { archiveFormula, createFormula, duplicateFormula, loadFormula, saveFormula } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
 import { loadEntries, saveEntry } from '@/server/ingredients';
 import { contextIn, type Context } from '@/server/context';
@@ -173,16 +173,26 @@ test('a kitchen gets another name and zone; its address stays, and its neighbour
 /** A file without its ids, whose order is chance where two things began at one moment. */
 function plain(text: string): unknown {
   const file = JSON.parse(text) as KitchenFile;
-  const sorted = [...file.formulas].sort((a, b) =>
-    JSON.stringify(a.revisions) < JSON.stringify(b.revisions) ? -1 : 1,
-  );
+  // by what does not change with its ids
+  const word = (revisions: unknown) =>
+    JSON.stringify(revisions, (name, value: unknown) => (name === 'formulaId' ? '' : value));
+  const sorted = [...file.formulas].sort((a, b) => (word(a.revisions) < word(b.revisions) ? -1 : 1));
   const order = new Map(sorted.map(({ key }, index) => [key, `f${index}`]));
   const bare = ({ key: _key, ...bake }: KitchenFile['bakes'][number]) =>
     JSON.stringify({ ...bake, formula: order.get(bake.formula) });
+  const partly = ({
+    formulaId,
+    ...stage
+  }: KitchenFile['formulas'][number]['revisions'][number]['formula']['stages'][number]) =>
+    formulaId ? { ...stage, formulaId: order.get(formulaId) ?? 'not in the file' } : stage;
   return {
     ...file,
-    formulas: sorted.map(({ key, branchedFrom, ...formula }) => ({
+    formulas: sorted.map(({ key, branchedFrom, revisions, ...formula }) => ({
       ...formula,
+      revisions: revisions.map(({ formula: made, ...revision }) => ({
+        ...revision,
+        formula: { ...made, stages: made.stages.map(partly) },
+      })),
       key: order.get(key),
       branchedFrom: branchedFrom && { ...branchedFrom, formula: order.get(branchedFrom.formula) },
     })),
@@ -220,6 +230,10 @@ test('a kitchen written out and read in again is the same, with every version of
     away: true,
   });
   // two sacks of what the branch is made of: one in use, one put away after it was in a bake
+  // made in part by another formula
+  const made = (await loadFormula(first, one))!;
+  const by = { ...made.formula, stages: made.formula.stages.map((stage) => ({ ...stage, formulaId: two })) };
+  await saveFormula(first, { id: one, requestId: randomUUID(), seen: made.revision, formula: by });
   const kept = (await loadFormula(first, branch.value.id))!;
   const { ingredientId } = kept.formula.stages[0]!.lines[0]!;
   const sack = (code: string, seen: number, openedOn: string, away = false) =>
@@ -244,6 +258,7 @@ test('a kitchen written out and read in again is the same, with every version of
   await sack('a', 1, '2026-09-01', true);
   const text = await written(await inside(demo!.address));
   expect(text).toContain('"lotUsed"');
+  expect(text).toContain('"formulaId"');
   const file = JSON.parse(text) as KitchenFile;
   expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
     9,

@@ -24,7 +24,7 @@ import { bakeNews, bakesUnderWay, logbook, recordTaps, startBake, stockLeft } fr
 import { contextIn, type Context } from '@/server/context';
 import { archiveFormula, createFormula, formulaName, saveFormula } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
-import { loadShelf } from '@/server/shelf';
+import { formulaNames, loadShelf } from '@/server/shelf';
 import { timersUnderWay } from '@/server/timers';
 import { growKitchen } from '../../scripts/scale/bigKitchen';
 import { ended, shelf, underWay } from './lists';
@@ -258,6 +258,10 @@ test('the shelf: by name, a page at a time, found by words and kind, the archive
     });
   const all = (await ask({})).cards.map(({ name }) => name);
   expect([...all].sort()).toEqual(['Buckwheat flats', 'Millet rolls', 'millet loaf', 'ähren loaf']);
+  expect((await formulaNames(here, '')).map(({ name }) => name)).toEqual(all);
+  expect(await formulaNames(here, 'MILLET r')).toEqual([
+    { id: ids.get('Millet rolls'), name: 'Millet rolls' },
+  ]);
   const paged: string[] = [];
   for (
     let after = null as Awaited<ReturnType<typeof ask>>['next'], more = true;
@@ -374,6 +378,7 @@ test('a stranger’s kitchen sees nothing in any list', async () => {
         .lines,
     ).toEqual([]);
   expect(await shelf(there)).toMatchObject({ cards: [], counts: { onShelf: 0, archived: 0 } });
+  expect(await formulaNames(there, '')).toEqual([]);
   expect(await bakeNews(there, running, 0)).toBeNull();
   expect(await formulaName(there, formulaId)).toBeNull();
 });

@@ -193,7 +193,7 @@ function weighedOut(
  *
  * Eight rolls of 85 g out of a formula of 980 g: times 0.694, the water 277.6 g and 278 g on a scale of whole grams.
  *
- * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without dough, `noFlour` without a flour base, `tooLarge` /
+ * @returns the sheet; the request's own field when that is out of range; `nothingToWeigh` for a formula without lines, `noFlour` for a dough without a flour base (a sauce of its own has none), `tooLarge` /
  *   `tooSmall` at `factor` when a line leaves 0.001 g ... 1 t; `unknownWay` where a way is asked for that the formula has not
  */
 export function planBatch(
@@ -206,22 +206,23 @@ export function planBatch(
   const checked = checkRequest(request);
   if (!checked.ok) return checked;
   const exact = formulaTotals(formula, book);
-  if (exact.doughG <= 0) return refuse('nothingToWeigh');
-  if (exact.baseG <= 0) return refuse('noFlour');
-  const scaled = scaleFactor(formula, exact.doughG, request);
+  const madeG = madeOf(formula);
+  if (madeG <= 0) return refuse('nothingToWeigh');
+  if (exact.doughG > 0 && exact.baseG <= 0) return refuse('noFlour');
+  const scaled = scaleFactor(formula, madeG, request);
   if (!scaled.ok) return scaled;
   const factor = scaled.value;
   const ways = waysOf(formula, request);
   const methodSteps = [...formula.steps, ...ways.flatMap((way) => way.steps)];
 
-  const needed = room.mixG === null ? 1 : Math.ceil((exact.doughG * factor) / room.mixG - 1e-9);
+  const needed = room.mixG === null ? 1 : Math.ceil((madeG * factor) / room.mixG - 1e-9);
   const mixes = needed > MOST_MIXES ? 1 : needed;
   const weighed = weighedOut(formula, methodSteps, { factor, mixes, scales }, book);
   if (!weighed.ok) return weighed;
   const { stages, worst, mixOf } = weighed.value;
   const lots = openLots(stages, book);
   const rounded = formulaTotals({ stages, percentBase: formula.percentBase }, book);
-  const doughG = compensatedSum(doughLines({ stages }).map((line) => line.massG));
+  const doughG = madeOf({ stages });
   const usableDoughG = doughG * reaching(request.bowlLossPercent);
   const parted =
     ways.length > 0 ? divideDough(ways, usableDoughG, request.mode === 'ways' ? 1 : factor) : null;
@@ -272,6 +273,16 @@ export function planBatch(
       worst,
     },
   });
+}
+
+/** What is made, g: the dough; of a sauce or a filling with a formula of its own all of it. */
+function madeOf(formula: Parameters<typeof doughLines>[0]): number {
+  const dough = compensatedSum(doughLines(formula).map(({ massG }) => massG));
+  if (dough > 0) return dough;
+  const parts = formula.stages.filter(followsDough);
+  return compensatedSum(
+    parts.flatMap(({ lines }) => lines.flatMap((line) => (line.heldBack ? [] : [line.massG]))),
+  );
 }
 
 /** The pieces of a dough that goes one way. */

@@ -47,6 +47,13 @@ export type FormulaEdit =
   | { readonly type: 'removeStage'; readonly stageId: string }
   /** Of a part: how much a piece takes, what of it the bread keeps, how long what is left keeps. */
   | { readonly type: 'setPart'; readonly stageId: string; readonly part: PartFigures }
+  /** Made by a formula of its own, with what goes in by it; null: on its own again, its lines as they are. */
+  | {
+      readonly type: 'fillPart';
+      readonly stageId: string;
+      readonly formulaId: string | null;
+      readonly lines: readonly Line[];
+    }
   | { readonly type: 'setHeldBack'; readonly lineId: string; readonly heldBack: boolean }
   | StepEdit
   | WayEdit;
@@ -152,7 +159,7 @@ type LineEdit = EditOf<
   | 'removeLine'
   | 'moveLine'
 >;
-type StageEdit = EditOf<'addStage' | 'setStage' | 'setPart' | 'removeStage'>;
+type StageEdit = EditOf<'addStage' | 'setStage' | 'setPart' | 'fillPart' | 'removeStage'>;
 type WholeEdit = Exclude<FormulaEdit, LineEdit | StageEdit | StepEdit | WayEdit>;
 
 function editWhole(formula: Formula, edit: WholeEdit): Result<Formula> {
@@ -262,7 +269,34 @@ function editLine(formula: Formula, edit: LineEdit, book: IngredientBook): Resul
   }
 }
 
-function editStage(formula: Formula, edit: StageEdit): Result<Formula> {
+/** Puts the lines of another formula into a part; what steps took of lines that are gone they take no more. */
+function fillPart(
+  formula: Formula,
+  { stageId, formulaId, lines }: EditOf<'fillPart'>,
+  book: IngredientBook,
+): Result<Formula> {
+  if (!formula.stages.some(({ id }) => id === stageId)) return refuse('unknownStage', 'stageId');
+  const withoutLink = replaceStage(formula, stageId, ({ formulaId: _, ...stage }) => stage);
+  if (formulaId === null) return ok(withoutLink);
+  const max = FORMULA_LIMITS.linesPerStage;
+  if (lines.length > max) return refuse('tooMany', 'lines', { max });
+  if (lines.length === 0) return refuse('nothingToWeigh', 'lines');
+  const others = formula.stages.filter(({ id }) => id !== stageId).flatMap((stage) => stage.lines);
+  const ids = new Set([...others, ...lines].map(({ id }) => id));
+  if (ids.size < others.length + lines.length) return refuse('duplicateId', 'id');
+  for (const line of lines) {
+    if (!book.has(line.ingredientId)) return refuse('unknownIngredient', 'ingredientId');
+    const mass = within(line.massG, FORMULA_LIMITS.lineMassG, 'massG');
+    if (!mass.ok) return mass;
+  }
+  return ok(
+    takingWhatIsThere(
+      replaceStage(withoutLink, stageId, (stage) => ({ ...stage, lines: [...lines], formulaId })),
+    ),
+  );
+}
+
+function editStage(formula: Formula, edit: StageEdit, book: IngredientBook): Result<Formula> {
   switch (edit.type) {
     case 'addStage':
       if (formula.stages.length >= FORMULA_LIMITS.stages) {
@@ -298,6 +332,10 @@ function editStage(formula: Formula, edit: StageEdit): Result<Formula> {
         })),
       );
     }
+    case 'fillPart': {
+      const filled = fillPart(formula, edit, book);
+      return filled.ok ? notWetter(formula, filled.value, book) : filled;
+    }
     case 'removeStage':
       if (formula.stages.length === 1) return refuse('lastStage', 'stages');
       return ok(
@@ -326,8 +364,9 @@ export function applyEdit(formula: Formula, edit: FormulaEdit, book: IngredientB
     case 'addStage':
     case 'setStage':
     case 'setPart':
+    case 'fillPart':
     case 'removeStage':
-      return editStage(formula, edit);
+      return editStage(formula, edit, book);
     case 'addStep':
     case 'setStep':
     case 'removeStep':

@@ -39,8 +39,8 @@ export function FormulaFrame({ loaded, children }: { loaded: LoadedFormula; chil
   const [runs] = useState(() => new RunStore());
   const { store, edit, settle, takeBack } = sheet;
   const actions = useMemo(
-    () => ({ store, edit, settle, takeBack, runs }),
-    [store, edit, settle, takeBack, runs],
+    () => ({ store, edit, settle, takeBack, runs, formulaId: loaded.id }),
+    [store, edit, settle, takeBack, runs, loaded.id],
   );
   return (
     <SheetActionsProvider value={actions}>

@@ -1,6 +1,7 @@
 'use client';
-import { Plus, Trash2 } from 'lucide-react';
-import { memo, useMemo } from 'react';
+import { BookMarked, Plus, Trash2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { memo, useMemo, useState } from 'react';
 import { STAGE_KINDS } from '@/core/formula';
 import type { Ingredient } from '@/core/ingredients';
 import { buttonClass, IconButton } from '@/ui/Button';
@@ -17,6 +18,8 @@ import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import type { SheetState } from '../sheet/sheetStore';
 import { words } from '@/wording/screens/formula/StageBlock';
 
+const PartSource = dynamic(() => import('./PartSource').then((module) => module.PartSource), { ssr: false });
+
 const KINDS = STAGE_KINDS.map((kind) => ({ value: kind, label: STAGE_WORD[kind] }));
 
 interface StageBlockProps {
@@ -32,6 +35,8 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
   const kind = useSheetState((state) => find(state)?.kind ?? 'main');
   const massG = useSheetState((state) => state.totals.stageG.get(stageId) ?? 0);
   const order = useSheetState((state) => (find(state)?.lines ?? []).map((line) => line.id).join(' '));
+  const formulaId = useSheetState((state) => find(state)?.formulaId);
+  const [choosing, setChoosing] = useState(false);
   const { edit, settle, takeBack } = useSheetActions();
   const units = useUnits();
   const { preferences } = usePreferences();
@@ -65,6 +70,11 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
         />
         <span className="ml-auto pr-1 text-sm text-soft">{units.mass(massG)}</span>
         {!only && (
+          <IconButton label={words.madeByAFormula(name)} onClick={() => setChoosing(true)}>
+            <BookMarked size={15} aria-hidden />
+          </IconButton>
+        )}
+        {!only && (
           <IconButton
             label={words.removeThePart(name)}
             onClick={() => edit({ type: 'removeStage', stageId })}
@@ -79,6 +89,9 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
         ))}
       </CarryList>
       <PartFigures stageId={stageId} />
+      {(choosing || formulaId) && (
+        <PartSource stageId={stageId} choosing={choosing} onChosen={() => setChoosing(false)} />
+      )}
       <IngredientPicker
         label={words.addTo(name || STAGE_WORD[kind])}
         onPick={(ingredient) => onAdd(stageId, ingredient)}

@@ -42,6 +42,7 @@ function alone(part: React.ReactNode, formula: Formula = plainLoaf()) {
         edit: edit as never,
         settle: () => undefined,
         takeBack: () => undefined,
+        formulaId: 'f',
         runs: new RunStore(),
       }}
     >

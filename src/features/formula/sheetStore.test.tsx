@@ -25,6 +25,7 @@ function rig() {
     edit,
     settle: () => store.put(settle(store.state.history)),
     takeBack: (key: string) => store.put(takeBack(store.state.history, key)),
+    formulaId: 'f',
     runs: new RunStore(),
   };
 }

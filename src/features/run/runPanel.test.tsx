@@ -53,6 +53,7 @@ function open(formula: Formula = rollsWithMethod(), formulaId: string | null = n
     },
     settle: settled,
     takeBack: () => undefined,
+    formulaId: 'f',
     runs: new RunStore(),
   };
   show(

@@ -13,6 +13,7 @@ export interface SheetActions {
   /** Takes back what was typed into this cell since it was entered. */
   readonly takeBack: (key: string) => void;
   readonly runs: RunStore;
+  readonly formulaId: string;
 }
 
 const Context = createContext<SheetActions | null>(null);

@@ -4,7 +4,8 @@ import { FormulaShelf } from '@/features/formula/FormulaShelf';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { knownId } from '@/server/knownId';
 import { loadShelf, type ShelfOrder, type ShelfPlace } from '@/server/shelf';
-import { single, wordsOf, type Query } from '../addresses';
+import { wordsOf } from '@/server/wordsOf';
+import { single, type Query } from '../addresses';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
 import { words } from '@/wording/screens/pages';
 

@@ -4,7 +4,8 @@ import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { logbook } from '@/server/bakes';
 import { formulaName } from '@/server/formulas';
 import { knownId } from '@/server/knownId';
-import { placeOf, single, wordPlace, wordsOf, type Query } from '../addresses';
+import { wordsOf } from '@/server/wordsOf';
+import { placeOf, single, wordPlace, type Query } from '../addresses';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
 import { words } from '@/wording/screens/pages';
 
