@@ -14,6 +14,8 @@ export function wordTap(action: BakeAction): string {
       return `Another bag of ${action.ingredientId}`;
     case 'stockCounted':
       return `${action.leftPieces} left of what was put by`;
+    case 'leftoverCounted':
+      return `${action.leftG} g left over`;
     case 'stepDone':
       return `Step done (${action.stepId})`;
     case 'stepReopened':

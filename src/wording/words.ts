@@ -47,6 +47,9 @@ export const PUT_BY_WORD: Record<NonNullable<Way['putBy']>['as'], string> = {
   kept: 'kept',
 };
 
+/** Where what is left over is kept. */
+export const KEPT_WORD = { room: 'in the room', fridge: 'in the fridge', freezer: 'in the freezer' } as const;
+
 export const STEP_WORD: Record<StepKind, string> = {
   weigh: 'Weigh',
   bloom: 'Bloom',

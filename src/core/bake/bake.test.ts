@@ -4,6 +4,7 @@ import type { BatchSheet } from '../batch';
 import type { Band } from '../consistency';
 import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
+import { newStep } from '../method';
 import { readAs } from '../readAs';
 import {
   actualTotals,
@@ -20,6 +21,7 @@ import {
   onScaleBeforeG,
   outcomeSchema,
   stillToWeigh,
+  leftoversOf,
   stockOf,
   timerLeftS,
   type BakeAction,
@@ -241,11 +243,13 @@ describe('what is put by', () => {
     ...loafSheet(),
     ways: [
       { wayId: 'tin', name: 'Tin', count: 1, doughG: 900, bakedG: 810, overG: 0 },
-      { wayId: 'frozen', name: 'Rolls', count: 10, doughG: 70, bakedG: 63, overG: 0, putBy: { as: 'frozenRaw', days: 21 } },
+      { wayId: 'frozen', name: 'Rolls', count: 10, doughG: 70, bakedG: 63, overG: 0, putBy: { as: 'frozenRaw', days: 21 }, later: [{ ...newStep('thaw', 't'), minS: 14_400 }, { ...newStep('bake', 'b'), minS: 1500, maxS: 2100 }] },
     ],
+    leftOver: [{ stageId: 'dip', name: 'Dip', massG: 80, perPieceG: 20, keeps: { place: 'fridge', days: 4 } }],
   }; // prettier-ignore
   const counted = (leftPieces: number, wayId = 'frozen') =>
     ({ type: 'stockCounted', wayId, leftPieces }) as const;
+  const rest = (leftG: number, stageId = 'dip') => ({ type: 'leftoverCounted', stageId, leftG }) as const;
   const closed = { type: 'closed', outcome: emptyOutcome } as const;
   const after = (...actions: BakeAction[]) =>
     bakeState(
@@ -258,12 +262,19 @@ describe('what is put by', () => {
     expect(stockOf(sheet, after({ type: 'abandoned', reason: '' }))).toEqual([]);
     const all = stockOf(sheet, after(closed));
     expect(all).toEqual([
-      { wayId: 'frozen', name: 'Rolls', as: 'frozenRaw', madeAtMs: 86_400_000, bestByMs: 22 * 86_400_000, madePieces: 10, leftPieces: 10 },
+      { wayId: 'frozen', name: 'Rolls', as: 'frozenRaw', madeAtMs: 86_400_000, bestByMs: 22 * 86_400_000, madePieces: 10, leftPieces: 10, finishS: 16_200 },
     ]); // prettier-ignore
     expect(stockOf(sheet, after(closed, counted(6)))[0]!.leftPieces).toBe(6);
     // its card lists it while there is any
-    expect(bakeCard(sheet, after(closed, counted(6))).stock).toHaveLength(1);
-    expect(bakeCard(sheet, after(closed, counted(0))).stock).toEqual([]);
+    expect(bakeCard(sheet, after(closed, counted(6))).stock).toHaveLength(2);
+    expect(bakeCard(sheet, after(closed, counted(0), rest(0.4))).stock).toEqual([]);
+  });
+
+  test('what is left of a sauce is there beside it, by weight, as long as it keeps', () => {
+    expect(leftoversOf(sheet, after())).toEqual([]);
+    expect(leftoversOf(sheet, after(closed, rest(60)))).toEqual([
+      { stageId: 'dip', name: 'Dip', place: 'fridge', madeAtMs: 86_400_000, bestByMs: 5 * 86_400_000, perPieceG: 20, madeG: 80, leftG: 60 },
+    ]); // prettier-ignore
   });
 
   test('counted only once it is there, of what was put by, no more than was made; a slip is counted again', () => {
@@ -277,5 +288,10 @@ describe('what is put by', () => {
     expect(may(counted(10), closed)).toBe('alreadyDone leftPieces');
     expect(may(counted(1, 'tin'), closed)).toBe('unknownWay wayId');
     expect(may(counted(10), closed, counted(4))).toBe('ok');
+    expect(may(rest(60))).toBe('notDoneYet stageId');
+    expect(may(rest(60), closed)).toBe('ok');
+    expect(may(rest(81), closed)).toBe('tooLarge leftG');
+    expect(may(rest(80), closed)).toBe('alreadyDone leftG');
+    expect(may(rest(10, 'dough'), closed)).toBe('unknownStage stageId');
   });
 });

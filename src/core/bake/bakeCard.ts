@@ -1,7 +1,7 @@
 import type { BatchSheet } from '../batch/batchSheet';
 import { lossPercent, type Outcome } from './outcome';
 import type { BakeState } from './bakeState';
-import { stockOf, type Stock } from './stock';
+import { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 
 /** What a list shows of a bake: a line in the logbook. */
 export interface BakeCard {
@@ -19,14 +19,17 @@ export interface BakeCard {
   /** Why it was given up; null: it was not. */
   readonly givenUp: string | null;
   /** What it put by, as far as any is left. */
-  readonly stock: readonly Stock[];
+  readonly stock: readonly (Stock | Leftover)[];
 }
 
 /** How a card follows from a bake, numbered: raised with every change of `bakeCard`, and all that are stored are made anew. */
-export const CARD_DERIVATION = 3;
+export const CARD_DERIVATION = 4;
 
 /** The card of a bake, from its sheet and what has happened to it. */
-export function bakeCard(sheet: Pick<BatchSheet, 'name' | 'pieces' | 'ways'>, state: BakeState): BakeCard {
+export function bakeCard(
+  sheet: Pick<BatchSheet, 'name' | 'pieces' | 'ways' | 'leftOver'>,
+  state: BakeState,
+): BakeCard {
   const { name, pieces } = sheet;
   const { endedAtMs, outcome, abandoned } = state;
   return {
@@ -39,6 +42,9 @@ export function bakeCard(sheet: Pick<BatchSheet, 'name' | 'pieces' | 'ways'>, st
     again: outcome && outcome.again,
     words: outcome?.words ?? '',
     givenUp: abandoned && abandoned.reason,
-    stock: stockOf(sheet, state).filter(({ leftPieces }) => leftPieces > 0),
+    stock: [
+      ...stockOf(sheet, state).filter(({ leftPieces }) => leftPieces > 0),
+      ...leftoversOf(sheet, state).filter(({ leftG }) => leftG >= 1),
+    ],
   };
 }

@@ -39,6 +39,12 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     wayId: localIdSchema,
     leftPieces: z.number().int().min(0).max(FORMULA_LIMITS.pieces.max),
   }),
+  /** Some of what was left of a sauce or filling went: so much is left. */
+  z.strictObject({
+    type: z.literal('leftoverCounted'),
+    stageId: localIdSchema,
+    leftG: z.number().min(0).max(1_000_000),
+  }),
   z.strictObject({ type: z.literal('stepDone'), stepId: localIdSchema }),
   z.strictObject({ type: z.literal('stepReopened'), stepId: localIdSchema }),
   z.strictObject({ type: z.literal('timerStarted'), stepId: localIdSchema, durationS }),

@@ -58,6 +58,8 @@ export interface BakeState {
   readonly notes: readonly { readonly text: string; readonly atMs: number }[];
   /** How many of what was put by are left, by its way, where it was counted since. */
   readonly stockLeft: ReadonlyMap<string, number>;
+  /** What is left of a part, g, by its part, where it was counted since. */
+  readonly leftoverG: ReadonlyMap<string, number>;
   readonly outcome: Outcome | null;
   readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
   readonly endedAtMs: number | null;
@@ -81,6 +83,7 @@ const startedBake = (startedAtMs: number): BakeState => ({
   feelings: [],
   notes: [],
   stockLeft: new Map(),
+  leftoverG: new Map(),
   outcome: null,
   earlierOutcomes: [],
   endedAtMs: null,
@@ -161,6 +164,8 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return { ...state, notes: [...state.notes, { text: action.text, atMs }] };
     case 'stockCounted':
       return { ...state, stockLeft: new Map(state.stockLeft).set(action.wayId, action.leftPieces) };
+    case 'leftoverCounted':
+      return { ...state, leftoverG: new Map(state.leftoverG).set(action.stageId, action.leftG) };
     case 'closed':
       return { ...state, outcome: action.outcome, endedAtMs: atMs };
     case 'outcomeCorrected': {
@@ -226,12 +231,12 @@ function turnOf(sheet: BatchSheet, stage: BatchSheet['stages'][number], line: Ba
   return isLater(stage) ? Infinity : -1;
 }
 
-/** Lines not ticked yet: those whose turn has come, in that order; those of a later step. What is held back is never asked for. */
+/** Lines not ticked yet: those whose turn has come, in that order; those of a later step. What is held back, or for another day, is never asked for. */
 export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchLine[]; later: BatchLine[] } {
   const step = sheet.steps.findIndex(({ id }) => !isStepDone(state, id));
   const open = sheet.stages.flatMap((stage) =>
     stage.lines
-      .filter(({ id, heldBack }) => !heldBack && !state.weighed.has(id))
+      .filter(({ id, heldBack, later }) => !heldBack && !later && !state.weighed.has(id))
       .map((line) => ({ line, turn: turnOf(sheet, stage, line) })),
   );
   const due = open.filter(({ turn }) => turn <= (step < 0 ? Infinity : step));

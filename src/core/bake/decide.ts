@@ -5,7 +5,7 @@ import { never, ok, refuse, type Result } from '../result';
 import type { BakeAction } from './bakeEvent';
 import { isRunning, type BakeState } from './bakeState';
 import { lotsOf } from './lotsOf';
-import { stockOf } from './stock';
+import { leftoversOf, stockOf } from './stock';
 
 /**
  * May this happen to the bake now? The server asks before it keeps an event, the bench before it shows one. A bake
@@ -43,6 +43,12 @@ export function decide(
     if (action.leftPieces > stock.madePieces)
       return refuse('tooLarge', 'leftPieces', { max: stock.madePieces });
     return stock.leftPieces === action.leftPieces ? refuse('alreadyDone', 'leftPieces') : ok(action);
+  }
+  if (action.type === 'leftoverCounted') {
+    const left = leftoversOf(sheet, state).find(({ stageId }) => stageId === action.stageId);
+    if (!left) return state.outcome ? refuse('unknownStage', 'stageId') : refuse('notDoneYet', 'stageId');
+    if (action.leftG > left.madeG) return refuse('tooLarge', 'leftG', { max: left.madeG });
+    return left.leftG === action.leftG ? refuse('alreadyDone', 'leftG') : ok(action);
   }
   if (ended) return refuse('alreadyClosed');
 

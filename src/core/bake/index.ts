@@ -21,7 +21,7 @@ export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome'
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';
 export { bakeCard, CARD_DERIVATION, type BakeCard } from './bakeCard';
-export { stockOf } from './stock';
+export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type RunningCard } from './runningCard';
 export { runningTimers, type RunningTimer } from './runningTimers';

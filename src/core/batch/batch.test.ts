@@ -1,6 +1,8 @@
 import fc from 'fast-check';
-import { allLines, emptyFormula, formulaTotals } from '../formula';
-import { anyFormula, line, plainLoaf } from '../formula/testFormulas';
+import { bakeState, stillToWeigh } from '../bake';
+import { allLines, emptyFormula, formulaTotals, type Formula } from '../formula';
+import { newStep, type MethodStep, type StepKind } from '../method';
+import { anyFormula, line, partedLoaf, plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import { readAs } from '../readAs';
 import {
@@ -150,4 +152,38 @@ test('nonsense is refused with its field', () => {
   expect(planBatch(plainLoaf(), pieces(5000, 20_000), ordinaryScales, libraryBook)).toMatchObject({
     problem: { code: 'tooLarge' },
   });
+});
+
+test('what is put by is finished on a later day: its calls and its lines are not today’s; of a sauce for five what is left is said', () => {
+  const loaf = partedLoaf();
+  const [frozen, tin] = loaf.ways!;
+  const step = (kind: StepKind, id: string, part: Partial<MethodStep> = {}) => ({
+    ...newStep(kind, id),
+    ...part,
+  });
+  const formula: Formula = {
+    ...loaf,
+    stages: [
+      ...loaf.stages,
+      { id: 'dip', kind: 'sauce', name: 'Dip', perPieceG: 20, keeps: { place: 'fridge', days: 4 }, lines: [line('olive-oil', 200, 'oil')] },
+      { id: 'more', kind: 'sauce', name: 'More', perPieceG: 20, lines: [line('olive-oil', 200, 'oil2')] },
+    ],
+    ways: [
+      { ...frozen!, steps: [step('freeze', 'f'), step('bake', 'b', { takes: [{ lineId: 'poppy-seed', share: 1 }] })] },
+      { ...tin!, steps: [step('bake', 'b2')] },
+    ],
+  }; // prettier-ignore
+  const plan = planBatch(formula, { mode: 'factor', factor: 1, pieceMassG: 70, bowlLossPercent: 1 }, ordinaryScales, libraryBook); // prettier-ignore
+  if (!plan.ok) throw new Error(plan.problem.code);
+  const { steps, ways, leftOver, stages } = plan.value;
+  const ids = steps.map(({ id }) => id);
+  expect([ids.includes('f'), ids.includes('b'), ids.includes('b2')]).toEqual([true, false, true]);
+  expect(ways!.map(({ later }) => later?.map(({ id }) => id))).toEqual([['b'], undefined]);
+  expect(stages.flatMap(({ lines }) => lines).filter(({ later }) => later).map(({ ingredientId, atStepId }) => [ingredientId, atStepId])).toEqual([['poppy-seed', undefined]]); // prettier-ignore
+  // nobody is asked for it today
+  const open = stillToWeigh(plan.value, bakeState(0, []));
+  expect([...open.now, ...open.later].map(({ ingredientId }) => ingredientId)).not.toContain('poppy-seed');
+  // six pieces take 120 of 200 g; how the other sauce keeps nobody said
+  expect(leftOver).toEqual([{ stageId: 'dip', name: 'Dip', massG: 80, perPieceG: 20, keeps: { place: 'fridge', days: 4 } }]); // prettier-ignore
+  expect(batchSheetSchema.safeParse(plan.value).success).toBe(true);
 });

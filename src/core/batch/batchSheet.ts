@@ -22,6 +22,8 @@ const batchLineSchema = z.object({
   heldBack: z.literal(true).optional(),
   /** The formula's line where this is a part of it, and which part of how many. */
   of: z.strictObject({ lineId: localIdSchema, at: z.number().int(), of: z.number().int() }).optional(),
+  /** For another day, when what was put by is taken out: not asked for today. */
+  later: z.literal(true).optional(),
   /** The step that asks for it; absent: it is weighed before the first. */
   atStepId: localIdSchema.optional(),
 });
@@ -57,6 +59,8 @@ const wayOfSheetSchema = z.strictObject({
   /** Too little for one more piece. */
   overG: z.number().nonnegative(),
   putBy: formulaSchema.shape.ways.unwrap().element.shape.putBy,
+  /** What is done to what was put by on the day it is taken out: no call of this batch. */
+  later: z.array(methodStepSchema).optional(),
 });
 
 /**
@@ -98,6 +102,18 @@ export const batchSheetSchema = z.strictObject({
   ways: z.array(wayOfSheetSchema).optional(),
   /** Which bag of an ingredient was open on the day, with its name then; absent before bags were told apart. */
   lots: z.array(z.strictObject({ ingredientId: z.string(), lotId: z.string(), name: z.string() })).optional(),
+  /** What no piece takes of what is made for them, and how it keeps where that is said. */
+  leftOver: z
+    .array(
+      z.strictObject({
+        stageId: localIdSchema,
+        name: z.string(),
+        massG: positive,
+        perPieceG: positive,
+        keeps: formulaSchema.shape.stages.element.shape.keeps.unwrap(),
+      }),
+    )
+    .optional(),
   doughG: positive,
   totalG: positive,
   /** Dough that can be divided once the bowl has kept its share. */

@@ -4,6 +4,7 @@ import { asWay, type Divided } from '../formula/ways';
 import type { MethodStep } from '../method/step';
 import { activitiesOf, mixingOf, withOwnIds, type Activity, type Stretch } from '../process/activities';
 import { fitOf } from '../process/fits';
+import { laterDay } from '../process/laterDay';
 import type { Room } from '../process/room';
 import type { BatchSheet } from './batchSheet';
 
@@ -28,8 +29,10 @@ interface LaidOut {
   readonly steps: MethodStep[];
   readonly activities: NonNullable<BatchSheet['activities']>;
   readonly loads: NonNullable<BatchSheet['loads']>;
-  /** The call that a step's lines are asked for at: the first it became, or that of one mix. */
-  readonly callAt: (stepId: string, mix?: number) => string;
+  /** Of the ways that are put by: what is done on the day they are taken out. */
+  readonly later: ReadonlyMap<string, readonly MethodStep[]>;
+  /** The call that a step's lines are asked for at: the first it became, or that of one mix; null: it is of a later day. */
+  readonly callAt: (stepId: string, mix?: number) => string | null;
 }
 
 /** How many pieces of a bread go in together at each step, noting what was asked and answered. */
@@ -78,6 +81,7 @@ export function laidOut(formula: Formula, { parted, pieces, mixes, room }: Layin
     .filter((share) => share.pieces > 0)
     .map((share) => ({
       ...share,
+      ...(share.way.putBy ? laterDay(share.way.steps) : { today: share.way.steps, later: [] }),
       ...fitting(asWay(formula, share.way.id), share.pieceG, share.pieces, room, share.way.id),
     }));
   const calls = [
@@ -85,8 +89,8 @@ export function laidOut(formula: Formula, { parted, pieces, mixes, room }: Layin
       { wayId: null, steps: formula.steps, pieces: parted ? null : pieces.count, fits: whole.fits },
       mixes,
     ),
-    ...ways.flatMap(({ way, pieces: count, fits }) =>
-      activitiesOf({ wayId: way.id, steps: way.steps, pieces: count, fits }),
+    ...ways.flatMap(({ way, today, pieces: count, fits }) =>
+      activitiesOf({ wayId: way.id, steps: today, pieces: count, fits }),
     ),
   ];
   // what is done once keeps its id, whatever ids the loads of others would like
@@ -107,6 +111,7 @@ export function laidOut(formula: Formula, { parted, pieces, mixes, room }: Layin
     steps: all.map((activity) => called(byId.get(activity.stepId)!, activity)),
     activities: all.filter(({ wayId, load, side, time, mix }) => wayId ?? load ?? side ?? time ?? mix),
     loads: [...whole.found, ...ways.flatMap(({ found }) => found)],
-    callAt: (stepId, mix) => (mix && at.get(`${stepId} ${mix}`)) || (at.get(stepId) ?? stepId),
+    later: new Map(ways.map(({ way, later }) => [way.id, later])),
+    callAt: (stepId, mix) => (mix && at.get(`${stepId} ${mix}`)) || (at.get(stepId) ?? null),
   };
 }

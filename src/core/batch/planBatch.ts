@@ -1,6 +1,6 @@
 import { allLines, doughLines, type Formula, type StageKind } from '../formula/formula';
 import type { Way } from '../formula/formulaSchema';
-import { followsDough } from '../formula/parts';
+import { eatenOf, followsDough, type Yield } from '../formula/parts';
 import { formulaTotals } from '../formula/totals';
 import { divideDough, type Divided } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -227,6 +227,7 @@ export function planBatch(
   const parted =
     ways.length > 0 ? divideDough(ways, usableDoughG, request.mode === 'ways' ? 1 : factor) : null;
   const pieces = parted ? piecesOfWays(parted) : onePiece(request, doughG, usableDoughG);
+  const leftOver = leftOverOf(formula, stages, { pieces: pieces.count, doughG });
   const calls = laidOut(formula, { parted, pieces, mixes, room });
   return ok({
     name: formula.name,
@@ -236,11 +237,11 @@ export function planBatch(
     stages: stages.map((stage) => ({
       ...stage,
       // asked for at the first of what its step became
-      lines: stage.lines.map((line) =>
-        line.atStepId === undefined
-          ? line
-          : { ...line, atStepId: calls.callAt(line.atStepId, mixOf.get(line.id)) },
-      ),
+      lines: stage.lines.map(({ atStepId, ...line }) => {
+        if (atStepId === undefined) return line;
+        const at = calls.callAt(atStepId, mixOf.get(line.id));
+        return { ...line, ...(at === null ? { later: true as const } : { atStepId: at }) };
+      }),
     })),
     steps: calls.steps,
     ...(calls.activities.length > 0 && { activities: calls.activities }),
@@ -259,9 +260,11 @@ export function planBatch(
           bakedG: pieceG * (1 - formula.usualYield.bakeLossPercent / 100),
           overG,
           ...(way.putBy && { putBy: way.putBy }),
+          ...((calls.later.get(way.id) ?? []).length > 0 && { later: [...calls.later.get(way.id)!] }),
         })),
     }),
     ...(lots.length > 0 && { lots }),
+    ...(leftOver.length > 0 && { leftOver }),
     doughG,
     totalG: rounded.totalG,
     usableDoughG,
@@ -272,6 +275,20 @@ export function planBatch(
       binder: { exact: exact.binderPercent, rounded: rounded.binderPercent },
       worst,
     },
+  });
+}
+
+/** What no piece takes of what is made for them, where it is said how that keeps. */
+function leftOverOf(
+  formula: Formula,
+  stages: BatchSheet['stages'],
+  made: Yield,
+): NonNullable<BatchSheet['leftOver']> {
+  return formula.stages.flatMap((stage) => {
+    const { id, name, keeps, perPieceG } = stage;
+    const lines = stages.find((each) => each.id === id)?.lines ?? [];
+    const massG = keeps && perPieceG ? (eatenOf({ ...stage, lines }, made).leftG ?? 0) : 0;
+    return keeps && perPieceG && massG >= 1 ? [{ stageId: id, name, massG, perPieceG, keeps }] : [];
   });
 }
 

@@ -27,27 +27,33 @@ export const FORMULA: DocumentKind<Formula> = {
 const isSheet = (sheet: unknown): sheet is Readonly<Record<string, unknown>> =>
   typeof sheet === 'object' && sheet !== null && !Array.isArray(sheet);
 
-/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. 3: steps as in a formula's fourth version. 4: a dough in several mixes. */
+/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. 3: steps as in a formula's fourth version. 4: a dough in several mixes. 5: what is left of a sauce; what is done on a later day. */
 const bakePlanSchema = z.strictObject({ batch: batchRequestSchema, sheet: batchSheetSchema });
 export type BakePlan = z.infer<typeof bakePlanSchema>;
 export const BAKE_PLAN: DocumentKind<BakePlan> = {
   name: 'bakePlan',
-  version: 4,
+  version: 5,
   schema: bakePlanSchema,
   upgrades: {
     1: (plan) => plan,
     2: (plan) => ({ ...plan, sheet: isSheet(plan.sheet) ? processFromWords(plan.sheet) : plan.sheet }),
     3: (plan) => plan,
+    4: (plan) => plan,
   },
 };
 
-/** 2: a bake that ended can be opened again. 3: which bag went in can be corrected. 4: how many are left of what was put by.
+/** 2: a bake that ended can be opened again. 3: which bag went in can be corrected. 4: how many are left of what was put by. 5: and how much of a sauce.
  * What happened before that reads the same. */
 export const BAKE_ACTION: DocumentKind<BakeAction> = {
   name: 'bakeAction',
-  version: 4,
+  version: 5,
   schema: bakeActionSchema,
-  upgrades: { 1: (action) => action, 2: (action) => action, 3: (action) => action },
+  upgrades: {
+    1: (action) => action,
+    2: (action) => action,
+    3: (action) => action,
+    4: (action) => action,
+  },
 };
 
 /** 2: the kitchen's scales live here, by range, in the place of one step that nothing was weighed by. 3: more kinds of oven, and how hot each goes. 4: sizes, vessels, places. */

@@ -31,7 +31,7 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * places and own measures in the kit, mixes in a bake's sheet.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 9;
+export const KITCHEN_VERSION = 10;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -183,6 +183,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
       kits: each(kits, (saved) => ({ ...saved, kit: isObject(saved.kit) ? withRoom(saved.kit) : saved.kit })),
     };
   },
+  9: (file) => ({ ...file, version: 10 }),
 };
 
 /** Each of a list in a file that nobody has checked yet; what is no list is left for the check. */

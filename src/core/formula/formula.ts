@@ -1,7 +1,15 @@
 import type { Formula, Line, Stage } from './formulaSchema';
 import { purposeOf } from './parts';
 
-export { FORMULA_LIMITS, PUT_BY, STAGE_KINDS, STYLES, type StageKind, type Style } from './formulaLimits';
+export {
+  FORMULA_LIMITS,
+  KEPT_IN,
+  PUT_BY,
+  STAGE_KINDS,
+  STYLES,
+  type StageKind,
+  type Style,
+} from './formulaLimits';
 export type { Formula, Line, Stage };
 
 /** Only what goes into the dough is part of the flour base, the water and the dough mass. */

@@ -46,4 +46,6 @@ export type StageKind = (typeof STAGE_KINDS)[number];
 /** What counts as 100 %. */
 /** What becomes of pieces that are not eaten the day they are made. */
 export const PUT_BY = ['frozenRaw', 'frozen', 'parBaked', 'kept'] as const;
+/** Where what is left over is kept. */
+export const KEPT_IN = ['room', 'fridge', 'freezer'] as const;
 export const PERCENT_BASES = ['flours', 'floursAndBinders', 'bagAsBought'] as const;

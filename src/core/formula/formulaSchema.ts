@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { SHAPES, TIN_KINDS } from '../method/heating';
 import { methodStepSchema } from '../method/stepSchema';
 import { plainText } from '../plainTextSchema';
-import { FORMULA_LIMITS, PERCENT_BASES, PUT_BY, STAGE_KINDS, STYLES } from './formulaLimits';
+import { FORMULA_LIMITS, KEPT_IN, PERCENT_BASES, PUT_BY, STAGE_KINDS, STYLES } from './formulaLimits';
 
 /** Ids are made by the caller and only have to be unique inside one formula. */
 export const localIdSchema = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/);
@@ -57,7 +57,7 @@ const stageSchema = z.strictObject({
   /** What is left over keeps so long, days, and where. */
   keeps: z
     .strictObject({
-      place: z.enum(['room', 'fridge', 'freezer']),
+      place: z.enum(KEPT_IN),
       days: z.number().int().min(FORMULA_LIMITS.keepsDays.min).max(FORMULA_LIMITS.keepsDays.max),
     })
     .optional(),

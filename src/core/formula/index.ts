@@ -2,6 +2,7 @@ export {
   allLines,
   emptyFormula,
   FORMULA_LIMITS,
+  KEPT_IN,
   PUT_BY,
   massByIngredient,
   STAGE_KINDS,

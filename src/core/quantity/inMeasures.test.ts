@@ -41,14 +41,14 @@ test('what is said weighs what it says, and is never far from what was asked; re
   fc.assert(
     fc.property(fc.constantFrom(...ids), fc.double({ min: 20, max: 3000, noNaN: true }), fc.constantFrom(...MEASURE_SYSTEMS), (id, massG, system) => {
       const ingredient = libraryBook.get(id)!;
-      const said = inMeasures(massG, ingredient, { system })!;
+      const found = inMeasures(massG, ingredient, { system })!;
       // half of half a tablespoon at most
       const spoon = parseQuantity('1 tbsp', ingredient, { system, bareUnitG: null, baseG: null });
       const halfG = spoon.ok ? 0.25 * spoon.value.massG : 0;
-      expect(Math.abs(said.massG - massG)).toBeLessThanOrEqual(Math.max(0.031 * massG, halfG + 1e-6));
-      const text = said.counts.map(({ count, measure }) => `${count} ${measure}`).join(' plus ');
+      expect(Math.abs(found.massG - massG)).toBeLessThanOrEqual(Math.max(0.031 * massG, halfG + 1e-6));
+      const text = found.counts.map(({ count, measure }) => `${count} ${measure}`).join(' plus ');
       const read = parseQuantity(text, ingredient, { system, bareUnitG: null, baseG: null });
-      expect(read.ok && read.value.massG).toBeCloseTo(said.massG, 3);
+      expect(read.ok && read.value.massG).toBeCloseTo(found.massG, 3);
     }),
   ); // prettier-ignore
 });

@@ -7,7 +7,7 @@ import {
   type RunningCard,
 } from '@/core/bake';
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
-import { PUT_BY } from '@/core/formula';
+import { KEPT_IN, PUT_BY } from '@/core/formula';
 import { many, one, type Queryable } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
@@ -341,15 +341,29 @@ const stockRow = z.object({
   formulaId: z.uuid(),
   name: z.string(),
   stock: z.array(
-    z.object({
-      wayId: z.string(),
-      name: z.string(),
-      as: z.enum(PUT_BY),
-      madeAtMs: z.number(),
-      bestByMs: z.number(),
-      madePieces: z.number().int(),
-      leftPieces: z.number().int(),
-    }),
+    z.union([
+      z.object({
+        wayId: z.string(),
+        name: z.string(),
+        as: z.enum(PUT_BY),
+        madeAtMs: z.number(),
+        bestByMs: z.number(),
+        madePieces: z.number().int(),
+        leftPieces: z.number().int(),
+        // a card of before was made without
+        finishS: z.number().default(0),
+      }),
+      z.object({
+        stageId: z.string(),
+        name: z.string(),
+        place: z.enum(KEPT_IN),
+        madeAtMs: z.number(),
+        bestByMs: z.number(),
+        perPieceG: z.number(),
+        madeG: z.number(),
+        leftG: z.number(),
+      }),
+    ]),
   ),
 });
 export type BakeStock = z.infer<typeof stockRow>;

@@ -6,6 +6,7 @@ import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { BesideGramsChoice, useInMeasures } from '../quantities/InMeasures';
 import { ProcessLanes } from '../process/ProcessLanes';
 import { HowItFits } from './HowItFits';
+import { laterWords } from './laterWords';
 import { PaperMethod } from './PaperMethod';
 import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/batch/BatchSheetView';
@@ -66,6 +67,11 @@ function WaysYield({ ways }: { ways: NonNullable<BatchSheet['ways']> }) {
           {way.putBy && (
             <span className="text-sm text-soft">
               {words.putBy(PUT_BY_WORD[way.putBy.as], way.putBy.days)}
+            </span>
+          )}
+          {way.later && (
+            <span className="w-full text-sm text-soft" data-testid="later">
+              {words.onceTakenOut(laterWords(way.later, units.temperature))}
             </span>
           )}
         </li>
@@ -151,6 +157,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
                         {times > 1 ? words.forEachOf(times) : words.partOf(line.of.at, line.of.of)}
                       </span>
                     )}
+                    {line.later && <span className="ml-2 text-sm text-soft">{words.anotherDay}</span>}
                     {line.heldBack && <span className="ml-2 text-sm text-soft">{words.heldBack}</span>}
                     {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
                   </td>

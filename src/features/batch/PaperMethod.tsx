@@ -4,6 +4,7 @@ import { formatDurationRange } from '@/core/units';
 import { wordCall } from '@/wording/calls';
 import { words } from '@/wording/screens/batch/PaperMethod';
 import { STEP_WORD } from '@/wording/words';
+import { laterWords } from './laterWords';
 import { useInMeasures } from '../quantities/InMeasures';
 import { useUnits } from '../preferences/PreferencesProvider';
 
@@ -48,6 +49,14 @@ export function PaperMethod({ sheet }: { sheet: BatchSheet }) {
           );
         })}
       </ol>
+      {sheet.ways?.map(
+        ({ wayId, name, later }) =>
+          later && (
+            <p key={wayId} className="mt-2 text-sm">
+              {words.anotherDay(name, laterWords(later, units.temperature))}
+            </p>
+          ),
+      )}
       <p className="mt-3 text-sm text-soft">{words.baked}</p>
     </section>
   );

@@ -1,6 +1,7 @@
 'use client';
 import {
   FORMULA_LIMITS,
+  KEPT_IN,
   eatenOf,
   missingG,
   partMassG,
@@ -12,17 +13,16 @@ import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
 import { within } from '@/core/units';
 import { wordProblem } from '@/wording/problems';
+import { KEPT_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/formula/PartFigures';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { readWhole } from '../quantities/readWhole';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 
 const NOT_SAID = 'notSaid';
-const KEPT_IN = [
-  { value: NOT_SAID, label: words.places.notSaid },
-  { value: 'room', label: words.places.room },
-  { value: 'fridge', label: words.places.fridge },
-  { value: 'freezer', label: words.places.freezer },
+const PLACES = [
+  { value: NOT_SAID, label: words.notSaid },
+  ...KEPT_IN.map((value) => ({ value, label: KEPT_WORD[value] })),
 ] as const;
 /** Where nobody says, days: quality, not safety. */
 const USUAL_DAYS = { room: 1, fridge: 4, freezer: 60 } as const;
@@ -166,7 +166,7 @@ function Keeps({ stage }: Pick<FiguresProps, 'stage'>) {
       <Choice
         label={words.keptWhere(stage.name)}
         value={keeps?.place ?? NOT_SAID}
-        options={KEPT_IN}
+        options={PLACES}
         onChange={(place) => {
           const { keeps: _, ...rest } = part;
           put(

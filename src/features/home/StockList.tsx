@@ -1,28 +1,38 @@
 'use client';
+import { formatDuration } from '@/core/units';
 import { words } from '@/wording/screens/home/StockList';
-import { PUT_BY_WORD } from '@/wording/words';
+import { KEPT_WORD, PUT_BY_WORD } from '@/wording/words';
 import { KitchenLink } from '../kitchen/KitchenProvider';
+import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 
-/** What a bake left in the freezer or the larder. */
+type Put = {
+  readonly name: string;
+  readonly bestByMs: number;
+} & (
+  | {
+      readonly wayId: string;
+      readonly as: keyof typeof PUT_BY_WORD;
+      readonly leftPieces: number;
+      readonly finishS: number;
+    }
+  | { readonly stageId: string; readonly place: keyof typeof KEPT_WORD; readonly leftG: number }
+);
+
+/** What a bake left in the freezer, the fridge or the larder. */
 export interface StockOfBake {
   readonly id: string;
   readonly name: string;
-  readonly stock: readonly {
-    readonly wayId: string;
-    readonly name: string;
-    readonly as: keyof typeof PUT_BY_WORD;
-    readonly bestByMs: number;
-    readonly leftPieces: number;
-  }[];
+  readonly stock: readonly Put[];
 }
 
-/** What is put by, what is best soonest first; taken out where its bake is logged. */
+/** What is put by or left over, what is best soonest first; taken out where its bake is logged. */
 export function StockList({ bakes, nowMs }: { bakes: readonly StockOfBake[]; nowMs: number }) {
   const time = useKitchenTime();
+  const units = useUnits();
   const lines = bakes
-    .flatMap(({ id, name: of, stock }) => stock.map((each) => ({ ...each, id, of })))
-    .sort((a, b) => a.bestByMs - b.bestByMs);
+    .flatMap(({ id, name: of, stock }) => stock.map((put) => ({ put, id, of })))
+    .sort((a, b) => a.put.bestByMs - b.put.bestByMs);
   if (lines.length === 0) return null;
   return (
     <section aria-labelledby="stock-title" className="mt-8" data-testid="stock">
@@ -30,24 +40,34 @@ export function StockList({ bakes, nowMs }: { bakes: readonly StockOfBake[]; now
         {words.putBy}
       </h2>
       <ul className="docket rounded-b-md px-3 pb-1">
-        {lines.map(({ id, wayId, name, of, as, bestByMs, leftPieces }) => (
-          <li key={`${id} ${wayId}`} className="border-t border-rule first:border-0">
-            <KitchenLink
-              href={`/logbook/${id}`}
-              prefetch={false}
-              className="flex min-h-11 flex-wrap items-baseline gap-x-3 py-2 hover:bg-well"
+        {lines.map(({ put, id, of }) => {
+          const past = nowMs > put.bestByMs;
+          const pieces = 'wayId' in put;
+          return (
+            <li
+              key={`${id} ${pieces ? put.wayId : put.stageId}`}
+              className="border-t border-rule first:border-0"
             >
-              <span className="figure text-2xl">{leftPieces}</span>
-              <span className="font-semibold">{name}</span>
-              <span className="text-soft">
-                {of}, {PUT_BY_WORD[as]}
-              </span>
-              <span className={nowMs > bestByMs ? 'ml-auto font-semibold text-alarm' : 'ml-auto text-soft'}>
-                {(nowMs > bestByMs ? words.wasBest : words.best)(time.dayAndYear(bestByMs))}
-              </span>
-            </KitchenLink>
-          </li>
-        ))}
+              <KitchenLink
+                href={`/logbook/${id}`}
+                prefetch={false}
+                className="flex min-h-11 flex-wrap items-baseline gap-x-3 py-2 hover:bg-well"
+              >
+                <span className="figure text-2xl">{pieces ? put.leftPieces : units.mass(put.leftG)}</span>
+                <span className="font-semibold">{put.name}</span>
+                <span className="text-soft">
+                  {of}, {pieces ? PUT_BY_WORD[put.as] : KEPT_WORD[put.place]}
+                  {pieces &&
+                    put.finishS > 0 &&
+                    words.readyAfter(formatDuration(Math.round(put.finishS / 300) * 300))}
+                </span>
+                <span className={past ? 'ml-auto font-semibold text-alarm' : 'ml-auto text-soft'}>
+                  {(past ? words.wasBest : words.best)(time.dayAndYear(put.bestByMs))}
+                </span>
+              </KitchenLink>
+            </li>
+          );
+        })}
       </ul>
     </section>
   );

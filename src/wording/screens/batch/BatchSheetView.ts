@@ -16,6 +16,8 @@ export const words = {
   ofDough: ' of dough',
   partOf: (at: number, of: number) => `part ${at} of ${of}`,
   forEachOf: (count: number) => `once for each of ${count}`,
+  anotherDay: 'for the day they are taken out',
+  onceTakenOut: (steps: string) => `Once taken out: ${steps}.`,
   heldBack: 'held back: only if the dough asks for it',
   putBy: (as: string, days: number) => `${as}, within ${days} ${days === 1 ? 'day' : 'days'}`,
   aboutBaked: (bakedG: string) => `about ${bakedG} baked`,

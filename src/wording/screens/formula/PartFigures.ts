@@ -16,6 +16,6 @@ export const words = {
   keptWhere: (part: string) => `Where what is left of ${part} keeps`,
   keptDays: (part: string) => `How long what is left of ${part} keeps`,
   days: 'days',
-  places: { notSaid: 'not said', room: 'in the room', fridge: 'in the fridge', freezer: 'in the freezer' },
+  notSaid: 'not said',
   asUsual: 'as is usual',
 } as const;
