@@ -38,6 +38,12 @@ const temperOfLearnt = (learnt: Run['rise']['learnt']) => ({
 /** A big loaf may take five hours to cool through. */
 const COOL_S = { from: 2 * 3600, perG: 14, most: 6 * 3600 } as const;
 
+/** Which step of the method a problem of its bake is about; null: none alone. */
+export function stepOfProblem(run: Pick<Run, 'bake'>, { path }: Problem): string | null {
+  const phase = /^phases\.(\d+)\./.exec(path)?.[1];
+  return (phase && run.bake?.phaseSteps[Number(phase)]) || null;
+}
+
 /** The bake a run leads to, once it is known how far the dough has risen. */
 export function bakeQuestionOf(
   run: Pick<Run, 'rise' | 'bake'>,

@@ -22,6 +22,7 @@ import { ok, refuse, type Result } from '../result';
 import { doughDensity } from '../vessel/vessel';
 import { asWay, yieldOf } from '../formula/ways';
 import { stepHeat, type StepHeat } from '../process/stepHeat';
+import { usualHeatC } from './assumed';
 import { BESIDE, HEATS, OF_LATER, stepS } from './stepTimes';
 import { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';
 import { isFrozen, staysOf } from './stayOf';
@@ -63,6 +64,8 @@ interface RunBake {
   readonly oven: Oven;
   readonly plateThickM?: Partial<Record<Plate, number>>;
   readonly phases: readonly Phase[];
+  /** Which step each of them is of. */
+  readonly phaseSteps: readonly string[];
   readonly heats: readonly StepHeat[];
   readonly roomC: number;
   readonly altitudeM: number;
@@ -133,6 +136,7 @@ export function runOf(
   const steps: TimedStep[] = [];
   const stays: Stay[] = [];
   const phases: Phase[] = [];
+  const phaseSteps: string[] = [];
   const heats: StepHeat[] = [];
   const lastMix = formula.steps.map((step) => step.kind).lastIndexOf('mix');
   const firstMix = formula.steps.findIndex((step) => step.kind === 'mix');
@@ -202,7 +206,8 @@ export function runOf(
             : {};
       const sides = step.sides ?? 1;
       for (let side = 0; side < sides; side += 1) {
-        const setC = step.tempC ?? (kind === 'fry' ? 165 : kind === 'griddle' ? 220 : 200);
+        const setC = step.tempC ?? usualHeatC(step.kind);
+        phaseSteps.push(step.id);
         phases.push(
           newPhase(
             kind,
@@ -217,6 +222,7 @@ export function runOf(
       ended = true;
     } else if (heated) {
       stretch = 'cool';
+      phaseSteps.push(step.id);
       phases.push(newPhase('rack', durationS, 0));
     } else if (index > lastMix || (firstMix === -1 && step.kind !== 'weigh' && step.kind !== 'bloom')) {
       stretch = 'rise';
@@ -285,6 +291,7 @@ export function runOf(
             oven: fried ? kitchen.fryer : first?.kind === 'griddle' ? ORDINARY_OVENS.griddle : kitchen.oven,
             ...(kitchen.plateThickM && { plateThickM: kitchen.plateThickM }),
             phases,
+            phaseSteps,
             heats,
             roomC: kitchen.roomC,
             altitudeM: kitchen.altitudeM,

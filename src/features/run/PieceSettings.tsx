@@ -4,6 +4,7 @@ import type { KitOven } from '@/core/kit';
 import { SHAPES, TIN_KINDS } from '@/core/method/heating';
 import { Choice } from '@/ui/Choice';
 import { useStoredKit } from '../kit/KitProvider';
+import { useUnits } from '../preferences/PreferencesProvider';
 import { NumberField } from '../quantities/NumberField';
 import { SHAPE_WORD, TIN_WORD } from '@/wording/run';
 import { words } from '@/wording/screens/run/PieceSettings';
@@ -13,13 +14,20 @@ type BakedAs = NonNullable<Formula['bakedAs']>;
 interface PieceSettingsProps {
   as: BakedAs;
   oven: KitOven | undefined;
+  /** Nobody chose it: it is what the style usually is. */
+  usual: boolean;
+  /** How thick it comes out, mm; null while that is not known. */
+  thickMm: number | null;
+  /** How many bake together. */
+  together: number | null;
   onChange: (as: BakedAs) => void;
 }
 
 const LENGTH_CM = { min: 2, max: 120 };
 
 /** What a piece is baked as, in which oven: what the models of heat ask beyond the formula. */
-export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
+export function PieceSettings({ as, oven, usual, thickMm, together, onChange }: PieceSettingsProps) {
+  const units = useUnits();
   const { kit } = useStoredKit();
   const tinId = kit.tins.find(
     (tin) =>
@@ -33,13 +41,17 @@ export function PieceSettings({ as, oven, onChange }: PieceSettingsProps) {
     hearth: words.across,
   }[as.shape as string];
   return (
-    <details className="mt-3 border-t border-rule py-2">
+    <details className="mb-3 border-b border-rule pb-2" data-testid="taken-as">
       <summary className="min-h-6 cursor-pointer text-sm">
-        {words.bakedAs}
+        {words.takenAs}
         <strong>{SHAPE_WORD[as.shape].toLowerCase()}</strong>
         {as.shape === 'tin' && as.tin && <>, {TIN_WORD[as.tin]}</>}
+        {thickMm !== null && <>, {words.thick(units.thick(Math.round(thickMm)))}</>}
+        {together !== null && <>, {words.atOnce(together)}</>}
         {words.inWord}
         <strong>{oven?.name ?? words.anOrdinaryOven}</strong>
+        {usual && <span className="text-soft italic">{words.asUsual}</span>}
+        <span className="ml-2 text-link underline">{words.change}</span>
       </summary>
       <div className="mt-2 grid gap-x-8 sm:grid-cols-2">
         <div className="space-y-1">

@@ -5,8 +5,7 @@ import type { Range } from '@/core/numeric';
 import type { Keeping, Kept, RunForecast } from '@/core/run';
 import { formatDecimal } from '@/core/units';
 import { Why } from '../sheet/Why';
-import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '@/wording/problems';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import {
   COLOUR_WORD,
   HEAT_PARAMETER_WORD,
@@ -100,9 +99,8 @@ export function RunAnswers({
   bakesS: number;
 }) {
   const numbers = useNumbers();
-  const { preferences } = usePreferences();
   const units = useUnits();
-  const { rise, bake, bakeProblem, preheat } = forecast;
+  const { rise, bake, preheat } = forecast;
   const rises = risesVisibly(rise);
   return (
     <>
@@ -129,11 +127,6 @@ export function RunAnswers({
           />
         )}
       </div>
-      {bakeProblem && (
-        <p role="alert" className="mt-3 text-sm text-alarm">
-          {words.theBakeCantBe(wordProblem(bakeProblem, preferences))}
-        </p>
-      )}
       {bake && (
         <p className="mt-3 text-sm" data-testid="run-words">
           {bake.setChance < 0.85 && (

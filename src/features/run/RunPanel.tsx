@@ -1,7 +1,7 @@
 'use client';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { ovenFor } from '@/core/kit';
-import { keepingsOf, bakedAsOf, runOf, supposing, timeAxis } from '@/core/run';
+import { keepingsOf, bakedAsOf, runOf, stepOfProblem, supposing, timeAxis } from '@/core/run';
 import { allLines, asWay, type FormulaEdit } from '@/core/formula';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useSheetActions, useSheetRun, useSheetState, useTaught, useWay } from '../sheet/SheetContext';
@@ -11,6 +11,7 @@ import { wordProblem } from '@/wording/problems';
 import { Choice } from '@/ui/Choice';
 import { STEP_WORD } from '@/wording/words';
 import { formulaAnswers } from '@/core/notices';
+import { BakeProblem } from './BakeProblem';
 import { LearntLine } from './Learnt';
 import { PieceSettings } from './PieceSettings';
 import { ProbeFit } from './ProbeFit';
@@ -19,6 +20,7 @@ import { RunAnswers } from './RunAnswers';
 import { CHART_HEIGHT, RunChart } from './RunChart';
 import { Schools } from './Schools';
 import { StepDials } from './StepDials';
+import { TakenFor } from './TakenFor';
 import { useRunForecast } from './useRunForecast';
 import { supposables, WhatIfs } from './WhatIfs';
 import { bakeWayAs, WhichBread } from './WhichBread';
@@ -105,6 +107,11 @@ export function RunPanel() {
   const heats = run.steps
     .filter((each) => each.stretch === 'heat')
     .findIndex((each) => each.stepId === chosen);
+  const nameOfStep = (stepId: string): string => {
+    const at = formula.steps.findIndex(({ id }) => id === stepId);
+    const found = formula.steps[at];
+    return found ? `${at + 1}. ${found.title || STEP_WORD[found.kind]}` : '';
+  };
   const change = (wish: FormulaEdit, key: string) => void edit(wish, key);
   const stretch = (stepId: string, durationS: number) => {
     const old = formula.steps.find((each) => each.id === stepId);
@@ -115,6 +122,17 @@ export function RunPanel() {
   return (
     <div>
       <WhichBread />
+      <PieceSettings
+        as={bakedAsOf(formula)}
+        oven={oven}
+        usual={!formula.bakedAs}
+        thickMm={forecast?.bake ? 1000 * forecast.bake.simulation.body.heightM : null}
+        together={run.bake?.perLoad ?? null}
+        onChange={(bakedAs) => {
+          change(bakeWayAs(whole, wayId, bakedAs), 'baked-as');
+          settle();
+        }}
+      />
       <div className="flex flex-wrap items-start gap-x-6 gap-y-4">
         <div className="min-w-64 flex-1">
           {forecast ? (
@@ -142,6 +160,15 @@ export function RunPanel() {
           {wordProblem(problem, preferences)}
         </p>
       )}
+      {forecast?.bakeProblem && (
+        <BakeProblem
+          problem={forecast.bakeProblem}
+          stepId={stepOfProblem(run, forecast.bakeProblem)}
+          nameOf={nameOfStep}
+          onChoose={setChosen}
+        />
+      )}
+      <TakenFor steps={formula.steps} nameOf={nameOfStep} chosen={chosen} onChoose={setChosen} />
       <p role="status" className="h-5 text-right text-xs text-soft" data-testid="computing">
         {computing ? words.calculatingOf(computing.done, computing.of) : ''}
       </p>
@@ -180,10 +207,7 @@ export function RunPanel() {
           value={chosen ?? ''}
           options={[
             { value: '', label: words.none },
-            ...formula.steps.map((each, index) => ({
-              value: each.id,
-              label: `${index + 1}. ${each.title || STEP_WORD[each.kind]}`,
-            })),
+            ...formula.steps.map(({ id }) => ({ value: id, label: nameOfStep(id) })),
           ]}
           onChange={(id) => setChosen(id === '' ? null : id)}
           className="max-w-64 border-edge"
@@ -221,14 +245,6 @@ export function RunPanel() {
         before={forecast}
         after={beside.forecast}
         computing={beside.computing !== null}
-      />
-      <PieceSettings
-        as={bakedAsOf(formula)}
-        oven={oven}
-        onChange={(bakedAs) => {
-          change(bakeWayAs(whole, wayId, bakedAs), 'baked-as');
-          settle();
-        }}
       />
       <ReadyBy run={run} formula={formula} onEdit={change} onSettle={settle} />
       {!whole.ways && <Schools run={run} kit={kit} />}

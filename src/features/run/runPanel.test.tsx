@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { applyEdit, record, type Formula } from '@/core/formula';
 import { libraryBook } from '@/core/ingredients';
+import { newStep } from '@/core/method';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { startLanes } from '@/workers/lanes';
 import type { FromWorker, ToWorker } from '@/workers/protocol';
@@ -146,6 +147,19 @@ test('another school puts its own steps into the method, with times', async () =
 test('what cannot be baked is said in words, what cannot be computed at all teaches', async () => {
   open({ ...rollsWithMethod(), usualYield: { ...rollsWithMethod().usualYield, pieceMassG: 2000 } });
   expect(await screen.findByText(/The bake can’t be calculated/)).toHaveTextContent('400');
+  const [mix, shape, , bake] = rollsWithMethod().steps;
+  // back under the lid, and a proof nobody timed: both steps are named, and come to hand by a tap
+  const twice = [
+    { ...bake!, title: 'Open' },
+    { ...bake!, id: 'again', title: 'Closed', heat: { moist: 'lid' as const } },
+  ];
+  open({ ...rollsWithMethod(), steps: [mix!, shape!, newStep('proof', 'proof'), ...twice] });
+  const odd = await screen.findByRole('button', { name: 'It is step 5. Closed' });
+  fireEvent.click(odd);
+  expect(screen.getAllByRole('combobox', { name: 'Selected step' }).at(-1)).toHaveValue('again');
+  const proof = screen.getByRole('button', { name: /^3\. Proof: 50 min long, in the room/ });
+  fireEvent.click(proof);
+  expect(screen.getAllByRole('combobox', { name: 'Selected step' }).at(-1)).toHaveValue('proof');
   open({ ...rollsWithMethod(), steps: [] });
   expect(screen.getByText(/Add steps to the method/)).toBeVisible();
 });
@@ -153,7 +167,7 @@ test('what cannot be baked is said in words, what cannot be computed at all teac
 test('settings of the piece: shape, tin wall, length; nonsense stays at its field', async () => {
   const { store } = open();
   const user = userEvent.setup();
-  await user.click(await screen.findByText(/^Baked as:/));
+  await user.click(await screen.findByText(/^Taken as:/));
   await user.selectOptions(screen.getByRole('combobox', { name: 'Shape' }), 'In a tin');
   expect(store.state.formula.bakedAs).toMatchObject({ shape: 'tin', tin: 'dark' });
   await user.selectOptions(screen.getByRole('combobox', { name: 'Tin wall' }), 'glass');

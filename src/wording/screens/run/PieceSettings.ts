@@ -1,7 +1,11 @@
 /** What the screen says. */
 export const words = {
   tinInnerLength: 'Tin, inner length',
-  bakedAs: 'Baked as: ',
+  takenAs: 'Taken as: ',
+  thick: (thick: string) => `${thick} thick when baked`,
+  atOnce: (pieces: number) => (pieces === 1 ? 'one at a time' : `${pieces} at once`),
+  asUsual: ', as is usual for its style',
+  change: 'change',
   inWord: ', in ',
   anOrdinaryOven: 'an ordinary oven',
   shape: 'Shape',

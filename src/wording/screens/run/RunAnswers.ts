@@ -7,7 +7,6 @@ export const words = {
   crumbSet: 'Crumb set',
   fromLoadingAtInThe: (temperature: string, bakesS: string) =>
     `from loading, at ${temperature} in the middle; the method bakes ${bakesS}`,
-  theBakeCantBe: (bakeProblem: string) => `The bake can’t be calculated: ${bakeProblem}`,
   rawInTheMiddleAt: 'Raw in the middle at the end of this method. ',
   setAtItsEndIn: (round: number) => `Set at its end in ${round} of 10 kitchens like yours. `,
   rim: 'Rim',
