@@ -1,10 +1,7 @@
-import fc from 'fast-check';
 import { formulaTotals, type Formula } from '../formula';
 import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
-import { SHAPES } from '../method/heating';
 import { newStep, type MethodStep, type StepKind } from '../method';
-import { fitOf, fitsOn, footprintCm, type Lying } from '../process/fits';
 import { NO_ROOM, type Room } from '../process/room';
 import {
   ordinaryScales,
@@ -19,100 +16,9 @@ const step = (kind: StepKind, part: Partial<MethodStep> = {}): MethodStep => ({
   ...newStep(kind, kind),
   ...part,
 });
-const lying = (part: Partial<Lying> = {}): Lying => ({
-  shape: 'roll', massG: 85, lengthCm: null, widthCm: null, tin: null, ...part,
-}); // prettier-ignore
 const room = (part: Partial<Room> = {}): Room => ({ ...NO_ROOM, ...part });
 const tray = (lengthCm: number, widthCm: number, count = 1) =>
   ({ kind: 'tray', surface: { lengthCm, widthCm, round: false }, count }) as const;
-
-test('how much room pieces take: a roll of 85 g is 7 cm across, a ring of 105 g a hand wide, a loaf as long as its tin', () => {
-  expect(footprintCm(lying()).long).toBeCloseTo(7.2, 1);
-  const ring = footprintCm(lying({ shape: 'ring', massG: 105 })).long;
-  expect(ring).toBeGreaterThan(9);
-  expect(ring).toBeLessThan(13);
-  const tin = lying({ shape: 'tin', massG: 1050, lengthCm: 24, widthCm: 10.5 });
-  expect(footprintCm(tin)).toEqual({ long: 25, wide: 11.5 });
-  // what its length is not said of follows from its mass
-  expect(footprintCm(lying({ shape: 'tin', massG: 1050 })).long).toBeCloseTo(22.7, 0);
-  expect(footprintCm(lying({ shape: 'disc', massG: 240, lengthCm: 27 }))).toEqual({ long: 27, wide: 27 });
-});
-
-test('a tray, two shelves, a stone, a kettle, oil: each load by what holds it, or not at all', () => {
-  const on = (of: MethodStep, piece: Lying, kitchen: Room, said: number | null = null) =>
-    fitOf(of, piece, kitchen, said, of.heat?.on ?? null);
-  const bake = step('bake');
-  expect(on(bake, lying(), room())).toBeNull();
-  const one = room({ plates: [tray(40, 30, 2)] });
-  expect(on(bake, lying(), one)).toEqual({ count: 12, by: 'tray' });
-  expect(on(bake, lying(), { ...one, oven: { floor: null, shelves: 2 } })).toEqual({ count: 24, by: 'tray' });
-  // ten rings 9.6 cm across lie staggered where square rows would take nine
-  const rings = lying({ shape: 'ring', massG: 105 });
-  expect(fitsOn({ lengthCm: 42, widthCm: 34, round: false }, rings)).toBe(10);
-  // the baker's word stands above any measure
-  expect(on(bake, lying(), one, 9)).toEqual({ count: 9, by: 'said' });
-  expect(on(step('bake', { atATime: 2 }), lying(), one, 9)).toEqual({ count: 2, by: 'said' });
-  // two discs of 27 cm find no room beside one another on a stone of 38 × 35 cm; one does
-  const stone = room({
-    plates: [{ kind: 'stone', surface: { lengthCm: 38, widthCm: 35, round: false }, count: 2 }],
-  });
-  const disc = lying({ shape: 'disc', massG: 240, lengthCm: 27 });
-  const onStone = step('bake', { heat: { on: 'stone' } });
-  expect(on(onStone, disc, stone)).toEqual({ count: 1, by: 'plate' });
-  expect(on(onStone, lying({ shape: 'disc', massG: 240, lengthCm: 40 }), stone)).toEqual({
-    count: 0,
-    by: 'plate',
-  });
-  // tins: as many as there are of that size, or as the floor has room for
-  const loaf = lying({ shape: 'tin', massG: 1050, tin: 'dark', lengthCm: 24, widthCm: 10.5 });
-  const tins = [{ kind: 'dark', lengthCm: 24, widthCm: 10.5, count: 2 }] as const;
-  expect(on(bake, loaf, room({ tins }))).toEqual({ count: 2, by: 'tins' });
-  const floor = { lengthCm: 27, widthCm: 36, round: false };
-  expect(on(bake, loaf, room({ tins: [{ ...tins[0], count: 5 }], oven: { floor, shelves: 1 } }))).toEqual({
-    count: 2,
-    by: 'oven',
-  });
-  expect(on(step('boil'), lying({ shape: 'ring', massG: 105 }), room({ kettleCm: 28 }))).toEqual({
-    count: 4,
-    by: 'kettle',
-  });
-  // 2.5 l of oil are 2.3 kg: an eighth of that is 287 g, four knots of 62 g
-  const frying = room({ fryerCm: 40, oilLitres: 2.5 });
-  expect(on(step('fry'), lying({ shape: 'round', massG: 62 }), frying)).toEqual({ count: 4, by: 'oil' });
-  expect(
-    on(step('griddle'), lying({ shape: 'flatbread', massG: 80, lengthCm: 15 }), room({ panCm: 28 })),
-  ).toEqual({
-    count: 1,
-    by: 'pan',
-  });
-  expect(on(step('cool'), lying(), one)).toBeNull();
-});
-
-test('a larger surface never takes fewer, and pieces never take more room than there is', () => {
-  fc.assert(
-    fc.property(
-      fc.record({
-        shape: fc.constantFrom(...SHAPES.filter((shape) => shape !== 'touchingRolls')),
-        massG: fc.double({ min: 20, max: 1500, noNaN: true }),
-        lengthCm: fc.double({ min: 20, max: 100, noNaN: true }),
-        widthCm: fc.double({ min: 20, max: 100, noNaN: true }),
-        more: fc.double({ min: 0, max: 30, noNaN: true }),
-        round: fc.boolean(),
-      }),
-      ({ shape, massG, lengthCm, widthCm, more, round }) => {
-        const piece = lying({ shape, massG });
-        const width = round ? lengthCm : widthCm;
-        const count = fitsOn({ lengthCm, widthCm: width, round }, piece);
-        expect(
-          fitsOn({ lengthCm: lengthCm + more, widthCm: width + (round ? more : 0), round }, piece),
-        ).toBeGreaterThanOrEqual(count);
-        const { long, wide } = footprintCm(piece);
-        if (count > 1) expect(count * long * wide).toBeLessThanOrEqual(lengthCm * width);
-      },
-    ),
-    { numRuns: 300, seed: 11 },
-  );
-});
 
 const method = [step('mix'), step('kneadAgain'), step('bulk'), step('shape'), step('bake'), step('cool')];
 const planned = (

@@ -3,7 +3,7 @@ import { divideDough } from '../formula';
 import type { Way } from '../formula/formulaSchema';
 import { STAGE_KINDS } from '../formula/formulaLimits';
 import { newStep, STEP_KINDS, type MethodStep, type StepKind } from '../method';
-import { activitiesOf } from './activities';
+import { activitiesOf, mixingOf } from './activities';
 import { cueIn, fieldsFromWords, methodFromWords, processFromWords, standsIn } from './fromWords';
 import { stepHeat } from './stepHeat';
 import { takingsOf } from './takings';
@@ -177,6 +177,33 @@ test.each<[StepKind, string, ReturnType<typeof cueIn>]>([
   ['cool', 'quite cold', { kind: 'cold' }],
   ['bulk', 'it feels alive', null],
   ['bake', 'doubled', null],
+  ['bulk', 'grown by 40%', { kind: 'grown', percent: 40 }],
+  ['bulk', 'up about 60 %', { kind: 'grown', percent: 60 }],
+  ['bulk', 'rises 25 %', { kind: 'grown', percent: 25 }],
+  ['bulk', 'grown by about half', { kind: 'grown', percent: 50 }],
+  ['bulk', 'larger by half', { kind: 'grown', percent: 50 }],
+  ['bulk', 'half as big again', { kind: 'grown', percent: 50 }],
+  ['bulk', 'grown by a third', { kind: 'grown', percent: 33 }],
+  ['bulk', 'by about a quarter', { kind: 'grown', percent: 25 }],
+  ['bulk', 'by two thirds', { kind: 'grown', percent: 67 }],
+  ['bulk', 'three quarters up the tin', { kind: 'grown', percent: 75 }],
+  ['bulk', 'twice its size', { kind: 'grown', percent: 100 }],
+  // at the ends of what can be, and beyond
+  ['bulk', 'risen 5 %', { kind: 'grown', percent: 5 }],
+  ['bulk', 'risen 400 %', { kind: 'grown', percent: 400 }],
+  ['bulk', 'risen 4 %', null],
+  ['bulk', 'risen 401 %', null],
+  ['bake', 'core 130 °C', { kind: 'core', tempC: 130 }],
+  ['bake', 'core 131 °C', null],
+  ['bake', 'the centre should be at 94 c', { kind: 'core', tempC: 94 }],
+  ['fry', 'it comes up', { kind: 'floats' }],
+  ['bake', 'pale', { kind: 'colour', colour: 'straw' }],
+  ['bake', 'dark brown', { kind: 'colour', colour: 'dark' }],
+  ['bake', 'well browned', { kind: 'colour', colour: 'brown' }],
+  ['bloom', 'frothy', { kind: 'foam' }],
+  ['proof', 'a dent stays', { kind: 'springsBack' }],
+  ['cool', 'cooled through', { kind: 'cold' }],
+  ['proof', 'cold', null],
 ])('%s until “%s”', (kind, until, cue) => {
   expect(cueIn(kind, until)).toEqual(cue);
 });
@@ -190,6 +217,66 @@ test.each([
   ['leave it', null],
 ])('stands: %s', (text, stands) => {
   expect(standsIn(text)).toEqual(stands);
+});
+
+test.each<[StepKind, string, MethodStep['cue']]>([
+  // of what is heated only what follows an "until" is waited for, and what is said of the core
+  ['bake', 'On a dark tray. Leave it until deep golden', { kind: 'colour', colour: 'deepGolden' }],
+  ['bake', 'a dark tray', undefined],
+  ['bake', 'it is done when pale', { kind: 'colour', colour: 'straw' }],
+  ['bake', 'Turn it. The inside is 96 c', { kind: 'core', tempC: 96 }],
+  ['bake', 'bake in the middle of the oven at 94 c', undefined],
+  ['bake', 'on the middle shelf at 94 c', undefined],
+  ['boil', 'they float in a minute', { kind: 'floats' }],
+  ['fry', 'each comes up', { kind: 'floats' }],
+  ['bake', 'they float', undefined],
+  ['cool', 'cool completely', { kind: 'cold' }],
+  ['cool', 'leave it cold', { kind: 'cold' }],
+  ['cool', 'cool a little', undefined],
+  ['bulk', 'it is grown by half', { kind: 'grown', percent: 50 }],
+])('of a remark at %s, “%s”, is waited for', (kind, note, cue) => {
+  const [read] = methodFromWords([step(kind, 's', { note })]);
+  expect(read!.cue).toEqual(cue);
+});
+
+test.each<[string, MethodStep['heat']]>([
+  ['in the dutch oven', { on: 'castIron' }],
+  ['on the steel, steam', { on: 'steel', moist: 'steam' }],
+  ['lid off', { moist: 'dry' }],
+  ['a tray of water below', { moist: 'steam' }],
+  ['out of its tin', { inTin: false }],
+  ['with sauce', { topped: true }],
+  ['on baking paper', { paper: true }],
+  ['with a sheet of parchment', { paper: true }],
+  ['never on the stone', undefined],
+  ['plain', undefined],
+])('heat, “%s”', (title, heat) => {
+  expect(fieldsFromWords(step('bake', 's', { title }), [], false).heat).toEqual(heat);
+});
+
+test('where it stands is read of what stands, not of what bakes; a place of its own stays', () => {
+  const title = 'in the fridge';
+  expect(fieldsFromWords(step('chill', 's', { title }), [], false).stands).toEqual({ place: 'fridge' });
+  expect(fieldsFromWords(step('bake', 's', { title }), [], false).stands).toBeUndefined();
+  const own = step('proof', 's', { title, stands: { place: 'warm' } });
+  expect(fieldsFromWords(own, [], false).stands).toEqual({ place: 'warm' });
+  for (const [text, stands] of [
+    ['in the freezer', { place: 'freezer' }],
+    ['in the proving box with a lid', { place: 'prover', cover: 'lid' }],
+    ['in a warm corner, a cloth over it', { place: 'warm', cover: 'cloth' }],
+    ['airing cupboard, cling', { place: 'warm', cover: 'film' }],
+    ['on the counter in a bag', { place: 'room', cover: 'bag' }],
+  ] as const)
+    expect(standsIn(text)).toEqual(stands);
+});
+
+test('each of several mixes goes from the first mixing to the last before the dough rises', () => {
+  const at = (...kinds: StepKind[]) => mixingOf(kinds.map((kind, index) => step(kind, `${index}`)));
+  expect(at('weigh', 'mix', 'rest', 'kneadAgain', 'bulk', 'mix')).toEqual({ from: 1, to: 4 });
+  expect(at('mix', 'free', 'mix', 'rest')).toEqual({ from: 0, to: 3 });
+  expect(at('bloom', 'mix')).toEqual({ from: 1, to: 2 });
+  expect(at('mix', 'bulk', 'kneadAgain')).toEqual({ from: 0, to: 1 });
+  expect(at('weigh', 'bulk')).toEqual({ from: 0, to: 0 });
 });
 
 const plain = { moist: 'dry', on: 'tray', inTin: false, topped: false, paper: false } as const;
