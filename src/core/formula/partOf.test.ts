@@ -61,7 +61,7 @@ test('a part is filled as one change: its figures stay, steps take what is left,
     return made.ok ? 'ok' : `${made.problem.path}:${made.problem.code}`;
   };
   expect(refused({})).toBe('lines:nothingToWeigh');
-  expect(refused({ lines, stageId: 'x' } as Partial<FormulaEdit>)).toBe('stageId:unknownStage');
+  expect(refused({ lines, stageId: 'x' })).toBe('stageId:unknownStage');
   expect(refused({ lines: [line('water', 5, 'water')] })).toBe('id:duplicateId');
   expect(refused({ lines: [line('stardust', 5, 'a')] })).toBe('ingredientId:unknownIngredient');
   expect(refused({ lines: [line('water', -5, 'a')] })).toBe('massG:tooSmall');

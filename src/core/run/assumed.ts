@@ -7,7 +7,7 @@ export const usualHeatC = (kind: MethodStep['kind']): number =>
   kind === 'fry' ? 165 : kind === 'griddle' ? 220 : 200;
 
 /** What the models took of a step because it does not say it. */
-export interface Assumed {
+interface Assumed {
   readonly stepId: string;
   /** A usual time, s; null: it says its own. */
   readonly takenS: number | null;

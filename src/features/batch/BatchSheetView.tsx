@@ -3,7 +3,7 @@ import type { BatchLine, BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
-import { BesideGramsChoice, useInMeasures } from '../quantities/InMeasures';
+import { BesideGramsChoice, useInMeasures } from '../measured/InMeasures';
 import { ProcessLanes } from '../process/ProcessLanes';
 import { HowItFits } from './HowItFits';
 import { laterWords } from './laterWords';

@@ -5,7 +5,7 @@ import { wordCall } from '@/wording/calls';
 import { words } from '@/wording/screens/batch/PaperMethod';
 import { STEP_WORD } from '@/wording/words';
 import { laterWords } from './laterWords';
-import { useInMeasures } from '../quantities/InMeasures';
+import { useInMeasures } from '../measured/InMeasures';
 import { useUnits } from '../preferences/PreferencesProvider';
 
 /** The method for the wall: every call of the batch with its time and heat, what goes in at it, and a box to tick. Only on paper. */

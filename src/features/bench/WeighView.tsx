@@ -9,7 +9,7 @@ import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
 import { Segmented } from '@/ui/Segmented';
 import { useSteady } from '@/ui/useSteady';
-import { BesideGramsChoice, useInMeasures } from '../quantities/InMeasures';
+import { BesideGramsChoice, useInMeasures } from '../measured/InMeasures';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { STAGE_WORD } from '@/wording/words';

@@ -18,10 +18,15 @@ const IngredientSearch = lazy(() =>
   loadIngredientSearch().then((module) => ({ default: module.IngredientSearch })),
 );
 
+const OwnThingDialog = lazy(() =>
+  import('../ownThing/OwnThingDialog').then((module) => ({ default: module.OwnThingDialog })),
+);
+
 /** A button that opens a search for an ingredient beside itself. The search is fetched when the hand comes near. */
 export function IngredientPicker({ children, className, name, label, onPick }: PickerProps) {
   const button = useRef<HTMLButtonElement>(null);
   const [open, setOpen] = useState(false);
+  const [own, setOwn] = useState<string | null>(null);
   return (
     <>
       <button
@@ -38,7 +43,25 @@ export function IngredientPicker({ children, className, name, label, onPick }: P
       </button>
       {open && (
         <Suspense>
-          <IngredientSearch beside={button} label={label} onPick={onPick} onClose={() => setOpen(false)} />
+          <IngredientSearch
+            beside={button}
+            label={label}
+            onPick={onPick}
+            onOwn={setOwn}
+            onClose={() => setOpen(false)}
+          />
+        </Suspense>
+      )}
+      {own !== null && (
+        <Suspense>
+          <OwnThingDialog
+            called={own}
+            onPick={(ingredient) => {
+              setOwn(null);
+              onPick(ingredient);
+            }}
+            onClose={() => setOwn(null)}
+          />
         </Suspense>
       )}
     </>

@@ -18,8 +18,14 @@ interface IngredientSearchProps {
   beside: RefObject<HTMLButtonElement | null>;
   label: string;
   onPick: (ingredient: Ingredient) => void;
+  /** It is something of the baker's own, called so. */
+  onOwn: (called: string) => void;
   onClose: () => void;
 }
+
+/** With more found than this it is likely among them. */
+const FEW = 6;
+const OWN = ' own';
 
 /** Is there gum in a blend already? The question behind many a crumbly or gummy loaf. */
 function insideWord({ madeOf }: Ingredient, book: IngredientBook): string {
@@ -31,7 +37,7 @@ function insideWord({ madeOf }: Ingredient, book: IngredientBook): string {
 }
 
 /** Finds an ingredient by any of its names; arrows and Enter choose, Escape goes back to the button. */
-export function IngredientSearch({ beside, label, onPick, onClose }: IngredientSearchProps) {
+export function IngredientSearch({ beside, label, onPick, onOwn, onClose }: IngredientSearchProps) {
   const [text, setText] = useState('');
   const picked = useRef(false);
   const book = useBook();
@@ -65,9 +71,9 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
               className="w-full border-b border-rule bg-transparent px-3 py-2.5 outline-none focus-visible:outline-none"
             />
             <Command.List className="max-h-[min(20rem,50dvh)] overflow-y-auto p-1">
-              <Command.Empty className="px-3 py-4 text-sm text-soft">
-                {words.nothingByThatNameTry}
-              </Command.Empty>
+              {found.length === 0 && (
+                <p className="px-3 py-3 text-sm text-soft">{words.nothingByThatNameTry}</p>
+              )}
               {found.map((ingredient) => (
                 <Command.Item
                   key={ingredient.id}
@@ -100,6 +106,19 @@ export function IngredientSearch({ beside, label, onPick, onClose }: IngredientS
                   <span className="ml-auto text-xs text-soft">{ROLE_WORD[ingredient.roles[0]]}</span>
                 </Command.Item>
               ))}
+              {text.trim() !== '' && found.length < FEW && (
+                <Command.Item
+                  value={OWN}
+                  onSelect={() => {
+                    picked.current = true;
+                    onClose();
+                    onOwn(text.trim());
+                  }}
+                  className="flex min-h-9 cursor-pointer items-center rounded px-2 text-sm data-[selected=true]:bg-well"
+                >
+                  {words.somethingOfMyOwn(text.trim())}
+                </Command.Item>
+              )}
             </Command.List>
           </Command>
         </Popover.Content>

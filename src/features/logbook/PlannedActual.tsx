@@ -1,7 +1,7 @@
 'use client';
 import type { BakeState, BakeRecord } from '@/core/bake';
 import { cx } from '@/ui/cx';
-import { useInMeasures } from '../quantities/InMeasures';
+import { useInMeasures } from '../measured/InMeasures';
 import { useNameOf } from '../book/BookProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';

@@ -3,7 +3,7 @@ import type { BatchLine } from '@/core/batch';
 import { inMeasures } from '@/core/quantity';
 import { Choice } from '@/ui/Choice';
 import { wordCounts } from '@/wording/measured';
-import { words } from '@/wording/screens/quantities/InMeasures';
+import { words } from '@/wording/screens/measured/InMeasures';
 import { BESIDE_WORD } from '@/wording/words';
 import { useBook } from '../book/BookProvider';
 import { useStoredKit } from '../kit/KitProvider';
