@@ -7,7 +7,7 @@ const name = folder.replaceAll('/', '-');
 
 /** The tests are one file to the tool: it does not see which of them changed, so that what it remembers holds for these very tests. */
 const tests = createHash('sha256');
-for (const from of folder ? [folder, 'tests/db'] : [])
+for (const from of folder ? [folder, 'tests/db', 'tests/reader'] : [])
   for (const file of readdirSync(from, { recursive: true, encoding: 'utf8' }).sort())
     if (file.endsWith('.test.ts')) tests.update(readFileSync(`${from}/${file}`));
 const of = tests.digest('hex').slice(0, 12);

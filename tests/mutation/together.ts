@@ -7,7 +7,13 @@ import { join } from 'node:path';
  */
 const root = join(__dirname, '../..');
 const folder = process.env.CRUMB_MUTATE ?? '';
-const folders = /^src\/(?:server|db)\b/.test(folder) ? [folder, 'tests/db'] : [folder];
+/** Tests of a folder that stand elsewhere: they ask the database, or read files that are not code. */
+const elsewhere = /^src\/(?:server|db)\b/.test(folder)
+  ? ['tests/db']
+  : /^src\/core\/recipe\b/.test(folder)
+    ? ['tests/reader']
+    : [];
+const folders = [folder, ...elsewhere];
 
 /** What notices most is asked first. */
 const quickFirst = (a: string, b: string) =>
