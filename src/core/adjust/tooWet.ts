@@ -2,7 +2,9 @@ import { consistencyOf, liquidOverDemand, looseningG, type Consistency } from '.
 import { BAND_AIMS, type Band } from '../consistency/parameters';
 import { takenShare } from '../consistency/waterBalance';
 import { allLines, type Formula } from '../formula/formula';
+import { takeApart } from '../formula/takeApart';
 import { formulaTotals } from '../formula/totals';
+import { isFlourBase } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { Z80 } from '../numeric/normal';
 import { ok, refuse, type Result } from '../result';
@@ -28,6 +30,30 @@ const plus = (formula: Formula, ingredientId: string, massG: number): Formula =>
     { id: 'added', kind: 'late', name: '', lines: [{ id: 'added', ingredientId, massG, note: '' }] },
   ],
 });
+
+/**
+ * How unsure it is what a powder absorbs, relative sd: its own spread; of a bag as bought that of its parts, and of how well its shares, or the bag as a whole, are known. Null
+ * for what is no powder of the flour base.
+ */
+export function thirstCv(ingredientId: string, book: IngredientBook): number | null {
+  const ingredient = book.get(ingredientId);
+  if (!ingredient) return null;
+  const { absorption, madeOf, absorbs } = ingredient;
+  if (absorption && absorption.gPerG.value > 0) return absorption.gPerG.sd / absorption.gPerG.value;
+  if (!madeOf || !isFlourBase(ingredient)) return null;
+  const apart = takeApart(book, ingredientId, 1);
+  if (!apart.ok) return null;
+  let mean = 0;
+  let variance = 0;
+  for (const { ingredient: part, massG } of apart.value) {
+    mean += massG * (part.absorption?.gPerG.value ?? 0);
+    variance += (massG * (part.absorption?.gPerG.sd ?? 0)) ** 2;
+  }
+  if (mean <= 0) return null;
+  // known as a whole it is known better than by its parts
+  if (absorbs) return absorbs.sd / absorbs.value;
+  return Math.hypot(Math.sqrt(variance) / mean, ingredient.thirstCv ?? 0);
+}
 
 /** What all powders of a dough have taken up after its rest, g. */
 const demandRestedG = ({ balance }: Consistency): number =>
@@ -56,7 +82,7 @@ export function tooWet(
   if (BAND_AIMS[wanted] >= BAND_AIMS[felt]) return refuse('rangeReversed', 'wanted');
   const consistency = consistencyOf(formula, book);
   const totals = formulaTotals(formula, book);
-  if (!consistency || totals.baseG <= 0) return refuse('noFlour');
+  if (!consistency || totals.floursG <= 0) return refuse('noFlour');
   const liquidNowG = looseningG(consistency.balance);
   // the demand of the day is what makes the present liquid feel as it does
   const demandG = liquidNowG / liquidOverDemand(consistency, BAND_AIMS[felt]);
@@ -64,17 +90,17 @@ export function tooWet(
   const leavens = allLines(formula).filter((line) => book.get(line.ingredientId)?.roles[0] === 'leaven');
   const restedG = demandRestedG(consistency);
   const answers = powders.flatMap((ingredientId): TooWet[] => {
-    const ingredient = book.get(ingredientId);
-    if (!ingredient?.absorption || ingredient.absorption.gPerG.value <= 0) return [];
+    const cv = thirstCv(ingredientId, book);
+    if (cv === null) return [];
     // what a gram of it takes in this very dough, beside all that compete with it, after the rest
-    const trialG = 0.02 * totals.baseG;
+    const trialG = 0.02 * totals.floursG;
     const tried = consistencyOf(plus(formula, ingredientId, trialG), book);
     const perG = tried ? (demandRestedG(tried) - restedG) / trialG : 0;
     const addG = neededG / Math.max(0.02, perG);
-    if (!(perG > 0) || addG > totals.baseG / 2) return [];
+    if (!(perG > 0) || addG > totals.floursG / 2) return [];
     const after = formulaTotals(plus(formula, ingredientId, addG), book);
-    const doubt = (Z80 * ingredient.absorption.gPerG.sd) / ingredient.absorption.gPerG.value;
-    const grown = after.baseG / totals.baseG - 1;
+    const doubt = Z80 * cv;
+    const grown = after.floursG / totals.floursG - 1;
     return [
       {
         ingredientId,

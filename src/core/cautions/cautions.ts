@@ -88,7 +88,7 @@ function ofHeat(formula: Formula, ingredients: readonly Ingredient[]): Caution[]
 }
 
 /** Cautions that follow from what is on the sheet and what the method does with it, gravest first. */
-export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number): Caution[] {
+export function cautionsOf(formula: Formula, book: IngredientBook, floursG: number): Caution[] {
   const ingredients = everythingIn(formula, book);
   const cautions: Caution[] = [];
   const ids = (pick: (ingredient: Ingredient) => boolean) => ingredients.filter(pick).map(({ id }) => id);
@@ -143,7 +143,7 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
   const psylliumG = insideFormula(formula, book)
     .filter(({ ingredient, dough }) => dough && ingredient.allergens.includes('psylliumDust'))
     .reduce((sum, { massG }) => sum + massG, 0);
-  const percent = baseG > 0 ? (100 * psylliumG) / baseG : 0;
+  const percent = floursG > 0 ? (100 * psylliumG) / floursG : 0;
   if (percent >= SWELLING_PERCENT) cautions.push({ code: 'psylliumWater', ingredientIds: psyllium, percent });
   say(psyllium, (ingredientIds) => ({ code: 'psylliumDust', ingredientIds }));
 
@@ -174,6 +174,6 @@ export function cautionsOf(formula: Formula, book: IngredientBook, baseG: number
       cautions.push({ code: 'smokePoint', ingredientIds: [id], tempC, smokePointC });
     }
   }
-  if (baseG > 0) cautions.push({ code: 'rawFlour', ingredientIds: [] });
+  if (floursG > 0) cautions.push({ code: 'rawFlour', ingredientIds: [] });
   return cautions;
 }

@@ -95,7 +95,7 @@ export function binderInside({ doughLines, inside, book, percentOf, totals }: Sh
         lineIds: [line.id, ...added.map(({ id }) => id)],
         ingredientId: blend.id,
         binderId: ingredient.id,
-        insidePercent: (100 * massG) / totals.baseG,
+        insidePercent: (100 * massG) / totals.floursG,
         percent: percentOf(ingredient.id),
       }));
   });

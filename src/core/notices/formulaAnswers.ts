@@ -29,7 +29,13 @@ export function formulaAnswers(
     consistency,
     nutrition,
     yeast,
-    notices: noticesOf(formula, book, { totals, consistency, nutrition, yeast }),
-    cautions: cautionsOf(formula, book, totals.baseG),
+    // what is usual is usual on the flours, whatever the baker counts as 100 %
+    notices: noticesOf(formula, book, {
+      totals,
+      consistency,
+      nutrition,
+      yeast: yeastDose(formula, book, totals.floursG),
+    }),
+    cautions: cautionsOf(formula, book, totals.floursG),
   };
 }

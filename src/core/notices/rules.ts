@@ -102,7 +102,7 @@ const sugarBrakes: Rule = ({ inside, totals, yeast }) => {
   const sugarG = inside
     .filter(({ ingredient }) => ingredient.roles[0] === 'sweet')
     .reduce((sum, { ingredient, massG }) => sum + (massG * ingredient.per100g.sugars.value) / 100, 0);
-  const percent = (100 * sugarG) / totals.baseG;
+  const percent = (100 * sugarG) / totals.floursG;
   return when(percent > 8 && yeast !== null, () => ({
     code: 'sugarBrakes',
     rank: RANK.sugarBrakes,
@@ -112,7 +112,7 @@ const sugarBrakes: Rule = ({ inside, totals, yeast }) => {
 };
 
 const saltBrakes: Rule = ({ totals, yeast, linesOf }) => {
-  const percent = totals.saltPercent ?? 0;
+  const percent = (100 * totals.saltG) / totals.floursG;
   return when(percent > 2.6 && yeast !== null, () => ({
     code: 'saltBrakes',
     rank: RANK.saltBrakes,

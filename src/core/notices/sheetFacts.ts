@@ -51,12 +51,12 @@ export function sheetFacts(formula: Formula, book: IngredientBook, known: Known)
     book,
     doughLines: lines,
     inside,
-    hydrationAll: known.totals.hydrationAll ?? 0,
+    hydrationAll: ((known.totals.hydrationAll ?? 0) * known.totals.baseG) / known.totals.floursG,
     linesWhere,
     linesOf: (...ids) => ids.flatMap((id) => linesWhere((ingredient) => ingredient.id === id)),
-    percentOf: (...ids) => (100 * ids.reduce((sum, id) => sum + massOf(id), 0)) / known.totals.baseG,
+    percentOf: (...ids) => (100 * ids.reduce((sum, id) => sum + massOf(id), 0)) / known.totals.floursG,
     surePercentOf: (...ids) =>
-      (100 * ids.reduce((sum, id) => sum + massOf(id, true), 0)) / known.totals.baseG,
+      (100 * ids.reduce((sum, id) => sum + massOf(id, true), 0)) / known.totals.floursG,
     has: (role) =>
       inside.some(({ ingredient }) => ingredient.roles.includes(role)) ||
       lines.some((line) => book.get(line.ingredientId)?.roles.includes(role)),

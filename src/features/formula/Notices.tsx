@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Notice } from '@/core/notices';
 import { useNameOf } from '../book/BookProvider';
 import { wordNotice } from '@/wording/notices';
+import { useSheetState } from '../sheet/SheetContext';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/formula/Notices';
 
@@ -11,6 +12,7 @@ const FIRST = 3;
 
 /** What the sheet has to say about itself, most important first; the rest one press away. */
 export function Notices({ notices }: { notices: readonly Notice[] }) {
+  const base = useSheetState((state) => state.formula.percentBase);
   const numbers = useNumbers();
   const nameOf = useNameOf();
   const [all, setAll] = useState(false);
@@ -33,6 +35,7 @@ export function Notices({ notices }: { notices: readonly Notice[] }) {
           </li>
         ))}
       </ul>
+      {base !== 'flours' && <p className="mt-1 text-xs text-soft">{words.ofTheFlours}</p>}
       {notices.length > FIRST && (
         <button
           type="button"

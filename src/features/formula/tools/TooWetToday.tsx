@@ -31,7 +31,8 @@ export function TooWetToday() {
   const [wanted, setWanted] = useState<Band>(rested);
   const onSheet = [...massByIngredient(formula).keys()].filter((id) => {
     const ingredient = book.get(id);
-    return ingredient && isFlourBase(ingredient) && ingredient.absorption;
+    // a bag as bought is one thing here too
+    return ingredient && isFlourBase(ingredient);
   });
   const answers = tooWet(formula, felt, wanted, [...new Set([...onSheet, ...AT_HAND])], book);
   return (
