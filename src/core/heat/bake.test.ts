@@ -166,6 +166,21 @@ test('a lid keeps the crust pale, steel bakes the base faster than a cold tray, 
   expect(dropped.ovenC.at(-1)).toBeLessThan(150);
 });
 
+test('paper between a disc and its steel: its base browns less, its middle hardly notices; a tray has paper anyway', () => {
+  const disc = (on: 'steel' | 'tray', paper: boolean) =>
+    simulateBake(rolls({ piece: { shape: 'disc', massG: 240, lightness: 1.6, lengthCm: 27, widthCm: null }, count: 1, phases: [newPhase('oven', 300, 250, { on, ...(paper && { paper }) })] }));
+  const told = (baked: ReturnType<typeof disc>) => {
+    if (!baked.ok) throw new Error(baked.problem.code);
+    return { base: baked.value.brownBase.at(-1)!, setAtS: baked.value.setAtS! };
+  };
+  const [bare, papered] = [told(disc('steel', false)), told(disc('steel', true))];
+  expect(papered.base).toBeLessThan(0.9 * bare.base);
+  expect(papered.base).toBeGreaterThan(0.3 * bare.base);
+  expect(papered.setAtS / bare.setAtS).toBeGreaterThan(0.95);
+  expect(papered.setAtS / bare.setAtS).toBeLessThan(1.15);
+  expect(told(disc('tray', true))).toEqual(told(disc('tray', false)));
+}); // prettier-ignore
+
 test('the interval is there, is honest in width, and names what makes it', () => {
   const made = finish(bakeForecast(tinLoaf()));
   if (!made.ok) throw new Error('no forecast');

@@ -58,6 +58,8 @@ export const HEAT = {
   crustTouches: { tray: 0.25, tin: 0.6 },
   /** A tray's and a tin's effusivity through paper or grease, W s½/(m² K). */
   trayEffusivity: 1500,
+  /** What baking paper resists, m² K/W: 0.06 mm of siliconised paper at 0.06-0.1 W/(m K), and its second touch. */
+  paperResists: 0.001,
   /** A glowing element over the piece, seen as the mean of what is above it against the air, °C. */
   grillAboveC: 150,
   /** Of a touching side so much lies in spots (craft; told in the mean colour and apart). */

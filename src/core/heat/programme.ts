@@ -16,6 +16,8 @@ export interface Phase {
   readonly inTin: boolean;
   /** Sauce and topping lie on it: its upper side is kept moist. */
   readonly topped: boolean;
+  /** Paper between it and what it lies on; of a tray it is taken to be there. */
+  readonly paper?: boolean;
   /** The other side is down from now on. */
   readonly turned: boolean;
   /** The door is opened as it begins. */

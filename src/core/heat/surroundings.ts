@@ -179,10 +179,13 @@ export function meet(
   const touch = (meeting: Meeting, tempC: number, wet: number, dry: number, under: Plate) => {
     meeting.tempC = tempC;
     // what stands on its own steam still has the glow and the thin air under it
-    meeting.hWPerM2K = Math.max(s.figures['touch.gap'], wet * s.contact * (dry + (1 - dry) * baseMoist));
+    const bare = wet * s.contact * (dry + (1 - dry) * baseMoist);
+    const papered = phase.paper && under !== 'tray';
+    meeting.hWPerM2K = Math.max(s.figures['touch.gap'], papered ? 1 / (1 / bare + HEAT.paperResists) : bare);
     meeting.touches = true;
     // where two bodies truly touch they meet at a temperature between theirs, each by its effusivity
-    meeting.spots = EFFUSIVITY[under] / (EFFUSIVITY[under] + s.figures['spot.skin']);
+    const holds = EFFUSIVITY[papered ? 'tray' : under];
+    meeting.spots = holds / (holds + s.figures['spot.skin']);
     meeting.emissivity = 0;
     meeting.massPerPa = 0;
   };

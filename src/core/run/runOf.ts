@@ -180,7 +180,13 @@ export function runOf(
       heated = true;
       heat = stepHeat(step, heat);
       heats.push(heat);
-      const shared = { moist: heat.moist, on: heat.on, inTin: heat.inTin, topped: heat.topped };
+      const shared = {
+        moist: heat.moist,
+        on: heat.on,
+        inTin: heat.inTin,
+        topped: heat.topped,
+        ...(heat.paper && { paper: true }),
+      };
       if (step.kind === 'fry') fried = true;
       const turned =
         step.kind === 'griddle' && before?.kind === 'griddle' && !(phases.at(-1)?.turned ?? false);
@@ -202,7 +208,7 @@ export function runOf(
               door: kind === 'oven' && before?.kind !== 'bake' && before?.kind !== 'coast',
             }
           : kind === 'griddle'
-            ? { on: 'griddle' as const, turned }
+            ? { on: 'griddle' as const, turned, ...(heat.paper && { paper: true }) }
             : {};
       const sides = step.sides ?? 1;
       for (let side = 0; side < sides; side += 1) {
