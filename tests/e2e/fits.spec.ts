@@ -1,5 +1,5 @@
 import { inDemo } from '../../scripts/demoKitchen';
-import { cell, copyOf, expect, place, saved, test } from './kitchen';
+import { carried, cell, copyOf, expect, place, saved, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
 const toBatch = (page: Page) => page.getByRole('button', { name: 'Make a batch' }).click();
@@ -68,6 +68,15 @@ test('a recipe in cups stays in cups from the paste to the bench; its method ask
   const counts = page.getByTestId('counts');
   await expect(counts.first()).toHaveText('1 ½ cups');
   await expect(counts.nth(1)).toContainText('less');
+  // typed by weight: in the measures the baker prefers too, and then in none
+  const beside = page.getByRole('combobox', { name: 'What stands beside the grams' });
+  const yeast = page.getByRole('row', { name: /Instant yeast/ });
+  await expect(yeast.getByTestId('counts')).toHaveCount(0);
+  await beside.selectOption({ label: 'beside grams: cups, spoons, eggs' });
+  await expect(yeast.getByTestId('counts')).toHaveText('about 1 tsp');
+  await beside.selectOption({ label: 'grams alone' });
+  await expect(counts).toHaveCount(0);
+  await beside.selectOption({ label: 'beside grams: as the recipe says' });
   await page.getByRole('button', { name: 'To the bench' }).click();
   await expect(page.getByText('1 ½ cups').first()).toBeVisible();
 });
@@ -78,9 +87,12 @@ test('what was frozen stands on the first page until it is taken out, through a 
     .getByTestId('stock')
     .getByRole('link', { name: /Rolls for Sunday/ })
     .first();
-  await expect(stock).toContainText('frozen as dough');
+  await expect(stock).toContainText('frozen as dough, ready 6 h 10 min after it is taken out');
   await stock.click();
   const putBy = page.getByTestId('put-by');
+  await expect(putBy.getByTestId('finish')).toContainText(
+    /Taken out now, ready about .*Thaw.*Proof.*Bake 20 – 25 min, 220 °C/,
+  );
   const left = putBy.locator('.figure');
   await expect(left).toHaveText(/^\d+$/);
   const before = Number(await left.textContent());
@@ -91,4 +103,44 @@ test('what was frozen stands on the first page until it is taken out, through a 
   await expect(left).toHaveText(String(before - 1));
   await putBy.getByRole('button', { name: 'One back' }).click();
   await expect(left).toHaveText(String(before));
+});
+
+test('a sauce becomes a formula of its own, changes there, and is taken anew here; a topping of one’s own asks whom it is not for', async ({
+  page,
+}) => {
+  const host = await copyOf(page, 'Regatta pizza, in two passes');
+  await page.getByRole('button', { name: 'Tomato sauce: made by a formula of its own' }).click();
+  await page.getByRole('button', { name: 'Make it a formula of its own' }).click();
+  const source = page.getByTestId('part-source');
+  await source.getByRole('link', { name: 'Tomato sauce' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of the formula' })).toHaveValue('Tomato sauce');
+  await carried(page);
+  // half as much oil again, and the sauce alone can be weighed out
+  await cell(page, 'Olive oil, weight').fill('30');
+  await expect(saved(page)).toBeVisible();
+  await toBatch(page);
+  await expect(page.getByTestId('weigh-crushed-tomatoes')).toBeVisible();
+  await page.goto(`/formulas/${host}`);
+  await expect(source).toContainText('which has changed since');
+  const oil = page
+    .getByRole('region', { name: 'Tomato sauce' })
+    .getByRole('textbox', { name: 'Olive oil, weight' });
+  await expect(oil).toHaveValue('20');
+  await source.getByRole('button', { name: 'take it anew' }).click();
+  await expect(source).not.toContainText('changed');
+  // 30 of 456 g, in the 446 g that are made here
+  await expect(oil).toHaveValue(/^29[.,]3/);
+  await expect(saved(page)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Add to Cheese' }).click();
+  await page.getByRole('combobox', { name: 'Add to Cheese' }).fill('plum chutney');
+  await page.getByRole('option', { name: /plum chutney.* is something of my own/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Something of my own' });
+  const use = dialog.getByRole('button', { name: 'Save and use it' });
+  await expect(use).toBeDisabled();
+  await dialog.getByRole('checkbox', { name: 'sulphites' }).check();
+  await use.click();
+  await expect(dialog).toHaveCount(0);
+  await expect(cell(page, 'plum chutney, weight')).toBeVisible();
+  await expect(page.getByTestId('allergens')).toContainText(/sulphites/i);
 });

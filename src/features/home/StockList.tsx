@@ -53,7 +53,9 @@ export function StockList({ bakes, nowMs }: { bakes: readonly StockOfBake[]; now
                 prefetch={false}
                 className="flex min-h-11 flex-wrap items-baseline gap-x-3 py-2 hover:bg-well"
               >
-                <span className="figure text-2xl">{pieces ? put.leftPieces : units.mass(put.leftG)}</span>
+                <span className="figure text-2xl">
+                  {pieces ? put.leftPieces : units.mass(Math.round(put.leftG))}
+                </span>
                 <span className="font-semibold">{put.name}</span>
                 <span className="text-soft">
                   {of}, {pieces ? PUT_BY_WORD[put.as] : KEPT_WORD[put.place]}

@@ -160,7 +160,8 @@ function Rest({ of, tap, nowMs }: { of: Leftover; tap: PutByProps['tap']; nowMs:
   return (
     <li className="border-t border-rule py-2">
       <p>
-        <span className="figure text-3xl">{units.mass(leftG)}</span> {words.restOf(name, KEPT_WORD[place])}{' '}
+        <span className="figure text-3xl">{units.mass(Math.round(leftG))}</span>{' '}
+        {words.restOf(name, KEPT_WORD[place])}{' '}
         <span className="text-soft">{words.enoughFor(Math.floor(leftG / perPieceG + 0.05))}</span>
       </p>
       <GoodUntil bestByMs={bestByMs} nowMs={nowMs} />

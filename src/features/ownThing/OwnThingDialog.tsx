@@ -38,8 +38,10 @@ export function OwnThingDialog({ called, onPick, onClose }: OwnThingProps) {
   const [saved, setSaved] = useState(false);
   const made = saved ? book.get(id) : undefined;
   useEffect(() => {
-    // as soon as the page has it at hand
-    if (made) onPick(made);
+    if (!made) return undefined;
+    // the sheet around this hears of the new book after the dialog does
+    const timer = setTimeout(() => onPick(made));
+    return () => clearTimeout(timer);
   }, [made, onPick]);
   const missing =
     name.trim() === '' ? words.giveItAName : allergens.length === 0 && !none ? words.askedFor : null;
