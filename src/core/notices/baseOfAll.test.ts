@@ -32,7 +32,7 @@ test('whatever counts as 100 %, the dough is the same and so is what is worth ch
   expect(mends).toEqual([mends[0], mends[0], mends[0]]);
 });
 
-test('a bag as bought dries a dough like any powder, and says how unsure its thirst is', () => {
+test('a bag as bought dries a dough like any powder, and says how unsure its absorption is', () => {
   const rice = libraryBook.get('white-rice-flour')!.absorption!.gPerG;
   const book = new Map(libraryBook);
   const put = (id: string, part: object) => book.set(id, { ...libraryBook.get(bagId)!, id, ...part });

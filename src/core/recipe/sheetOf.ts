@@ -4,6 +4,7 @@ import { formulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { shortened } from '../plainTextSchema';
 import { within } from '../units/decimal';
+import { answered } from './method/answered';
 import type { StepAsk } from './method/draft';
 import type { RecipeReading } from './readRecipe';
 import { styleOf } from './styleOf';
@@ -129,13 +130,14 @@ export function sheetOfRecipe(
     ...reading.steps.slice(FORMULA_LIMITS.steps).map(({ note }) => note),
     ...(left.length > 0 ? [`Not in the formula: ${left.join('; ')}`] : []),
   ].join('\n');
+  const steps = reading.steps.map((step) => answered(step, meant.get(step.id), reading.steps));
   const blank = emptyFormula(reading.title ?? 'From a pasted recipe', newId());
   const formula: Formula = sizeFromWords({
     ...blank,
     about: shortened(about, FORMULA_LIMITS.aboutLength),
     stages: stages.length > 0 ? stages : blank.stages,
-    style: styleOf(reading.title, reading.steps) ?? blank.style,
-    steps: reading.steps.slice(0, FORMULA_LIMITS.steps).map((step) => ({ ...step, ...meant.get(step.id) })),
+    style: styleOf(reading.title, steps) ?? blank.style,
+    steps: steps.slice(0, FORMULA_LIMITS.steps),
   });
   const totals = formulaTotals(formula, book);
   return {

@@ -87,20 +87,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
       )}
       <section aria-label={words.everythingToWeigh}>
         <EaterChecks stages={bake.sheet.stages} brief className="mb-3" />
-        <div className="mb-3 flex flex-wrap items-center gap-3">
-          <Segmented
-            label={words.howTheScaleIsUsed}
-            size="bench"
-            value={running ? 'running' : 'zero'}
-            onChange={(value) => setRunning(value === 'running')}
-            options={[
-              { value: 'zero', label: words.zeroEachTime },
-              { value: 'running', label: words.runningTotal },
-            ]}
-          />
-          {running && <VesselCell vesselG={vesselG} onChange={setVesselG} />}
-          <BesideGramsChoice />
-        </div>
+        <ScaleUse running={running} onRunning={setRunning} vesselG={vesselG} onVessel={setVesselG} />
         {bake.sheet.stages.map((stage) => (
           <div key={stage.id} className="mb-4">
             <h2 className="text-base text-soft">{stage.name || STAGE_WORD[stage.kind]}</h2>
@@ -122,6 +109,33 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
         ))}
         <LotsUsed bake={bake} state={state} tap={tap} size="bench" />
       </section>
+    </div>
+  );
+}
+
+interface ScaleUseProps {
+  running: boolean;
+  onRunning: (running: boolean) => void;
+  vesselG: number;
+  onVessel: (massG: number) => void;
+}
+
+/** How the scale is read, and what stands beside the grams. */
+function ScaleUse({ running, onRunning, vesselG, onVessel }: ScaleUseProps) {
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-3">
+      <Segmented
+        label={words.howTheScaleIsUsed}
+        size="bench"
+        value={running ? 'running' : 'zero'}
+        onChange={(value) => onRunning(value === 'running')}
+        options={[
+          { value: 'zero', label: words.zeroEachTime },
+          { value: 'running', label: words.runningTotal },
+        ]}
+      />
+      {running && <VesselCell vesselG={vesselG} onChange={onVessel} />}
+      <BesideGramsChoice />
     </div>
   );
 }

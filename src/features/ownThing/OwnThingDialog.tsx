@@ -1,14 +1,14 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { ALLERGENS, GLUTEN_RISKS, type Allergen, type GlutenRisk, type Ingredient } from '@/core/ingredients';
+import type { Allergen, GlutenRisk, Ingredient } from '@/core/ingredients';
 import { ownThing } from '@/core/ingredients/ownThing';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Dialog } from '@/ui/Dialog';
 import { newUuid } from '@/ui/newUuid';
-import { ALLERGEN_WORD, GLUTEN_WORD } from '@/wording/allergens';
 import { words } from '@/wording/screens/ownThing/OwnThingDialog';
 import { useBook } from '../book/BookProvider';
+import { AllergenTicks, Tick } from '../eaters/AllergenTicks';
 import { useSaveEntry } from '../larder/useSaveEntry';
 
 /** What something of one's own on a bread is most often like. */
@@ -84,45 +84,25 @@ export function OwnThingDialog({ called, onPick, onClose }: OwnThingProps) {
       </label>
       <fieldset className="mt-4">
         <legend className="font-semibold">{words.whatIsInIt}</legend>
-        <Choice
-          label={words.gluten}
-          value={gluten}
-          options={GLUTEN_RISKS.map((value) => ({ value, label: GLUTEN_WORD[value] }))}
-          onChange={setGluten}
-          className="mt-1 border-edge bg-surface"
-        />
-        <div className="mt-1 flex flex-wrap gap-x-4">
-          {ALLERGENS.map((allergen) => (
-            <label key={allergen} className="flex min-h-8 items-center gap-1.5 text-sm">
-              <input
-                type="checkbox"
-                className="size-5 accent-ink"
-                checked={allergens.includes(allergen)}
-                onChange={(event) => {
-                  setNone(false);
-                  setAllergens(
-                    event.currentTarget.checked
-                      ? [...allergens, allergen]
-                      : allergens.filter((each) => each !== allergen),
-                  );
-                }}
-              />
-              {ALLERGEN_WORD[allergen]}
-            </label>
-          ))}
-          <label className="flex min-h-8 items-center gap-1.5 text-sm font-semibold">
-            <input
-              type="checkbox"
-              className="size-5 accent-ink"
-              checked={none}
-              onChange={(event) => {
-                setNone(event.currentTarget.checked);
-                if (event.currentTarget.checked) setAllergens([]);
-              }}
-            />
-            {words.none}
-          </label>
-        </div>
+        <AllergenTicks
+          gluten={gluten}
+          onGluten={setGluten}
+          allergens={allergens}
+          onAllergens={(next) => {
+            setNone(false);
+            setAllergens(next);
+          }}
+        >
+          <Tick
+            on={none}
+            onTick={(on) => {
+              setNone(on);
+              if (on) setAllergens([]);
+            }}
+          >
+            <strong>{words.none}</strong>
+          </Tick>
+        </AllergenTicks>
       </fieldset>
       {trouble && (
         <p role="alert" className="mt-3 text-sm text-alarm">

@@ -1,6 +1,6 @@
 'use client';
 import { CircleHelp } from 'lucide-react';
-import type { RecipeReading, StepAsk } from '@/core/recipe';
+import { answered, type RecipeReading, type StepAsk } from '@/core/recipe';
 import { Button } from '@/ui/Button';
 import { words } from '@/wording/screens/reading/ReadSteps';
 import { STEP_WORD } from '@/wording/words';
@@ -11,17 +11,27 @@ type StepReading = StepAsk['readings'][number];
 /** What was answered to a sentence's question; null: as it was read. */
 export type StepAnswers = ReadonlyMap<string, StepReading | null>;
 
-// a step's id may move when lines are declared anew; its sentence does not
-const keyOf = ({ stepId, about, written }: StepAsk): string => `${stepId} ${about} ${written}`;
+/** What a question is known by: a step has another id when lines are declared anew, its sentence stays; of the same sentence twice, which. */
+function keysOf(asks: readonly StepAsk[]): ReadonlyMap<StepAsk, string> {
+  const seen = new Map<string, number>();
+  return new Map(
+    asks.map((ask) => {
+      const key = `${ask.about} ${ask.written}`;
+      const times = (seen.get(key) ?? 0) + 1;
+      seen.set(key, times);
+      return [ask, `${times} ${key}`];
+    }),
+  );
+}
 
 export const openStepAsks = ({ stepAsks }: RecipeReading, told: StepAnswers): number =>
-  stepAsks.filter((ask) => !told.has(keyOf(ask))).length;
+  [...keysOf(stepAsks).values()].filter((key) => !told.has(key)).length;
 
 /** What was meant, by step. */
 export function meantBy({ stepAsks }: RecipeReading, told: StepAnswers): ReadonlyMap<string, StepReading> {
   const meant = new Map<string, StepReading>();
-  for (const ask of stepAsks) {
-    const answer = told.get(keyOf(ask));
+  for (const [ask, key] of keysOf(stepAsks)) {
+    const answer = told.get(key);
     if (answer) meant.set(ask.stepId, { ...meant.get(ask.stepId), ...answer });
   }
   return meant;
@@ -39,12 +49,13 @@ export function ReadSteps({ reading, told, onTell }: ReadStepsProps) {
   const fieldWords = useFieldWords();
   if (reading.steps.length === 0) return null;
   const meant = meantBy(reading, told);
+  const keys = keysOf(reading.stepAsks);
   return (
     <section className="mt-4">
       <h3 className="text-sm text-soft">{words.method}</h3>
       <ol className="text-sm">
         {reading.steps.map((plain) => {
-          const step = { ...plain, ...meant.get(plain.id) };
+          const step = answered(plain, meant.get(plain.id), reading.steps);
           const asks = reading.stepAsks.filter(({ stepId }) => stepId === plain.id);
           return (
             <li key={plain.id} className="border-t border-rule py-1.5" data-testid="read-step">
@@ -66,7 +77,13 @@ export function ReadSteps({ reading, told, onTell }: ReadStepsProps) {
                 </span>
               </div>
               {asks.map((ask) => (
-                <StepQuestion key={keyOf(ask)} ask={ask} told={told} onTell={onTell} />
+                <StepQuestion
+                  key={keys.get(ask)}
+                  name={keys.get(ask)!}
+                  ask={ask}
+                  told={told}
+                  onTell={onTell}
+                />
               ))}
             </li>
           );
@@ -76,9 +93,13 @@ export function ReadSteps({ reading, told, onTell }: ReadStepsProps) {
   );
 }
 
-function StepQuestion({ ask, told, onTell }: { ask: StepAsk } & Pick<ReadStepsProps, 'told' | 'onTell'>) {
+function StepQuestion({
+  ask,
+  name: key,
+  told,
+  onTell,
+}: { ask: StepAsk; name: string } & Pick<ReadStepsProps, 'told' | 'onTell'>) {
   const units = useUnits();
-  const key = keyOf(ask);
   const answered = told.has(key);
   const answer = told.get(key);
   const readingWords = ({ kind, minS, maxS, tempC }: StepReading): string =>

@@ -259,7 +259,6 @@ class MethodReader {
     const aside = this.stage.aside && kind !== 'boil' && kind !== 'fry';
     const as: StepKind = aside ? (kind === 'preheat' ? 'preheat' : 'free') : kind;
     const medium = mediumOf(as, plain);
-    // "heat the oven" once more is not another oven
     if (as === 'bake' && last?.kind === 'cool' && !last.time && !/\bcool|rack\b/i.test(last.texts.join(' '))) {
       // taken out of the tin to go back into the oven: nothing cools
       this.drafts.pop();
@@ -270,6 +269,7 @@ class MethodReader {
       last.kind = 'bloom';
       last.tempC = last.liquidC;
     }
+    // what is done goes on; "heat the oven" once more is not another oven
     const joins =
       last !== undefined && !more && !this.turned && last.kind === as && this.drafts.at(-1) === last &&
       (last.paragraph === this.at || ONE_VISIT.has(as)) &&
@@ -313,7 +313,6 @@ class MethodReader {
     if (kind === 'shape' && /\b(?:braid|plait)\b/i.test(plain)) this.divided = { pieces: null, pieceMassG: null };
     else if (kind === 'divide' || (kind === 'shape' && this.divided.pieces === null)) {
       const { pieces, pieceMassG } = dividedInto(plain);
-
       this.divided = { pieces: this.divided.pieces ?? pieces, pieceMassG: this.divided.pieceMassG ?? (kind === 'divide' || pieces !== null ? pieceMassG : null) };
     }
   } // prettier-ignore

@@ -1,5 +1,4 @@
 /** What the screen says. */
 export const words = {
   whoMustNotEatIt: 'Who must not eat it',
-  gluten: 'Gluten',
 } as const;

@@ -7,7 +7,6 @@ export const words = {
   mostLike: 'Most like',
   likeNothing: 'nothing here',
   whatIsInIt: 'What is in it that somebody must not eat?',
-  gluten: 'Gluten',
   none: 'None of these',
   askedFor: 'Say what is in it, or that none of these are.',
   saveAndUse: 'Save and use it',

@@ -1,0 +1,4 @@
+/** What the screen says. */
+export const words = {
+  gluten: 'Gluten',
+} as const;
