@@ -73,7 +73,7 @@ export function clausesOf(sentence: string): Clause[] {
       else clauses.push({ text: piece, goesOn: false });
     } else if (depth === 0 && /while/i.test(link) && TIMED.test(piece)) {
       clauses.push({ text: piece, goesOn: false });
-    } else if (depth === 0 && TIMED.test(piece) && TIMED.test(last.text) && goesOn(piece) && !isMinutesOfHour(last.text, piece)) {
+    } else if (depth === 0 && !/\bor\b/i.test(link) && TIMED.test(piece) && TIMED.test(last.text) && goesOn(piece) && !isMinutesOfHour(last.text, piece)) {
       clauses.push({ text: piece, goesOn: true });
     } else last.text += link + piece;
     depth += (piece.match(/\(/g) ?? []).length - (piece.match(/\)/g) ?? []).length;
