@@ -137,7 +137,7 @@ test('how often, how many together, into what, wet or dry', () => {
 test('what a sentence leaves open is asked with what it may mean, the likeliest first', () => {
   let next = 0;
   const asks = (text: string) =>
-    readMethod([{ text: `Mix the dough. ${text}`, aside: false }], () => `s${next++}`).asks.map(
+    readMethod([{ text: `Mix the dough 5 minutes. ${text}`, aside: false }], () => `s${next++}`).asks.map(
       ({ about, readings }) => ({ about, readings }),
     );
   expect(asks('Let it rise 1 hour or overnight in the fridge.')).toEqual([
