@@ -3,6 +3,8 @@ import { cell, copyOf, expect, place, saved, test } from './kitchen';
 test('a tin loaf and rolls from one dough, some of it frozen: parted, batched, baked load by load', async ({
   page,
 }) => {
+  // tall enough that nothing scrolls under the mouse
+  await page.setViewportSize({ width: 1280, height: 2200 });
   await copyOf(page, 'Pumpkin-seed supper rolls');
   await place(page, 'Method');
   await page.getByRole('button', { name: 'Make several breads of it' }).click();
@@ -12,6 +14,22 @@ test('a tin loaf and rolls from one dough, some of it frozen: parted, batched, b
   // the first keeps the steps that were there, and half of the twelve pieces
   await expect(ways.first().locator('[data-step]').first()).toBeVisible();
   await expect(ways.first().getByTestId('way-pieces')).toHaveText('6 × 85 g');
+  // a step goes to the bread that has none yet
+  const [mine, theirs] = [ways.first().locator('[data-step]'), ways.nth(1).locator('[data-step]')];
+  const count = await mine.count();
+  await expect(theirs).toHaveCount(0);
+  const from = await mine.last().locator('[data-grip]').boundingBox();
+  const to = await ways.nth(1).locator('ol').boundingBox();
+  if (!from || !to) throw new Error('not on the page');
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y + 30, { steps: 4 });
+  await page.mouse.move(to.x + 12, to.y + to.height / 2, { steps: 12 });
+  await page.mouse.up();
+  await expect(theirs).toHaveCount(1);
+  await expect(mine).toHaveCount(count - 1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(theirs).toHaveCount(0);
   await cell(page, 'Name of the bread Bread 2').fill('Little loaf');
   await page.getByLabel('How much of the dough: Little loaf').selectOption('pieces');
   await ways.nth(1).getByLabel('each').fill('450');
@@ -31,7 +49,7 @@ test('a tin loaf and rolls from one dough, some of it frozen: parted, batched, b
   // its day is the rolls' until the loaf is asked for
   await place(page, 'Timeline');
   await page.getByRole('radio', { name: 'Little loaf' }).click();
-  await expect(page.getByText(/Baked as/)).toContainText('in a tin');
+  await expect(page.getByTestId('taken-as')).toContainText('in a tin');
 
   await page.getByRole('button', { name: 'Make a batch' }).click();
   await cell(page, 'How many: Bread 1').fill('4');

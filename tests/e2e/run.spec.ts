@@ -71,7 +71,7 @@ test('what if, another shape, another way of rising', async ({ page }) => {
   await page.getByRole('button', { name: 'half the yeast' }).click();
   await expect(page.getByTestId('what-if')).toHaveCount(0);
 
-  await page.getByText(/^Baked as:/).click();
+  await page.getByText(/^Taken as:/).click();
   await page.getByRole('combobox', { name: 'Tin', exact: true }).selectOption('Half-pound tin');
   await expect(page.getByRole('textbox', { name: 'Tin, inner length' })).toHaveValue('15');
   await page.getByRole('textbox', { name: 'Tin, inner length' }).fill('1');

@@ -41,6 +41,8 @@ test('loads go through one oven, with its recovery between; the second waits, an
     'cool 78-108',
   ]);
   expect(process.activities.map(({ waitedS }) => waitedS / 60)).toEqual([0, 0, 24, 48, 0]);
+  // shaped, they bear 20 min
+  expect(process.activities.map(({ tooLongS }) => tooLongS / 60)).toEqual([0, 0, 4, 28, 0]);
 });
 
 test('two breads of one dough: each goes on by itself, and the oven is one', () => {
@@ -50,6 +52,12 @@ test('two breads of one dough: each goes on by itself, and the oven is one', () 
   const process = processOf([...trunk, ...tin, ...rolls]);
   expect(told(process)).toEqual(['mix 0-10', 'proof 10-70', 'bake 70-120', 'proof 10-50', 'bake 120-140']);
   expect(process.activities.at(-1)?.waitedS).toBe(70 * 60);
+  // proofed for 40 min they bear a fifth of that
+  expect(process.activities.at(-1)?.tooLongS).toBe(62 * 60);
+  // nothing was done to it yet that could suffer
+  expect(processOf(calls([step('bake', 20)], 4, 2)).activities.map(({ tooLongS }) => tooLongS)).toEqual([
+    0, 0,
+  ]);
 });
 
 test('sides and loads: ten rings two at a time, both sides of a load before the next goes in', () => {

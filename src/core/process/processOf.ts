@@ -28,6 +28,8 @@ interface PlacedActivity extends Activity {
   readonly beside: boolean;
   /** It had to wait for its oven, kettle or pan, s. */
   readonly waitedS: number;
+  /** Of that, what is more than the thing that waits bears, s: after what was done to it before. */
+  readonly tooLongS: number;
 }
 
 interface Call {
@@ -90,6 +92,8 @@ export function processOf(calls: readonly Call[]): Process {
   const freeS = new Map<Resource, number>();
   /** When each load of each way, and what has none, is done. */
   const doneS = new Map<string, number>();
+  /** How long what each of those left may wait, s. */
+  const bearsS = new Map<string, number>();
   const laneOf = ({ wayId, load }: Activity) => `${wayId ?? ''}/${load?.at ?? ''}`;
   let trunkS = 0;
   calls.forEach(({ activity, step }, at) => {
@@ -106,12 +110,16 @@ export function processOf(calls: readonly Call[]): Process {
     const alone = resource !== null && ONE_LOAD.has(resource);
     const from = alone ? Math.max(before, freeS.get(resource) ?? 0) : before;
     const endS = from + lasts.typicalS;
+    // what it was before it had loads, or in the dough, where nothing of its own was done to it yet
+    const bears = bearsS.get(laneOf(activity)) ?? bearsS.get(mine) ?? bearsS.get('/') ?? Infinity;
+    const mayS = mayWaitS(step.kind, lasts.typicalS);
     placed.push({
-      ...activity, kind: step.kind, lasts, resource, hands: step.handsOn, mayWaitS: mayWaitS(step.kind, lasts.typicalS),
-      startS: beside ? from - lasts.typicalS : from, endS: beside ? from : endS, beside, waitedS: from - before,
+      ...activity, kind: step.kind, lasts, resource, hands: step.handsOn, mayWaitS: mayS,
+      startS: beside ? from - lasts.typicalS : from, endS: beside ? from : endS, beside, waitedS: from - before, tooLongS: Math.max(0, from - before - bears),
     }); // prettier-ignore
     if (beside) return;
     doneS.set(laneOf(activity), endS);
+    bearsS.set(laneOf(activity), mayS);
     if (wayId === null) trunkS = Math.max(trunkS, endS);
     if (alone) freeS.set(resource, endS + (load && isLast(at, calls) ? (RECOVERS_S[resource] ?? 0) : 0));
   });

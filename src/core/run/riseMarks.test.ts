@@ -1,4 +1,4 @@
-import { ordinaryScales } from '../batch';
+import { ordinaryScales, planBatch } from '../batch';
 import { loafSheet } from '../batch/testBatch';
 import type { BakeAction, BakeRecord } from '../bake';
 import { learnRise } from '../fermentation';
@@ -6,6 +6,7 @@ import { volumesAt } from '../fermentation/riseCurve';
 import type { Formula } from '../formula';
 import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
+import { newStep, type StepKind } from '../method';
 import { ORDINARY_KITCHEN, riseObservations } from '.';
 
 const loaf: Formula = {
@@ -68,3 +69,24 @@ test('marks of a slow day teach that it is slower', () => {
   const slow = seen(bake([10, done(mix)], [50, rise(100 * (at! - 1))], [100, rise(100 * (later! - 1))]));
   expect(learnRise(slow)!.learnt.vigour.value).toBeLessThan(0.93);
 });
+
+test('of a dough that parts each mark is of its own bread: its steps, its pieces; what was marked before it parted counts once', () => {
+  const step = (kind: StepKind, id: string, minutes: number) => ({ ...newStep(kind, id), minS: 60 * minutes });
+  const parted: Formula = {
+    ...loaf,
+    steps: [step('mix', 'mix', 5), step('bulk', 'bulk', 30)],
+    ways: [
+      { id: 'tin', name: 'Tin', amount: { kind: 'pieces', pieces: 1, pieceMassG: 500 }, steps: [step('shape', 'st', 2), step('proof', 'pt', 60), step('bake', 'bt', 40)], bakedAs: { shape: 'tin', lengthCm: null, widthCm: null, tin: 'dark', perLoad: null } },
+      { id: 'rolls', name: 'Rolls', amount: { kind: 'pieces', pieces: 5, pieceMassG: 80 }, steps: [step('divide', 'dr', 4), step('proof', 'pr', 40), step('bake', 'br', 20)], bakedAs: { shape: 'roll', lengthCm: null, widthCm: null, tin: null, perLoad: null } },
+    ],
+  };
+  const plan = planBatch(parted, { mode: 'factor', factor: 1, pieceMassG: 500, bowlLossPercent: 0 }, ordinaryScales, libraryBook);
+  if (!plan.ok) throw new Error(plan.problem.code);
+  const mark = (stepId: string, grownPercent: number): BakeAction => ({ type: 'rise', stepId, of: 'dough', grownPercent });
+  const record = { ...bake([10, done('mix')], [30, mark('bulk', 20)], [45, done('bulk')], [90, mark('pt', 60)], [80, mark('pr', 50)]), sheet: plan.value };
+  const found = riseObservations(record, parted, libraryBook, ORDINARY_KITCHEN);
+  expect(found.map(({ points }) => points.map(({ atS }) => atS / 60))).toEqual([[20, 80], [70]]);
+  const [tin, rolls] = found.map(({ question }) => question.stays.map(({ standing, pieceG, durationS }) => [standing, Math.round(pieceG), durationS / 60]));
+  expect(tin!.slice(1)).toEqual([['tin', 500, 2], ['tin', 500, 43]]);
+  expect(rolls!.slice(1)).toEqual([['pieces', 80, 4], ['pieces', 80, 31]]);
+}); // prettier-ignore

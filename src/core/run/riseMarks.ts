@@ -1,7 +1,7 @@
 import { actualStages, endOfMixing, lotsOf, stateOf, type BakeRecord } from '../bake';
 import type { RiseObservation } from '../fermentation/learnRise';
 import { allLines, type Formula } from '../formula/formula';
-import { asOneBread } from '../formula/ways';
+import { asOneBread, asWay } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { withLots } from '../ingredients/lots';
 import type { MethodStep } from '../method/step';
@@ -29,11 +29,47 @@ export function riseObservations(
 ): RiseObservation[] {
   const state = stateOf(bake);
   const { sheet } = bake;
-  const lots = lotsOf(sheet, state);
-  const then = withLots(book, lots);
-  const { lastMix, mixedAtMs } = endOfMixing(sheet, state);
+  const { mixedAtMs } = endOfMixing(sheet, state);
   if (mixedAtMs === null) return [];
   const marks = state.rises.filter(({ atMs }) => atMs > mixedAtMs);
+  const wayOf = new Map(sheet.activities?.map(({ id, wayId }) => [id, wayId]));
+  const ways = [...new Set(marks.flatMap(({ stepId }) => wayOf.get(stepId) ?? []))];
+  // what was marked before the dough parted counts once, with the first of its breads
+  return (ways.length > 0 ? ways : [null]).flatMap((wayId, index) => {
+    const mine = marks.filter(({ stepId }) => {
+      const way = wayOf.get(stepId) ?? null;
+      return way === wayId || (way === null && index === 0);
+    });
+    const steps = sheet.steps.filter(({ id }) => [null, wayId].includes(wayOf.get(id) ?? null));
+    const doughG = sheet.ways?.find((way) => way.wayId === wayId)?.doughG ?? sheet.pieces.doughG;
+    const as = asWay(formula, wayId).bakedAs;
+    return observed({ bake, state, marks: mine, steps, mixedAtMs, doughG, as }, formula, book, kitchen);
+  });
+}
+
+interface Marked {
+  readonly bake: BakeRecord;
+  readonly state: ReturnType<typeof stateOf>;
+  readonly marks: ReturnType<typeof stateOf>['rises'];
+  /** The steps that what was marked went through. */
+  readonly steps: readonly MethodStep[];
+  readonly mixedAtMs: number;
+  /** One piece of it, g, and what that is shaped into. */
+  readonly doughG: number;
+  readonly as: Formula['bakedAs'];
+}
+
+/** What the marks of one bread of a bake say. */
+function observed(
+  { bake, state, marks, steps: all, mixedAtMs, doughG, as }: Marked,
+  formula: Formula,
+  book: IngredientBook,
+  kitchen: RunKitchen,
+): RiseObservation[] {
+  const { sheet } = bake;
+  const lots = lotsOf(sheet, state);
+  const then = withLots(book, lots);
+  const lastMix = all.findLastIndex(({ id }) => id === sheet.steps[endOfMixing(sheet, state).lastMix]?.id);
   const lastMs = Math.max(...marks.map(({ atMs }) => atMs));
   if (marks.length === 0) return [];
 
@@ -41,7 +77,7 @@ export function riseObservations(
   const beganS = new Map<string, number>();
   let atS = 0;
   const markedS = (lastMs - mixedAtMs) / 1000;
-  for (const step of sheet.steps.slice(lastMix + 1)) {
+  for (const step of all.slice(lastMix + 1)) {
     if (HEATS.has(step.kind) || atS >= markedS) break;
     if (BESIDE.has(step.kind)) continue;
     beganS.set(step.id, atS);
@@ -58,9 +94,10 @@ export function riseObservations(
   if (steps.length === 0) return [];
   const made: Formula = {
     ...asOneBread(formula),
+    ...(as && { bakedAs: as }),
     stages: actualStages(sheet, state),
-    steps: [...sheet.steps.slice(0, lastMix + 1), ...steps],
-    usualYield: { ...formula.usualYield, pieceMassG: sheet.pieces.doughG },
+    steps: [...all.slice(0, lastMix + 1), ...steps],
+    usualYield: { ...formula.usualYield, pieceMassG: doughG },
   };
   const { totals, consistency } = formulaAnswers(made, then);
   const run = runOf(made, then, totals, consistency, kitchen);

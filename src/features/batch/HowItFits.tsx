@@ -1,9 +1,19 @@
 'use client';
 import { smallDoses, type BatchSheet } from '@/core/batch';
+import { purposeOf } from '@/core/formula';
 import { words } from '@/wording/screens/batch/HowItFits';
-import { STEP_WORD } from '@/wording/words';
+import { STAGE_WORD, STEP_WORD } from '@/wording/words';
 import { useBook } from '../book/BookProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
+
+/** Parts that are made whole before there are several mixes: a gel, a sponge, a soaker. */
+const madeBefore = ({ stages }: BatchSheet) =>
+  stages
+    .filter(({ kind }) => purposeOf({ kind }) === 'dough' && kind !== 'main' && kind !== 'late')
+    .map(({ kind, name, lines }) => ({
+      name: name || STAGE_WORD[kind],
+      massG: lines.reduce((sum, line) => sum + line.massG, 0),
+    }));
 
 /** What this kitchen makes of the batch: in how many mixes and loads, why, and which doses its scales cannot show. Printed with the sheet. */
 export function HowItFits({ sheet }: { sheet: BatchSheet }) {
@@ -28,6 +38,9 @@ export function HowItFits({ sheet }: { sheet: BatchSheet }) {
         <li>
           <strong>{words.mixes(mixes.count)}</strong>{' '}
           {words.ofUpTo(units.mass(sheet.doughG / mixes.count), units.mass(mixes.mostG))}
+          {madeBefore(sheet).map(({ name, massG }) => (
+            <span key={name}> {words.eachMixTakes(name, units.mass(Math.round(massG / mixes.count)))}</span>
+          ))}
         </li>
       )}
       {loads.map(({ stepId, wayId, fits, by, loads: count }) => (

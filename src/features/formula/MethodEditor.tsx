@@ -15,14 +15,20 @@ import { useUnits } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/formula/MethodEditor';
 import { Term } from '../help/Term';
 
-/** Where a step stands: in the dough's own steps (null) or in those of one way, and at which place there. */
+/** The list of the dough's own steps. */
+const TRUNK = 'steps';
+
+/** Where a step stands: in the dough's own steps (null) or in those of one way, and at which place there; of a list its end. */
 function placeOf(formula: Pick<Formula, 'steps' | 'ways'>, stepId: string) {
   const own = formula.steps.findIndex(({ id }) => id === stepId);
   if (own >= 0) return { wayId: null, at: own, of: formula.steps.length };
   for (const way of formula.ways ?? []) {
     const at = way.steps.findIndex(({ id }) => id === stepId);
     if (at >= 0) return { wayId: way.id, at, of: way.steps.length };
+    // over its list, not over one of its steps: an empty bread has no step to be over
+    if (way.id === stepId) return { wayId: way.id, at: way.steps.length, of: way.steps.length };
   }
+  if (stepId === TRUNK) return { wayId: null, at: formula.steps.length, of: formula.steps.length };
   return null;
 }
 
@@ -101,7 +107,7 @@ function Stretch({ wayId, steps, from, onMove }: StretchProps) {
   const ids = useMemo(() => order.split(' ').filter(Boolean), [order]);
   return (
     <>
-      <CarryList id={wayId ?? 'steps'} ids={ids} as="ol">
+      <CarryList id={wayId ?? TRUNK} ids={ids} as="ol" className="min-h-4">
         {steps.map((step, index) => (
           <StepRow key={step.id} step={step} number={from + index} onMove={onMove} />
         ))}

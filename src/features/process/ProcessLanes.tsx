@@ -111,12 +111,13 @@ export function ProcessLanes({ sheet }: { sheet: BatchSheet }) {
         </div>
       </div>
       {longest && (
-        <p className="mt-1 text-sm text-soft">
-          {words.waits(
+        <p className={longest.tooLongS >= 60 ? 'mt-1 text-sm text-alarm' : 'mt-1 text-sm text-soft'}>
+          {(longest.tooLongS >= 60 ? words.waitsTooLong : words.waits)(
             [STEP_WORD[longest.kind].toLowerCase(), wordCall(callOf(sheet, longest.id))]
               .filter(Boolean)
               .join(', '),
             formatDuration(Math.round(longest.waitedS / 60) * 60),
+            formatDuration(Math.max(60, Math.round((longest.waitedS - longest.tooLongS) / 60) * 60)),
           )}
         </p>
       )}

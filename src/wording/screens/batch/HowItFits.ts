@@ -28,6 +28,7 @@ export const words = {
   mixes: (count: number) => `${count} mixes`,
   ofUpTo: (each: string, most: string) =>
     `of ${each} each: no bowl or mixer of this kitchen takes more than ${most} of dough.`,
+  eachMixTakes: (part: string, mass: string) => `Each takes ${mass} of ${part.toLowerCase()}.`,
   loads: (step: string, count: number) => `${step} in ${count} ${count === 1 ? 'load' : 'loads'}:`,
   fits: (count: number, by: LimitedBy) => `up to ${count} at a time, ${BY[by]}.`,
   noneFits: 'By the measures in your equipment not even one fits: check them, or the piece.',

@@ -8,5 +8,7 @@ export const words = {
   detail: (told: string, mayWait: string | null) =>
     mayWait ? `${told}; may wait ${mayWait} afterwards` : `${told}; may not wait afterwards`,
   waits: (what: string, time: string) =>
-    `Longest wait: ${what} waits ${time} until there is room. See whether the dough can bear it.`,
+    `Longest wait: ${what} waits ${time} until there is room, which it bears.`,
+  waitsTooLong: (what: string, time: string, bears: string) =>
+    `Longest wait: ${what} waits ${time} until there is room; it bears about ${bears}. Keep it in the cold, or shape it later.`,
 } as const;
