@@ -116,7 +116,7 @@ function report(file: string) {
   };
 }
 
-test.each(['recipes.txt', 'heldOut.txt'])(
+test.each(['recipes.txt', 'heldOut.txt', 'heldOut2.txt'])(
   'whole recipes in %s: none of what is read is wrong in silence, most give a run without a correction, the rest ask',
   (file) => {
     const { samples, wrong, running, shy } = report(file);

@@ -119,7 +119,7 @@ export function standsIn(text: string): Stands | null {
       : speaks(text, /\b(?:prover|proofer|proofing box|proving box)\b/) ? 'prover'
         : speaks(text, /\b(?:oven light|light on|lamp on|oven with (?:its|the) (?:light|lamp))\b/) ? 'ovenLight'
           : speaks(text, /\b(?:warm (?:place|box|spot|corner)|airing cupboard)\b/) ? 'warm'
-            : speaks(text, /\b(?:room temperature|counter|worktop|on the bench)\b/) ? 'room' : null; // prettier-ignore
+            : speaks(text, /\b(?:room temp(?:erature)?|counter|worktop|on the bench)\b/) ? 'room' : null; // prettier-ignore
   if (!place) return null;
   const cover = speaks(text, /\b(?:film|cling|plastic wrap)\b/) ? 'film'
     : speaks(text, /\bdamp (?:cloth|towel)\b/) ? 'damp'

@@ -81,6 +81,14 @@ const bare = (text: string): string =>
 /** "1. Mix", "2) Rest", "Step 3: Bake" */
 const NUMBERED = /^(?:step\s*\d{1,2}\s*[:.)–-]?|\d{1,2}\s*[.)])\s+(?=\D)/i;
 
+/** "1 Mix 8 min": figures without a mark before what is done. */
+const BARE_NUMBER = /^\d{1,2}\s+(?=\p{Lu})/u;
+const isBareStep = (line: string): boolean =>
+  /^1\s/.test(line) && BARE_NUMBER.test(line) && startsAction(line.replace(BARE_NUMBER, '')) && !hasUnitAmount(line.slice(0, 14)); // prettier-ignore
+/** "Three baguettes": a title, though it begins with a number. */
+const COUNTS_BREADS =
+  /^(?:\d{1,2}|one|two|three|four|six|eight|ten|twelve)\s+(?:[\w-]+\s+){0,3}(?:loaves|rolls|buns|bagels|rings|baguettes|pizzas|flatbreads|breads|batons|knots)$/i;
+
 function isHeading(raw: string, text: string): boolean {
   if (/^\s*#{1,6}\s+\S/.test(raw)) return true;
   if (/:\s*$/.test(text) && text.length < 60 && !hasUnitAmount(text)) return true;
@@ -189,8 +197,7 @@ function kindOf(place: Place, book: IngredientBook): LineKind {
   // the first line, with a gap behind it, is what it is called, whatever figures are in it; not where it names an ingredient
   if (
     titles &&
-    !amount &&
-    matchIngredient(line, book).kind === 'unknown' &&
+    (COUNTS_BREADS.test(line) || (!amount && matchIngredient(line, book).kind === 'unknown')) &&
     raw.slice(0, index).every((each) => bare(each) === '') &&
     bare(raw[index + 1] ?? '') === '' &&
     index + 1 < raw.length
@@ -200,7 +207,8 @@ function kindOf(place: Place, book: IngredientBook): LineKind {
   if (heads && !(titles && /^\s*#\s/.test(rawLine)))
     // a heading in the method names a stretch of work, unless what it announces are amounts again
     return section === 'method' && !announcesAmounts(place) ? 'stretchHead' : 'partHead';
-  if (section === 'method' || (NUMBERED.test(line) && !startsAsAmountLine(line))) return 'step';
+  if (section === 'method' || isBareStep(line) || (NUMBERED.test(line) && !startsAsAmountLine(line)))
+    return 'step';
   if (!amount && startsAction(bulletless) && /\d\s?(?:min|h\b|hours?|°|C\b)/i.test(bulletless))
     return 'bareStep';
   if (section === 'start' && !amount && !hasUnitAmount(bulletless)) return titled ? 'preface' : 'title';
@@ -255,6 +263,7 @@ export function readRecipe(
   const parts: { name: string; kind: StageKind; items: (IngredientLine & { number: number })[] }[] = [];
   const paragraphs: Paragraph[] = [];
   let aside = false;
+  let bareNumbers = false;
   const notes: string[] = [];
   const contradictions: (HeatContradiction & { number: number })[] = [];
   let title: string | null = null;
@@ -285,7 +294,9 @@ export function readRecipe(
       title = line.slice(0, FORMULA_LIMITS.nameLength);
       if (line.length > FORMULA_LIMITS.nameLength) notes.push(line);
     } else if (kind === 'step') {
-      paragraphs.push({ text: line.replace(NUMBERED, '').replace(DASH, ''), aside });
+      bareNumbers ||= isBareStep(line);
+      const words = line.replace(NUMBERED, '').replace(bareNumbers ? BARE_NUMBER : '', '');
+      paragraphs.push({ text: words.replace(DASH, ''), aside });
     } else if (kind === 'bareStep') {
       paragraphs.push({ text: line.replace(BULLET, ''), aside });
     } else if (kind === 'ingredient') {

@@ -7,13 +7,13 @@ const NAMES: readonly (readonly [Style, RegExp])[] = [
   ['pizza', /\bpizzas?\b/i],
   ['cheeseBuns', /\b(?:cheese (?:buns?|puffs?|breads?)|p[aã]o de queijo)\b/i],
   ['friedDough', /\b(?:doughnuts?|donuts?|fritters?|fried|beignets?)\b/i],
-  ['boiledRing', /\b(?:bagels?|boiled)\b/i],
+  ['boiledRing', /\b(?:bagels?|pretzels?|boiled)\b/i],
   ['baguette', /\b(?:baguettes?|batons?|sticks)\b/i],
   [
     'flatbread',
     /\b(?:flat ?breads?|flats?|naans?|pitas?|wraps?|tortillas?|rotis?|chapatis?|focaccias?|griddle|lavash)\b/i,
   ],
-  ['rolls', /\b(?:rolls?|buns?|baps?)\b/i],
+  ['rolls', /\b(?:rolls?|buns?|baps?|muffins?|snails|swirls?)\b/i],
   ['hearthLoaf', /\b(?:boules?|cobs?|hearth|round|batards?|pot (?:loaf|bread)|country)\b/i],
   ['tinLoaf', /\b(?:tin|sandwich|pan|toast) (?:loaf|bread)\b|\b(?:loaf|bread)\b.*\btin\b/i],
 ];

@@ -16,6 +16,10 @@ const YIELD = new RegExp(
 );
 const HEAVY = /\b(?:of )?(?:about |ca\.? )?(\d{2,4}) ?g\b/i;
 
+/** "Flats x12", "batch of 12", "(6 x 110 g)". */
+const COUNTED = /(?:\bx ?|\bbatch of )(\d{1,3})\b(?! ?(?:g|cm|mm)\b)|\b(\d{1,3}) ?[x×] ?\d{2,4} ?g\b/i;
+const TIMES_G = /\b\d{1,3} ?[x×] ?(\d{2,4}) ?g\b/i;
+
 const OF_GRAMS = /\b(?:rolls|buns|balls|pieces|loaves|rings|flats) of (?:about )?(\d{2,4}) ?g\b/i;
 
 /** What a recipe makes, from its own line ("Makes 8 rolls"), its title ("Two loaves"), or where the dough is divided. What it serves is no number of breads. */
@@ -27,11 +31,13 @@ export function yieldIn(
 ): RecipeYield {
   const counted = (text: string): number | null => {
     if (/\bserv|\bportions?\b/i.test(text)) return null;
-    const found = /\bmakes (\d{1,3})\b/i.exec(text) ?? YIELD.exec(text);
-    return found ? countOf(found[1]!.toLowerCase()) : null;
+    const found = /\bmakes (\d{1,3})\b/i.exec(text) ?? COUNTED.exec(text) ?? YIELD.exec(text);
+    return found ? countOf((found[1] ?? found[2])!.toLowerCase()) : null;
   };
   const pieces = (yieldText && counted(yieldText)) ?? divided.pieces ?? (title && counted(title));
   const told = notes.map((note) => OF_GRAMS.exec(note)?.[1]).find(Boolean);
-  const massG = divided.pieceMassG ?? Number(HEAVY.exec(yieldText ?? '')?.[1] ?? told ?? 0);
+  const massG =
+    divided.pieceMassG ??
+    Number(HEAVY.exec(yieldText ?? '')?.[1] ?? TIMES_G.exec(title ?? '')?.[1] ?? told ?? 0);
   return { pieces: pieces || null, pieceMassG: massG || null };
 }

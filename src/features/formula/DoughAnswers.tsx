@@ -44,7 +44,7 @@ export const DoughAnswers = memo(function DoughAnswers() {
   if (totals.totalG <= 0) return null;
   return (
     <section aria-label={words.aboutThisDough} className="docket mt-5 rounded-b-md px-4 pt-4 pb-3">
-      <Notices notices={notices} />
+      <Notices notices={notices} base={percentBase} />
       <div className="grid gap-x-8 md:grid-cols-2">
         <div>
           {consistency && <Feel consistency={consistency} />}

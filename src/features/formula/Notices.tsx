@@ -1,18 +1,23 @@
 'use client';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
+import type { Formula } from '@/core/formula';
 import type { Notice } from '@/core/notices';
 import { useNameOf } from '../book/BookProvider';
 import { wordNotice } from '@/wording/notices';
-import { useSheetState } from '../sheet/SheetContext';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/formula/Notices';
 
 const FIRST = 3;
 
+interface NoticesProps {
+  notices: readonly Notice[];
+  /** What the sheet counts as 100 %; here it is the flours. */
+  base?: Formula['percentBase'];
+}
+
 /** What the sheet has to say about itself, most important first; the rest one press away. */
-export function Notices({ notices }: { notices: readonly Notice[] }) {
-  const base = useSheetState((state) => state.formula.percentBase);
+export function Notices({ notices, base = 'flours' }: NoticesProps) {
   const numbers = useNumbers();
   const nameOf = useNameOf();
   const [all, setAll] = useState(false);

@@ -1,7 +1,7 @@
 import { headOf, withoutLead } from './clauses';
 import { NOT, RESTS, RISES, RULES, WAITS, type Action, type Stage } from './rules';
 
-const GELS = /\b(?:psyllium|linseeds?|flax\w*|chia|seeds|flakes|oats)\b/i;
+export const GELS = /\b(?:psyllium|linseeds?|flax\w*|chia|seeds|flakes|oats)\b/i;
 /** A rest so long that a dough with yeast rises in it, s. */
 const RISES_FROM_S = 2700;
 const PROOFS_FROM_S = 1200;
@@ -58,7 +58,11 @@ export function mediumOf(action: Action, clause: string): Stage['medium'] {
   if (action === 'griddle') return 'pan';
   if (action === 'bake' || action === 'coast' || action === 'lower') return 'oven';
   if (action !== 'preheat') return null;
-  if (/\b(?:oil|fat|fryer)\b/i.test(clause) && !/\boven\b/i.test(clause)) return 'oil';
-  if (/\bwater\b|\bkettle\b/i.test(clause) && !/\boven\b/i.test(clause)) return 'water';
+  const greased =
+    /\b(?:pan|skillet|griddle)\b.*\b(?:little|some|spoon of|drop of|film of) (?:\w+ )?(?:oil|fat)\b/i.test(
+      clause,
+    );
+  if (!greased && /\b(?:oil|fat|fryer)\b/i.test(clause) && !/\boven\b/i.test(clause)) return 'oil';
+  if (/\b(?:water|kettle|bath)\b/i.test(clause) && !/\boven\b/i.test(clause)) return 'water';
   return /\b(?:pan|skillet|griddle|plate|tawa)\b/i.test(clause) && !/\boven\b/i.test(clause) ? 'pan' : 'oven';
 }

@@ -7,14 +7,14 @@ export interface Clause {
 
 /** What may stand before an imperative without changing what it says. */
 const LEAD =
-  /^(?:(?:and|then|now|next(?! (?:day|morning))|finally|lastly|first|gently|carefully|quickly|immediately|lightly|loosely|generously|slowly|briefly|thoroughly|evenly|firmly|straight away|at once|again|also|just|simply|you can|please|either|once more|so|here|step \d+[:.)]?|to finish|in the meantime|meanwhile|with wet hands|with floured hands|with oiled hands|using wet hands),?\s+)+/i;
+  /^(?:(?:and|then|now|next(?! (?:day|morning))|finally|lastly|first|gently|carefully|quickly|immediately|lightly|loosely|generously|slowly|briefly|thoroughly|evenly|firmly|straight away|at once|again|also|just|simply|you can|you just|I(?= (?:take|put|leave|bake|let|mix|add|give|shape))|please|either|once more|so|here|step \d+[:.)]?|to finish|in the meantime|meanwhile|with wet hands|with floured hands|with oiled hands|using wet hands),?\s+)+/i;
 export const withoutLead = (text: string): string => text.trim().replace(LEAD, '');
 
 /** Words an action begins with. A noun of the craft may stand for its verb: "Final proof 50 min". */
 const VERBS =
-  "activate|add|allow|blitz|grind|load|par-?bake|mill|arrange|bake|ball up|beat|blend|bloom|boil|braid|bring|brush|bulk|butter|chill|coat|coil|combine|cook|cool|cover|cream|crimp|cut|deep-?fry|deflate|dimple|dissolve|divide|dock|do not|don['’]t|double|drain|drizzle|drop|dust|feed|ferment|fill|finish|flatten|flip|flour|flute|fold|form|freeze|fry|get|give|glaze|grate|grease|griddle|hang|heat|hold|hydrate|incorporate|invert|join|keep|knead|knock|leave|let|lift|line|lower|make|mash|measure|melt|mist|mix|move|never|oil|pack|pat|pinch|pipe|place|plait|poach|poke|portion|pour|pre-?heat|prepare|press|prick|proof|prove|pull|pulse|punch|put|raise|reduce|refresh|refrigerate|release|reheat|remove|repeat|rest|retard|rise|return|roll|rotate|round|rub|scald|scale|scatter|scoop|score|scrape|seal|season|separate|serve|set|shape|sift|simmer|slash|slice|slide|slip|smooth|soak|spoon|spray|spread|sprinkle|squeeze|stack|stamp|start|stir|store|stretch|strew|stuff|swirl|switch|take|tent|thaw|tip|toast|top|toss|transfer|trim|tuck|turn|twist|unmold|unmould|use|wait|wash|weigh|whisk|whip|whizz?|work|wrap|stretch-and-fold|steam(?= (?:the|it|them|for))|(?:warm|light|dry|open)(?= (?:the|it|them|a|some|your|milk|water|through|up|at|in)\\b)";
+  "activate|add|allow|ladle|(?:it |they )?bakes?|blitz|grind|load|par-?bake|mill|arrange|bake|ball up|beat|blend|bloom|boil|braid|bring|brush|bulk|butter|chill|coat|coil|combine|cook|cool|cover|cream|crimp|cut|deep-?fry|deflate|dimple|dissolve|divide|dock|do not|don['’]t|double|drain|drizzle|drop|dust|feed|ferment|fill|finish|flatten|flip|flour|flute|fold|form|freeze|fry|get|give|glaze|grate|grease|griddle|hang|heat|hold|hydrate|incorporate|invert|join|keep|knead|knock|leave|let|lift|line|lower|make|mash|measure|melt|mist|mix|move|never|oil|pack|pat|pinch|pipe|place|plait|poach|poke|portion|pour|pre-?heat|prepare|press|prick|proof|prove|pull|pulse|punch|put|raise|reduce|refresh|refrigerate|release|reheat|remove|repeat|rest|retard|rise|return|roll|rotate|round|rub|scald|scale|scatter|scoop|score|scrape|seal|season|separate|serve|set|shape|sift|simmer|sits?(?= (?:there|in|under|for|on)\\b)|slash|slice|slide|slip|smooth|soak|spoon|spray|spread|sprinkle|squeeze|stack|stamp|start|stir|store|stretch|strew|stuff|swirl|switch|take|tent|thaw|tip|toast|top|toss|transfer|trim|tuck|turn|twist|unmold|unmould|use|wait|wash|weigh|whisk|whip|whizz?|work|wrap|stretch-and-fold|steam(?= (?:the|it|them|for))|(?:warm|light|dry|open)(?= (?:the|it|them|a|some|your|milk|water|through|up|at|in)\\b)";
 const NOUNS =
-  '(?:dough|piece) (?:rest|proof)|into (?:a |the |its )?(?:tin|pan|basket|banneton)|bulk (?:rise|ferment(?:ation)?|proof)|(?:first|second|final|last) (?:rise|proof|prove|fermentation)|bench rest|autolyse|warm proof|cold (?:proof|retard|ferment)|oven(?= (?:to|at|on|off)|:)|cooling|shaping|mixing|proofing|proving|baking|boiling|frying|kneading|pre-?shape';
+  '(?:dough|piece) (?:rest|proof)|into (?:a |the |its )?(?:tin|pan|basket|banneton)|bulk (?:rise|ferment(?:ation)?|proof)|(?:first|second|final|last) (?:rise|proof|prove|fermentation)|bench rest|autolyse|warm proof|cold (?:proof|retard|ferment)|oven(?= (?:to|at|on|off)|:)|cooling|shaping|mixing|proofing|proving|baking|boiling|frying|kneading|panning|pre-?shape';
 const ACTION = new RegExp(String.raw`^(?:${VERBS}|${NOUNS})\b`, 'i');
 export const startsAction = (text: string): boolean => ACTION.test(withoutLead(text));
 
@@ -52,9 +52,16 @@ const LEADS_IN =
 /** Sentences of a paragraph. A full stop behind an abbreviation ends none. */
 export const sentencesOf = (paragraph: string): string[] =>
   paragraph
-    .split(/(?<=(?<!\b(?:approx|ca|min|mins|hr|hrs|tsp|tbsp|e\.g|i\.e|no|temp|deg))[.!?])\s+(?=[\p{Lu}\d"“(])|(?<=\b(?:min|mins|hr|hrs|temp)\.)\s+(?=\p{Lu})/u)
+    // who writes all in small letters ends sentences all the same: before what is done
+    .replace(/([\w)]\.)\s+(?=(\p{Ll}+))/gu, (whole, end: string, word: string) => (ACTION.test(word) ? `${end}\n` : whole))
+    .split('\n')
+    .flatMap((part) => capitalSentences(part))
     .map((sentence) => sentence.trim())
     .filter(Boolean); // prettier-ignore
+
+const capitalSentences = (paragraph: string): string[] =>
+  paragraph
+    .split(/(?<=(?<!\b(?:approx|ca|min|mins|hr|hrs|tsp|tbsp|e\.g|i\.e|no|temp|deg))[.!?])\s+(?=[\p{Lu}\d"“(])|(?<=\b(?:min|mins|hr|hrs|temp)\.)\s+(?=\p{Lu})/u); // prettier-ignore
 
 /** A sentence as its actions, in order: every word is in one of them. */
 export function clausesOf(sentence: string): Clause[] {
@@ -71,6 +78,9 @@ export function clausesOf(sentence: string): Clause[] {
       // "when it has doubled, knock it back": one clause, once
       if (!ACTION.test(headOf(`${last.text},`)) && LEADS_IN.test(withoutLead(last.text)) && !/;\s*$/.test(link)) last.text += link + piece;
       else clauses.push({ text: piece, goesOn: false });
+    } else if (depth === 0 && /;/.test(link) && TIMED.test(piece) && !TIMED.test(last.text) && /^(?:kettle|heat|bring|pre-?heat)\b/i.test(withoutLead(last.text))) {
+      // "kettle at a simmer; 45 seconds per side"
+      clauses.push({ text: piece, goesOn: false });
     } else if (depth === 0 && /while/i.test(link) && TIMED.test(piece)) {
       clauses.push({ text: piece, goesOn: false });
     } else if (depth === 0 && !/\bor\b/i.test(link) && TIMED.test(piece) && TIMED.test(last.text) && goesOn(piece) && !isMinutesOfHour(last.text, piece)) {

@@ -47,13 +47,13 @@ export function timesOf(text: string, repeats: boolean): number | null {
 export function dividedInto(text: string): { readonly pieces: number | null; readonly pieceMassG: number | null } {
   const t = text.toLowerCase();
   const many = new RegExp(
-    String.raw`\b${COUNT} (?:equal |even |small |large |round |little |\w+ed |oval |flat |long )*(?:pieces?|heaps|mounds|balls?|portions?|rolls?|parts?|rings?|bagels?|buns?|rounds?|discs?|loaves|bits|lumps|knots|flats?|flatbreads|batons|doughnuts)\b|\b(?:divide|portion|split|cut|scale)\b[^.,;]{0,24}\bin(?:to)? ${COUNT}\b`,
+    String.raw`\b${COUNT} (?:equal |even |small |large |round |little |\w+ed |oval |flat |long )*(?:pieces?|heaps|mounds|balls?|portions?|rolls?|parts?|rings?|bagels?|buns?|rounds?|discs?|loaves|bits|lumps|knots|flats?|flatbreads|batons|doughnuts)\b|\b(?:divide|portion|split|cut|scale|ball up|ball it|form|shape)\b[^.,;]{0,24}\bin(?:to)? ${COUNT}\b|\binto ${COUNT} (?:\w+ )?rings\b`,
   ).exec(t);
   const times = /\b(\d{1,3}) ?[x×] ?(\d{2,4}) ?g\b/.exec(t);
   if (times) return { pieces: Number(times[1]), pieceMassG: Number(times[2]) };
   const heavy =
     /\b(?:of|at|about|weighing|to)? ?(?:about )?(\d{2,4}) ?g(?:rams)?\b(?: each| apiece| a piece| per piece)?/.exec(t) ?? null;
-  const pieces = many ? countOf((many[1] ?? many[2])!) : null;
+  const pieces = many ? countOf((many[1] ?? many[2] ?? many[3])!) : null;
   return { pieces: pieces && pieces > 0 ? pieces : null, pieceMassG: heavy ? Number(heavy[1]) : null };
 } // prettier-ignore
 
@@ -70,11 +70,11 @@ const WAITING: ReadonlySet<StepKind> = new Set([
 export function coveredAtRoom(kind: StepKind, text: string, tempC: number | null): MethodStep['stands'] | null {
   if (!WAITING.has(kind) || kind === 'chill') return null;
   const t = text.toLowerCase();
-  if (/\b(?:somewhere warm|in the warm|(?:min|hour)s? warm|warm (?:kitchen|room|spot|place|corner|oven))\b/.test(t) && !/fridge/.test(t)) return { place: 'warm' };
+  if (/\b(?:somewhere warm|in the (?:sun|warm(?! (?:water|milk|liquid)))|(?:min|hour)s? warm|warm (?:kitchen|room|spot|place|corner|oven))\b/.test(t) && !/fridge/.test(t)) return { place: 'warm' };
   if (/\bfridge|refrigerat|freezer|warm|prover|proofer|oven|lamp\b/.test(t) || (tempC !== null && tempC > 26)) return null;
   const cover = /\b(?:film|cling|plastic wrap|shower cap)\b/.test(t) ? 'film'
     : /\bdamp (?:cloth|towel|tea towel)\b/.test(t) ? 'damp'
-      : /\b(?:under|with|cover\w*)\b[^.;]*\b(?:cloth|towel)\b/.test(t) ? 'cloth'
+      : /\b(?:under|with|cover\w*)\b[^.;]*\b(?:cloth|towel)\b|\bin (?:an?|the) (?:\w+ )?(?:cloth|couche)\b/.test(t) ? 'cloth'
         : /\b(?:lid|plate)\b/.test(t) && /\bcover|lid on\b/.test(t) ? 'lid'
           : /\b(?:in|inside) a (?:large |plastic )?bag\b/.test(t) ? 'bag'
             : /\buncovered\b/.test(t) ? 'open' : null;

@@ -21,7 +21,7 @@ export function spareTimes(draft: Draft, plain: string, spans: readonly Span[]) 
   const cold = other?.role === 'other' && /\b(?:fridge|refrigerat\w*|cold)\b/i.test(plain.slice(other.from));
   if (cold && RISES.has(draft.kind)) draft.stands = { place: 'room' };
   // "with a fold every hour": something done meanwhile that no step says
-  const meanwhile = draft.kind !== 'fold' && /\bfolds?\b[^.;]*\bevery\b|\bevery\b[^.;]*\bfolds?\b/i.test(plain);
+  const meanwhile = draft.kind !== 'fold' && (/\bfolds?\b[^.;]*\bevery\b|\bevery\b[^.;]*\bfolds?\b/i.test(plain) || (RISES.has(draft.kind) && /\bwith (?:an?|one|two|three|four|\d) (?:\w+ )?folds?\b/i.test(plain)));
   if (meanwhile || (other ?? draft.time?.bare))
     draft.doubts.push({
       about: 'time',

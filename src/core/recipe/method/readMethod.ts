@@ -1,6 +1,6 @@
 import type { Moisture } from '../../method/heating';
 import type { MethodStep, StepKind } from '../../method/step';
-import { actionOf, mediumOf } from './actions';
+import { actionOf, GELS, mediumOf } from './actions';
 import { clausesOf, sentencesOf, type Clause } from './clauses';
 import { GOES_ON, HEATING, stepsOf, type Draft, type StepAsk } from './draft';
 import { atATimeOf, dividedInto, moistOf, timesOf } from './fields';
@@ -210,7 +210,9 @@ class MethodReader {
     const hot = heats.find(({ role, tempC }) => role === 'place' && tempC >= 120);
     const again = /^(?:and )?(?:then|another|one more|a further|\d+ more)\b/i.test(plain.trim());
     const open = last && last.paragraph === this.at && !last.time && GOES_ON.has(last.kind) && !this.stage.aside;
-    const kind = open || (again && last && GOES_ON.has(last.kind)) ? last.kind : hot && stage.shaped && !stage.aside ? 'bake' : null;
+    // what is hot is what it goes into: "kettle at a simmer; 45 seconds per side"
+    const ready = last?.kind === 'preheat' && last.paragraph === this.at && stage.shaped && !stage.aside && !/\boven\b/i.test(plain) ? COOKS_IN[stage.medium ?? 'oven'] : null;
+    const kind = open || (again && last && GOES_ON.has(last.kind)) ? last.kind : hot && stage.shaped && !stage.aside ? 'bake' : (ready ?? null);
     if (kind === null) return false;
     this.step(kind, text, plain, { spans, heats, time, unsure: false, more: !open });
     return true;
@@ -257,7 +259,9 @@ class MethodReader {
   private step(kind: StepKind, text: string, plain: string, { spans, heats, time, unsure, more }: Found & { unsure: boolean; more: boolean }): void {
     const { last } = this;
     const aside = this.stage.aside && kind !== 'boil' && kind !== 'fry';
-    const as: StepKind = aside ? (kind === 'preheat' ? 'preheat' : 'free') : kind;
+    // psyllium whisked into water for so long is a gel that forms, not a dough that is mixed
+    const gels = kind === 'mix' && time !== null && !this.stage.mixed && GELS.test(plain) && /\bwater\b/i.test(plain) && !makesOf(plain);
+    const as: StepKind = gels ? 'soak' : aside ? (kind === 'preheat' ? 'preheat' : 'free') : kind;
     const medium = mediumOf(as, plain);
     if (as === 'bake' && last?.kind === 'cool' && !last.time && !/\bcool|rack\b/i.test(last.texts.join(' '))) {
       // taken out of the tin to go back into the oven: nothing cools
@@ -311,7 +315,7 @@ class MethodReader {
     };
     // strands of one loaf are no pieces
     if (kind === 'shape' && /\b(?:braid|plait)\b/i.test(plain)) this.divided = { pieces: null, pieceMassG: null };
-    else if (kind === 'divide' || (kind === 'shape' && this.divided.pieces === null)) {
+    else if (kind === 'divide' || ((kind === 'shape' || kind === 'griddle') && this.divided.pieces === null)) {
       const { pieces, pieceMassG } = dividedInto(plain);
       this.divided = { pieces: this.divided.pieces ?? pieces, pieceMassG: this.divided.pieceMassG ?? (kind === 'divide' || pieces !== null ? pieceMassG : null) };
     }
@@ -361,6 +365,9 @@ class MethodReader {
   }
 }
 
+/** What is done in what was made hot. */
+const COOKS_IN: Readonly<Record<NonNullable<Stage['medium']>, StepKind | null>> = { water: 'boil', oil: 'fry', pan: 'griddle', oven: null }; // prettier-ignore
+
 /** Shaping takes minutes: what takes so long is the rise after it, s. */
 const RISES_IN_S = 1200;
 
@@ -372,10 +379,12 @@ interface Found {
 
 /** Milk that is warmed, psyllium stirred into water: no dough yet. What says nothing of what is mixed mixes the dough. */
 const makesDough = (plain: string): boolean =>
+  !/^(?:drain|rinse|toast|grate|melt|season|separate)\b/i.test(plain) &&
+  (makesOf(plain) || spansIn(plain).length > 0);
+const makesOf = (plain: string): boolean =>
   !/\b(?:milk|water|yeast|butter|oil|eggs?|psyllium|liquids?|honey|sugar|vinegar|linseeds?|chia)\b/i.test(
     plain,
   ) ||
   /\b(?:flours?|starch|dry|everything|all|dough|batter|ingredients|mixture|blend|meal|beat|knead)\b/i.test(
     plain,
-  ) ||
-  spansIn(plain).length > 0;
+  );

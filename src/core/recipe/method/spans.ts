@@ -60,8 +60,14 @@ export function plainNumbers(text: string): string {
       )
       .replace(/\ba couple of (?=hours|minutes|days)/gi, '2 ')
       .replace(/\b(another|one more|a further) (?=minute\b|hour\b)/gi, '$1 1 ')
+      // "give it another ten"
+      .replace(/\b(another|a further) (five|ten|15|20)\b(?=[.,;!]|$| or so)/gi, (_, more: string, word: string) => {
+        const at = NUMBER_WORDS.indexOf(word.toLowerCase() as 'one');
+        return `${more} ${at < 0 ? word : at} minutes`;
+      })
       .replace(/\b(?:an) (?=hour)/gi, '1 ')
       .replace(/\ba (?=minute\b|full minute\b|day\b)/gi, '1 ')
+      .replace(/\b(?:until|till) (?:the )?(?:next day|following day|tomorrow)\b/gi, 'overnight')
       // "one side", "a second sheet" are no lengths of time
       .replace(new RegExp(`\\b(${NUMBER_WORDS.slice(1).join('|')})(?=(?: (?:to|or) \\w+)?(?:[- ](?:more|further|full|good))* ?-?(?:hours?|hrs?|minutes?|mins?|days?|seconds)\\b)`, 'gi'), (word) =>
         String(NUMBER_WORDS.indexOf(word.toLowerCase() as 'one')),
@@ -79,6 +85,7 @@ const SPAN = new RegExp(
   [
     String.raw`(?<a>${NUM})\s?-?(?<ua>${UNIT})?${JOIN}(?:(?:up )?to )?(?<b>${NUM})\s?-?(?<ub>${UNIT})`,
     String.raw`(?<c>${NUM})\s?-?(?<uc>${UNIT})(?:,?\s*(?:and )?(?<d>${NUM})\s?(?<ud>minutes?|mins?|m\b))?`,
+    String.raw`(?<=\b(?:another|a further) )(?<more>${NUM})(?=\s+(?:with|without|covered|uncovered|under)\b)`,
     String.raw`(?<speed>${NUM})(?=\s+(?:on (?:low|medium|high|speed|first|second|fast|slow)|without|uncovered|covered)\b)`,
     String.raw`(?<=\b(?:first|last|final) )(?<part>${NUM})(?=\s+(?:with|without|covered|uncovered|under|at)\b)`,
     String.raw`(?<=^(?:bench )?(?:rest|knead|mix|beat|bake|proof|prove|cool|rise|fry|boil|bulk|ferment) (?:for )?)(?<lone>\d{1,3})(?=\.?$)`,
@@ -115,7 +122,7 @@ function roleOf(text: string, from: number, to: number, earlier: number): SpanRo
 export function spansIn(text: string): Span[] {
   const found: Span[] = [];
   for (const match of text.matchAll(SPAN)) {
-    const { a, ua, b, ub, c, uc, d, speed, part, lone, night, g, m } = match.groups ?? {};
+    const { a, ua, b, ub, c, uc, d, speed, part, more, lone, night, g, m } = match.groups ?? {};
     const from = match.index;
     const to = from + match[0].length;
     // part of a longer number, or of a weight
@@ -144,6 +151,7 @@ export function spansIn(text: string): Span[] {
       if (ua && sizeS(ua) > sizeS(ub) && high < sizeS(ua)) put(low + high, null);
       else if (high >= low) put(low, high);
     } else if (c && uc) put(Number(c) * sizeS(uc) + (d && sizeS(uc) === 3600 ? Number(d) * 60 : 0), null);
+    else if (more) put(Number(more) * 60, null);
     else if ((speed ?? part) && found.length > 0) put(Number(speed ?? part) * 60, null);
   }
   return found;
