@@ -3,15 +3,8 @@ import { ordinaryScales, planBatch } from '../batch';
 import { libraryBook } from '../ingredients';
 import { newStep } from '../method';
 import { anyFormula, line, plainLoaf } from './testFormulas';
-import {
-  applyEdit,
-  emptyFormula,
-  isAsItsFormula,
-  linesOf,
-  partAsFormula,
-  type Formula,
-  type FormulaEdit,
-} from '.';
+import { isAsItsFormula, linesOf, partAsFormula } from './partOf';
+import { applyEdit, emptyFormula, type Formula, type FormulaEdit } from '.';
 
 const sauce: Formula = {
   ...emptyFormula('Red sauce', 's'),

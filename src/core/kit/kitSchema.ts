@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { scaleRangesSchema } from '../batch/scaleSchema';
 import { READING_LIMITS } from '../heat/heatLimits';
 import { PLATE_KINDS, TIN_KINDS } from '../method/heating';
-import { STANDS_LIMITS } from '../method/standing';
+import { STANDS_LIMITS } from '../method/standingLimits';
 import { plainText } from '../plainTextSchema';
 import { KIT_LIMITS, OVEN_KINDS, PLACE_KINDS, VESSEL_KINDS } from './kitLimits';
 

@@ -9,6 +9,7 @@ export {
 } from './step';
 export { methodTime } from './methodTime';
 export { methodStepSchema } from './stepSchema';
+export { type Cue } from './standing';
 export {
   COVERS,
   CUE_KINDS,
@@ -16,6 +17,5 @@ export {
   PLACES,
   STANDS_LIMITS,
   type Cover,
-  type Cue,
   type Place,
-} from './standing';
+} from './standingLimits';

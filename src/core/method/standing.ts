@@ -1,16 +1,7 @@
 import * as z from 'zod';
 import { BANDS } from '../bands';
 import { COLOURS } from '../colours';
-
-/** Where a dough or a bread stands while nothing is done to it. */
-export const PLACES = ['room', 'warm', 'prover', 'ovenLight', 'fridge', 'freezer', 'oven'] as const;
-export type Place = (typeof PLACES)[number];
-
-/** What keeps it from drying. */
-export const COVERS = ['open', 'cloth', 'damp', 'film', 'lid', 'bag'] as const;
-export type Cover = (typeof COVERS)[number];
-
-export const STANDS_LIMITS = { humidityPercent: { min: 10, max: 100 } } as const;
+import { COVERS, CUE_LIMITS, PLACES, STANDS_LIMITS } from './standingLimits';
 
 export const standsSchema = z.strictObject({
   place: z.enum(PLACES),
@@ -22,12 +13,6 @@ export const standsSchema = z.strictObject({
     .optional(),
 });
 export type Stands = z.infer<typeof standsSchema>;
-
-export const CUE_LIMITS = {
-  /** A dough that barely moves, to one that is five times as big. */
-  grownPercent: { min: 5, max: 400 },
-  coreC: { min: -5, max: 130 },
-} as const;
 
 /** What is waited for, as data; what else there is to see or hear stands in the step's own words. */
 export const cueSchema = z.discriminatedUnion('kind', [
@@ -50,13 +35,3 @@ export const cueSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('cold') }),
 ]);
 export type Cue = z.infer<typeof cueSchema>;
-export const CUE_KINDS = [
-  'grown',
-  'feel',
-  'core',
-  'colour',
-  'foam',
-  'floats',
-  'springsBack',
-  'cold',
-] as const;

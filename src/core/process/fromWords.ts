@@ -1,7 +1,8 @@
 import { COLOURS } from '../colours';
 import type { Moisture, PlateKind } from '../method/heating';
 import type { MethodStep } from '../method/step';
-import { CUE_LIMITS, type Cue, type Stands } from '../method/standing';
+import type { Cue, Stands } from '../method/standing';
+import { CUE_LIMITS } from '../method/standingLimits';
 
 type Words = Pick<MethodStep, 'title' | 'until' | 'note'>;
 type Read = Pick<MethodStep, 'heat' | 'cue' | 'stands'>;

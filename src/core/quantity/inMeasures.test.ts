@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { libraryBook } from '../ingredients';
-import { inMeasures, MEASURE_SYSTEMS, parseQuantity, type MeasureSystem } from '.';
+import { inMeasures } from './inMeasures';
+import { MEASURE_SYSTEMS, parseQuantity, type MeasureSystem } from '.';
 
 const of = (id: string, massG: number, system: MeasureSystem = 'metric') =>
   inMeasures(massG, libraryBook.get(id)!, { system })?.counts.map(({ count, measure }) => `${Math.round(100 * count) / 100} ${measure}`).join(' + '); // prettier-ignore

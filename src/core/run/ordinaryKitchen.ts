@@ -1,6 +1,6 @@
 import type { Learnt } from '../fermentation/riseCurve';
 import { ORDINARY_OVENS, type Oven } from '../heat/oven';
-import type { Place } from '../method/standing';
+import type { Place } from '../method/standingLimits';
 import type { Room } from '../process/room';
 import type { Plate } from '../heat/parameters';
 

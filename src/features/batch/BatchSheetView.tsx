@@ -1,15 +1,22 @@
 'use client';
+import dynamic from 'next/dynamic';
 import type { BatchLine, BatchSheet, Shift } from '@/core/batch';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { BesideGramsChoice, useInMeasures } from '../measured/InMeasures';
-import { ProcessLanes } from '../process/ProcessLanes';
 import { HowItFits } from './HowItFits';
 import { laterWords } from './laterWords';
 import { PaperMethod } from './PaperMethod';
 import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
+import { patiently } from '@/ui/patiently';
 import { words } from '@/wording/screens/batch/BatchSheetView';
+
+/** Drawn when the page stands: nobody weighs by it. */
+const ProcessLanes = dynamic(
+  patiently(() => import('../process/ProcessLanes').then((module) => module.ProcessLanes)),
+  { ssr: false },
+);
 
 function shiftWords(word: string, { exact, rounded }: Shift, places: number): string | null {
   if (exact === null || rounded === null) return null;

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { isAsItsFormula, linesOf, partAsFormula, partMassG, type Formula } from '@/core/formula';
+import { partMassG, type Formula } from '@/core/formula';
+import { isAsItsFormula, linesOf, partAsFormula } from '@/core/formula/partOf';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { wordProblem } from '@/wording/problems';

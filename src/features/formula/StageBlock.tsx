@@ -2,7 +2,7 @@
 import { BookMarked, Plus, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { memo, useMemo, useState } from 'react';
-import { STAGE_KINDS } from '@/core/formula';
+import { purposeOf, STAGE_KINDS } from '@/core/formula';
 import type { Ingredient } from '@/core/ingredients';
 import { buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
@@ -11,13 +11,13 @@ import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { STAGE_WORD } from '@/wording/words';
 import { CarryList } from './carry/carry';
-import { PartFigures } from './PartFigures';
 import { IngredientPicker } from './IngredientPicker';
 import { LineRow } from './LineRow';
 import { useSheetActions, useSheetState } from '../sheet/SheetContext';
 import type { SheetState } from '../sheet/sheetStore';
 import { words } from '@/wording/screens/formula/StageBlock';
 
+const PartFigures = dynamic(() => import('./PartFigures').then((module) => module.PartFigures));
 const PartSource = dynamic(() => import('./PartSource').then((module) => module.PartSource), { ssr: false });
 
 const KINDS = STAGE_KINDS.map((kind) => ({ value: kind, label: STAGE_WORD[kind] }));
@@ -88,7 +88,7 @@ export const StageBlock = memo(function StageBlock({ stageId, only, onAdd, onMov
           <LineRow key={id} lineId={id} onMove={onMove} />
         ))}
       </CarryList>
-      <PartFigures stageId={stageId} />
+      {purposeOf({ kind }) !== 'dough' && <PartFigures stageId={stageId} />}
       {(choosing || formulaId) && (
         <PartSource stageId={stageId} choosing={choosing} onChosen={() => setChoosing(false)} />
       )}

@@ -1,6 +1,7 @@
 'use client';
+import { useEffect, useState } from 'react';
 import type { BatchLine } from '@/core/batch';
-import { inMeasures } from '@/core/quantity';
+import type { inMeasures as InMeasures } from '@/core/quantity/inMeasures';
 import { Choice } from '@/ui/Choice';
 import { wordCounts } from '@/wording/measured';
 import { words } from '@/wording/screens/measured/InMeasures';
@@ -10,6 +11,20 @@ import { useStoredKit } from '../kit/KitProvider';
 import { BESIDE_GRAMS } from '../preferences/preferences';
 import { usePreferences } from '../preferences/PreferencesProvider';
 
+/** What turns grams into cups and spoons is fetched by who wants them. */
+function useMeasuring(wanted: boolean): typeof InMeasures | null {
+  const [found, setFound] = useState<{ inMeasures: typeof InMeasures } | null>(null);
+  useEffect(() => {
+    if (!wanted) return undefined;
+    let left = false;
+    void import('@/core/quantity/inMeasures').then(({ inMeasures }) => !left && setFound({ inMeasures }));
+    return () => {
+      left = true;
+    };
+  }, [wanted]);
+  return found?.inMeasures ?? null;
+}
+
 /** A line in the measures the reader prefers beside the grams: as the recipe said it, else the nearest cups, spoons and eggs; null where there is nothing to say. */
 export function useInMeasures(): (
   line: Pick<BatchLine, 'ingredientId' | 'massG' | 'counts'>,
@@ -17,11 +32,12 @@ export function useInMeasures(): (
   const { besideGrams, measure: system } = usePreferences().preferences;
   const book = useBook();
   const { measures: own } = useStoredKit().kit;
+  const inMeasures = useMeasuring(besideGrams === 'spoons');
   return ({ ingredientId, massG, counts }) => {
     if (besideGrams === 'nothing') return null;
     if (counts) return wordCounts(counts);
     const ingredient = book.get(ingredientId);
-    if (besideGrams === 'said' || !ingredient) return null;
+    if (besideGrams === 'said' || !ingredient || !inMeasures) return null;
     const found = inMeasures(massG, ingredient, { system, ...(own && { own }) });
     return found && words.about(wordCounts(found.counts));
   };
