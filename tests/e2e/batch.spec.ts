@@ -57,6 +57,18 @@ test('prints the formula and nothing around it', async ({ page }) => {
   // the method with its boxes is for paper alone
   const method = page.getByTestId('paper-method');
   await expect(method.getByRole('listitem').first()).toContainText('6 min');
+  await expect(page.getByTestId('paper-foot')).toContainText('Contains');
+  await expect(page.getByTestId('paper-foot').getByRole('img')).toBeVisible();
   await page.emulateMedia({ media: 'screen' });
   await expect(method).toBeHidden();
+  // the formula's own page too, from whichever of its places; no button is on it
+  await page.goto(`/formulas/${id}/method`);
+  await expect(page.getByTestId('formula-paper')).toBeAttached();
+  await page.emulateMedia({ media: 'print' });
+  const paper = page.getByTestId('formula-paper');
+  await expect(paper.getByRole('heading', { name: 'Pumpkin-seed supper rolls' })).toBeVisible();
+  await expect(paper.getByRole('row', { name: /Salt/ })).toBeVisible();
+  await expect(paper.getByTestId('paper-method').getByRole('listitem').first()).toBeVisible();
+  await expect(page.getByRole('button')).toHaveCount(0);
+  await expect(page.getByRole('textbox')).toHaveCount(0);
 });

@@ -1,11 +1,11 @@
-import { processOf, type Process } from '../process/processOf';
+import { processOf, type Process, type Recovery } from '../process/processOf';
 import type { BatchSheet } from './batchSheet';
 
 /** The process of a batch at its natural times: its calls in their order, those of which there is one only as well. */
-export function processOfSheet({
-  steps,
-  activities = [],
-}: Pick<BatchSheet, 'steps' | 'activities'>): Process {
+export function processOfSheet(
+  { steps, activities = [] }: Pick<BatchSheet, 'steps' | 'activities'>,
+  recoversS: Recovery = {},
+): Process {
   const known = new Map(activities.map((activity) => [activity.id, activity]));
   return processOf(
     steps.map((step) => {
@@ -21,5 +21,6 @@ export function processOfSheet({
       };
       return { step, activity: { ...rest, ...(mix && { mix }) } };
     }),
+    recoversS,
   );
 }

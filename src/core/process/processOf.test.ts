@@ -41,6 +41,9 @@ test('loads go through one oven, with its recovery between; the second waits, an
     'cool 78-108',
   ]);
   expect(process.activities.map(({ waitedS }) => waitedS / 60)).toEqual([0, 0, 24, 48, 0]);
+  // the heat of this bread may know it better
+  const known = processOf(calls([step('bake', 20)], 16, 8), { oven: 600 });
+  expect(told(known)).toEqual(['bake 1 0-20', 'bake 2 30-50']);
   // shaped, they bear 20 min
   expect(process.activities.map(({ tooLongS }) => tooLongS / 60)).toEqual([0, 0, 4, 28, 0]);
 });

@@ -48,6 +48,9 @@ const RESOURCE: Partial<Record<StepKind, Resource>> = {
 /** Where only one load at a time is; fridge and mixer take what there is. */
 const ONE_LOAD: ReadonlySet<Resource> = new Set(['oven', 'kettle', 'fryer', 'plate']);
 
+/** How long what holds one load takes between two, s. */
+export type Recovery = Partial<Record<Resource, number>>;
+
 /** Between two loads: the door was open, the stone gave its heat away, the oil cooled. Craft; the heat model tells it of a piece. */
 const RECOVERS_S: Partial<Record<Resource, number>> = { oven: 240, fryer: 120, kettle: 60, plate: 30 };
 
@@ -86,8 +89,9 @@ function lastsOf(step: MethodStep): Lasts {
  * holds one load at a time, with the recovery between. No wall clock: hours after the batch begins.
  *
  * @param calls in their order, each with its step as it is called: its time is of one side, of one load
+ * @param recoversS between loads, where the models of heat know it of this bread; else as is usual
  */
-export function processOf(calls: readonly Call[]): Process {
+export function processOf(calls: readonly Call[], recoversS: Recovery = {}): Process {
   const placed: PlacedActivity[] = [];
   const freeS = new Map<Resource, number>();
   /** When each load of each way, and what has none, is done. */
@@ -121,7 +125,11 @@ export function processOf(calls: readonly Call[]): Process {
     doneS.set(laneOf(activity), endS);
     bearsS.set(laneOf(activity), mayS);
     if (wayId === null) trunkS = Math.max(trunkS, endS);
-    if (alone) freeS.set(resource, endS + (load && isLast(at, calls) ? (RECOVERS_S[resource] ?? 0) : 0));
+    if (alone)
+      freeS.set(
+        resource,
+        endS + (load && isLast(at, calls) ? (recoversS[resource] ?? RECOVERS_S[resource] ?? 0) : 0),
+      );
   });
   return heatedBeside(placed);
 }

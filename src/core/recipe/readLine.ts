@@ -225,12 +225,14 @@ export function readLineAs(
   book: IngredientBook,
   system: MeasureSystem,
   own: readonly OwnMeasure[] = [],
-): Weighed | null {
+): (Weighed & { readonly written: string }) | null {
   const line = text.replace(BULLET, '').trim();
+  const tokens = tokensOf(line);
   const ingredient = book.get(ingredientId) ?? null;
-  const weighed = amountsIn(line, tokensOf(line)).flatMap(({ phrase }) => {
+  const weighed = amountsIn(line, tokens).flatMap(({ phrase }) => {
     const one = weigh(phrase, ingredient, { system, bareUnitG: null, baseG: null, own });
-    return one.ok ? [one.value] : [];
+    const written = line.slice(tokens[phrase.from]?.from ?? 0, tokens[phrase.to - 1]?.to ?? line.length);
+    return one.ok ? [{ ...one.value, written }] : [];
   });
   return weighed.sort(exactest)[0] ?? null;
 }

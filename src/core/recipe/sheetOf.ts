@@ -3,6 +3,7 @@ import { sizeFromWords } from '../formula/sizeFromWords';
 import { formulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { shortened } from '../plainTextSchema';
+import type { Weighed } from '../quantity/weigh';
 import { within } from '../units/decimal';
 import { answered } from './method/answered';
 import type { StepAsk } from './method/draft';
@@ -13,6 +14,8 @@ import { styleOf } from './styleOf';
 export interface Answer {
   readonly ingredientId?: string;
   readonly massG?: number;
+  /** How that was measured, where it was not weighed: it keeps its doubt. */
+  readonly measured?: NonNullable<Line['measured']>;
   /** Leave this line off the sheet; its words stay in "about it". */
   readonly leaveOut?: boolean;
 }
@@ -37,9 +40,17 @@ function measuredOf({
   readings,
 }: RecipeReading['parts'][number]['items'][number]): Pick<Line, 'measured'> {
   const written = readings.find((reading) => reading.weighed === weighed)?.written;
-  if (!weighed || !written || weighed.highG - weighed.lowG < 0.01) return {};
-  const { lowG, highG, counts } = weighed;
-  return { measured: { said: written.slice(0, 60), lowG, highG, ...(counts && { counts: [...counts] }) } };
+  const measured = weighed && written ? measuredAs(written, weighed) : null;
+  return measured ? { measured } : {};
+}
+
+/** What was measured by cup, spoon or egg, in those words and between its weights; null for what was weighed. */
+export function measuredAs(
+  written: string,
+  { lowG, highG, counts }: Weighed,
+): NonNullable<Line['measured']> | null {
+  if (highG - lowG < 0.01) return null;
+  return { said: written.slice(0, 60), lowG, highG, ...(counts && { counts: [...counts] }) };
 }
 
 /** So many pieces of so much; where a recipe does not say, all its dough is one. */
@@ -115,7 +126,7 @@ export function sheetOfRecipe(
         ingredientId,
         massG,
         note: fits ? item.note : '',
-        ...(answer.massG === undefined && measuredOf(item)),
+        ...(answer.massG === undefined ? measuredOf(item) : answer.measured && { measured: answer.measured }),
       };
       if (item.percent !== null && fromPercent === null)
         printed.push({ number: item.number, lineId: line.id, percent: item.percent });

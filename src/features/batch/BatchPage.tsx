@@ -1,8 +1,10 @@
 'use client';
 import { ArrowLeft, CookingPot, Printer } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { planBatch } from '@/core/batch';
 import { roomOf, type Kit } from '@/core/kit';
+import type { SliceFigures } from '@/core/slice';
+import { addressOf } from '@/ui/address';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
@@ -16,6 +18,23 @@ import { BatchSheetView } from './BatchSheetView';
 import { requestOf, useBatchQuery } from './useBatchQuery';
 import { words } from '@/wording/screens/batch/BatchPage';
 
+/** The slice to expect, for the paper: what the server knows of it by now. */
+function useSlice(formulaId: string): SliceFigures | null {
+  const kitchen = useKitchen();
+  const [slice, setSlice] = useState<SliceFigures | null>(null);
+  useEffect(() => {
+    let left = false;
+    const path = addressOf(kitchen.api('/formulas/slices'), { ids: formulaId });
+    void ask<Readonly<Record<string, SliceFigures | null>>>(path).then((answer) => {
+      if (!left && answer.kind === 'ok') setSlice(answer.value[formulaId] ?? null);
+    });
+    return () => {
+      left = true;
+    };
+  }, [formulaId, kitchen]);
+  return slice;
+}
+
 /** How much today? The question on the left, the sheet to weigh from on the right, the bench one press away. */
 export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) {
   const { formula } = loaded;
@@ -28,6 +47,7 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
   // One wish, one bake: the id changes only when what is asked for does.
   const wish = useRef<{ what: string; requestId: string } | null>(null);
 
+  const slice = useSlice(loaded.id);
   const book = useBook();
   const request = useMemo(() => requestOf(query), [query]);
   const plan = useMemo(
@@ -90,7 +110,7 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
       <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)] print:block">
         <BatchQuestion formula={formula} query={query} onChange={(part) => void setQuery(part)} />
         {plan.ok ? (
-          <BatchSheetView sheet={plan.value} />
+          <BatchSheetView sheet={plan.value} slice={slice} />
         ) : (
           <p role="alert" className="docket p-6 text-alarm">
             {wordProblem(plan.problem, preferences)}

@@ -6,8 +6,10 @@ import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { BesideGramsChoice, useInMeasures } from '../measured/InMeasures';
 import { HowItFits } from './HowItFits';
-import { laterWords } from './laterWords';
-import { PaperMethod } from './PaperMethod';
+import { laterWords } from '../paper/laterWords';
+import type { SliceFigures } from '@/core/slice';
+import { PaperFoot } from '../paper/PaperFoot';
+import { PaperMethod } from '../paper/PaperMethod';
 import { PUT_BY_WORD, STAGE_WORD } from '@/wording/words';
 import { patiently } from '@/ui/patiently';
 import { words } from '@/wording/screens/batch/BatchSheetView';
@@ -100,7 +102,7 @@ function alike(lines: readonly BatchLine[]): readonly { readonly line: BatchLine
 }
 
 /** The sheet to weigh from. Prints as it stands. */
-export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
+export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; slice?: SliceFigures | null }) {
   const numbers = useNumbers();
   const units = useUnits();
   const measured = useInMeasures();
@@ -153,6 +155,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
               {alike(stage.lines).map(({ line, times }) => (
                 <tr key={line.id} className="border-t border-rule">
                   <td className="py-1.5 pr-3">
+                    <span aria-hidden className="mr-2 hidden size-3 border border-ink print:inline-block" />
                     {line.name}
                     {measured(line) && (
                       <span className="ml-2 text-sm" data-testid="counts">
@@ -184,6 +187,7 @@ export function BatchSheetView({ sheet }: { sheet: BatchSheet }) {
       ))}
       <ProcessLanes sheet={sheet} />
       <PaperMethod sheet={sheet} />
+      <PaperFoot stages={sheet.stages} slice={slice} />
     </section>
   );
 }

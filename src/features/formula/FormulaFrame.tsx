@@ -22,6 +22,11 @@ const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) =>
 const ExportDialog = dynamic(() => import('./ExportDialog').then((module) => module.ExportDialog), {
   ssr: false,
 });
+/** Whoever prints the page gets a page for the wall. */
+const FormulaPaper = dynamic(
+  patiently(() => import('./FormulaPaper').then((module) => module.FormulaPaper)),
+  { ssr: false },
+);
 const RunEngine = dynamic(
   patiently(() => import('../run/RunEngine').then((module) => module.RunEngine)),
   {
@@ -65,25 +70,28 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
   const [writing, setWriting] = useState(false);
   return (
     <>
-      <SheetNotes loaded={loaded} sheet={sheet} trouble={actions.trouble} onCopy={actions.copy} />
-      <SheetHead
-        sheet={sheet}
-        archived={archived}
-        does={{
-          story: () => void actions.toStory(),
-          batch: () => void actions.toBatch(),
-          write: () => setWriting(true),
-          copy: () => void actions.copy({ copyOf: loaded.id }),
-          archive: () => void actions.archive(!archived),
-        }}
-      />
-      {archived && <p className="mb-3 text-sm text-soft">{words.thisFormulaIsInThe}</p>}
-      <Places formulaId={loaded.id} />
-      <div className="grid items-start gap-x-5 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
-        <AnswerCard formulaId={loaded.id} />
-        <div className="min-w-0">{children}</div>
+      <FormulaPaper />
+      <div className="no-print">
+        <SheetNotes loaded={loaded} sheet={sheet} trouble={actions.trouble} onCopy={actions.copy} />
+        <SheetHead
+          sheet={sheet}
+          archived={archived}
+          does={{
+            story: () => void actions.toStory(),
+            batch: () => void actions.toBatch(),
+            write: () => setWriting(true),
+            copy: () => void actions.copy({ copyOf: loaded.id }),
+            archive: () => void actions.archive(!archived),
+          }}
+        />
+        {archived && <p className="mb-3 text-sm text-soft">{words.thisFormulaIsInThe}</p>}
+        <Places formulaId={loaded.id} />
+        <div className="grid items-start gap-x-5 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
+          <AnswerCard formulaId={loaded.id} />
+          <div className="min-w-0">{children}</div>
+        </div>
+        {writing && <ExportDialog onClose={() => setWriting(false)} />}
       </div>
-      {writing && <ExportDialog onClose={() => setWriting(false)} />}
     </>
   );
 }

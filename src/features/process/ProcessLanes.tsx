@@ -1,5 +1,6 @@
 'use client';
 import { useMemo } from 'react';
+import type { Recovery } from '@/core/process/processOf';
 import { callOf, processOfSheet, type BatchSheet } from '@/core/batch';
 import { formatDuration } from '@/core/units';
 import { wordCall } from '@/wording/calls';
@@ -37,9 +38,9 @@ const lookOf = ({ resource, hands, kind }: Placed): 'heat' | 'hands' | 'waits' =
  * The process of the batch: what the dough does, then each of its breads on a lane of its own, load by load, on one axis of hours from the beginning. At usual
  * lengths, no clock; what waits for its oven says so.
  */
-export function ProcessLanes({ sheet }: { sheet: BatchSheet }) {
+export function ProcessLanes({ sheet, recoversS }: { sheet: BatchSheet; recoversS?: Recovery }) {
   const units = useUnits();
-  const { activities, endS } = useMemo(() => processOfSheet(sheet), [sheet]);
+  const { activities, endS } = useMemo(() => processOfSheet(sheet, recoversS), [sheet, recoversS]);
   if (activities.length < 2 || endS <= 0) return null;
   const lanes = [null, ...(sheet.ways ?? []).map(({ wayId }) => wayId)]
     .map((wayId) => ({

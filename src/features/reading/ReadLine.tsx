@@ -1,6 +1,7 @@
 'use client';
 import { Check, CircleHelp, X } from 'lucide-react';
-import { readLineAs, type Answer, type Asking, type IngredientLine } from '@/core/recipe';
+import { measuredAs, readLineAs, type Answer, type Asking, type IngredientLine } from '@/core/recipe';
+import type { Weighed } from '@/core/quantity';
 import { Button, buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
@@ -9,7 +10,7 @@ import { IngredientPicker } from '../formula/IngredientPicker';
 import { useStoredKit } from '../kit/KitProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
-import { useQuantity } from '../quantities/useQuantity';
+import { useWeighing } from '../quantities/useQuantity';
 import { wordProblem } from '@/wording/problems';
 import { words } from '@/wording/screens/reading/ReadLine';
 
@@ -104,6 +105,12 @@ export function ReadLine({ item, answer, open, percentOff, onAnswer }: ReadLineP
   );
 }
 
+/** An answer of so much, and how it was measured: a cup that was asked for stays a cup, with its doubt. */
+const weighedAs = ({ measured: _, ...answer }: Answer, written: string, weighed: Weighed): Answer => {
+  const measured = measuredAs(written, weighed);
+  return { ...answer, massG: weighed.massG, ...(measured && { measured }) };
+};
+
 interface LineQuestionProps extends Pick<ReadLineProps, 'item' | 'answer' | 'open' | 'onAnswer'> {
   taken: ReturnType<typeof takenFrom>;
 }
@@ -113,13 +120,14 @@ function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps
   const nameOf = useNameOf();
   const units = useUnits();
   const own = useStoredKit().kit.measures;
-  const readMass = useQuantity(own);
+  const readMass = useWeighing(own);
   const { preferences } = usePreferences();
   const { ingredientId, massG, refused } = taken;
   const take = (id: string) => {
     // its cups and eggs can be weighed now that it is known what they are of
     const weighed = readLineAs(item.text, id, book, preferences.measure, own);
-    onAnswer({ ...answer, ingredientId: id, ...(weighed && !refused ? { massG: weighed.massG } : {}) });
+    const named = { ...answer, ingredientId: id };
+    onAnswer(weighed && !refused ? weighedAs(named, weighed.written, weighed) : named);
   };
   return (
     <div className="mt-1 flex flex-wrap items-center gap-1.5 pl-6">
@@ -151,7 +159,7 @@ function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps
             key={written}
             look={answer.massG === weighed.massG ? 'strong' : 'plain'}
             aria-pressed={answer.massG === weighed.massG}
-            onClick={() => onAnswer({ ...answer, massG: weighed.massG })}
+            onClick={() => onAnswer(weighedAs(answer, written, weighed))}
           >
             {weighed.by === 'mass' ? written : `${written} = ${units.mass(weighed.massG)}`}
           </Button>
@@ -168,9 +176,9 @@ function LineQuestion({ item, answer, open, taken, onAnswer }: LineQuestionProps
           onType={(text) => {
             const typed = readMass(text, ingredientId ? (book.get(ingredientId) ?? null) : null);
             if (!typed.ok) return wordProblem(typed.problem, preferences);
-            if (typed.value < 0.01)
+            if (typed.value.massG < 0.01)
               return wordProblem({ code: 'tooSmall', path: 'massG', params: { min: 0.01 } }, preferences);
-            onAnswer({ ...answer, massG: typed.value });
+            onAnswer(weighedAs(answer, text.trim(), typed.value));
             return null;
           }}
           restore={() => onAnswer(answer)}

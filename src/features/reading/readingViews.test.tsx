@@ -93,6 +93,16 @@ test('each question has its answer beside it; the formula is made once there are
     ['salt', 6],
     ['sorghum-flour', 100],
   ]);
+  // what was asked and answered keeps how it was measured, and its range
+  expect(formula!.stages[0]!.lines.map(({ measured }) => measured?.said)).toEqual([
+    undefined,
+    '1 cup',
+    undefined,
+    '1 tsp',
+    undefined,
+  ]);
+  const { lowG, highG, counts } = formula!.stages[0]!.lines[3]!.measured!;
+  expect([lowG < 5.5, highG > 6.5, counts]).toEqual([true, true, [{ count: 1, measure: 'tsp' }]]);
   expect(formula!.about).toContain('Not in the formula: 2 eggs plus 1 yolk');
   expect(formula!.steps[0]).toMatchObject({ kind: 'bake', minS: 1200, tempC: 220 });
 });

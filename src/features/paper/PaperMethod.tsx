@@ -2,7 +2,7 @@
 import { callOf, type BatchSheet } from '@/core/batch';
 import { formatDurationRange } from '@/core/units';
 import { wordCall } from '@/wording/calls';
-import { words } from '@/wording/screens/batch/PaperMethod';
+import { words } from '@/wording/screens/paper/PaperMethod';
 import { STEP_WORD } from '@/wording/words';
 import { laterWords } from './laterWords';
 import { useInMeasures } from '../measured/InMeasures';

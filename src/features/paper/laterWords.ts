@@ -1,7 +1,7 @@
 import type { BatchSheet } from '@/core/batch';
 import { formatDurationRange } from '@/core/units';
 import { STEP_WORD } from '@/wording/words';
-import { words } from '@/wording/screens/batch/laterWords';
+import { words } from '@/wording/screens/paper/laterWords';
 
 /** What is done on the day they are taken out, in a line: "thaw 4 h, bake 18 min at 220 °C". */
 export const laterWords = (steps: BatchSheet['steps'], temperature: (tempC: number) => string): string =>
