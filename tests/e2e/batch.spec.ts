@@ -57,7 +57,7 @@ test('prints the formula and nothing around it', async ({ page }) => {
   // the method with its boxes is for paper alone
   const method = page.getByTestId('paper-method');
   await expect(method.getByRole('listitem').first()).toContainText('6 min');
-  await expect(page.getByTestId('paper-foot')).toContainText('Contains');
+  await expect(page.getByTestId('paper-foot')).toContainText('The labels in your hand decide.');
   await expect(page.getByTestId('paper-foot').getByRole('img')).toBeVisible();
   await page.emulateMedia({ media: 'screen' });
   await expect(method).toBeHidden();

@@ -86,7 +86,7 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
             <ArrowLeft size={15} aria-hidden />
             {words.theFormula}
           </KitchenLink>
-          <h1 className="text-2xl sm:text-3xl">{formula.name}</h1>
+          <h1 className="text-2xl sm:text-3xl print:text-2xl">{formula.name}</h1>
         </div>
         <Button className="no-print min-h-11 max-sm:hidden" onClick={() => window.print()}>
           <Printer size={17} aria-hidden />

@@ -70,8 +70,8 @@ function WaysYield({ ways }: { ways: NonNullable<BatchSheet['ways']> }) {
     <ul data-testid="yield">
       {ways.map((way) => (
         <li key={way.wayId} className="flex flex-wrap items-baseline gap-x-2">
-          <span className="figure text-4xl">{way.count}</span>
-          <span className="font-head text-xl font-semibold">× {units.mass(way.doughG)}</span>
+          <span className="figure text-4xl print:text-xl">{way.count}</span>
+          <span className="font-head text-xl font-semibold print:text-base">× {units.mass(way.doughG)}</span>
           <span className="text-base">{way.name}</span>
           {way.putBy && (
             <span className="text-sm text-soft">
@@ -110,13 +110,13 @@ export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; sli
   return (
     <section
       aria-label={words.toWeigh}
-      className="docket max-w-3xl min-w-0 rounded-b-md px-4 pt-4 pb-4 sm:px-6"
+      className="docket max-w-3xl min-w-0 rounded-b-md px-4 pt-4 pb-4 sm:px-6 print:max-w-none print:px-0 print:pt-2 print:pb-0"
     >
       {sheet.ways ? (
         <WaysYield ways={sheet.ways} />
       ) : (
         <p data-testid="yield">
-          <span className="figure text-5xl">{pieces.count}</span>{' '}
+          <span className="figure text-5xl print:text-2xl">{pieces.count}</span>{' '}
           <span className="font-head text-2xl font-semibold">
             × {units.mass(pieces.doughG)}
             <span className="font-sans text-base font-normal text-soft">{words.ofDough}</span>
@@ -141,52 +141,56 @@ export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; sli
         <BesideGramsChoice />
       </p>
       <EaterChecks stages={sheet.stages} className="mt-3 border-t border-rule pt-2" />
-      {sheet.stages.map((stage) => (
-        <section key={stage.id} className="mt-4 break-inside-avoid">
-          <h2 className="text-base">{stage.name || STAGE_WORD[stage.kind]}</h2>
-          <table className="w-full border-collapse">
-            <thead className="sr-only">
-              <tr>
-                <th scope="col">{words.ingredient}</th>
-                <th scope="col">{words.weigh}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {alike(stage.lines).map(({ line, times }) => (
-                <tr key={line.id} className="border-t border-rule">
-                  <td className="py-1.5 pr-3">
-                    <span aria-hidden className="mr-2 hidden size-3 border border-ink print:inline-block" />
-                    {line.name}
-                    {measured(line) && (
-                      <span className="ml-2 text-sm" data-testid="counts">
-                        {measured(line)}
-                      </span>
-                    )}
-                    {line.of && (
-                      <span className="ml-2 text-sm text-soft">
-                        {times > 1 ? words.forEachOf(times) : words.partOf(line.of.at, line.of.of)}
-                      </span>
-                    )}
-                    {line.later && <span className="ml-2 text-sm text-soft">{words.anotherDay}</span>}
-                    {line.heldBack && <span className="ml-2 text-sm text-soft">{words.heldBack}</span>}
-                    {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
-                  </td>
-                  <td
-                    className="py-1 text-right whitespace-nowrap"
-                    data-testid={`weigh-${line.ingredientId}`}
-                  >
-                    {times > 1 && <span className="mr-1 text-lg">{times} ×</span>}
-                    <span className="figure text-2xl">{units.massShown(line.massG).number}</span>
-                    <span className="ml-1 text-sm text-soft">{units.massShown(line.massG).unit}</span>
-                  </td>
+      <div className="gap-6 print:columns-2">
+        {sheet.stages.map((stage) => (
+          <section key={stage.id} className="mt-4 break-inside-avoid print:mt-2">
+            <h2 className="text-base">{stage.name || STAGE_WORD[stage.kind]}</h2>
+            <table className="w-full border-collapse">
+              <thead className="sr-only">
+                <tr>
+                  <th scope="col">{words.ingredient}</th>
+                  <th scope="col">{words.weigh}</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
-        </section>
-      ))}
+              </thead>
+              <tbody>
+                {alike(stage.lines).map(({ line, times }) => (
+                  <tr key={line.id} className="border-t border-rule">
+                    <td className="py-1.5 pr-3 print:py-0">
+                      <span aria-hidden className="mr-2 hidden size-3 border border-ink print:inline-block" />
+                      {line.name}
+                      {measured(line) && (
+                        <span className="ml-2 text-sm" data-testid="counts">
+                          {measured(line)}
+                        </span>
+                      )}
+                      {line.of && (
+                        <span className="ml-2 text-sm text-soft">
+                          {times > 1 ? words.forEachOf(times) : words.partOf(line.of.at, line.of.of)}
+                        </span>
+                      )}
+                      {line.later && <span className="ml-2 text-sm text-soft">{words.anotherDay}</span>}
+                      {line.heldBack && <span className="ml-2 text-sm text-soft">{words.heldBack}</span>}
+                      {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
+                    </td>
+                    <td
+                      className="py-1 text-right whitespace-nowrap print:py-0"
+                      data-testid={`weigh-${line.ingredientId}`}
+                    >
+                      {times > 1 && <span className="mr-1 text-lg">{times} ×</span>}
+                      <span className="figure text-2xl print:text-base">
+                        {units.massShown(line.massG).number}
+                      </span>
+                      <span className="ml-1 text-sm text-soft">{units.massShown(line.massG).unit}</span>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        ))}
+        <PaperMethod sheet={sheet} />
+      </div>
       <ProcessLanes sheet={sheet} />
-      <PaperMethod sheet={sheet} />
       <PaperFoot stages={sheet.stages} slice={slice} />
     </section>
   );

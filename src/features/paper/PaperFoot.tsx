@@ -24,7 +24,14 @@ export function PaperFoot({ stages, slice }: PaperFootProps) {
       className="mt-3 hidden items-start gap-6 border-t border-ink pt-2 text-sm print:flex"
       data-testid="paper-foot"
     >
-      {slice && <SlicePicture slice={slice} label={sliceWords(slice)} className="h-24 w-36 shrink-0" />}
+      {slice && (
+        <SlicePicture
+          slice={slice}
+          label={sliceWords(slice)}
+          name="paper-slice"
+          className="h-20 w-32 shrink-0"
+        />
+      )}
       <p>
         <strong>
           {allergens.length > 0

@@ -9,6 +9,8 @@ interface SlicePictureProps {
   slice: SliceFigures;
   /** What somebody who can't see it is told. */
   label: string;
+  /** Another for a second picture on the page: what is hidden lends no colours to what is seen. */
+  name?: string;
   mostPores?: number;
   className?: string;
 }
@@ -19,17 +21,18 @@ export const SlicePicture = memo(function SlicePicture({
   label,
   mostPores,
   className,
+  name = 'slice',
 }: SlicePictureProps) {
   const drawing = useMemo(() => drawSlice(slice, mostPores), [slice, mostPores]);
   const margin = 1.5;
-  const id = `crust-${Math.round(slice.brownTop * 100)}-${Math.round(slice.brownBase * 100)}`;
+  const id = `${name}-crust-${Math.round(slice.brownTop * 100)}-${Math.round(slice.brownBase * 100)}`;
   return (
     <svg
       role="img"
       aria-label={label}
       viewBox={`${-margin} ${-margin} ${drawing.widthMm + 2 * margin} ${drawing.heightMm + 2 * margin}`}
       className={className}
-      data-testid="slice"
+      data-testid={name}
     >
       <linearGradient id={id} x1="0" y1="0" x2="0" y2="1">
         <stop offset="0.25" stopColor={crustRgb(slice.brownTop)} />
