@@ -101,11 +101,60 @@ function alike(lines: readonly BatchLine[]): readonly { readonly line: BatchLine
   return rows;
 }
 
+/** What goes into one part, a row each. */
+function Part({ stage }: { stage: BatchSheet['stages'][number] }) {
+  const units = useUnits();
+  const measured = useInMeasures();
+  return (
+    <section className="mt-4 break-inside-avoid print:mt-2">
+      <h2 className="text-base">{stage.name || STAGE_WORD[stage.kind]}</h2>
+      <table className="w-full border-collapse">
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">{words.ingredient}</th>
+            <th scope="col">{words.weigh}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {alike(stage.lines).map(({ line, times }) => (
+            <tr key={line.id} className="border-t border-rule">
+              <td className="py-1.5 pr-3 print:py-0">
+                <span aria-hidden className="mr-2 hidden size-3 border border-ink print:inline-block" />
+                {line.name}
+                {measured(line) && (
+                  <span className="ml-2 text-sm" data-testid="counts">
+                    {measured(line)}
+                  </span>
+                )}
+                {line.of && (
+                  <span className="ml-2 text-sm text-soft">
+                    {times > 1 ? words.forEachOf(times) : words.partOf(line.of.at, line.of.of)}
+                  </span>
+                )}
+                {line.later && <span className="ml-2 text-sm text-soft">{words.anotherDay}</span>}
+                {line.heldBack && <span className="ml-2 text-sm text-soft">{words.heldBack}</span>}
+                {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
+              </td>
+              <td
+                className="py-1 text-right whitespace-nowrap print:py-0"
+                data-testid={`weigh-${line.ingredientId}`}
+              >
+                {times > 1 && <span className="mr-1 text-lg">{times} ×</span>}
+                <span className="figure text-2xl print:text-base">{units.massShown(line.massG).number}</span>
+                <span className="ml-1 text-sm text-soft">{units.massShown(line.massG).unit}</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 /** The sheet to weigh from. Prints as it stands. */
 export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; slice?: SliceFigures | null }) {
   const numbers = useNumbers();
   const units = useUnits();
-  const measured = useInMeasures();
   const { pieces } = sheet;
   return (
     <section
@@ -143,50 +192,7 @@ export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; sli
       <EaterChecks stages={sheet.stages} className="mt-3 border-t border-rule pt-2" />
       <div className="gap-6 print:columns-2">
         {sheet.stages.map((stage) => (
-          <section key={stage.id} className="mt-4 break-inside-avoid print:mt-2">
-            <h2 className="text-base">{stage.name || STAGE_WORD[stage.kind]}</h2>
-            <table className="w-full border-collapse">
-              <thead className="sr-only">
-                <tr>
-                  <th scope="col">{words.ingredient}</th>
-                  <th scope="col">{words.weigh}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {alike(stage.lines).map(({ line, times }) => (
-                  <tr key={line.id} className="border-t border-rule">
-                    <td className="py-1.5 pr-3 print:py-0">
-                      <span aria-hidden className="mr-2 hidden size-3 border border-ink print:inline-block" />
-                      {line.name}
-                      {measured(line) && (
-                        <span className="ml-2 text-sm" data-testid="counts">
-                          {measured(line)}
-                        </span>
-                      )}
-                      {line.of && (
-                        <span className="ml-2 text-sm text-soft">
-                          {times > 1 ? words.forEachOf(times) : words.partOf(line.of.at, line.of.of)}
-                        </span>
-                      )}
-                      {line.later && <span className="ml-2 text-sm text-soft">{words.anotherDay}</span>}
-                      {line.heldBack && <span className="ml-2 text-sm text-soft">{words.heldBack}</span>}
-                      {line.note && <span className="ml-2 text-sm text-soft">{line.note}</span>}
-                    </td>
-                    <td
-                      className="py-1 text-right whitespace-nowrap print:py-0"
-                      data-testid={`weigh-${line.ingredientId}`}
-                    >
-                      {times > 1 && <span className="mr-1 text-lg">{times} ×</span>}
-                      <span className="figure text-2xl print:text-base">
-                        {units.massShown(line.massG).number}
-                      </span>
-                      <span className="ml-1 text-sm text-soft">{units.massShown(line.massG).unit}</span>
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </section>
+          <Part key={stage.id} stage={stage} />
         ))}
         <PaperMethod sheet={sheet} />
       </div>
