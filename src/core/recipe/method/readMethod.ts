@@ -209,7 +209,9 @@ class MethodReader {
     if (!time) return false;
     const hot = heats.find(({ role, tempC }) => role === 'place' && tempC >= 120);
     const again = /^(?:and )?(?:then|another|one more|a further|\d+ more)\b/i.test(plain.trim());
-    const open = last && last.paragraph === this.at && !last.time && GOES_ON.has(last.kind) && !this.stage.aside;
+    // nobody mixes for an hour: so long a time is of something else
+    const tooLong = (last?.kind === 'mix' || last?.kind === 'kneadAgain') && time.minS > MIXES_AT_MOST_S;
+    const open = last && last.paragraph === this.at && !last.time && GOES_ON.has(last.kind) && !this.stage.aside && !tooLong;
     // what is hot is what it goes into: "kettle at a simmer; 45 seconds per side"
     const ready = last?.kind === 'preheat' && last.paragraph === this.at && stage.shaped && !stage.aside && !/\boven\b/i.test(plain) ? COOKS_IN[stage.medium ?? 'oven'] : null;
     const kind = open || (again && last && GOES_ON.has(last.kind)) ? last.kind : hot && stage.shaped && !stage.aside ? 'bake' : (ready ?? null);
@@ -368,6 +370,7 @@ class MethodReader {
 /** What is done in what was made hot. */
 const COOKS_IN: Readonly<Record<NonNullable<Stage['medium']>, StepKind | null>> = { water: 'boil', oil: 'fry', pan: 'griddle', oven: null }; // prettier-ignore
 
+const MIXES_AT_MOST_S = 1800;
 /** Shaping takes minutes: what takes so long is the rise after it, s. */
 const RISES_IN_S = 1200;
 
