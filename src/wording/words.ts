@@ -131,9 +131,9 @@ export const MEASURE_WORD: Record<MeasureSystem, { readonly label: string; reado
 
 /** What stands beside the grams. */
 export const BESIDE_WORD = {
-  said: 'beside grams: as the recipe says',
-  spoons: 'beside grams: cups, spoons, eggs',
-  nothing: 'grams alone',
+  said: 'beside weights: as the recipe says',
+  spoons: 'beside weights: cups, spoons, eggs',
+  nothing: 'weights alone',
 } as const;
 
 export const AGAIN_WORD = { yes: 'Yes, as it is', changed: 'Yes, with a change', no: 'No' } as const;

@@ -63,12 +63,22 @@ test('prints the formula and nothing around it', async ({ page }) => {
   await expect(method).toBeHidden();
   // the formula's own page too, from whichever of its places; no button is on it
   await page.goto(`/formulas/${id}/method`);
-  await expect(page.getByTestId('formula-paper')).toBeAttached();
-  await page.emulateMedia({ media: 'print' });
   const paper = page.getByTestId('formula-paper');
+  // drawn for the printer alone, and there when the event of printing ends: no browser waits for it
+  await expect(page.getByLabel('Name of the formula')).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await expect(paper).not.toBeAttached();
+  const drawn = await page.evaluate(() => {
+    window.dispatchEvent(new Event('beforeprint'));
+    return document.querySelector('[data-testid="formula-paper"]')?.textContent ?? '';
+  });
+  expect(drawn).toContain('Salt');
+  await page.emulateMedia({ media: 'print' });
   await expect(paper.getByRole('heading', { name: 'Pumpkin-seed supper rolls' })).toBeVisible();
   await expect(paper.getByRole('row', { name: /Salt/ })).toBeVisible();
   await expect(paper.getByTestId('paper-method').getByRole('listitem').first()).toBeVisible();
   await expect(page.getByRole('button')).toHaveCount(0);
   await expect(page.getByRole('textbox')).toHaveCount(0);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(paper).not.toBeAttached();
 });

@@ -72,11 +72,11 @@ test('a recipe in cups stays in cups from the paste to the bench; its method ask
   const beside = page.getByRole('combobox', { name: 'What stands beside the grams' });
   const yeast = page.getByRole('row', { name: /Instant yeast/ });
   await expect(yeast.getByTestId('counts')).toHaveCount(0);
-  await beside.selectOption({ label: 'beside grams: cups, spoons, eggs' });
+  await beside.selectOption({ label: 'beside weights: cups, spoons, eggs' });
   await expect(yeast.getByTestId('counts')).toHaveText('about 1 tsp');
-  await beside.selectOption({ label: 'grams alone' });
+  await beside.selectOption({ label: 'weights alone' });
   await expect(counts).toHaveCount(0);
-  await beside.selectOption({ label: 'beside grams: as the recipe says' });
+  await beside.selectOption({ label: 'beside weights: as the recipe says' });
   await page.getByRole('button', { name: 'To the bench' }).click();
   await expect(page.getByText('1 ½ cups').first()).toBeVisible();
 });

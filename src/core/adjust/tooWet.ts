@@ -35,7 +35,7 @@ const plus = (formula: Formula, ingredientId: string, massG: number): Formula =>
  * How unsure it is what a powder absorbs, relative sd: its own spread; of a bag as bought that of its parts, and of how well its shares, or the bag as a whole, are known. Null
  * for what is no powder of the flour base.
  */
-export function thirstCv(ingredientId: string, book: IngredientBook): number | null {
+export function absorptionCv(ingredientId: string, book: IngredientBook): number | null {
   const ingredient = book.get(ingredientId);
   if (!ingredient) return null;
   const { absorption, madeOf, absorbs } = ingredient;
@@ -90,7 +90,7 @@ export function tooWet(
   const leavens = allLines(formula).filter((line) => book.get(line.ingredientId)?.roles[0] === 'leaven');
   const restedG = demandRestedG(consistency);
   const answers = powders.flatMap((ingredientId): TooWet[] => {
-    const cv = thirstCv(ingredientId, book);
+    const cv = absorptionCv(ingredientId, book);
     if (cv === null) return [];
     // what a gram of it takes in this very dough, beside all that compete with it, after the rest
     const trialG = 0.02 * totals.floursG;

@@ -1,3 +1,4 @@
+import { isAskedFor } from '../batch/askedFor';
 import type { BatchSheet } from '../batch/batchSheet';
 import type { Formula } from '../formula/formula';
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
@@ -19,9 +20,9 @@ export function actualStages(sheet: BatchSheet, state: BakeState): Formula['stag
       id,
       kind,
       name,
-      // what was held back is in it only if it was weighed in
+      // what was held back, or is for the day it is taken out, is in it only if it was weighed in
       lines: lines
-        .filter((each) => !each.heldBack || state.weighed.has(each.id))
+        .filter((each) => isAskedFor(each) || state.weighed.has(each.id))
         .map((each) => line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? each.massG)),
     })),
     {

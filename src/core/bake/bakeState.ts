@@ -1,3 +1,4 @@
+import { isAskedFor } from '../batch/askedFor';
 import type { BatchLine, BatchSheet } from '../batch/batchSheet';
 import { purposeOf } from '../formula/parts';
 import type { Band } from '../consistency/parameters';
@@ -236,7 +237,7 @@ export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchL
   const step = sheet.steps.findIndex(({ id }) => !isStepDone(state, id));
   const open = sheet.stages.flatMap((stage) =>
     stage.lines
-      .filter(({ id, heldBack, later }) => !heldBack && !later && !state.weighed.has(id))
+      .filter((line) => isAskedFor(line) && !state.weighed.has(line.id))
       .map((line) => ({ line, turn: turnOf(sheet, stage, line) })),
   );
   const due = open.filter(({ turn }) => turn <= (step < 0 ? Infinity : step));
@@ -246,19 +247,24 @@ export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchL
   };
 }
 
+/** How much of what is asked for is in; what was held back counts once it went in after all. */
+export function weighedCount(sheet: BatchSheet, { weighed }: BakeState): { done: number; of: number } {
+  const lines = sheet.stages.flatMap((stage) => stage.lines);
+  return {
+    done: weighed.size,
+    of: lines.filter((line) => isAskedFor(line) || weighed.has(line.id)).length,
+  };
+}
+
 export const isStepDone = (state: BakeState, stepId: string): boolean =>
   (state.steps.get(stepId)?.doneAtMs ?? null) !== null;
 
 export function nextThing(sheet: BatchSheet, state: BakeState): NextThing {
   if (state.endedAtMs !== null) return { kind: 'ended' };
   const open = stillToWeigh(sheet, state);
-  const of = sheet.stages.reduce(
-    (count, stage) => count + stage.lines.filter(({ heldBack }) => !heldBack).length,
-    0,
-  );
   const step = sheet.steps.find(({ id }) => !isStepDone(state, id));
   const line = open.now[0];
-  if (line) return { kind: 'weigh', lineId: line.id, done: state.weighed.size, of };
+  if (line) return { kind: 'weigh', lineId: line.id, ...weighedCount(sheet, state) };
   if (!step) return { kind: 'log' };
   const done = sheet.steps.filter(({ id }) => isStepDone(state, id)).length;
   return { kind: 'step', stepId: step.id, done, of: sheet.steps.length };

@@ -10,7 +10,7 @@ import {
 } from '.';
 import { runningCard } from './runningCard';
 import { runningTimers } from './runningTimers';
-import { nextThing, stillToWeigh } from './bakeState';
+import { nextThing, stillToWeigh, weighedCount, type BakeState } from './bakeState';
 
 const sheet = loafSheet();
 const bake = { id: 'b', sheet };
@@ -177,6 +177,25 @@ test('what is folded in late or goes on top is weighed when its turn comes', () 
   expect(ids('topping')).toEqual([6, ['poppy-seed']]);
   expect(ids('late')).toEqual([6, ['poppy-seed']]);
   expect(ids('main')).toEqual([7, []]);
+});
+
+test('what is held back or for another day is no part of what is to weigh, nor of what was in it, until it goes in', () => {
+  const [dough, top] = sheet.stages;
+  const two = {
+    ...sheet,
+    stages: [
+      { ...dough!, lines: dough!.lines.map((each) => (each.id === 'salt' ? { ...each, heldBack: true as const } : each)) },
+      { ...top!, lines: top!.lines.map((each) => ({ ...each, later: true as const })) },
+    ],
+  }; // prettier-ignore
+  const inIt = (state: BakeState) =>
+    actualStages(two, state).flatMap(({ lines }) => lines.map(({ ingredientId }) => ingredientId));
+  expect(weighedCount(two, after(weigh('water', 400)))).toEqual({ done: 1, of: 5 });
+  expect(nextThing(two, after(weigh('water', 400)))).toMatchObject({ kind: 'weigh', done: 1, of: 5 });
+  expect(inIt(after())).toHaveLength(5);
+  const late = after(weigh('salt', 10), weigh('poppy-seed', 12));
+  expect(weighedCount(two, late)).toEqual({ done: 2, of: 7 });
+  expect(inIt(late)).toEqual(expect.arrayContaining(['salt', 'poppy-seed']));
 });
 
 test('on the scale before a line: the bowl and the rest of its part, never the line itself', () => {

@@ -7,6 +7,7 @@ export {
   nextThing,
   stillToWeigh,
   timerLeftS,
+  weighedCount,
   type BakeState,
   type Feeling,
   type RiseMark,

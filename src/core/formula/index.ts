@@ -23,6 +23,6 @@ export { formulaSchema } from './formulaSchema';
 export { NUTRIENTS, type Nutrition } from './nutrition';
 export { YEAST_KINDS, type YeastDose } from './yeast';
 export { doughLines } from './formula';
-export { eatenOf, followsDough, missingG, partMassG, purposeOf } from './parts';
+export { eatenOf, followsDough, makesDough, missingG, partMassG, purposeOf } from './parts';
 export { allSteps, asWay, divideDough, usableG, yieldOf } from './ways';
 export type { Way } from './formulaSchema';

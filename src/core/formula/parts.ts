@@ -17,6 +17,10 @@ const PURPOSE_OF: Readonly<Record<StageKind, Purpose>> = {
 
 export const purposeOf = (part: { readonly kind: StageKind }): Purpose => PURPOSE_OF[part.kind];
 
+/** Whether a dough is made at all: a sauce with a formula of its own makes none. */
+export const makesDough = (stages: readonly Pick<PartFigures, 'kind' | 'lines'>[]): boolean =>
+  stages.some((stage) => purposeOf(stage) === 'dough' && stage.lines.some(({ heldBack }) => !heldBack));
+
 /** What a part of a formula has to say of itself for its totals. */
 interface PartFigures {
   readonly kind: StageKind;

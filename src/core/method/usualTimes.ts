@@ -11,6 +11,10 @@ const USUAL_MIN: Partial<Record<MethodStep['kind'], number>> = {
 /** How long a step usually takes where nobody said, s. */
 export const usualS = ({ kind }: Pick<MethodStep, 'kind'>): number => (USUAL_MIN[kind] ?? 5) * 60;
 
+/** Heat a step is taken to have where it says none, °C: oil, plate, oven. */
+export const usualHeatC = (kind: MethodStep['kind']): number =>
+  kind === 'fry' ? 165 : kind === 'griddle' ? 220 : 200;
+
 /** The middle of a step's time, s: of one side, of one time it is done. */
 export const onceS = (step: MethodStep): number =>
   step.minS === null ? usualS(step) : (step.minS + (step.maxS ?? step.minS)) / 2;

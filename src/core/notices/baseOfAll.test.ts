@@ -2,7 +2,7 @@ import { libraryBook } from '../ingredients';
 import { PERCENT_BASES } from '../formula/formulaLimits';
 import { line, plainLoaf } from '../formula/testFormulas';
 import { tooWet } from '../adjust';
-import { thirstCv } from '../adjust/tooWet';
+import { absorptionCv } from '../adjust/tooWet';
 import { formulaAnswers } from '.';
 
 /** A bag that holds gum, sugar and starch beside its flours, and more of all of them. */
@@ -43,10 +43,10 @@ test('a bag as bought dries a dough like any powder, and says how unsure its abs
   put('lost', { madeOf: [{ ingredientId: 'nowhere', share: 1 }] });
   put('sugars', { madeOf: [{ ingredientId: 'sugar', share: 1 }] });
   const cv = rice.sd / rice.value;
-  expect(thirstCv('white-rice-flour', book)).toBe(cv);
+  expect(absorptionCv('white-rice-flour', book)).toBe(cv);
   // two halves of the same are as unsure as halves drawn apart
-  expect(thirstCv('two', book)).toBeCloseTo(cv / Math.SQRT2, 9);
-  expect(thirstCv('guessed', book)).toBeCloseTo(Math.hypot(cv, 0.3), 9);
-  expect(thirstCv('known', book)).toBeCloseTo(0.04, 9);
-  expect(['starter', 'lost', 'sugars', 'water', 'nobody'].map((id) => thirstCv(id, book))).toEqual([null, null, null, null, null]);
+  expect(absorptionCv('two', book)).toBeCloseTo(cv / Math.SQRT2, 9);
+  expect(absorptionCv('guessed', book)).toBeCloseTo(Math.hypot(cv, 0.3), 9);
+  expect(absorptionCv('known', book)).toBeCloseTo(0.04, 9);
+  expect(['starter', 'lost', 'sugars', 'water', 'nobody'].map((id) => absorptionCv(id, book))).toEqual([null, null, null, null, null]);
 }); // prettier-ignore

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { libraryBook } from '../ingredients';
 import { MEASURE_SYSTEMS, parseQuantity, type MeasureSystem } from '.';
+import { measuredAs } from './measuredAs';
 
 const read = (
   text: string,
@@ -13,6 +14,20 @@ const grams = (...given: Parameters<typeof read>) => {
   const answer = read(...given);
   return answer.ok ? answer.value.massG : null;
 };
+
+test.each([
+  ['120 g', 'water', null],
+  ['50 %', 'water', null],
+  ['100-140 g', 'white-rice-flour', { said: '100-140 g', lowG: 100, highG: 140 }],
+  [' 1/8 tsp ', 'water', { said: '1/8 tsp', counts: [{ count: 0.125, measure: 'tsp' }] }],
+  ['2 large eggs', 'egg-whole', { said: '2 large eggs', counts: [{ count: 2, measure: 'large' }] }],
+])('how %s was measured', (text, id, expected) => {
+  const answer = read(text, id);
+  if (!answer.ok) throw new Error(answer.problem.code);
+  const measured = measuredAs(text, answer.value);
+  if (expected === null) expect(measured).toBeNull();
+  else expect(measured).toMatchObject(expected);
+});
 
 describe('what bakers type, in US cups and eggs', () => {
   test.each([

@@ -1,6 +1,6 @@
 export { LINE_ROLES, readRecipe, type LineRole, type RecipeReading } from './readRecipe';
 export { readLineAs, type Asking, type IngredientLine } from './readLine';
-export { measuredAs, sheetOfRecipe, type Answer } from './sheetOf';
+export { sheetOfRecipe, type Answer } from './sheetOf';
 export { matchIngredient } from './match';
 export { answered } from './method/answered';
 export { readMethod } from './method/readMethod';

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { checkFormula } from '../formula';
 import { libraryBook } from '../ingredients';
 import { readRecipe, sheetOfRecipe, type RecipeReading } from '.';
+import { yieldIn } from './yieldIn';
 
 const ids = () => {
   let next = 0;
@@ -43,6 +44,26 @@ Method
 
 Notes
 Keeps two days.`;
+
+test('a list numbered without marks is a method where things are done in it, not where they are listed', () => {
+  const bare = read(
+    'Flats\n200 g rice flour\n180 g water\n1 Mix 8 min\n2 Rest 20 min\n3 Bake 12 min at 230 °C',
+  );
+  expect(bare.steps.map(({ kind }) => kind)).toEqual(['mix', 'rest', 'bake']);
+  const listed = read('Flats\n1 Butter\n2 Eggs\n200 g white rice flour');
+  expect(listed.steps).toEqual([]);
+  expect(items(listed).map(([, id]) => id)).toEqual(['butter', 'egg-whole', 'white-rice-flour']);
+});
+
+test.each([
+  ['Flats x12', 12],
+  ['Flats (6 x 110 g)', 6],
+  ['batch of 12', 12],
+  ['Tray 40 x 60', null],
+  ['Slab 30 x40 cm', null],
+])('how many %s makes', (title, pieces) => {
+  expect(yieldIn(title, null, { pieces: null, pieceMassG: null }, []).pieces).toBe(pieces);
+});
 
 test('a recipe with parts, mixed units, a method and a slip in its temperatures', () => {
   const reading = read(MIXED);

@@ -83,8 +83,18 @@ const NUMBERED = /^(?:step\s*\d{1,2}\s*[:.)–-]?|\d{1,2}\s*[.)])\s+(?=\D)/i;
 
 /** "1 Mix 8 min": figures without a mark before what is done. */
 const BARE_NUMBER = /^\d{1,2}\s+(?=\p{Lu})/u;
-const isBareStep = (line: string): boolean =>
-  /^1\s/.test(line) && BARE_NUMBER.test(line) && startsAction(line.replace(BARE_NUMBER, '')) && !hasUnitAmount(line.slice(0, 14)); // prettier-ignore
+const isBareNumbered = (line: string): boolean =>
+  BARE_NUMBER.test(line) && startsAction(line.replace(BARE_NUMBER, '')) && !hasUnitAmount(line.slice(0, 14));
+const isBareStep = (line: string): boolean => /^1\s/.test(line) && isBareNumbered(line);
+/** A method that begins without a heading: "1 Butter stick" alone is none, "2 …" must be done too. */
+const beginsBareSteps = (raw: readonly string[], index: number): boolean => {
+  const next =
+    raw
+      .slice(index + 1)
+      .map(bare)
+      .find(Boolean) ?? '';
+  return isBareStep(bare(raw[index] ?? '')) && /^2\s/.test(next) && isBareNumbered(next);
+};
 /** "Three baguettes": a title, though it begins with a number. */
 const COUNTS_BREADS =
   /^(?:\d{1,2}|one|two|three|four|six|eight|ten|twelve)\s+(?:[\w-]+\s+){0,3}(?:loaves|rolls|buns|bagels|rings|baguettes|pizzas|flatbreads|breads|batons|knots)$/i;
@@ -207,7 +217,11 @@ function kindOf(place: Place, book: IngredientBook): LineKind {
   if (heads && !(titles && /^\s*#\s/.test(rawLine)))
     // a heading in the method names a stretch of work, unless what it announces are amounts again
     return section === 'method' && !announcesAmounts(place) ? 'stretchHead' : 'partHead';
-  if (section === 'method' || isBareStep(line) || (NUMBERED.test(line) && !startsAsAmountLine(line)))
+  if (
+    section === 'method' ||
+    beginsBareSteps(raw, index) ||
+    (NUMBERED.test(line) && !startsAsAmountLine(line))
+  )
     return 'step';
   if (!amount && startsAction(bulletless) && /\d\s?(?:min|h\b|hours?|°|C\b)/i.test(bulletless))
     return 'bareStep';

@@ -3,7 +3,7 @@ import { sizeFromWords } from '../formula/sizeFromWords';
 import { formulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { shortened } from '../plainTextSchema';
-import type { Weighed } from '../quantity/weigh';
+import { measuredAs } from '../quantity/measuredAs';
 import { within } from '../units/decimal';
 import { answered } from './method/answered';
 import type { StepAsk } from './method/draft';
@@ -42,15 +42,6 @@ function measuredOf({
   const written = readings.find((reading) => reading.weighed === weighed)?.written;
   const measured = weighed && written ? measuredAs(written, weighed) : null;
   return measured ? { measured } : {};
-}
-
-/** What was measured by cup, spoon or egg, in those words and between its weights; null for what was weighed. */
-export function measuredAs(
-  written: string,
-  { lowG, highG, counts }: Weighed,
-): NonNullable<Line['measured']> | null {
-  if (highG - lowG < 0.01) return null;
-  return { said: written.slice(0, 60), lowG, highG, ...(counts && { counts: [...counts] }) };
 }
 
 /** So many pieces of so much; where a recipe does not say, all its dough is one. */

@@ -17,7 +17,8 @@ const YIELD = new RegExp(
 const HEAVY = /\b(?:of )?(?:about |ca\.? )?(\d{2,4}) ?g\b/i;
 
 /** "Flats x12", "batch of 12", "(6 x 110 g)". */
-const COUNTED = /(?:\bx ?|\bbatch of )(\d{1,3})\b(?! ?(?:g|cm|mm)\b)|\b(\d{1,3}) ?[x×] ?\d{2,4} ?g\b/i;
+const COUNTED =
+  /(?:(?<!\d ?)\bx ?|\bbatch of )(\d{1,3})\b(?! ?(?:g|cm|mm)\b)|\b(\d{1,3}) ?[x×] ?\d{2,4} ?g\b/i;
 const TIMES_G = /\b\d{1,3} ?[x×] ?(\d{2,4}) ?g\b/i;
 
 const OF_GRAMS = /\b(?:rolls|buns|balls|pieces|loaves|rings|flats) of (?:about )?(\d{2,4}) ?g\b/i;

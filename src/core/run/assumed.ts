@@ -1,10 +1,7 @@
 import type { Formula } from '../formula/formula';
 import type { MethodStep } from '../method/step';
+import { usualHeatC } from '../method/usualTimes';
 import { HEATS, stepS } from './stepTimes';
-
-/** Heat a step is taken to have where it says none, °C: oil, plate, oven. */
-export const usualHeatC = (kind: MethodStep['kind']): number =>
-  kind === 'fry' ? 165 : kind === 'griddle' ? 220 : 200;
 
 /** What the models took of a step because it does not say it. */
 interface Assumed {

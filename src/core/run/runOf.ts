@@ -22,7 +22,7 @@ import { ok, refuse, type Result } from '../result';
 import { doughDensity } from '../vessel/vessel';
 import { asWay, yieldOf } from '../formula/ways';
 import { stepHeat, type StepHeat } from '../process/stepHeat';
-import { usualHeatC } from './assumed';
+import { usualHeatC } from '../method/usualTimes';
 import { BESIDE, HEATS, OF_LATER, stepS } from './stepTimes';
 import { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';
 import { isFrozen, staysOf } from './stayOf';

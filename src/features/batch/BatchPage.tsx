@@ -1,39 +1,21 @@
 'use client';
 import { ArrowLeft, CookingPot, Printer } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { planBatch } from '@/core/batch';
 import { roomOf, type Kit } from '@/core/kit';
-import type { SliceFigures } from '@/core/slice';
-import { addressOf } from '@/ui/address';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { useBook } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { ask } from '../asking/ask';
+import { useSlices } from '../run/useSlices';
 import { wordProblem } from '@/wording/problems';
 import type { LoadedFormula } from '../formula/useFormulaSheet';
 import { BatchQuestion } from './BatchQuestion';
 import { BatchSheetView } from './BatchSheetView';
 import { requestOf, useBatchQuery } from './useBatchQuery';
 import { words } from '@/wording/screens/batch/BatchPage';
-
-/** The slice to expect, for the paper: what the server knows of it by now. */
-function useSlice(formulaId: string): SliceFigures | null {
-  const kitchen = useKitchen();
-  const [slice, setSlice] = useState<SliceFigures | null>(null);
-  useEffect(() => {
-    let left = false;
-    const path = addressOf(kitchen.api('/formulas/slices'), { ids: formulaId });
-    void ask<Readonly<Record<string, SliceFigures | null>>>(path).then((answer) => {
-      if (!left && answer.kind === 'ok') setSlice(answer.value[formulaId] ?? null);
-    });
-    return () => {
-      left = true;
-    };
-  }, [formulaId, kitchen]);
-  return slice;
-}
 
 /** How much today? The question on the left, the sheet to weigh from on the right, the bench one press away. */
 export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) {
@@ -47,7 +29,8 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
   // One wish, one bake: the id changes only when what is asked for does.
   const wish = useRef<{ what: string; requestId: string } | null>(null);
 
-  const slice = useSlice(loaded.id);
+  // for the paper: what the server knows of it by now
+  const slice = useSlices([loaded.id])[loaded.id] ?? null;
   const book = useBook();
   const request = useMemo(() => requestOf(query), [query]);
   const plan = useMemo(

@@ -1,6 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { BatchLine, BatchSheet, Shift } from '@/core/batch';
+import { makesDough } from '@/core/formula';
 import { formatDecimal } from '@/core/units';
 import { EaterChecks } from '../eaters/EaterChecks';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
@@ -156,6 +157,7 @@ export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; sli
   const numbers = useNumbers();
   const units = useUnits();
   const { pieces } = sheet;
+  const dough = makesDough(sheet.stages);
   return (
     <section
       aria-label={words.toWeigh}
@@ -168,7 +170,7 @@ export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; sli
           <span className="figure text-5xl print:text-2xl">{pieces.count}</span>{' '}
           <span className="font-head text-2xl font-semibold">
             × {units.mass(pieces.doughG)}
-            <span className="font-sans text-base font-normal text-soft">{words.ofDough}</span>
+            {dough && <span className="font-sans text-base font-normal text-soft">{words.ofDough}</span>}
           </span>
           {pieces.bakedG !== null && (
             <span className="ml-3 text-soft">{words.aboutBaked(units.mass(pieces.bakedG))}</span>
@@ -176,9 +178,10 @@ export function BatchSheetView({ sheet, slice = null }: { sheet: BatchSheet; sli
         </p>
       )}
       <p className="mt-1 text-sm text-soft">
-        {words.ofDoughInTotal(
+        {words.inTotal(
           leftOverWords(sheet, units.mass),
           units.mass(sheet.doughG),
+          dough,
           numbers.decimal(sheet.factor, 3),
         )}
       </p>

@@ -3,7 +3,15 @@ import { ArrowLeft, CloudOff, EllipsisVertical, MoonStar, NotebookPen, Plus, Sun
 import dynamic from 'next/dynamic';
 import { useQueryState, parseAsStringLiteral } from 'nuqs';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { isRunning, isStepDone, nextThing, stillToWeigh, timerLeftS, type BakeRecord } from '@/core/bake';
+import {
+  isRunning,
+  isStepDone,
+  nextThing,
+  stillToWeigh,
+  timerLeftS,
+  weighedCount,
+  type BakeRecord,
+} from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { Button, IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
@@ -279,10 +287,10 @@ interface BenchTabsProps {
 }
 
 function BenchTabs({ bake, bench: { state }, view, onView }: BenchTabsProps) {
-  const lineCount = bake.sheet.stages.reduce((count, stage) => count + stage.lines.length, 0);
+  const { done, of } = weighedCount(bake.sheet, state);
   const doneSteps = bake.sheet.steps.filter((step) => isStepDone(state, step.id)).length;
   const tabs = [
-    { value: 'weigh', word: words.weigh, count: `${state.weighed.size}/${lineCount}` },
+    { value: 'weigh', word: words.weigh, count: `${done}/${of}` },
     { value: 'steps', word: words.steps, count: `${doneSteps}/${bake.sheet.steps.length}` },
     { value: 'log', word: words.log, count: '' },
   ] as const;

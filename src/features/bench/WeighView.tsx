@@ -3,6 +3,7 @@ import { Check, Pencil, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { onScaleBeforeG, stillToWeigh, type BakeRecord } from '@/core/bake';
 import type { BatchLine } from '@/core/batch';
+import { isAskedFor } from '@/core/batch/askedFor';
 import { within } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
@@ -150,13 +151,14 @@ interface ListedLineProps {
 function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
   const units = useUnits();
   const weighed = weighedG !== null;
+  const notToday = !weighed && (line.heldBack ? words.heldBack : line.later && words.anotherDay);
   return (
     <li className="border-t border-rule">
       <button
         type="button"
         onClick={onChoose}
         aria-current={now ? 'step' : undefined}
-        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? words.andIsInTheBowl : ''}`}
+        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? words.andIsInTheBowl : notToday ? `, ${notToday}` : ''}`}
         className={cx('flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg', now && 'bg-well')}
       >
         <span
@@ -168,7 +170,10 @@ function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
         >
           {weighed && <Check size={18} strokeWidth={3} />}
         </span>
-        <span className={cx('min-w-0 flex-1', weighed && 'text-soft')}>{line.name}</span>
+        <span className={cx('min-w-0 flex-1', (weighed || !isAskedFor(line)) && 'text-soft')}>
+          {line.name}
+          {notToday && <span className="block text-sm">{notToday}</span>}
+        </span>
         <span className="text-right whitespace-nowrap">
           {units.mass(weighedG ?? line.massG)}
           {weighed && weighedG !== line.massG && (

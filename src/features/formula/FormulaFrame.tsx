@@ -4,6 +4,7 @@ import { usePathname } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { loadMenu } from '@/ui/Menu';
 import { cx } from '@/ui/cx';
+import { OnPaper } from '@/ui/OnPaper';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { RunStore } from '../sheet/runStore';
@@ -23,10 +24,7 @@ const ExportDialog = dynamic(() => import('./ExportDialog').then((module) => mod
   ssr: false,
 });
 /** Whoever prints the page gets a page for the wall. */
-const FormulaPaper = dynamic(
-  patiently(() => import('./FormulaPaper').then((module) => module.FormulaPaper)),
-  { ssr: false },
-);
+const loadPaper = () => import('./FormulaPaper').then((module) => module.FormulaPaper);
 const RunEngine = dynamic(
   patiently(() => import('../run/RunEngine').then((module) => module.RunEngine)),
   {
@@ -70,7 +68,7 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
   const [writing, setWriting] = useState(false);
   return (
     <>
-      <FormulaPaper />
+      <OnPaper load={loadPaper} />
       <div className="no-print">
         <SheetNotes loaded={loaded} sheet={sheet} trouble={actions.trouble} onCopy={actions.copy} />
         <SheetHead

@@ -1,4 +1,5 @@
 'use client';
+import { makesDough } from '@/core/formula';
 import { wordCounts } from '@/wording/measured';
 import { words } from '@/wording/screens/paper/FormulaPaper';
 import { STAGE_WORD } from '@/wording/words';
@@ -22,7 +23,13 @@ export function FormulaPaper() {
   const made = batch?.ways
     ? batch.ways.map(({ name, count, doughG }) => `${name}: ${words.pieces(count, units.mass(doughG))}`)
     : batch
-      ? [words.pieces(batch.pieces.count, units.mass(Math.round(batch.pieces.doughG)))]
+      ? [
+          words.pieces(
+            batch.pieces.count,
+            units.mass(Math.round(batch.pieces.doughG)),
+            makesDough(formula.stages),
+          ),
+        ]
       : [];
   return (
     <article className="hidden print:block" data-testid="formula-paper">

@@ -1,7 +1,7 @@
 'use client';
 import { ClipboardPaste, Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { useEffect, useState, useTransition } from 'react';
+import { useState, useTransition } from 'react';
 import { STYLES, type Style } from '@/core/formula';
 import type { SliceFigures } from '@/core/slice';
 import { addressOf } from '@/ui/address';
@@ -9,8 +9,8 @@ import { Button, buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FindField } from '@/ui/FindField';
 import { Segmented } from '@/ui/Segmented';
-import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
-import { ask } from '../asking/ask';
+import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { useSlices } from '../run/useSlices';
 import { useKitchenTime } from '../preferences/time';
 import { STYLE_WORD } from '@/wording/words';
 import { useNumbers } from '../preferences/PreferencesProvider';
@@ -104,39 +104,6 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
   );
 }
 
-type Slices = Readonly<Record<string, SliceFigures | null>>;
-const NO_SLICES: Slices = {};
-const AGAIN_MS = 1500;
-const MOST_TRIES = 4;
-
-/** The slices of what is on this page. Those that the server could not simulate yet are asked for again. */
-function useSlices(cards: readonly ShelfCard[]): Slices {
-  const [slices, setSlices] = useState<{ of: string; known: Slices }>({ of: '', known: NO_SLICES });
-  const ids = cards.map(({ id }) => id).join(',');
-  const kitchen = useKitchen();
-  useEffect(() => {
-    if (!ids) return;
-    const leaving = new AbortController();
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const look = async (open: readonly string[], known: Slices, tries: number): Promise<void> => {
-      const path = addressOf(kitchen.api('/formulas/slices'), { ids: open.join(',') });
-      const answer = await ask<Slices>(path, undefined, { signal: leaving.signal });
-      if (leaving.signal.aborted || answer.kind !== 'ok') return;
-      const more = { ...known, ...answer.value };
-      setSlices({ of: ids, known: more });
-      const left = open.filter((id) => more[id] === undefined);
-      if (left.length > 0 && tries < MOST_TRIES)
-        timer = setTimeout(() => void look(left, more, tries + 1), AGAIN_MS);
-    };
-    void look(ids.split(','), NO_SLICES, 1);
-    return () => {
-      leaving.abort();
-      clearTimeout(timer);
-    };
-  }, [ids, kitchen]);
-  return slices.of === ids ? slices.known : NO_SLICES;
-}
-
 const STYLE_OPTIONS = [
   { value: '', label: words.everyKind },
   ...STYLES.map((style) => ({ value: style, label: STYLE_WORD[style] })),
@@ -152,7 +119,7 @@ export function FormulaShelf({ cards, counts, query, next, further }: FormulaShe
   const router = useKitchenRouter();
   const [searching, start] = useTransition();
   const [making, setMaking] = useState(false);
-  const slices = useSlices(cards);
+  const slices = useSlices(cards.map(({ id }) => id));
   const { find, style, archive, order } = query;
   const address = (part: { find?: string; style?: string; show?: string; sort?: string; after?: string }) =>
     addressOf('/formulas', {

@@ -2,6 +2,7 @@
 import { GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
 import type { FormulaEdit, Line } from '@/core/formula';
+import { measuredAs } from '@/core/quantity/measuredAs';
 import { GRAMS_PER_OUNCE } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
@@ -67,22 +68,14 @@ function useLineTyping(line: Line) {
     if (!read || (!read.ok && read.problem.code === 'notANumber'))
       return wordProblem(massG.problem, preferences);
     if (!read.ok) return wordProblem(read.problem, preferences);
-    const { massG: takenG, lowG, highG, by, counts } = read.value;
-    if (by === 'percent') {
+    const { massG: takenG } = read.value;
+    if (read.value.by === 'percent') {
       return attempt(
         { type: 'setPercent', lineId: line.id, percent: (100 * takenG) / store.state.totals.baseG },
         'mass',
       );
     }
-    const measured =
-      by === 'mass' && highG - lowG < 0.01
-        ? undefined
-        : {
-            said: text.trim().slice(0, 60),
-            lowG,
-            highG,
-            ...(counts && { counts: [...counts] }),
-          };
+    const measured = measuredAs(text, read.value) ?? undefined;
     return attempt({ type: 'setMass', lineId: line.id, massG: takenG, measured }, 'mass');
   };
   const typePercent = (text: string) => {

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { partMassG, type Formula } from '@/core/formula';
 import { isAsItsFormula, linesOf, partAsFormula } from '@/core/formula/partOf';
 import { Button } from '@/ui/Button';
@@ -47,6 +47,7 @@ export function PartSource({ stageId, choosing, onChosen }: PartSourceProps) {
   const kitchen = useKitchen();
   const source = useSource(stage?.formulaId);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const wish = useRef<{ what: string; requestId: string } | null>(null);
   if (!stage) return null;
   const { formulaId, lines: before } = stage;
   const fill = (by: string | null, lines: typeof before): void => {
@@ -65,8 +66,11 @@ export function PartSource({ stageId, choosing, onChosen }: PartSourceProps) {
     const own = partAsFormula(formula, stageId);
     if (!own) setTrouble(words.couldNotBeMade);
     else {
-      const wish = { requestId: newUuid(), formula: own };
-      const answer = await ask<{ id: string }>(kitchen.api('/formulas'), wish);
+      // pressed again after a lost answer it is the same wish, unless the part changed
+      const what = JSON.stringify(own);
+      if (wish.current?.what !== what) wish.current = { what, requestId: newUuid() };
+      const { requestId } = wish.current;
+      const answer = await ask<{ id: string }>(kitchen.api('/formulas'), { requestId, formula: own });
       if (answer.kind === 'ok') return fill(answer.value.id, before);
       setTrouble(words.theServerDidNotAnswer);
     }

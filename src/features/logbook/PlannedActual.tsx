@@ -1,5 +1,6 @@
 'use client';
 import type { BakeState, BakeRecord } from '@/core/bake';
+import { isAskedFor } from '@/core/batch/askedFor';
 import { cx } from '@/ui/cx';
 import { useInMeasures } from '../measured/InMeasures';
 import { useNameOf } from '../book/BookProvider';
@@ -49,8 +50,8 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
                 {weighing ? (
                   units.mass(weighing.massG)
                 ) : (
-                  <span className={line.heldBack ? 'text-soft' : 'text-alarm'}>
-                    {line.heldBack ? words.heldBack : words.notTicked}
+                  <span className={isAskedFor(line) ? 'text-alarm' : 'text-soft'}>
+                    {line.heldBack ? words.heldBack : line.later ? words.anotherDay : words.notTicked}
                   </span>
                 )}
                 {weighing?.before.map((old) => (

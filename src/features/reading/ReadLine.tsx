@@ -1,7 +1,8 @@
 'use client';
 import { Check, CircleHelp, X } from 'lucide-react';
-import { measuredAs, readLineAs, type Answer, type Asking, type IngredientLine } from '@/core/recipe';
+import { readLineAs, type Answer, type Asking, type IngredientLine } from '@/core/recipe';
 import type { Weighed } from '@/core/quantity';
+import { measuredAs } from '@/core/quantity/measuredAs';
 import { Button, buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';

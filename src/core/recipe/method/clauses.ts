@@ -12,7 +12,7 @@ export const withoutLead = (text: string): string => text.trim().replace(LEAD, '
 
 /** Words an action begins with. A noun of the craft may stand for its verb: "Final proof 50 min". */
 const VERBS =
-  "activate|add|allow|ladle|(?:it |they )?bakes?|blitz|grind|load|par-?bake|mill|arrange|bake|ball up|beat|blend|bloom|boil|braid|bring|brush|bulk|butter|chill|coat|coil|combine|cook|cool|cover|cream|crimp|cut|deep-?fry|deflate|dimple|dissolve|divide|dock|do not|don['’]t|double|drain|drizzle|drop|dust|feed|ferment|fill|finish|flatten|flip|flour|flute|fold|form|freeze|fry|get|give|glaze|grate|grease|griddle|hang|heat|hold|hydrate|incorporate|invert|join|keep|knead|knock|leave|let|lift|line|lower|make|mash|measure|melt|mist|mix|move|never|oil|pack|pat|pinch|pipe|place|plait|poach|poke|portion|pour|pre-?heat|prepare|press|prick|proof|prove|pull|pulse|punch|put|raise|reduce|refresh|refrigerate|release|reheat|remove|repeat|rest|retard|rise|return|roll|rotate|round|rub|scald|scale|scatter|scoop|score|scrape|seal|season|separate|serve|set|shape|sift|simmer|sits?(?= (?:there|in|under|for|on)\\b)|slash|slice|slide|slip|smooth|soak|spoon|spray|spread|sprinkle|squeeze|stack|stamp|start|stir|store|stretch|strew|stuff|swirl|switch|take|tent|thaw|tip|toast|top|toss|transfer|trim|tuck|turn|twist|unmold|unmould|use|wait|wash|weigh|whisk|whip|whizz?|work|wrap|stretch-and-fold|steam(?= (?:the|it|them|for))|(?:warm|light|dry|open)(?= (?:the|it|them|a|some|your|milk|water|through|up|at|in)\\b)";
+  "activate|add|allow|ladle|(?:it|they) bakes?|bakes|blitz|grind|load|par-?bake|mill|arrange|bake|ball up|beat|blend|bloom|boil|braid|bring|brush|bulk|butter|chill|coat|coil|combine|cook|cool|cover|cream|crimp|cut|deep-?fry|deflate|dimple|dissolve|divide|dock|do not|don['’]t|double|drain|drizzle|drop|dust|feed|ferment|fill|finish|flatten|flip|flour|flute|fold|form|freeze|fry|get|give|glaze|grate|grease|griddle|hang|heat|hold|hydrate|incorporate|invert|join|keep|knead|knock|leave|let|lift|line|lower|make|mash|measure|melt|mist|mix|move|never|oil|pack|pat|pinch|pipe|place|plait|poach|poke|portion|pour|pre-?heat|prepare|press|prick|proof|prove|pull|pulse|punch|put|raise|reduce|refresh|refrigerate|release|reheat|remove|repeat|rest|retard|rise|return|roll|rotate|round|rub|scald|scale|scatter|scoop|score|scrape|seal|season|separate|serve|set|shape|sift|simmer|sits?(?= (?:there|in|under|for|on)\\b)|slash|slice|slide|slip|smooth|soak|spoon|spray|spread|sprinkle|squeeze|stack|stamp|start|stir|store|stretch|strew|stuff|swirl|switch|take|tent|thaw|tip|toast|top|toss|transfer|trim|tuck|turn|twist|unmold|unmould|use|wait|wash|weigh|whisk|whip|whizz?|work|wrap|stretch-and-fold|steam(?= (?:the|it|them|for))|(?:warm|light|dry|open)(?= (?:the|it|them|a|some|your|milk|water|through|up|at|in)\\b)";
 const NOUNS =
   '(?:dough|piece) (?:rest|proof)|into (?:a |the |its )?(?:tin|pan|basket|banneton)|bulk (?:rise|ferment(?:ation)?|proof)|(?:first|second|final|last) (?:rise|proof|prove|fermentation)|bench rest|autolyse|warm proof|cold (?:proof|retard|ferment)|oven(?= (?:to|at|on|off)|:)|cooling|shaping|mixing|proofing|proving|baking|boiling|frying|kneading|panning|pre-?shape';
 const ACTION = new RegExp(String.raw`^(?:${VERBS}|${NOUNS})\b`, 'i');
@@ -49,19 +49,25 @@ const TIMED =
 const LEADS_IN =
   /^(?:when|once|after|if|as soon as|while|meanwhile|in (?:a|an|the|another|your)|with|on (?:a|the)|using|for the|to (?:shape|finish|serve|make|bake)|at (?:this|that) point|by (?:hand|now)|about|to \w+|\d+\s?(?:min|minutes|hours?) (?:before|later)|before|halfway|half way|the (?:evening|night|day|morning) before|next day|the next (?:day|morning)|next morning|in the morning|day \w+|working|starting|from)\b/i;
 
-/** Sentences of a paragraph. A full stop behind an abbreviation ends none. */
+/** A full stop behind one of these ends no sentence. */
+const SHORT = 'approx|ca|tsp|tbsp|e\\.g|i\\.e|no';
+/** Behind one of these one may begin. */
+const SHORT_UNIT = 'min|mins|hr|hrs|temp';
+/** Who writes all in small letters ends sentences all the same: before what is done. */
+const SMALL_START = new RegExp(String.raw`(?<=[\w)])(?<!\b(?:${SHORT}))\.\s+(?=(\p{Ll}+))`, 'gu');
+const CAPITAL_START = new RegExp(
+  String.raw`(?<=(?<!\b(?:${SHORT}|deg|${SHORT_UNIT}))[.!?])\s+(?=[\p{Lu}\d"“(])|(?<=\b(?:${SHORT_UNIT})\.)\s+(?=\p{Lu})`,
+  'u',
+);
+
+/** Sentences of a paragraph. */
 export const sentencesOf = (paragraph: string): string[] =>
   paragraph
-    // who writes all in small letters ends sentences all the same: before what is done
-    .replace(/([\w)]\.)\s+(?=(\p{Ll}+))/gu, (whole, end: string, word: string) => (ACTION.test(word) ? `${end}\n` : whole))
+    .replace(SMALL_START, (whole, word: string) => (ACTION.test(word) ? '.\n' : whole))
     .split('\n')
-    .flatMap((part) => capitalSentences(part))
+    .flatMap((part) => part.split(CAPITAL_START))
     .map((sentence) => sentence.trim())
-    .filter(Boolean); // prettier-ignore
-
-const capitalSentences = (paragraph: string): string[] =>
-  paragraph
-    .split(/(?<=(?<!\b(?:approx|ca|min|mins|hr|hrs|tsp|tbsp|e\.g|i\.e|no|temp|deg))[.!?])\s+(?=[\p{Lu}\d"“(])|(?<=\b(?:min|mins|hr|hrs|temp)\.)\s+(?=\p{Lu})/u); // prettier-ignore
+    .filter(Boolean);
 
 /** A sentence as its actions, in order: every word is in one of them. */
 export function clausesOf(sentence: string): Clause[] {

@@ -4,6 +4,7 @@ import { readAs } from '../../readAs';
 import { libraryBook } from '../../ingredients';
 import { matchIngredient } from '..';
 import { heatContradictions } from './contradictions';
+import { sentencesOf } from './clauses';
 import { readMethod } from './readMethod';
 
 const ids = () => {
@@ -13,6 +14,12 @@ const ids = () => {
 const readSteps = (text: string, newId: () => string) => readMethod([{ text, aside: false }], newId).steps;
 const steps = (text: string) =>
   readSteps(text, ids()).map(({ kind, minS, maxS, tempC }) => [kind, minS, maxS, tempC]);
+
+test('butter, oil and flour are things and deeds: behind an abbreviation no sentence begins', () => {
+  expect(
+    sentencesOf('stir in 2 tbsp. butter and approx. cool water. mix 8 min. rest at room temp. bake'),
+  ).toEqual(['stir in 2 tbsp. butter and approx. cool water.', 'mix 8 min.', 'rest at room temp.', 'bake']);
+});
 
 test.each([
   ['Whisk the flours together.', [['mix', null, null, null]]],
@@ -28,6 +35,14 @@ test.each([
   ['Cool on a rack for 2 hours before slicing.', [['cool', 7200, null, null]]],
   ['Divide into eight.', [['divide', null, null, null]]],
   ['Sing to it.', [['free', null, null, null]]],
+  [
+    'mix 8 min. rest at room temp. bake 40 min',
+    [
+      ['mix', 480, null, null],
+      ['rest', null, null, null],
+      ['bake', 2400, null, null],
+    ],
+  ],
   [
     'Mix 5 minutes. Rest 20 minutes. Bake 40 minutes at 220 °C.',
     [

@@ -21,8 +21,8 @@ export const words = {
   heldBack: 'held back: only if the dough asks for it',
   putBy: (as: string, days: number) => `${as}, within ${days} ${days === 1 ? 'day' : 'days'}`,
   aboutBaked: (bakedG: string) => `about ${bakedG} baked`,
-  ofDoughInTotal: (sheet: string, doughG: string, factor: string) =>
-    `${sheet} ${doughG} of dough in total, ${factor} × the formula.`,
+  inTotal: (sheet: string, mass: string, dough: boolean, factor: string) =>
+    `${sheet} ${mass} ${dough ? 'of dough ' : ''}in total, ${factor} × the formula.`,
   ingredient: 'Ingredient',
   weigh: 'Weigh',
   toWeigh: 'To weigh',

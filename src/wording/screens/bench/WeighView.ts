@@ -12,6 +12,8 @@ export const words = {
   everythingToWeigh: 'Everything to weigh',
   planned: (massG: string) => `planned ${massG}`,
   andIsInTheBowl: ', in the bowl',
+  heldBack: 'held back: only if the dough asks for it',
+  anotherDay: 'for the day they are taken out',
   bowl: 'bowl',
   weightOfTheEmptyBowl: 'Weight of the empty bowl or jug',
   theDisplayReadsMoreThan: (beforeG: string) => `The display reads more than ${beforeG} by then.`,

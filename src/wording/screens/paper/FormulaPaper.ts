@@ -1,7 +1,7 @@
 /** What the screen says. */
 export const words = {
   makes: (pieces: string) => `Makes ${pieces}.`,
-  pieces: (count: number, mass: string) => `${count} × ${mass} of dough`,
+  pieces: (count: number, mass: string, dough = true) => `${count} × ${mass}${dough ? ' of dough' : ''}`,
   heldBack: 'only if the dough asks for it',
   ingredient: 'Ingredient',
   weight: 'Weight',
