@@ -7,11 +7,14 @@ const BEFORE: Readonly<Record<string, string>> = {
   mixed: 'Mix the dough.',
   shaped: 'Mix the dough. Shape it.',
   baked: 'Mix the dough. Shape it. Bake it.',
+  // the paragraph itself is of a sauce or a bath
+  aside: 'Mix the dough. Shape it.',
 };
 
 interface Sample {
   readonly text: string;
   readonly before: string;
+  readonly aside: boolean;
   readonly expected: readonly string[];
   /** Where that is not understood yet: what is read meanwhile, and asked about. */
   readonly asked: readonly string[] | null;
@@ -28,14 +31,15 @@ const samples: Sample[] = readFileSync('tests/reader/paragraphs.txt', 'utf8')
     return {
       text,
       before: mark ? (BEFORE[mark] ?? '') : '',
+      aside: mark === 'aside',
       expected: sortedWords(expected),
       asked: asked === null ? null : sortedWords(asked),
     };
   });
 
-function read({ text, before }: Sample): string[] {
+function read({ text, before, aside }: Sample): string[] {
   let next = 0;
-  const paragraphs = [before, text].filter(Boolean).map((each) => ({ text: each, aside: false }));
+  const paragraphs = [...(before ? [{ text: before, aside: false }] : []), { text, aside }];
   const given = before ? readMethod(paragraphs.slice(0, 1), () => 'x').steps.length : 0;
   const { steps, asks } = readMethod(paragraphs, () => `s${next++}`);
   return sortedWords(steps.slice(given).map((step) => written(step, asks)).join(' | ')); // prettier-ignore

@@ -115,7 +115,7 @@ function waitedFor(kind: MethodStep['kind'], note: string): string {
 
 /** Where a step stands, as far as its words say. */
 export function standsIn(text: string): Stands | null {
-  const place = speaks(text, /\b(?:fridge|refrigerator|refrigerate)\b/) ? 'fridge'
+  const place = speaks(text, /(?<!\b(?:out of|from) (?:the )?)\b(?:fridge|refrigerator|refrigerate)\b/) ? 'fridge'
     : speaks(text, /\b(?:freezer|freeze)\b/) ? 'freezer'
       : speaks(text, /\b(?:prover|proofer|proofing box|proving box)\b/) ? 'prover'
         : speaks(text, /\b(?:oven light|light on|lamp on|oven with (?:its|the) (?:light|lamp))\b/) ? 'ovenLight'

@@ -31,6 +31,12 @@ test.each([
   ['5 + 5 min', ['10 whole']],
   ["20'", ['20 whole']],
   ['two to three hours', ['120 180 whole']],
+  ['Three hours', ['180 whole']],
+  ['2 to Three minutes', ['2 3 whole']],
+  ['1 hour to 90 minutes', ['60 90 whole']],
+  ['1 hour to 60 minutes', ['60 whole']],
+  // the wrong way round it is no range, and nobody can tell which was meant
+  ['2 minutes to 0.5 minutes', []],
   ['2 or three minutes', ['2 3 whole']],
   ['a day', ['1440 whole']],
   ['another minute', ['1 whole']],
@@ -105,14 +111,15 @@ test('how often, how many together, into what, wet or dry', () => {
   expect(
     [
       'two at a time',
-      'in batches of 3',
-      'six to a tray',
-      'one by one',
+      'IN BATCHES OF 3',
+      'Six to a tray',
+      'One by one',
       '3 per load',
       'two trays at a time',
+      'Four at a time',
       'all',
     ].map(atATimeOf),
-  ).toEqual([2, 3, 6, 1, 3, null, null]);
+  ).toEqual([2, 3, 6, 1, 3, null, 4, null]);
   expect(dividedInto('divide into eight pieces of 85 g')).toEqual({ pieces: 8, pieceMassG: 85 });
   expect(dividedInto('12 balls, about 70 g each')).toEqual({ pieces: 12, pieceMassG: 70 });
   expect(dividedInto('10 x 95 g')).toEqual({ pieces: 10, pieceMassG: 95 });
