@@ -84,7 +84,7 @@ export function clausesOf(sentence: string): Clause[] {
       // "when it has doubled, knock it back": one clause, once
       if (!ACTION.test(headOf(`${last.text},`)) && LEADS_IN.test(withoutLead(last.text)) && !/;\s*$/.test(link)) last.text += link + piece;
       else clauses.push({ text: piece, goesOn: false });
-    } else if (depth === 0 && /;/.test(link) && TIMED.test(piece) && !TIMED.test(last.text) && /^(?:kettle|heat|bring|pre-?heat)\b/i.test(withoutLead(last.text))) {
+    } else if (depth === 0 && (/;/.test(link) || /\b(?:per|a|each|both) sides?\b/i.test(piece)) && TIMED.test(piece) && !TIMED.test(last.text) && /^(?:kettle|heat|bring|pre-?heat)\b/i.test(withoutLead(last.text))) {
       // "kettle at a simmer; 45 seconds per side"
       clauses.push({ text: piece, goesOn: false });
     } else if (depth === 0 && /while/i.test(link) && TIMED.test(piece)) {

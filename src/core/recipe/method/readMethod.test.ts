@@ -174,6 +174,28 @@ test('no word is lost, and every step may be saved, whatever the paragraph', () 
   );
 });
 
+test('what a note has no room for goes over whole, cut between words', () => {
+  const of = (text: string) => {
+    const { steps: all, over } = readMethod([{ text, aside: false }], ids());
+    return { notes: all.map(({ note }) => note), over };
+  };
+  const limit = STEP_LIMITS.cueLength;
+  const fits = `mix ${'x'.repeat(limit - 4)}`;
+  const full = `Mix ${'x'.repeat(limit - 4)}`;
+  expect(of(fits)).toEqual({ notes: [full], over: [] });
+  expect(of(`${fits.slice(0, -1)}. stir again`)).toEqual({
+    notes: [`${full.slice(0, -1)}.`],
+    over: ['stir again'],
+  });
+  expect(of(`mix ${'x'.repeat(limit - 10)} ${'y'.repeat(40)} end`)).toEqual({
+    notes: [`mix ${'x'.repeat(limit - 10)}`],
+    over: [`${'y'.repeat(40)} end`],
+  });
+  expect(of('mix it well, then stir it')).toEqual({ notes: ['Mix it well; stir it'], over: [] });
+  // no blank to cut at: in the middle
+  expect(of(`mix${'x'.repeat(2 * limit)}`).notes[0]?.length).toBe(limit / 2);
+});
+
 describe('which ingredient a name means', () => {
   test.each([
     ['rice flour', 'white-rice-flour'],

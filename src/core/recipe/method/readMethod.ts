@@ -43,7 +43,7 @@ export function readMethod(paragraphs: readonly Paragraph[], newId: () => string
 }
 
 const MIXES =
-  /\b(?:mix|whisk|stir|knead|combine|beat|blend|whizz?|whip|add|sift|work|incorporate|dissolve|weigh|measure|toast|feed|yeast|psyllium|pour|soak|grind|scald|starter|bloom|activate)\w*\b/i;
+  /\b(?:mix|whisk|stir|knead|combine|beat|blend|whizz?|whip|add|sift|work|incorporate|dissolve|weigh|measure|toast|feed|yeast|psyllium|pour|soak|grind|scald|starter|sponge|biga|poolish|leaven|levain|bloom|activate)\w*\b/i;
 
 class MethodReader {
   constructor(mixed: boolean) {
@@ -285,6 +285,11 @@ class MethodReader {
       // "into the tin, 50 minutes, until it reaches the rim": two steps, the words shared out
       const comma = text.indexOf(',');
       const [first, rest] = comma < 0 ? [text, ''] : [text.slice(0, comma), text.slice(comma + 1).trim()];
+      if (/^(?:once|when|as soon as)\b/i.test(text)) {
+        // "once risen (1 hour), shape it": the other way round
+        this.step('bulk', first, plain, { spans, heats, time, unsure, more });
+        return this.step(as, rest, plain, { spans: [], heats: [], time: null, unsure, more });
+      }
       this.step(as, first, plain, { spans: [], heats: [], time: null, unsure, more });
       return this.step('proof', rest, plain, { spans, heats, time, unsure, more });
     }
@@ -354,7 +359,9 @@ class MethodReader {
     const others: Span = { ...time, minS: time.minS - part.minS, maxS: rest(time.maxS) };
     const isFirst = part.role === 'first';
     const moist = draft.moist ?? 'dry';
-    const opposite: Moisture = moist === 'dry' ? 'lid' : 'dry';
+    // "the last 10 without steam": the rest has it
+    const wet: Moisture = draft.texts.some((text) => /\bsteam\b/i.test(text)) ? 'steam' : 'lid';
+    const opposite: Moisture = moist === 'dry' ? wet : 'dry';
     draft.time = isFirst ? { ...part, role: 'whole' } : others;
     draft.moist = isFirst ? moist : opposite;
     const second = this.start('bake', isFirst ? others : { ...part, role: 'whole' }, []);

@@ -62,7 +62,7 @@ export const RULES: readonly Rule[] = [
   ['preheat', /^heat (?:it|both|everything) (?:up )?to\b/i, ({ last }) => last?.kind === 'preheat'],
   ['preheat', /^(?:heat|warm|get|bring) (?:up )?(?:the |your |about |some )?.*\b(?:oil|fat|fryer)\b/i],
   ['preheat', /^(?:heat|warm|get) (?:up )?(?:a |the |your )?(?:[\w-]+ ){0,3}(?:pan|pot|skillet|griddle|plate|iron|wok)\b|^melt\b.*\bin (?:a|the) (?:[\w-]+ )?(?:pan|skillet)\b/i, ({ shaped, mixed }, text) => shaped || (mixed && !/^melt/i.test(text))],
-  ['preheat', /^(?:bring|boil|put on|heat) .*\b(?:water|kettle|pan|pot|bath)\b.*\b(?:boil|simmer|rolling)\b|^boil (?:\d.*|a .*|plenty of |the |some )?(?:water|kettle)\b|^kettle\b/i, ({ mixed, aside }) => mixed || aside],
+  ['preheat', /^(?:bring|boil|put on|heat) .*\b(?:water|kettle|pan|pot|bath)\b.*\b(?:boil|simmer|rolling)\b|^(?:bring|heat) .*\b(?:water|kettle)\b.* to \d{2} ?(?:°|C\b)|^boil (?:\d.*|a .*|plenty of |the |some )?(?:water|kettle)\b|^kettle\b/i, ({ mixed, aside }) => mixed || aside],
   ['lower', /^(?:start(?= the oven)|lower|reduce|drop|turn (?:it |the (?:oven|heat|temperature) )?(?:down|up)|turn (?:down|up)|raise|increase|set)\b.*\b(?:oven|heat|temperature|to \d+|down|up)\b(?!.*\binto the oven)/i],
   ['grease', /^(?:grease|butter|oil|line|flour|spray|dust)\b.*\b(?:tins?|pans?|trays?|sheets?|banneton|baskets?|bowl|moulds?|board|worktop|dish|paper|parchment)\b/i],
   ['freeze', /^(?:freeze|open[- ]freeze|(?:put|place|set|pack|transfer|move)\b.*\bfreezer)\b/i],
