@@ -1,4 +1,5 @@
 import { headOf, withoutLead } from './clauses';
+import { spansIn } from './spans';
 import { NOT, RESTS, RISES, RULES, WAITS, type Action, type Stage } from './rules';
 
 export const GELS = /\b(?:psyllium|linseeds?|flax\w*|chia|seeds|flakes|oats)\b/i;
@@ -66,3 +67,15 @@ export function mediumOf(action: Action, clause: string): Stage['medium'] {
   if (/\b(?:water|kettle|bath)\b/i.test(clause) && !/\boven\b/i.test(clause)) return 'water';
   return /\b(?:pan|skillet|griddle|plate|tawa)\b/i.test(clause) && !/\boven\b/i.test(clause) ? 'pan' : 'oven';
 }
+
+/** Milk that is warmed, psyllium stirred into water: no dough yet. What says nothing of what is mixed mixes the dough. */
+export const makesDough = (plain: string): boolean =>
+  !/^(?:drain|rinse|toast|grate|melt|season|separate)\b/i.test(plain) &&
+  (makesOf(plain) || spansIn(plain).length > 0);
+export const makesOf = (plain: string): boolean =>
+  !/\b(?:milk|water|yeast|butter|oil|eggs?|psyllium|liquids?|honey|sugar|vinegar|linseeds?|chia)\b/i.test(
+    plain,
+  ) ||
+  /\b(?:flours?|starch|dry|everything|all|dough|batter|ingredients|mixture|blend|meal|beat|knead)\b/i.test(
+    plain,
+  );

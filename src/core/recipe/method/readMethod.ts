@@ -1,6 +1,6 @@
 import type { Moisture } from '../../method/heating';
 import type { MethodStep, StepKind } from '../../method/step';
-import { actionOf, GELS, mediumOf } from './actions';
+import { actionOf, GELS, makesDough, makesOf, mediumOf } from './actions';
 import { clausesOf, sentencesOf, type Clause } from './clauses';
 import { GOES_ON, HEATING, stepsOf, type Draft, type StepAsk } from './draft';
 import { atATimeOf, dividedInto, moistOf, timesOf } from './fields';
@@ -386,15 +386,3 @@ interface Found {
   readonly heats: readonly Heat[];
   readonly time: Span | null;
 }
-
-/** Milk that is warmed, psyllium stirred into water: no dough yet. What says nothing of what is mixed mixes the dough. */
-const makesDough = (plain: string): boolean =>
-  !/^(?:drain|rinse|toast|grate|melt|season|separate)\b/i.test(plain) &&
-  (makesOf(plain) || spansIn(plain).length > 0);
-const makesOf = (plain: string): boolean =>
-  !/\b(?:milk|water|yeast|butter|oil|eggs?|psyllium|liquids?|honey|sugar|vinegar|linseeds?|chia)\b/i.test(
-    plain,
-  ) ||
-  /\b(?:flours?|starch|dry|everything|all|dough|batter|ingredients|mixture|blend|meal|beat|knead)\b/i.test(
-    plain,
-  );
