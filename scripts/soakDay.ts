@@ -1,0 +1,50 @@
+import { checkPlan } from '../src/core/day/checkPlan';
+import { searchDay } from '../src/core/day/searchDay';
+import { exactDay } from '../src/core/day/testExact';
+import { randomDay } from '../src/core/day/testDays';
+
+/**
+ * `./crumb soak day [DAYS SMALL SEED]`: random days, after every round held against the rules by the checker that shares nothing with the search; then small
+ * days held against trying everything. Exit 1 where a rule is broken, or where fewer than 95 of 100 small days are as good as can be.
+ */
+const [days = 1000, small = 100, seed = 1] = process.argv.slice(2).map(Number);
+const ROUNDS = 500;
+
+let broken = 0;
+let plans = 0;
+for (let at = 0; at < days; at += 1) {
+  const many = at % 10 === 9;
+  const size = { batches: many ? 12 : 2 + (at % 4), steps: 3 + (at % 8), slots: 200, ovens: 1 + (at % 2), people: 1 + (at % 3 === 0 ? 1 : 0) }; // prettier-ignore
+  const problem = randomDay(seed * 100_000 + at, size);
+  const search = searchDay(problem, seed, 6);
+  for (let step = search.next(); ; step = search.next()) {
+    plans += 1;
+    const [first] = checkPlan(problem, step.value.plan);
+    if (first) {
+      broken += 1;
+      console.log(`day ${at}: ${JSON.stringify(first)}`);
+    }
+    if (step.done) break;
+  }
+}
+console.log(`${days} days, ${plans} plans: ${broken} with a broken rule`);
+
+let equal = 0;
+let worse = 0;
+let open = 0;
+for (let at = 0; at < small; at += 1) {
+  const problem = randomDay(seed * 100_000 + at, { batches: 3, steps: 3, slots: 84, ovens: 1, people: 1 });
+  const search = searchDay(problem, seed, ROUNDS);
+  let step = search.next();
+  while (!step.done) step = search.next();
+  const { best, whole } = exactDay(problem, step.value.score, 3_000_000);
+  if (best) {
+    worse += 1;
+    console.log(`small day ${at}: found ${JSON.stringify(step.value.score)}, best ${JSON.stringify(best)}`);
+  } else if (whole) equal += 1;
+  else open += 1;
+}
+console.log(
+  `${small} small days: ${equal} as good as trying everything, ${worse} worse, ${open} broken off after three million places`,
+);
+if (broken > 0 || worse > 0.05 * small) process.exit(1);

@@ -1,0 +1,241 @@
+import type { DayActivity, DayOven, DayProblem, Heat } from './dayProblem';
+import { changeSlots, coldSlots, idleSlots, mayShare } from './ovenChange';
+
+/** A load in its oven. */
+interface Visit {
+  readonly key: string;
+  readonly fromSlot: number;
+  readonly toSlot: number;
+  readonly heat: Heat;
+}
+
+/** Where an activity can begin, and what each such start costs beside its time: slots of hands in unwanted hours, slots of an idle hot oven. */
+export interface Openings {
+  /** 1 where it may begin. */
+  readonly open: Uint8Array;
+  readonly unwanted: Int32Array;
+  readonly idle: Int32Array;
+  /** By start: which of its ovens, as an index; all zeros where it needs none. */
+  readonly oven: Uint8Array;
+}
+
+/**
+ * The day so far: who is busy, what is used, what is in which oven. Things are put on it and taken off again while a plan is looked for.
+ */
+export class Board {
+  readonly slots: number;
+  private readonly people: Int16Array;
+  private readonly busy: Int16Array;
+  private readonly unwantedUpTo: Int32Array;
+  private readonly used = new Map<string, Float64Array>();
+  private readonly capacity = new Map<string, number>();
+  private readonly ovens: ReadonlyMap<string, DayOven>;
+  private readonly visits = new Map<string, Visit[]>();
+
+  constructor({ slots, hands, ovens, resources }: DayProblem) {
+    this.slots = slots;
+    this.people = new Int16Array(slots);
+    this.busy = new Int16Array(slots);
+    const wanted = new Int16Array(slots);
+    for (const { fromSlot, toSlot, people, unwanted } of hands)
+      for (let at = Math.max(0, fromSlot); at < Math.min(slots, toSlot); at += 1) {
+        this.people[at]! += people;
+        if (!unwanted) wanted[at]! += people;
+      }
+    this.unwantedUpTo = new Int32Array(slots + 1);
+    for (let at = 0; at < slots; at += 1)
+      this.unwantedUpTo[at + 1] = this.unwantedUpTo[at]! + (wanted[at]! > 0 ? 0 : 1);
+    for (const { id, capacity } of resources) {
+      this.capacity.set(id, capacity);
+      this.used.set(id, new Float64Array(slots));
+    }
+    this.ovens = new Map(ovens.map((oven) => [oven.id, oven]));
+    for (const { id } of ovens) this.visits.set(id, []);
+  }
+
+  put(activity: DayActivity, key: string, startSlot: number, ovenId: string | null) {
+    this.mark(activity, startSlot, 1);
+    if (!activity.heat || ovenId === null) return;
+    const visits = this.visits.get(ovenId)!;
+    const visit = { key, fromSlot: startSlot, toSlot: startSlot + activity.lastsSlots, heat: activity.heat };
+    const at = visits.findIndex(({ fromSlot }) => fromSlot > startSlot);
+    visits.splice(at === -1 ? visits.length : at, 0, visit);
+  }
+
+  take(activity: DayActivity, key: string, startSlot: number, ovenId: string | null) {
+    this.mark(activity, startSlot, -1);
+    if (ovenId === null) return;
+    const visits = this.visits.get(ovenId)!;
+    visits.splice(visits.findIndex((visit) => visit.key === key), 1); // prettier-ignore
+  }
+
+  private mark({ hands, uses, lastsSlots }: DayActivity, startSlot: number, by: 1 | -1) {
+    for (const { fromSlot, toSlot } of hands)
+      for (let at = startSlot + fromSlot; at < startSlot + toSlot; at += 1) this.busy[at]! += by;
+    for (const { resourceId, amount } of uses) {
+      const used = this.used.get(resourceId)!;
+      for (let at = startSlot; at < startSlot + lastsSlots; at += 1) used[at]! += by * amount;
+    }
+  }
+
+  /** Whether every oven can be lit in time for its first load, by somebody who is there. */
+  ovensAreLit(): boolean {
+    return [...this.visits].every(([id, [first]]) => !first || this.lightable(this.ovens.get(id)!, first.heat, first.fromSlot));
+  } // prettier-ignore
+
+  private lightable(oven: DayOven, heat: Heat, startSlot: number): boolean {
+    const litSlot = startSlot - coldSlots(oven, heat);
+    return litSlot >= 0 && this.people[litSlot]! > 0;
+  }
+
+  /** Slots of hands in hours one would rather not work in. */
+  unwantedSlots({ hands }: DayActivity, startSlot: number): number {
+    return hands.reduce(
+      (sum, { fromSlot, toSlot }) =>
+        sum + this.unwantedUpTo[startSlot + toSlot]! - this.unwantedUpTo[startSlot + fromSlot]!,
+      0,
+    );
+  }
+
+  /** Slots in which an oven is hot and nobody bakes. */
+  idleSlots(): number {
+    let idle = 0;
+    for (const [id, visits] of this.visits) {
+      const oven = this.ovens.get(id)!;
+      let before: Visit | null = null;
+      for (const visit of visits) {
+        if (before && visit.fromSlot >= before.toSlot)
+          idle += idleSlots(oven, before.heat, visit.heat, visit.fromSlot - before.toSlot);
+        if (!before || visit.toSlot >= before.toSlot) before = visit;
+      }
+    }
+    return idle;
+  }
+
+  /** @param from to: the starts in question; of others nothing is said, and none is open */
+  openings({ lastsSlots, hands, uses, heat }: DayActivity, from = 0, to = this.slots): Openings {
+    const { slots, busy, people, unwantedUpTo } = this;
+    const open = new Uint8Array(slots + 1);
+    const unwanted = new Int32Array(slots + 1);
+    const idle = new Int32Array(slots + 1);
+    const oven = new Uint8Array(slots + 1);
+    const last = Math.min(to, slots - lastsSlots);
+    if (last < from) return { open, unwanted, idle, oven };
+    open.fill(1, from, last + 1);
+    for (const { fromSlot, toSlot } of hands) {
+      // how many slots with nobody free there are up to each
+      const none = new Int32Array(slots + 1);
+      const end = last + toSlot;
+      for (let at = from; at < end; at += 1) none[at + 1] = none[at]! + (busy[at]! >= people[at]! ? 1 : 0);
+      for (let start = from; start <= last; start += 1) {
+        if (none[start + toSlot]! > none[start + fromSlot]!) open[start] = 0;
+        unwanted[start]! += unwantedUpTo[start + toSlot]! - unwantedUpTo[start + fromSlot]!;
+      }
+    }
+    for (const { resourceId, amount } of uses) {
+      const used = this.used.get(resourceId);
+      const most = (this.capacity.get(resourceId) ?? 0) - amount + 1e-9;
+      // from the back: the next slot in which there is not enough of it
+      let full = slots + lastsSlots;
+      for (let at = last + lastsSlots - 1; at >= from; at -= 1) {
+        if ((used ? used[at]! : 0) > most) full = at;
+        if (full < at + lastsSlots) open[at] = 0;
+      }
+    }
+    if (heat) this.inOvens(heat, lastsSlots, { open, unwanted, idle, oven }, from, last);
+    return { open, unwanted, idle, oven };
+  }
+
+  /** Of several ovens the one that is hot for nothing the shortest while; the first where they are alike. */
+  private inOvens(heat: Heat, lastsSlots: number, { open, idle, oven }: Openings, from: number, to: number) {
+    const any = new Uint8Array(open.length);
+    heat.ovenIds.forEach((id, index) => {
+      const there = this.ovens.get(id);
+      if (!there) return;
+      const one = this.inOven(there, heat, lastsSlots, from, to);
+      for (let at = from; at <= to; at += 1) {
+        if (!one.open[at]) continue;
+        if (any[at] && idle[at]! <= one.idle[at]!) continue;
+        any[at] = 1;
+        idle[at] = one.idle[at]!;
+        oven[at] = index;
+      }
+    });
+    for (let at = from; at <= to; at += 1) open[at]! &= any[at]!;
+  }
+
+  private inOven(oven: DayOven, heat: Heat, lastsSlots: number, first: number, last: number) {
+    const { slots } = this;
+    const visits = this.visits.get(oven.id)!;
+    const open = new Uint8Array(slots + 1).fill(1, first, last + 1);
+    const cold = coldSlots(oven, heat);
+    // before everything else it has to be lit
+    const firstSlot = visits[0]?.fromSlot ?? Infinity;
+    for (let at = first; at <= last && at < firstSlot; at += 1)
+      open[at] = Number(at >= cold && this.people[at - cold]! > 0);
+    if (cold > slots) open.fill(0);
+    let shares: Float64Array | null = null;
+    for (const visit of visits) {
+      const together = mayShare(visit.heat, heat);
+      if (together) {
+        shares ??= new Float64Array(slots);
+        for (let at = visit.fromSlot; at < visit.toSlot; at += 1) shares[at]! += visit.heat.share;
+        continue;
+      }
+      const from = visit.fromSlot - lastsSlots - changeSlots(oven, heat, visit.heat) + 1;
+      const to = visit.toSlot + changeSlots(oven, visit.heat, heat);
+      open.fill(0, Math.max(0, Math.min(slots + 1, from)), Math.max(0, Math.min(slots + 1, to)));
+    }
+    if (shares) {
+      const most = 1 - heat.share + 1e-9;
+      let full = slots + lastsSlots;
+      for (let at = Math.min(slots, last + lastsSlots) - 1; at >= first; at -= 1) {
+        if (shares[at]! > most) full = at;
+        if (full < at + lastsSlots) open[at] = 0;
+      }
+      // one after the other at one temperature: what the first took comes back first
+      for (const visit of visits)
+        if (mayShare(visit.heat, heat)) {
+          open.fill(0, Math.max(0, visit.fromSlot - lastsSlots - oven.recoverSlots + 1), Math.max(0, visit.fromSlot - lastsSlots + 1));
+          open.fill(0, visit.toSlot, Math.min(slots + 1, visit.toSlot + oven.recoverSlots));
+        }
+    } // prettier-ignore
+    return { open, idle: this.idleWith(oven, heat, lastsSlots, first, last) };
+  }
+
+  /** By start: how much longer the oven is hot for nothing with this load than without it. */
+  private idleWith(oven: DayOven, heat: Heat, lastsSlots: number, first: number, last: number): Int32Array {
+    const { slots } = this;
+    const idle = new Int32Array(slots + 1);
+    const visits = this.visits.get(oven.id)!;
+    const cold = coldSlots(oven, heat);
+    for (let next = 0; next <= visits.length && visits.length > 0; next += 1) {
+      // starts between one load and the one behind it
+      const before = visits[next - 1];
+      const after = visits[next];
+      const from = Math.max(first, before ? before.fromSlot + 1 : 0);
+      const to = Math.min(last, after ? after.fromSlot : slots);
+      if (from > to) continue;
+      const up = before ? changeSlots(oven, before.heat, heat) : 0;
+      const down = after ? changeSlots(oven, heat, after.heat) : 0;
+      const coldAfter = after ? coldSlots(oven, after.heat) : 0;
+      const without =
+        before && after && after.fromSlot >= before.toSlot
+          ? idleSlots(oven, before.heat, after.heat, after.fromSlot - before.toSlot)
+          : 0;
+      for (let start = from; start <= to; start += 1) {
+        let sum = -without;
+        if (before && before.toSlot <= start) {
+          const gap = start - before.toSlot - up;
+          sum += gap < 0 ? 0 : gap > cold ? cold : gap;
+        }
+        if (after && start + lastsSlots <= after.fromSlot) {
+          const gap = after.fromSlot - start - lastsSlots - down;
+          sum += gap < 0 ? 0 : gap > coldAfter ? coldAfter : gap;
+        }
+        idle[start] = sum;
+      }
+    }
+    return idle;
+  }
+}

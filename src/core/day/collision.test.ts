@@ -1,0 +1,92 @@
+import { collisionOf } from './collision';
+import type { DayBatch, DayProblem } from './dayProblem';
+import { searchDay } from './searchDay';
+import { act, inOven, oneStrand, testOven, withHands } from './testDays';
+
+const day = (batches: DayBatch[], hands: DayProblem['hands'] = [{ fromSlot: 0, toSlot: 120, people: 1 }]): DayProblem => ({
+  slotMin: 5, slots: 120, batches, hands, ovens: [testOven('oven')], resources: [],
+}); // prettier-ignore
+const bread = (id: string, toSlot: number, lasts = 20): DayBatch =>
+  oneStrand(
+    id,
+    [withHands('mix', 3), act('proof', lasts, { mostSlots: 0 }), inOven('bake', 12, 200, { mostSlots: 0 })],
+    { fromSlot: toSlot, toSlot },
+  );
+const found = (problem: DayProblem) => {
+  const search = searchDay(problem, 1, 40);
+  let step = search.next();
+  while (!step.done) step = search.next();
+  return problem.batches.map(({ id }) => collisionOf(problem, step.value.plan, id));
+};
+
+test('a bread that keeps its promise collides with nothing', () => {
+  expect(found(day([bread('a', 60), bread('b', 90)]))).toEqual([null, null]);
+});
+
+test('two that want one oven at once, and no time to be early: which, how late, and what each way out costs', () => {
+  // 35 slots at the least: both could be ready at 36 alone
+  const [a, b] = found(day([bread('a', 36), bread('b', 36)]));
+  const late = a ?? b;
+  expect([a, b].filter(Boolean)).toHaveLength(1);
+  const other = late?.batchId === 'a' ? 'b' : 'a';
+  expect(late).toEqual({
+    batchId: late?.batchId,
+    lateSlots: 12,
+    cause: { kind: 'batch', batchId: other },
+    // behind the other: out of the oven, a slot for it to be hot again, twelve in it
+    waysOut: [
+      { kind: 'later', readySlot: 48 },
+      { kind: 'without', batchId: other },
+    ],
+  });
+});
+
+test('nobody there: when hands are asked for and nobody has them', () => {
+  const [only] = found(
+    day(
+      [bread('a', 50)],
+      [
+        { fromSlot: 0, toSlot: 12, people: 1 },
+        { fromSlot: 60, toSlot: 120, people: 1 },
+      ],
+    ),
+  );
+  expect(only).toEqual({
+    batchId: 'a',
+    lateSlots: 45,
+    // put in at 38 and taken out at 50
+    cause: {
+      kind: 'hands',
+      slots: [
+        { fromSlot: 15, toSlot: 18 },
+        { fromSlot: 38, toSlot: 39 },
+      ],
+    },
+    waysOut: [
+      { kind: 'later', readySlot: 95 },
+      {
+        kind: 'hands',
+        slots: [
+          { fromSlot: 15, toSlot: 18 },
+          { fromSlot: 38, toSlot: 39 },
+        ],
+      },
+    ],
+  });
+});
+
+test('too little time is nobody’s fault; what this kitchen cannot do has no way out', () => {
+  expect(found(day([bread('a', 30)]))[0]).toEqual({
+    batchId: 'a',
+    lateSlots: 5,
+    cause: { kind: 'time' },
+    waysOut: [{ kind: 'later', readySlot: 35 }],
+  });
+  const kiln = oneStrand('k', [inOven('bake', 12, 400)], { fromSlot: 50, toSlot: 50 });
+  expect(found(day([kiln]))[0]).toEqual({
+    batchId: 'k',
+    lateSlots: null,
+    cause: { kind: 'time' },
+    waysOut: [],
+  });
+});

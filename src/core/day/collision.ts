@@ -1,0 +1,120 @@
+import { Board } from './board';
+import type { DayBatch, DayPlan, DayProblem, PlacedBatch, Variant } from './dayProblem';
+import { placeBatch, putStrands } from './placeBatch';
+import { variantOf } from './score';
+
+/** What a batch that is late, or that found no place, runs into. */
+type Cause =
+  /** There is too little time, or nothing here gets so hot: alone and with hands at any hour it would be no better. */
+  | { readonly kind: 'time' }
+  /** Nobody is there when it asks for hands. */
+  | {
+      readonly kind: 'hands';
+      readonly slots: readonly { readonly fromSlot: number; readonly toSlot: number }[];
+    }
+  /** Another batch has what it needs: without that one it would keep its promise. */
+  | { readonly kind: 'batch'; readonly batchId: string }
+  /** Several others together. */
+  | { readonly kind: 'others' };
+
+/** What would help, each found by planning it. */
+type WayOut =
+  /** Ready by then, beside all others. */
+  | { readonly kind: 'later'; readonly readySlot: number }
+  /** Somebody there in these hours. */
+  | {
+      readonly kind: 'hands';
+      readonly slots: readonly { readonly fromSlot: number; readonly toSlot: number }[];
+    }
+  /** Without that batch. */
+  | { readonly kind: 'without'; readonly batchId: string };
+
+export interface Collision {
+  readonly batchId: string;
+  readonly lateSlots: number | null;
+  readonly cause: Cause;
+  readonly waysOut: readonly WayOut[];
+}
+
+/** Somebody there all day, as many as there are at most. */
+const alwaysThere = (problem: DayProblem): DayProblem => ({
+  ...problem,
+  hands: [{ fromSlot: 0, toSlot: problem.slots, people: Math.max(1, ...problem.hands.map(({ people }) => people)) }],
+}); // prettier-ignore
+
+/** The same batch, wanted as soon as it can be. */
+const atOnce = (batch: DayBatch): DayBatch => ({
+  ...batch,
+  variants: batch.variants.map((variant) => ({
+    ...variant,
+    strands: variant.strands.map((strand) => ({
+      ...strand,
+      promise: strand.promise && { fromSlot: 0, toSlot: 0 },
+    })),
+  })),
+});
+
+const readyOf = (batch: DayBatch, placed: PlacedBatch): number => {
+  const variant = batch.variants.find(({ id }) => id === placed.variantId);
+  const ends = (variant?.strands ?? []).flatMap(({ promise, activities }) => {
+    const last = activities.at(-1);
+    return promise && last ? [placed.at[last.id]!.startSlot + last.lastsSlots] : [];
+  });
+  return Math.max(0, ...ends);
+};
+
+/** A board with some batches of a plan on it. */
+function boardWith(problem: DayProblem, plan: DayPlan, ids: readonly string[]): Board {
+  const board = new Board(problem);
+  for (const id of ids) {
+    const placed = plan.batches[id];
+    const variant: Variant | undefined = placed && variantOf(problem, id, placed);
+    if (placed && variant) putStrands(board, id, variant.strands, placed.at);
+  }
+  return board;
+}
+
+/** Stretches of a plan in which a batch asks for hands that nobody has. */
+function lacking(problem: DayProblem, batch: DayBatch, placed: PlacedBatch) {
+  const there = new Uint8Array(problem.slots);
+  for (const { fromSlot, toSlot, people } of problem.hands) if (people > 0) there.fill(1, Math.max(0, fromSlot), toSlot);
+  const asked = new Uint8Array(problem.slots);
+  for (const { activities } of batch.variants.find(({ id }) => id === placed.variantId)?.strands ?? [])
+    for (const { id, hands } of activities)
+      for (const { fromSlot, toSlot } of hands) asked.fill(1, placed.at[id]!.startSlot + fromSlot, placed.at[id]!.startSlot + toSlot);
+  const found: { fromSlot: number; toSlot: number }[] = [];
+  for (let at = 0; at < problem.slots; at += 1) {
+    if (asked[at] === 0 || there[at] === 1) continue;
+    const last = found.at(-1);
+    if (last?.toSlot === at) last.toSlot = at + 1;
+    else found.push({ fromSlot: at, toSlot: at + 1 });
+  }
+  return found;
+} // prettier-ignore
+
+/** Why a batch of a plan is late or has no place, and what would help: each answer is planned, none is guessed. Null: it keeps its promise. */
+export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string): Collision | null {
+  const batch = problem.batches.find(({ id }) => id === batchId);
+  if (!batch) return null;
+  const others = problem.batches.map(({ id }) => id).filter((id) => id !== batchId && plan.batches[id]);
+  const beside = (ids: readonly string[], by = problem, what = batch) =>
+    placeBatch(by, boardWith(by, plan, ids), what, { thorough: true });
+  const now = beside(others);
+  if (now?.score.late === 0) return null;
+  const waysOut: WayOut[] = [];
+  const soon = beside(others, problem, atOnce(batch));
+  if (soon) waysOut.push({ kind: 'later', readySlot: readyOf(batch, soon.placed) });
+  const lateSlots = now?.score.late ?? null;
+  const alone = beside([]);
+  if (alone?.score.late === 0) {
+    const one = others.filter((id) => beside(others.filter((other) => other !== id))?.score.late === 0);
+    waysOut.push(...one.map((id): WayOut => ({ kind: 'without', batchId: id })));
+    const [first] = one;
+    return { batchId, lateSlots, waysOut, cause: first ? { kind: 'batch', batchId: first } : { kind: 'others' } };
+  }
+  const always = alwaysThere(problem);
+  const attended = placeBatch(always, new Board(always), batch, { thorough: true });
+  if (attended?.score.late !== 0) return { batchId, lateSlots, waysOut, cause: { kind: 'time' } };
+  const slots = lacking(problem, batch, attended.placed);
+  return { batchId, lateSlots, cause: { kind: 'hands', slots }, waysOut: [...waysOut, { kind: 'hands', slots }] };
+} // prettier-ignore

@@ -1,0 +1,9 @@
+/** What a day may hold. */
+export const DAY_LIMITS = {
+  /** Batches. */
+  most: 30,
+  /** Slots, of whatever length: two days of a minute each. */
+  slots: { max: 2880 },
+  slotMin: { min: 1, max: 15 },
+  people: { max: 20 },
+} as const;

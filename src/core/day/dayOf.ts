@@ -1,0 +1,192 @@
+import type { BatchSheet } from '../batch/batchSheet';
+import type { Formula } from '../formula/formula';
+import { heatOven, type Kit } from '../kit';
+import { ovenFor } from '../kit/ovenFor';
+import { ok, refuse, type Result } from '../result';
+import { DAY_LIMITS } from './dayLimits';
+import { dayOven } from './dayOven';
+import type { DayOven, DayPlan, DayProblem } from './dayProblem';
+import { asDayStrands, batchStrands, type Block } from './strandsOf';
+import { coldSlots } from './ovenChange';
+import { keyOf } from './score';
+import type { Plate } from '../heat/parameters';
+
+/** A batch that is to be made, and when it has to be ready; null: as soon as it can be. */
+export interface DayBatchWish {
+  readonly id: string;
+  readonly sheet: BatchSheet;
+  readonly formula: Pick<Formula, 'bakedAs' | 'steps'>;
+  readonly ready: { readonly fromMs: number; readonly toMs: number } | null;
+}
+
+/** People who are there, from one moment to another. */
+interface DayHands {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly people: number;
+  readonly unwanted?: true;
+}
+
+export interface DayWish {
+  /** Nothing begins before it. */
+  readonly nowMs: number;
+  readonly endMs: number;
+  readonly slotMin: number;
+  readonly hands: readonly DayHands[];
+  readonly kit: Kit;
+  readonly batches: readonly DayBatchWish[];
+}
+
+/** A day as a problem, with what its slots and blocks mean. */
+export interface Day {
+  readonly problem: DayProblem;
+  readonly fromMs: number;
+  readonly slotMs: number;
+  readonly blocks: ReadonlyMap<string, Block>;
+}
+
+/** What there is one of where the kit says no more. */
+const ONE_OF = ['mixer', 'kettle', 'fryer', 'plate'] as const;
+const PLENTY = ['fridge', 'freezer'] as const;
+
+function checked({ nowMs, endMs, slotMin, hands, batches }: DayWish): Result<null> {
+  const { most, slots, people, slotMin: allowed } = DAY_LIMITS;
+  if (batches.length === 0) return refuse('required', 'batches');
+  if (batches.length > most) return refuse('tooMany', 'batches', { max: most });
+  if (!Number.isInteger(slotMin) || slotMin < allowed.min || slotMin > allowed.max) return refuse('notAllowed', 'slotMin');
+  if (endMs <= nowMs) return refuse('rangeReversed', 'end');
+  if ((endMs - nowMs) / 60_000 / slotMin > slots.max) return refuse('tooLong', 'end', { max: slots.max });
+  for (const [at, { fromMs, toMs, people: there }] of hands.entries()) {
+    if (toMs <= fromMs) return refuse('rangeReversed', `hands.${at}.to`);
+    if (!Number.isInteger(there) || there < 0 || there > people.max)
+      return refuse('tooLarge', `hands.${at}.people`, { max: people.max });
+  }
+  const ids = new Set<string>();
+  for (const [at, { id, ready }] of batches.entries()) {
+    if (ids.has(id)) return refuse('duplicateId', `batches.${at}.id`);
+    ids.add(id);
+    if (!ready) continue;
+    if (ready.toMs < ready.fromMs) return refuse('rangeReversed', `batches.${at}.ready.to`);
+    if (ready.toMs <= nowMs) return refuse('tooSmall', `batches.${at}.ready.to`);
+    if (ready.toMs > endMs) return refuse('tooLarge', `batches.${at}.ready.to`);
+  }
+  return ok(null);
+} // prettier-ignore
+
+/** How many pieces an oven takes at once of a block's load, as a share of its room; all of it where nobody measured. */
+function shareOf(sheet: BatchSheet, block: Block): number {
+  const stepId = block.calls[0]?.activityId;
+  const activity = sheet.activities?.find(({ id }) => id === stepId);
+  const load = sheet.loads?.find((each) => each.stepId === activity?.stepId && each.wayId === block.wayId);
+  if (!load || !activity?.pieces || load.fits < 1) return 1;
+  return Math.min(1, activity.pieces / load.fits);
+}
+
+/**
+ * A kitchen's day as a problem for {@link searchDay}: every batch as strands, its ovens as curves, who is there as windows, on slots counted from now.
+ *
+ * @returns `required`, `tooMany`, `rangeReversed`, `tooSmall` (ready before now), `tooLarge` (after the day), `duplicateId`, at the field
+ */
+export function dayOf(wish: DayWish): Result<Day> {
+  const fits = checked(wish);
+  if (!fits.ok) return fits;
+  const { nowMs, endMs, slotMin, hands, kit, batches } = wish;
+  const slotMs = slotMin * 60_000;
+  const slots = Math.floor((endMs - nowMs) / slotMs);
+  const slotOf = (ms: number) => (ms - nowMs) / slotMs;
+  const thickM: Partial<Record<Plate, number>> = {};
+  for (const { kind, thickMm } of kit.plates) if (thickMm !== null) thickM[kind] ??= thickMm / 1000;
+  const ovens: DayOven[] = kit.ovens.map((oven) => dayOven(oven.id, heatOven(oven, kit.roomC), kit.roomC, slotMin, thickM));
+  const blocks = new Map<string, Block>();
+  return ok({
+    fromMs: nowMs,
+    slotMs,
+    blocks,
+    problem: {
+      slotMin,
+      slots,
+      hands: hands.map(({ fromMs, toMs, people, unwanted }) => ({
+        // who comes in the middle of a slot is there from the next
+        fromSlot: Math.max(0, Math.ceil(slotOf(fromMs) - 1e-9)),
+        toSlot: Math.min(slots, Math.floor(slotOf(toMs) + 1e-9)),
+        people,
+        ...(unwanted && { unwanted }),
+      })),
+      ovens,
+      resources: [...ONE_OF.map((id) => ({ id, capacity: 1 })), ...PLENTY.map((id) => ({ id, capacity: DAY_LIMITS.most }))],
+      batches: batches.map(({ id, sheet, formula, ready }) => {
+        const usual = ovenFor(kit, formula);
+        const alike = kit.ovens.filter(({ kind }) => kind === usual?.kind).map((oven) => oven.id);
+        const strands = batchStrands(id, sheet);
+        for (const strand of strands.strands) for (const block of strand.blocks) blocks.set(keyOf(id, block), block);
+        const promise = ready
+          ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
+          : { fromSlot: 0, toSlot: 0 };
+        return {
+          id,
+          variants: [
+            {
+              id: 'as written',
+              tasteCost: 0,
+              strands: asDayStrands(strands, {
+                slotMin,
+                promise,
+                // the usual one first
+                ovenIds: () => [...new Set([usual?.id ?? kit.ovenId, ...alike])],
+                shareOf: (block) => shareOf(sheet, block),
+              }),
+            },
+          ],
+        };
+      }),
+    },
+  });
+} // prettier-ignore
+
+/** One call of the day: what is to be done, from when, till when. */
+export interface DayCall {
+  readonly batchId: string;
+  readonly activityId: string;
+  readonly blockId: string;
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly ovenId: string | null;
+}
+
+/** A plan as calls on the clock, the first first: a block lasts as long as its slots, its calls share them. */
+export function callsOf({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan): DayCall[] {
+  return problem.batches
+    .flatMap(({ id: batchId, variants }) => {
+      const placed = plan.batches[batchId];
+      const variant = variants.find(({ id }) => id === placed?.variantId);
+      return (variant?.strands ?? []).flatMap(({ activities }) =>
+        activities.flatMap(({ id: blockId, lastsSlots }): DayCall[] => {
+          const { startSlot, ovenId } = placed!.at[blockId]!;
+          const block = blocks.get(`${batchId} ${blockId}`);
+          if (!block) return [];
+          const stretch = (lastsSlots * slotMs) / Math.max(1, block.lastsS.typical);
+          const startMs = fromMs + startSlot * slotMs;
+          return block.calls.map(({ activityId, offsetS, lastsS }) => ({
+            batchId, activityId, blockId, ovenId, fromMs: startMs + offsetS * stretch, toMs: startMs + (offsetS + lastsS) * stretch,
+          }));
+        }),
+      );
+    })
+    .sort((a, b) => a.fromMs - b.fromMs);
+} // prettier-ignore
+
+/** When each oven has to be lit, and how hot it is to be first. */
+export function lightings({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan): { ovenId: string; atMs: number; setC: number; plate: Plate | null }[] {
+  return problem.ovens.flatMap((oven) => {
+    const visits = Object.entries(plan.batches).flatMap(([batchId, { at }]) =>
+      Object.entries(at).flatMap(([blockId, placed]) => {
+        const heat = blocks.get(`${batchId} ${blockId}`)?.heat;
+        return placed.ovenId === oven.id && heat ? [{ startSlot: placed.startSlot, heat }] : [];
+      }),
+    );
+    const first = visits.sort((a, b) => a.startSlot - b.startSlot)[0];
+    if (!first) return [];
+    const { setC, plate } = first.heat;
+    return [{ ovenId: oven.id, atMs: fromMs + (first.startSlot - coldSlots(oven, first.heat)) * slotMs, setC, plate }];
+  });
+} // prettier-ignore

@@ -1,0 +1,173 @@
+import * as z from 'zod';
+import { batchRequestSchema, planBatch, type BatchRequest } from '../batch';
+import { fileBook, newestKit, readKitchenFile } from '../formats/kitchenFile';
+import { readJson } from '../formats/readJson';
+import type { Formula } from '../formula';
+import type { IngredientBook } from '../ingredients';
+import { roomOf } from '../kit';
+import { readAs } from '../readAs';
+import { ok, refuse, type Problem, type Result } from '../result';
+import { collisionOf } from './collision';
+import { callsOf, dayOf, lightings, type Day, type DayBatchWish } from './dayOf';
+import { DAY_LIMITS } from './dayLimits';
+import { handsOf } from './life';
+import { playPlan, type Outcome } from './play';
+import { searchDay, type Found } from './searchDay';
+
+const DAY_FORMAT = 'honest-crumb.day';
+const DAY_VERSION = 1;
+
+const moment = z.iso.datetime({ offset: true });
+const hours = {
+  days: z.array(z.number().int()).max(7),
+  from: z.string().max(5),
+  to: z.string().max(5),
+};
+/** A day to be planned, as a file: a kitchen as it writes itself, its life, and what is to be made. */
+const dayFileSchema = z.strictObject({
+  format: z.literal(DAY_FORMAT),
+  version: z.literal(DAY_VERSION),
+  now: moment,
+  until: moment,
+  slotMin: z.number().default(5),
+  life: z.strictObject({
+    zone: z.string().max(60),
+    people: z.number().default(1),
+    away: z.array(z.strictObject({ ...hours, people: z.number().int().min(1).optional() })).max(60).default([]),
+    preferred: z.array(z.strictObject(hours)).max(20).default([]),
+    otherHours: z.boolean().default(false),
+  }),
+  kitchen: z.looseObject({ format: z.string() }),
+  batches: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(60),
+        /** The key of a formula of the kitchen. */
+        formula: z.string().max(60),
+        /** How much; absent: as much as the formula usually makes. */
+        batch: batchRequestSchema.optional(),
+        /** A moment, or between two; null: as soon as it can be. */
+        ready: z.union([moment, z.strictObject({ from: moment, to: moment })]).nullable(),
+      }),
+    )
+    .min(1)
+    .max(DAY_LIMITS.most),
+}); // prettier-ignore
+
+/** What a formula usually makes. */
+function usualRequest({ usualYield, ways }: Formula): BatchRequest {
+  const { pieces, pieceMassG, bakeLossPercent, bowlLossPercent } = usualYield;
+  if (!ways?.length) return { mode: 'pieces', pieces, pieceMassG, weighed: 'dough', bakeLossPercent, bowlLossPercent };
+  return { mode: 'factor', factor: 1, pieceMassG, bowlLossPercent };
+} // prettier-ignore
+
+const at = (path: string, { problem }: { problem: Problem }): Result<never> => ({
+  ok: false,
+  problem: { ...problem, path: [path, problem.path].filter(Boolean).join('.') },
+});
+
+/**
+ * Reads a day file and lays out the problem: everything is held against the kitchen's own book, kit and formulas.
+ *
+ * @returns as `readKitchenFile` under `kitchen`, `planBatch` under `batches.N.batch`, `handsOf` under `life`, and {@link dayOf}
+ */
+function readDay(
+  text: string,
+  library: IngredientBook,
+): Result<{ readonly day: Day; readonly zone: string; readonly wishes: readonly DayBatchWish[] }> {
+  const json = readJson(text);
+  if (!json.ok) return json;
+  const data = json.value as { format?: unknown; version?: unknown } | null;
+  if (typeof data !== 'object' || data?.format !== DAY_FORMAT) return refuse('wrongFormat', 'format');
+  if (data.version !== DAY_VERSION) return refuse('wrongVersion', 'version', { version: JSON.stringify(data.version ?? null).slice(0, 20), max: DAY_VERSION });
+  const read = readAs(dayFileSchema, data);
+  if (!read.ok) return read;
+  const { now, until, slotMin, life, kitchen, batches } = read.value;
+  const file = readKitchenFile(kitchen, library);
+  if (!file.ok) return at('kitchen', file);
+  const book = fileBook(file.value, library);
+  if (!book.ok) return at('kitchen', book);
+  const kit = newestKit(file.value);
+  const nowMs = Date.parse(now);
+  const endMs = Date.parse(until);
+  const hands = handsOf(life, nowMs, endMs);
+  if (!hands.ok) return at('life', hands);
+  const wishes: DayBatchWish[] = [];
+  for (const [index, { id, formula: key, batch, ready }] of batches.entries()) {
+    const formula = file.value.formulas.find((each) => each.key === key)?.revisions.at(-1)?.formula;
+    if (!formula) return refuse('notAllowed', `batches.${index}.formula`);
+    const sheet = planBatch(formula, batch ?? usualRequest(formula), kit.scales, book.value, roomOf(kit, formula));
+    if (!sheet.ok) return at(`batches.${index}.batch`, sheet);
+    const { from, to } = typeof ready === 'string' ? { from: ready, to: ready } : (ready ?? { from: null, to: null });
+    wishes.push({ id, sheet: sheet.value, formula, ready: from && to ? { fromMs: Date.parse(from), toMs: Date.parse(to) } : null });
+  }
+  const day = dayOf({ nowMs, endMs, slotMin, kit, hands: hands.value, batches: wishes });
+  return day.ok ? ok({ day: day.value, zone: life.zone, wishes }) : day;
+} // prettier-ignore
+
+/** Days on which a plan is played to tell how likely it is. */
+const DRAWS = 200;
+
+/** A plan as a file: calls on the clock, when ovens are lit, what is late and why, with what would help. */
+function planAsFile({ day, wishes }: { readonly day: Day; readonly wishes: readonly DayBatchWish[] }, { plan, score, rounds }: Found) {
+  const { problem, fromMs, slotMs } = day;
+  const iso = (ms: number) => new Date(ms).toISOString();
+  const spans = (slots: readonly { fromSlot: number; toSlot: number }[]) =>
+    slots.map(({ fromSlot, toSlot }) => ({ from: iso(fromMs + fromSlot * slotMs), to: iso(fromMs + toSlot * slotMs) }));
+  const steps = new Map(wishes.flatMap(({ id, sheet }) => sheet.steps.map((step) => [`${id} ${step.id}`, step])));
+  const calls = callsOf(day, plan);
+  const outcomes = new Map(playPlan(day, plan, { seed: 1, draws: DRAWS }).map((outcome) => [outcome.batchId, outcome]));
+  const atSlot = (slot: number) => iso(fromMs + Math.round((slot * slotMs) / 60_000) * 60_000);
+  const { late, unwanted, old, idle, ...rest } = score;
+  const inMin = (slots: number) => (slots * slotMs) / 60_000;
+  const likely = (outcome: Outcome | undefined) =>
+    outcome && { readyBetween: { from: atSlot(outcome.ready.low), to: atSlot(outcome.ready.high) }, chance: outcome.chance };
+  return {
+    format: 'honest-crumb.plan',
+    version: 1,
+    score: { ...rest, lateMin: inMin(late), unwantedMin: inMin(unwanted), oldMin: inMin(old), idleMin: inMin(idle) },
+    rounds,
+    batches: problem.batches.map(({ id }) => {
+      const mine = calls.filter(({ batchId }) => batchId === id);
+      const wanted = wishes.find((wish) => wish.id === id)?.ready ?? null;
+      const found = wanted ? collisionOf(problem, plan, id) : null;
+      return {
+        id,
+        placed: mine.length > 0,
+        ready: mine.length > 0 ? iso(Math.max(...mine.map(({ toMs }) => toMs))) : null,
+        ...likely(outcomes.get(id)),
+        wanted: wanted && { from: iso(wanted.fromMs), to: iso(wanted.toMs) },
+        ...(found && {
+          collision: {
+            lateMin: found.lateSlots === null ? null : inMin(found.lateSlots),
+            cause: 'slots' in found.cause ? { kind: found.cause.kind, nobody: spans(found.cause.slots) } : found.cause,
+            waysOut: found.waysOut.map((out) =>
+              out.kind === 'later' ? { kind: 'later', ready: iso(fromMs + out.readySlot * slotMs) } : 'slots' in out ? { kind: 'hands', there: spans(out.slots) } : out,
+            ),
+          },
+        }),
+      };
+    }),
+    ovens: lightings(day, plan).map(({ atMs, ...each }) => ({ at: iso(atMs), ...each })),
+    calls: calls.map(({ batchId, activityId, fromMs: startMs, toMs, ovenId }) => {
+      const step = steps.get(`${batchId} ${activityId}`);
+      return {
+        from: iso(startMs), to: iso(toMs), batch: batchId, step: activityId, kind: step?.kind ?? null,
+        ...(step?.title && { title: step.title }), ...(step?.tempC != null && { tempC: step.tempC }), ...(ovenId && { oven: ovenId }), handsOn: step?.handsOn ?? false,
+      };
+    }),
+  };
+} // prettier-ignore
+
+/** How long a plan is looked for where nobody waits for a better one, rounds. */
+const ROUNDS = 300;
+
+/** `./crumb plan`: a day file in, its plan out. The same for the same file. */
+export function planDayFile(text: string, library: IngredientBook): Result<ReturnType<typeof planAsFile>> {
+  const read = readDay(text, library);
+  if (!read.ok) return read;
+  const search = searchDay(read.value.day.problem, 1, ROUNDS);
+  let found = search.next();
+  while (!found.done) found = search.next();
+  return ok(planAsFile(read.value, found.value));
+}

@@ -1,0 +1,72 @@
+import { playPlan } from './play';
+import { dayOf, type Day, type DayBatchWish } from './dayOf';
+import { searchDay } from './searchDay';
+import { planBatch } from '../batch';
+import { libraryBook } from '../ingredients';
+import { plainLoaf } from '../formula/testFormulas';
+import { ORDINARY_KIT } from '../kit';
+import { newStep, type StepKind } from '../method';
+import type { DayPlan } from './dayProblem';
+
+const HOUR_MS = 3_600_000;
+const now = Date.UTC(2026, 10, 28, 8);
+const step = (kind: StepKind, min: number, tempC: number | null = null) => ({
+  ...newStep(kind, kind),
+  minS: min * 60,
+  tempC,
+});
+const loaf = {
+  ...plainLoaf(),
+  steps: [step('mix', 10), step('proof', 120), step('bake', 45, 220), step('cool', 60)],
+}; // prettier-ignore
+const sheet = planBatch(
+  loaf,
+  { mode: 'pieces', pieces: 1, pieceMassG: 900, weighed: 'dough', bakeLossPercent: 10, bowlLossPercent: 0 },
+  ORDINARY_KIT.scales, libraryBook,
+); // prettier-ignore
+if (!sheet.ok) throw new Error(sheet.problem.code);
+const SHEET = sheet.value;
+
+const wish = (id: string, fromH: number, toH: number): DayBatchWish => ({
+  id, sheet: SHEET, formula: loaf, ready: { fromMs: now + fromH * HOUR_MS, toMs: now + toH * HOUR_MS },
+}); // prettier-ignore
+function planned(batches: DayBatchWish[]): { day: Day; plan: DayPlan } {
+  const day = dayOf({ nowMs: now, endMs: now + 14 * HOUR_MS, slotMin: 5, kit: ORDINARY_KIT, batches, hands: [{ fromMs: now, toMs: now + 14 * HOUR_MS, people: 1 }] }); // prettier-ignore
+  if (!day.ok) throw new Error(day.problem.code);
+  const search = searchDay(day.value.problem, 1, 20);
+  let found = search.next();
+  while (!found.done) found = search.next();
+  return { day: day.value, plan: found.value.plan };
+}
+const play = ({ day, plan }: ReturnType<typeof planned>, seed: number, draws = 400, yeast = 1) =>
+  playPlan(day, plan, { seed, draws, yeast });
+
+test('what is planned to the minute is late half the time; an hour’s room is nearly always enough', () => {
+  const [tight] = play(planned([wish('a', 8, 8)]), 1);
+  expect(tight?.ready.middle).toBeGreaterThan(96);
+  expect(tight?.chance).toBeGreaterThan(0.4);
+  expect(tight?.chance).toBeLessThan(0.75);
+  // two hours of proof, a fifth more or less: on eight days of ten within half an hour or so
+  expect((tight!.ready.high - tight!.ready.low) * 5).toBeGreaterThan(20);
+  expect((tight!.ready.high - tight!.ready.low) * 5).toBeLessThan(80);
+  const [roomy] = play(planned([wish('a', 8, 9.5)]), 1);
+  expect(roomy!.chance).toBeGreaterThan(0.95);
+});
+
+test('a load behind another is late with it', () => {
+  const both = planned([wish('a', 8, 8), wish('b', 8, 8)]);
+  const chances = play(both, 3).map(({ chance }) => chance);
+  // the first has fifty minutes of room, the last none
+  expect(Math.max(...chances)).toBeGreaterThan(0.95);
+  expect(Math.min(...chances)).toBeLessThan(
+    Math.min(0.75, play(planned([wish('a', 8, 8)]), 3)[0]!.chance + 0.05),
+  );
+});
+
+test('slower yeast keeps fewer promises, and no day knows the seed', () => {
+  const one = planned([wish('a', 7.75, 8)]);
+  const chance = (seed: number, yeast = 1) => play(one, seed, 200, yeast)[0]!.chance;
+  expect(chance(1, 1.25)).toBeLessThan(chance(1) - 0.2);
+  expect(play(one, 5)).toEqual(play(one, 5));
+  for (let seed = 2; seed < 12; seed += 1) expect(Math.abs(chance(seed) - chance(1))).toBeLessThan(0.12);
+});

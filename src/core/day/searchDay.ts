@@ -1,0 +1,203 @@
+import { Board } from './board';
+import type { DayBatch, DayPlan, DayProblem, PlacedBatch } from './dayProblem';
+import { placeBatch, putStrands, takeStrands, type Wish } from './placeBatch';
+import { compareScores, scoreOf, variantOf, type Score } from './score';
+import { seededRandom } from '../numeric/seededRandom';
+
+/** The best plan so far. */
+export interface Found {
+  readonly plan: DayPlan;
+  readonly score: Score;
+  /** Rounds of looking until now. */
+  readonly rounds: number;
+}
+
+class Search {
+  private readonly board: Board;
+  private readonly placed = new Map<string, PlacedBatch>();
+  private readonly random: () => number;
+  /** Those that find a place where they are alone: for the others nothing can be done by looking. */
+  private batches: readonly DayBatch[];
+
+  constructor(
+    private readonly problem: DayProblem,
+    seed: number,
+  ) {
+    this.board = new Board(problem);
+    this.random = seededRandom(seed);
+    this.batches = problem.batches;
+  }
+
+  /** Leaves out for good what finds no place even where it is alone. */
+  forgetHopeless() {
+    const { problem } = this;
+    this.batches = problem.batches.filter(
+      (batch) =>
+        this.placed.has(batch.id) ||
+        placeBatch(problem, new Board(problem), batch, { thorough: true }) !== null,
+    );
+  }
+
+  plan(): DayPlan {
+    return { batches: Object.fromEntries(this.placed) };
+  }
+
+  /** What of the order of batches does not matter is drawn. */
+  shuffled<T>(all: readonly T[]): T[] {
+    const mixed = [...all];
+    for (let at = mixed.length - 1; at > 0; at -= 1) {
+      const other = Math.floor(this.random() * (at + 1));
+      [mixed[at], mixed[other]] = [mixed[other]!, mixed[at]!];
+    }
+    return mixed;
+  }
+
+  add(batches: readonly DayBatch[], wish?: Wish) {
+    const drawn = this.random() < 0.5 ? this.random : null;
+    for (const batch of batches) {
+      const found = placeBatch(this.problem, this.board, batch, { drawn, ...wish });
+      if (found) this.placed.set(batch.id, found.placed);
+    }
+  }
+
+  /** A batch in a place that is not its best, so that the others may have theirs; then its best beside them. */
+  yielding([first, ...others]: readonly DayBatch[]) {
+    if (!first) return;
+    const variant = first.variants[Math.floor(this.random() * first.variants.length)];
+    const early = this.random() < 0.7 ? 1 + Math.floor(this.random() ** 2 * MOST_EARLY_SLOTS) : 0;
+    this.add([first], { earlySlots: early, ...(variant && { variants: [variant] }) });
+    for (const batch of others) {
+      const own = batch.variants[Math.floor(this.random() * batch.variants.length)];
+      this.add([batch], this.random() < 0.3 && own ? { variants: [own] } : undefined);
+    }
+    // each once more, beside the others
+    for (const batch of this.shuffled([first, ...others])) {
+      this.remove([batch.id]);
+      this.add([batch]);
+    }
+  }
+
+  /** In a drawn order through the oven, from the last backwards: each out of it before those that have their places; then each its best beside the others. */
+  inOrder(batches: readonly DayBatch[]) {
+    let outBySlot = Infinity;
+    for (const batch of batches) {
+      const own =
+        this.random() < 0.5 ? batch.variants[Math.floor(this.random() * batch.variants.length)] : undefined;
+      this.add([batch], { outBySlot, ...(own && { variants: [own] }) });
+      outBySlot = Math.min(outBySlot, this.firstHeatSlot(batch.id));
+    }
+    for (const batch of this.shuffled(batches)) {
+      this.remove([batch.id]);
+      this.add([batch]);
+    }
+  }
+
+  private firstHeatSlot(id: string): number {
+    const placed = this.placed.get(id);
+    const strands = (placed && variantOf(this.problem, id, placed)?.strands) ?? [];
+    const starts = strands.flatMap(({ activities }) =>
+      activities.filter(({ heat }) => heat).map((activity) => placed!.at[activity.id]!.startSlot),
+    );
+    return Math.min(...starts, Infinity);
+  }
+
+  /** Of what is alike the usual: begun late, and what waits waits at the end. */
+  settle() {
+    for (const { id } of this.batches) {
+      const before = this.plan();
+      const was = this.score();
+      this.remove([id]);
+      this.add(this.batches.filter((batch) => batch.id === id), { drawn: null });
+      const is = this.score();
+      if (was && (!is || compareScores(is, was) > 0)) this.restore(before, [id]);
+    }
+  } // prettier-ignore
+
+  coin(share: number): boolean {
+    return this.random() < share;
+  }
+
+  remove(ids: readonly string[]) {
+    for (const id of ids) {
+      const placed = this.placed.get(id);
+      const variant = placed && variantOf(this.problem, id, placed);
+      if (placed && variant) takeStrands(this.board, id, variant.strands, placed.at);
+      this.placed.delete(id);
+    }
+  }
+
+  /** Back to a plan, where what was tried is no better. */
+  restore(plan: DayPlan, ids: readonly string[]) {
+    this.remove(ids);
+    for (const id of ids) {
+      const placed = plan.batches[id];
+      const variant = placed && variantOf(this.problem, id, placed);
+      if (!placed || !variant) continue;
+      putStrands(this.board, id, variant.strands, placed.at);
+      this.placed.set(id, placed);
+    }
+  }
+
+  /** Null: an oven could not be lit. */
+  score(): Score | null {
+    return this.board.ovensAreLit() ? scoreOf(this.problem, this.plan()) : null;
+  }
+
+  /** Some of the batches: one, a few, now and then all. */
+  some(): DayBatch[] {
+    const all = this.shuffled(this.batches);
+    const most =
+      this.random() < 0.15
+        ? Math.min(8, all.length)
+        : 1 + Math.floor(this.random() * Math.min(4, all.length));
+    return all.slice(0, most);
+  }
+}
+
+/** How much earlier than it must a batch is made to make room, slots. */
+const MOST_EARLY_SLOTS = 30;
+
+const firstPromise = ({ variants }: DayBatch): number =>
+  Math.min(
+    ...(variants[0]?.strands.flatMap(({ promise }) => (promise ? [promise.toSlot] : [])) ?? []),
+    Infinity,
+  );
+
+/**
+ * Looks for a plan: every batch in turn takes the best place it finds beside the others ({@link placeBatch}), then, round by round, a few are taken off and
+ * find their places anew in another order; what is no worse is kept. Yields the best so far after each round that found a better one and now and then between,
+ * so that whoever asks may stop at any time. The same for the same seed.
+ */
+export function* searchDay(problem: DayProblem, seed: number, rounds: number): Generator<Found, Found, void> {
+  const search = new Search(problem, seed);
+  // the one that is due first has first choice
+  search.add([...problem.batches].sort((a, b) => firstPromise(a) - firstPromise(b)), { drawn: null });
+  let plan = search.plan();
+  let score = search.score();
+  if (!score) {
+    search.remove(problem.batches.map(({ id }) => id));
+    plan = search.plan();
+    score = scoreOf(problem, plan);
+  }
+  for (let round = 1; round <= rounds; round += 1) {
+    yield { plan, score, rounds: round };
+    if (round === 1) search.forgetHopeless();
+    const some = search.some();
+    const ids = some.map(({ id }) => id);
+    const before = plan;
+    search.remove(ids);
+    if (search.coin(0.5)) search.inOrder(some);
+    else if (search.coin(0.5)) search.yielding(some);
+    else search.add(some);
+    const found = search.score();
+    if (found && compareScores(found, score) < 0) {
+      search.settle();
+      plan = search.plan();
+      score = scoreOf(problem, plan);
+    } else if (found && compareScores(found, score) === 0) plan = search.plan();
+    else search.restore(before, ids);
+  }
+  search.settle();
+  plan = search.plan();
+  return { plan, score: scoreOf(problem, plan), rounds };
+} // prettier-ignore

@@ -1,0 +1,198 @@
+import type { BatchSheet } from '../batch/batchSheet';
+import { processOfSheet } from '../batch/processOfSheet';
+import type { Plate } from '../heat/parameters';
+import type { MethodStep } from '../method/step';
+import { usualHeatC } from '../method/usualTimes';
+import type { Process } from '../process/processOf';
+import { stepHeat, type StepHeat } from '../process/stepHeat';
+import type { DayActivity, Strand, Promise } from './dayProblem';
+
+type Placed = Process['activities'][number];
+
+/** What of a batch is done in one go: calls that follow one another at one place, or under the same hands. */
+export interface Block {
+  readonly id: string;
+  readonly batchId: string;
+  /** The calls of the batch in it, with when each begins after the block does, s. */
+  readonly calls: readonly {
+    readonly activityId: string;
+    readonly offsetS: number;
+    readonly lastsS: number;
+  }[];
+  readonly lastsS: { readonly min: number; readonly typical: number; readonly max: number };
+  readonly kind: Placed['kind'];
+  readonly handsOn: boolean;
+  readonly resource: Placed['resource'];
+  readonly wayId: string | null;
+  readonly load: Placed['load'];
+  /** How long what it leaves may wait, s. */
+  readonly mayWaitS: number;
+  readonly heat: { readonly setC: number; readonly endC: number; readonly plate: Plate | null } | null;
+}
+
+/** What a batch goes through, in the order in which strands part. */
+export interface BatchStrands {
+  readonly strands: readonly {
+    readonly id: string;
+    readonly afterId: string | null;
+    readonly blocks: readonly Block[];
+  }[];
+}
+
+/** Between two loads of a kettle, a fryer or a pan, s: the water boils again, the oil is hot again (as the process has it). */
+const RECOVERS_S = { kettle: 60, fryer: 120, plate: 30 } as const;
+const HOT = new Set<Placed['resource']>(['oven', 'kettle', 'fryer', 'plate']);
+const SMALL = new Set<Placed['resource']>(['kettle', 'fryer', 'plate']);
+/** Work under the same hands is one block up to here, s. */
+const ONE_GO_S = 1800;
+
+class Strands {
+  /** Before the oven parts the pieces into loads. */
+  readonly head: Block[] = [];
+  readonly loads: Block[][] = [];
+  private heat: StepHeat = { moist: 'dry', on: null, inTin: false, topped: false, paper: false };
+
+  constructor(
+    private readonly batchId: string,
+    private readonly steps: ReadonlyMap<string, MethodStep>,
+  ) {}
+
+  add(placed: Placed) {
+    if (placed.beside) return;
+    if (placed.resource === 'oven' && placed.load) {
+      if (this.loads.length === 0) for (let at = 0; at < placed.load.of; at += 1) this.loads.push([]);
+      this.append(this.loads[Math.min(placed.load.at, this.loads.length) - 1]!, placed, '');
+    } else if (this.loads.length === 0) this.append(this.head, placed, '');
+    // what has no load of its own is done to each load: it cools by itself, it is topped with its share of the time
+    else this.loads.forEach((list, at) => this.append(list, placed, at === 0 ? '' : `~${at + 1}`, this.loads.length));
+  } // prettier-ignore
+
+  private append(list: Block[], placed: Placed, mark: string, of = 1) {
+    const last = list.at(-1);
+    const share = placed.hands && of > 1 ? 1 / of : 1;
+    const { minS, typicalS, maxS } = placed.lasts;
+    const lasts = { min: minS * share, typical: typicalS * share, max: maxS * share };
+    const heat = placed.resource === 'oven' ? this.heatOf(placed) : null;
+    const together =
+      last &&
+      (placed.resource === null
+        ? last.resource === null && last.handsOn && placed.hands && last.lastsS.typical + lasts.typical <= ONE_GO_S
+        : last.resource === placed.resource && (SMALL.has(placed.resource) || placed.resource === 'oven'));
+    if (!together) {
+      list.push({
+        id: `${placed.id}${mark}`, batchId: this.batchId, kind: placed.kind, handsOn: placed.hands, resource: placed.resource, wayId: placed.wayId, load: placed.load,
+        calls: [{ activityId: placed.id, offsetS: 0, lastsS: lasts.typical }], lastsS: lasts, mayWaitS: placed.mayWaitS, heat,
+      }); // prettier-ignore
+      return;
+    }
+    const another = placed.load && this.lastLoadOf(last) !== placed.load.at;
+    const gapS = another && placed.resource !== null && placed.resource in RECOVERS_S ? RECOVERS_S[placed.resource as 'kettle'] : 0;
+    list[list.length - 1] = {
+      ...last,
+      calls: [...last.calls, { activityId: placed.id, offsetS: last.lastsS.typical + gapS, lastsS: lasts.typical }],
+      lastsS: { min: last.lastsS.min + gapS + lasts.min, typical: last.lastsS.typical + gapS + lasts.typical, max: last.lastsS.max + gapS + lasts.max },
+      handsOn: last.handsOn || placed.hands,
+      mayWaitS: placed.mayWaitS,
+      load: another ? null : last.load,
+      heat: last.heat && heat ? { ...last.heat, endC: heat.endC } : last.heat,
+    };
+    this.loadOf.set(list[list.length - 1]!.id, placed.load?.at ?? 0);
+  } // prettier-ignore
+
+  private readonly loadOf = new Map<string, number>();
+  private lastLoadOf(block: Block): number | null {
+    return this.loadOf.get(block.id) ?? block.load?.at ?? null;
+  }
+
+  private heatOf(placed: Placed): NonNullable<Block['heat']> {
+    const step = this.steps.get(placed.id);
+    if (step) this.heat = stepHeat(step, this.heat);
+    const setC = step?.tempC ?? usualHeatC(placed.kind);
+    const { on } = this.heat;
+    const plate = on === 'tray' || on === 'griddle' ? null : on;
+    // an oven that is turned off is left cooler by a quarter, about
+    return { setC, endC: placed.kind === 'coast' ? Math.round(0.075 * setC) * 10 : setC, plate };
+  }
+}
+
+/**
+ * A batch as strands of blocks: the dough; from its end every way, or every load of the oven; each block what is done in one go. Loads of a kettle, a fryer or a
+ * pan are one block, for they are minutes and under the same hands; loads of an oven are strands of their own, that others may come between.
+ */
+export function batchStrands(batchId: string, sheet: Pick<BatchSheet, 'steps' | 'activities'>): BatchStrands {
+  const steps = new Map(sheet.steps.map((step) => [step.id, step]));
+  const byWay = new Map<string | null, Strands>();
+  for (const placed of processOfSheet(sheet).activities) {
+    const strands = byWay.get(placed.wayId) ?? new Strands(batchId, steps);
+    byWay.set(placed.wayId, strands);
+    strands.add(placed);
+  }
+  const all: BatchStrands['strands'][number][] = [];
+  const trunk = byWay.get(null);
+  const put = (strands: Strands, id: string, afterId: string | null) => {
+    let after = afterId;
+    if (strands.head.length > 0) {
+      all.push({ id, afterId, blocks: strands.head });
+      after = id;
+    }
+    strands.loads.forEach((blocks, at) => all.push({ id: `${id}/${at + 1}`, afterId: after, blocks }));
+  };
+  if (trunk) put(trunk, 'dough', null);
+  const dough = all.length > 0 ? all.at(-1)!.id : null;
+  for (const [wayId, strands] of byWay) if (wayId !== null) put(strands, `way ${wayId}`, dough);
+  return { strands: all };
+}
+
+/** How it takes its place in the day: in slots, rounded so that a strand keeps its length. */
+export function asDayStrands(
+  { strands }: BatchStrands,
+  { slotMin, promise, ovenIds, shareOf }: {
+    readonly slotMin: number;
+    readonly promise: Promise | null;
+    readonly ovenIds: (block: Block) => readonly string[];
+    readonly shareOf: (block: Block) => number;
+  },
+): Strand[] {
+  const slotS = slotMin * 60;
+  const within = (s: number) => Math.floor(s / slotS + 1e-9);
+  return strands.map(({ id, afterId, blocks }): Strand => {
+    const parent = strands.find((strand) => strand.id === afterId);
+    const brothers = strands.filter((strand) => strand.afterId === afterId && afterId !== null);
+    // the loads before it go first
+    const before = brothers.slice(0, brothers.findIndex((strand) => strand.id === id));
+    const earlierS = before.reduce((sum, strand) => sum + (strand.blocks[0]?.resource === 'oven' ? strand.blocks[0].lastsS.typical + slotS : 0), 0);
+    let doneS = 0;
+    let doneSlots = 0;
+    let mayWaitS = parent?.blocks.at(-1)?.mayWaitS ?? null;
+    let out = parent?.blocks.at(-1)?.resource ?? null;
+    const activities = blocks.map((block, at): DayActivity => {
+      doneS += block.lastsS.typical;
+      const lastsSlots = Math.max(1, Math.round(doneS / slotS) - doneSlots);
+      doneSlots += lastsSlots;
+      // what comes out of the oven, the oil, the water cools from that moment on, whoever looks
+      const byItself = out !== null && HOT.has(out) && !block.handsOn && block.resource === null;
+      const bears = byItself ? 0 : mayWaitS;
+      const mostSlots = bears === null ? null : within(bears) + (at === 0 ? Math.ceil(earlierS / slotS) : 0);
+      out = block.resource;
+      mayWaitS = block.mayWaitS;
+      return {
+        id: block.id,
+        lastsSlots,
+        leastSlots: 0,
+        mostSlots,
+        hands: handsOf(block, lastsSlots),
+        uses: block.resource === null || block.resource === 'oven' ? [] : [{ resourceId: block.resource, amount: 1 }],
+        heat: block.heat && { ...block.heat, ovenIds: ovenIds(block), share: shareOf(block) },
+      };
+    });
+    const isLeaf = !strands.some((strand) => strand.afterId === id);
+    return { id, afterId, activities, promise: isLeaf ? promise : null };
+  });
+} // prettier-ignore
+
+/** Hands all through, or to put in and to take out. */
+function handsOf({ handsOn, resource }: Block, lastsSlots: number): DayActivity['hands'] {
+  if (handsOn && resource !== 'oven') return [{ fromSlot: 0, toSlot: lastsSlots }];
+  if (resource !== 'oven') return [];
+  return lastsSlots < 3 ? [{ fromSlot: 0, toSlot: lastsSlots }] : [{ fromSlot: 0, toSlot: 1 }, { fromSlot: lastsSlots - 1, toSlot: lastsSlots }];
+} // prettier-ignore
