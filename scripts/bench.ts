@@ -16,6 +16,7 @@ import { readRecipe } from '@/core/recipe';
 import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
 import { benchFirstKey } from './benchFirstKey';
+import { benchDay } from './benchDay';
 import { benchCore, benchDrag } from './benchRun';
 import { DEMO, DEMO_API, inDemo } from './demoKitchen';
 import { Findings } from './findings';
@@ -248,6 +249,7 @@ try {
   );
 
   benchCore(head.formula, timed, found);
+  benchDay(found);
   await benchDrag(page, `${href}/timeline`, found);
 
   const logged =

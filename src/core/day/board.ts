@@ -31,6 +31,8 @@ export class Board {
   private readonly capacity = new Map<string, number>();
   private readonly ovens: ReadonlyMap<string, DayOven>;
   private readonly visits = new Map<string, Visit[]>();
+  /** How many slots with nobody free there are up to each; null: somebody's hands have changed since. */
+  private takenUpTo: Int32Array | null = null;
 
   constructor({ slots, hands, ovens, resources }: DayProblem) {
     this.slots = slots;
@@ -70,6 +72,7 @@ export class Board {
   }
 
   private mark({ hands, uses, lastsSlots }: DayActivity, startSlot: number, by: 1 | -1) {
+    if (hands.length > 0) this.takenUpTo = null;
     for (const { fromSlot, toSlot } of hands)
       for (let at = startSlot + fromSlot; at < startSlot + toSlot; at += 1) this.busy[at]! += by;
     for (const { resourceId, amount } of uses) {
@@ -82,6 +85,15 @@ export class Board {
   ovensAreLit(): boolean {
     return [...this.visits].every(([id, [first]]) => !first || this.lightable(this.ovens.get(id)!, first.heat, first.fromSlot));
   } // prettier-ignore
+
+  private taken(): Int32Array {
+    if (this.takenUpTo) return this.takenUpTo;
+    const { slots, busy, people } = this;
+    const taken = new Int32Array(slots + 1);
+    for (let at = 0; at < slots; at += 1) taken[at + 1] = taken[at]! + (busy[at]! >= people[at]! ? 1 : 0);
+    this.takenUpTo = taken;
+    return taken;
+  }
 
   private lightable(oven: DayOven, heat: Heat, startSlot: number): boolean {
     const litSlot = startSlot - coldSlots(oven, heat);
@@ -114,7 +126,7 @@ export class Board {
 
   /** @param from to: the starts in question; of others nothing is said, and none is open */
   openings({ lastsSlots, hands, uses, heat }: DayActivity, from = 0, to = this.slots): Openings {
-    const { slots, busy, people, unwantedUpTo } = this;
+    const { slots, unwantedUpTo } = this;
     const open = new Uint8Array(slots + 1);
     const unwanted = new Int32Array(slots + 1);
     const idle = new Int32Array(slots + 1);
@@ -122,16 +134,12 @@ export class Board {
     const last = Math.min(to, slots - lastsSlots);
     if (last < from) return { open, unwanted, idle, oven };
     open.fill(1, from, last + 1);
-    for (const { fromSlot, toSlot } of hands) {
-      // how many slots with nobody free there are up to each
-      const none = new Int32Array(slots + 1);
-      const end = last + toSlot;
-      for (let at = from; at < end; at += 1) none[at + 1] = none[at]! + (busy[at]! >= people[at]! ? 1 : 0);
+    const taken = hands.length > 0 ? this.taken() : null;
+    for (const { fromSlot, toSlot } of hands)
       for (let start = from; start <= last; start += 1) {
-        if (none[start + toSlot]! > none[start + fromSlot]!) open[start] = 0;
+        if (taken![start + toSlot]! > taken![start + fromSlot]!) open[start] = 0;
         unwanted[start]! += unwantedUpTo[start + toSlot]! - unwantedUpTo[start + fromSlot]!;
       }
-    }
     for (const { resourceId, amount } of uses) {
       const used = this.used.get(resourceId);
       const most = (this.capacity.get(resourceId) ?? 0) - amount + 1e-9;

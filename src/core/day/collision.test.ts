@@ -13,7 +13,7 @@ const bread = (id: string, toSlot: number, lasts = 20): DayBatch =>
     { fromSlot: toSlot, toSlot },
   );
 const found = (problem: DayProblem) => {
-  const search = searchDay(problem, 1, 40);
+  const search = searchDay(problem, 1, 150);
   let step = search.next();
   while (!step.done) step = search.next();
   return problem.batches.map(({ id }) => collisionOf(problem, step.value.plan, id));

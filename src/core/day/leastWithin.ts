@@ -1,3 +1,6 @@
+/** Used by one pass at a time; asked for anew only where a longer one comes. */
+let queue = new Int32Array(0);
+
 /**
  * For every place the least of what comes within a window behind it: of `values[at + least .. at + most]`. One pass with a queue of candidates. Infinity where
  * there is nothing.
@@ -10,7 +13,7 @@ export function leastWithin(values: Float64Array, least: number, most: number | 
   const size = values.length;
   const out = new Float64Array(size).fill(never);
   // from the back: the queue holds places of rising value from front to back, nearer ones at its end
-  const queue = new Int32Array(size);
+  if (queue.length < size) queue = new Int32Array(size);
   let head = 0;
   let tail = 0;
   const last = most === null ? size - 1 : Math.min(size - 1, to + most - least);

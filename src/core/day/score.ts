@@ -45,9 +45,9 @@ const endOf = ({ at }: PlacedBatch, { activities }: Strand): number => {
   return last ? at[last.id]!.startSlot + last.lastsSlots : 0;
 };
 
-const NOTHING: Score = { unplaced: 0, late: 0, unwanted: 0, old: 0, taste: 0, idle: 0, changed: 0 };
+export const NOTHING: Score = { unplaced: 0, late: 0, unwanted: 0, old: 0, taste: 0, idle: 0, changed: 0 };
 
-const addScores = (a: Score, b: Score): Score => ({
+export const addScores = (a: Score, b: Score): Score => ({
   unplaced: a.unplaced + b.unplaced,
   late: a.late + b.late,
   unwanted: a.unwanted + b.unwanted,

@@ -1,7 +1,7 @@
 import { Board } from './board';
 import type { DayBatch, DayPlan, DayProblem, PlacedBatch } from './dayProblem';
 import { placeBatch, putStrands, takeStrands, type Wish } from './placeBatch';
-import { compareScores, scoreOf, variantOf, type Score } from './score';
+import { addScores, compareScores, NOTHING, scoreOf, scoreOfBatch, variantOf, type Score } from './score';
 import { seededRandom } from '../numeric/seededRandom';
 
 /** The best plan so far. */
@@ -15,6 +15,8 @@ export interface Found {
 class Search {
   private readonly board: Board;
   private readonly placed = new Map<string, PlacedBatch>();
+  /** What each of them adds to the score, its ovens apart. */
+  private readonly parts = new Map<string, Score>();
   private readonly random: () => number;
   /** Those that find a place where they are alone: for the others nothing can be done by looking. */
   private batches: readonly DayBatch[];
@@ -56,7 +58,9 @@ class Search {
     const drawn = this.random() < 0.5 ? this.random : null;
     for (const batch of batches) {
       const found = placeBatch(this.problem, this.board, batch, { drawn, ...wish });
-      if (found) this.placed.set(batch.id, found.placed);
+      if (!found) continue;
+      this.placed.set(batch.id, found.placed);
+      this.parts.set(batch.id, found.score);
     }
   }
 
@@ -135,22 +139,29 @@ class Search {
       if (!placed || !variant) continue;
       putStrands(this.board, id, variant.strands, placed.at);
       this.placed.set(id, placed);
+      this.parts.set(id, scoreOfBatch(this.problem, this.board, id, variant, placed));
     }
   }
 
   /** Null: an oven could not be lit. */
   score(): Score | null {
-    return this.board.ovensAreLit() ? scoreOf(this.problem, this.plan()) : null;
+    if (!this.board.ovensAreLit()) return null;
+    const parts = [...this.placed.keys()].map((id) => this.parts.get(id)!);
+    const unplaced = this.problem.batches.length - this.placed.size;
+    return { ...parts.reduce(addScores, { ...NOTHING, unplaced }), idle: this.board.idleSlots() };
   }
 
-  /** Some of the batches: one, a few, now and then all. */
+  /** Some of the batches: one, a few, now and then eight; as they come, or those that are due about when one of them is. */
   some(): DayBatch[] {
     const all = this.shuffled(this.batches);
-    const most =
-      this.random() < 0.15
-        ? Math.min(8, all.length)
-        : 1 + Math.floor(this.random() * Math.min(4, all.length));
-    return all.slice(0, most);
+    const [one] = all;
+    if (one && this.random() < 0.6) {
+      const due = firstPromise(one);
+      const apart = new Map(all.map((batch) => [batch.id, Math.abs(firstPromise(batch) - due)]));
+      all.sort((a, b) => apart.get(a.id)! - apart.get(b.id)!);
+    }
+    const few = 1 + Math.floor(this.random() * Math.min(4, all.length));
+    return all.slice(0, this.random() < 0.15 ? Math.min(8, all.length) : few);
   }
 }
 
