@@ -32,12 +32,24 @@ function moistureIn(text: string): Moisture | null {
   return speaks(text, /\b(?:steam|tray of water)\b/) ? 'steam' : null;
 }
 
+/** What lies on something; what is boiled or fried swims, whatever its pot is of. */
+const LIES: ReadonlySet<MethodStep['kind']> = new Set(['griddle', 'bake', 'coast']);
+/** Heated for what swims in it: nothing that bakes later lies there. On a griddle it may lie in the little fat of its pan. */
+const isForSwimming = (words: string, kind: MethodStep['kind']): boolean =>
+  (/\b(?:water|kettle|bath)\b/.test(words) || (kind !== 'griddle' && /\b(?:oil|fat|fryer)\b/.test(words))) &&
+  !/\boven\b/.test(words);
+
 /**
  * What the words of a heating step leave no doubt of, as fields; a plate that was heated up for it is said with the preheating.
- * @param preheating the words of the method's preheating steps
+ * @param preheating the words of the method's preheating steps, one by one
  */
-function heatIn(text: string, preheating: string): NonNullable<MethodStep['heat']> {
-  const on = plateIn(text) ?? plateIn(preheating);
+function heatIn(
+  kind: MethodStep['kind'],
+  text: string,
+  preheating: readonly string[],
+): NonNullable<MethodStep['heat']> {
+  const heated = preheating.filter((words) => !isForSwimming(words, kind));
+  const on = LIES.has(kind) ? (plateIn(text) ?? plateIn(heated.join(' '))) : null;
   const moist = moistureIn(text);
   return {
     ...(on && { on }),
@@ -140,10 +152,10 @@ export function fieldsFromWords(
   remarks: boolean,
 ): MethodStep {
   const texts = (each: Words) => (remarks ? wordsOf(each.title, each.note) : wordsOf(each.title));
-  const preheating = wordsOf(...steps.filter(({ kind }) => kind === 'preheat').map(texts));
+  const preheating = steps.filter(({ kind }) => kind === 'preheat').map(texts);
   const read: Read = {};
   if (HEATED.has(step.kind)) {
-    const heat = { ...heatIn(texts(step), preheating), ...step.heat };
+    const heat = { ...heatIn(step.kind, texts(step), preheating), ...step.heat };
     if (Object.keys(heat).length > 0) read.heat = heat;
   }
   const cue =

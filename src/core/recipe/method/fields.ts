@@ -13,7 +13,7 @@ export const countOf = (word: string): number => COUNTS[word.toLowerCase()] ?? N
 export function moistOf(text: string): Moisture | null {
   const t = text.toLowerCase();
   if (/\buncover|\b(?:without|remove|off|take) (?:off )?(?:the |its )?(?:lid|foil|cover)\b|\blid off\b|\bno lid\b|\b(?:without|no|vent the|release the|let the) steam\b|\bopen the (?:pot|vent)\b|\bwithout[.,]?$|\b(?:then|lid) open\b|\bopen at\b|\bdry\b(?! (?:pan|frying|skillet|griddle|ingredients))/.test(t)) return 'dry';
-  if (/\b(?:lid on|lidded|with (?:its|the|a) lid|put (?:on )?the lid|close the (?:lid|pot)|under (?:its|the|a) lid|(?<!un)cover(?:ed|ing)?\b(?! (?:tray|baking|with seeds)))/.test(t)) return 'lid';
+  if (/\b(?:lid on|lidded|with (?:its|the|a) lid|put (?:on )?the lid|close the (?:lid|pot)|under (?:its|the|a) lid|(?<!un)cover(?:ed)?\b(?! (?:tray|baking|with seeds))|covering (?:\w+ ){0,3}with (?:foil|(?:a|the|its) lid|paper))/.test(t)) return 'lid';
   return /\b(?:steam|tray of (?:hot |boiling )?water|water (?:in|into|onto) (?:the|a) (?:hot |lower |bottom )?(?:tray|oven|dish|pan|floor)|spray the oven|ice cubes?)\b/.test(t) ? 'steam' : null;
 } // prettier-ignore
 

@@ -281,17 +281,19 @@ class MethodReader {
       (last.paragraph === this.at || ONE_VISIT.has(as)) &&
       (!last.time || !time) && as !== 'fold' && !(as === 'cool' && last.time) &&
       (as !== 'preheat' || mediumOf('preheat', plainNumbers(last.texts.join(' '))) === medium) && (as !== 'preheat' || !heats.some(({ role }) => role === 'place') || last.tempC === null);
-    if ((as === 'shape' || as === 'divide') && time && time.minS >= RISES_IN_S) {
-      // "into the tin, 50 minutes, until it reaches the rim": two steps, the words shared out
+    if (SHORT_WORK.has(as) && time && time.minS >= RISES_IN_S) {
       const comma = text.indexOf(',');
       const [first, rest] = comma < 0 ? [text, ''] : [text.slice(0, comma), text.slice(comma + 1).trim()];
+      const found = { spans, heats, time, unsure, more };
+      const nothing = { spans: [], heats: [], time: null, unsure, more };
+      // "once risen (1 hour), shape it": what rose before it
       if (/^(?:once|when|as soon as)\b/i.test(text)) {
-        // "once risen (1 hour), shape it": the other way round
-        this.step('bulk', first, plain, { spans, heats, time, unsure, more });
-        return this.step(as, rest, plain, { spans: [], heats: [], time: null, unsure, more });
+        this.step('bulk', first, plain, found);
+        return this.step(as, rest, plain, nothing);
       }
-      this.step(as, first, plain, { spans: [], heats: [], time: null, unsure, more });
-      return this.step('proof', rest, plain, { spans, heats, time, unsure, more });
+      // "into the tin, 50 minutes, until it reaches the rim": two steps, the words shared out
+      this.step(as, first, plain, nothing);
+      return this.step(as === 'knockBack' ? 'bulk' : 'proof', rest, plain, found);
     }
     this.turned = false;
     const before = this.ahead.join('. ');
@@ -378,6 +380,7 @@ class MethodReader {
 const COOKS_IN: Readonly<Record<NonNullable<Stage['medium']>, StepKind | null>> = { water: 'boil', oil: 'fry', pan: 'griddle', oven: null }; // prettier-ignore
 
 const MIXES_AT_MOST_S = 1800;
+const SHORT_WORK: ReadonlySet<StepKind> = new Set(['shape', 'divide', 'knockBack']);
 /** Shaping takes minutes: what takes so long is the rise after it, s. */
 const RISES_IN_S = 1200;
 

@@ -87,7 +87,7 @@ const SPAN = new RegExp(
     String.raw`(?<c>${NUM})\s?-?(?<uc>${UNIT})(?:,?\s*(?:and )?(?<d>${NUM})\s?(?<ud>minutes?|mins?|m\b))?`,
     String.raw`(?<=\b(?:another|a further) )(?<more>${NUM})(?=\s+(?:with|without|covered|uncovered|under)\b)`,
     String.raw`(?<speed>${NUM})(?=\s+(?:on (?:low|medium|high|speed|first|second|fast|slow)|without|uncovered|covered)\b)`,
-    String.raw`(?<=\b(?:first|last|final) )(?<part>${NUM})(?=\s+(?:with|without|covered|uncovered|under|at)\b)`,
+    String.raw`(?<=\b(?:first|last|final) )(?<part>${NUM})(?=\s+(?:with|without|covered|uncovered|under|at)\b|\.?$)`,
     String.raw`(?<=^(?:bench )?(?:rest|knead|mix|beat|bake|proof|prove|cool|rise|fry|boil|bulk|ferment) (?:for )?)(?<lone>\d{1,3})(?=\.?$)`,
     String.raw`(?<night>\b(?:overnight|over night)\b)`,
     String.raw`(?<g>${NUM})(?<ug>h)(?<m>\d{2})\b`,
