@@ -1,26 +1,16 @@
-import { readFile, stat } from 'node:fs/promises';
 import { readFormulaFile } from '../src/core/formats';
 import { libraryBook } from '../src/core/ingredients';
 import { ORDINARY_DAY, predict } from '../src/core/predict';
+import { fail, fileIn } from './fileIn';
 
 /**
  * `./crumb predict FILE [roomC=18 wantedC=26 ...]`: a formula in the open format in, everything the core can say of it out, as
  * JSON. No database. A refusal goes to standard error as JSON with code, path and params, and the exit code is 1.
  */
-const MOST_BYTES = 4_000_000;
-
-function fail(problem: object): never {
-  console.error(JSON.stringify({ problem }));
-  process.exit(1);
-}
-
-const [file, ...settings] = process.argv.slice(2);
-if (!file) {
-  console.error(
-    'Usage: ./crumb predict FILE [roomC=21 fridgeC=5 wantedC=26 bowlG=800 mixing=machine mixMin=6 altitudeM=0 tapC=12 oven=static ovenOffsetC=0]',
-  );
-  process.exit(2);
-}
+const { text, settings } = fileIn(
+  './crumb predict FILE [roomC=21 fridgeC=5 wantedC=26 bowlG=800 mixing=machine mixMin=6 altitudeM=0 tapC=12 oven=static ovenOffsetC=0]',
+  4_000_000,
+);
 const WORDS: Readonly<Record<string, readonly string[]>> = {
   mixing: ['hand', 'machine'],
   oven: ['static', 'fan', 'deck'],
@@ -39,13 +29,7 @@ for (const setting of settings) {
     day[key] = number;
   }
 }
-const size = await stat(file).then(
-  (stats) => (stats.isFile() ? stats.size : null),
-  () => null,
-);
-if (size === null) fail({ code: 'required', path: 'file' });
-if (size > MOST_BYTES) fail({ code: 'tooLong', path: 'file', params: { max: MOST_BYTES } });
-const read = readFormulaFile(await readFile(file, 'utf8'), libraryBook);
+const read = readFormulaFile(await text(), libraryBook);
 if (!read.ok) fail(read.problem);
 console.log(
   JSON.stringify(

@@ -1,26 +1,15 @@
-import { readFile, stat } from 'node:fs/promises';
 import { writeFormulaFile } from '../src/core/formats';
 import { readText } from '../src/core/formats/readText';
 import { libraryBook } from '../src/core/ingredients';
 import { MEASURE_SYSTEMS, type MeasureSystem } from '../src/core/quantity';
 import { sheetOfRecipe } from '../src/core/recipe';
+import { fail, fileIn } from './fileIn';
 
 /**
  * `./crumb read FILE [measure=metric]`: a recipe as people write it in; out as JSON the formula file that follows, with the likeliest reading of
  * whatever is open, and the questions. No database. A refusal goes to standard error as JSON with code, path and params, and the exit code is 1.
  */
-const MOST_BYTES = 2_000_000;
-
-function fail(problem: object): never {
-  console.error(JSON.stringify({ problem }));
-  process.exit(1);
-}
-
-const [file, ...settings] = process.argv.slice(2);
-if (!file) {
-  console.error(`Usage: ./crumb read FILE [measure=${MEASURE_SYSTEMS.join('|')}]`);
-  process.exit(2);
-}
+const { text, settings } = fileIn(`./crumb read FILE [measure=${MEASURE_SYSTEMS.join('|')}]`, 2_000_000);
 let system: MeasureSystem = 'metric';
 for (const setting of settings) {
   const [key = '', value = ''] = setting.split('=');
@@ -28,19 +17,12 @@ for (const setting of settings) {
   if (!found) fail({ code: 'notAllowed', path: key, params: { one: MEASURE_SYSTEMS } });
   system = found;
 }
-const size = await stat(file).then(
-  (stats) => (stats.isFile() ? stats.size : null),
-  () => null,
-);
-if (size === null) fail({ code: 'required', path: 'file' });
-if (size > MOST_BYTES) fail({ code: 'tooLong', path: 'file', params: { max: MOST_BYTES } });
-
 /** The same text gives the same ids. */
 function counter(letter: string): () => string {
   let next = 0;
   return () => `${letter}${(next += 1)}`;
 }
-const read = readText(await readFile(file, 'utf8'), libraryBook, system, counter('r'));
+const read = readText(await text(), libraryBook, system, counter('r'));
 if (!read.ok) fail(read.problem);
 if (read.value.as === 'ours') fail({ code: 'wrongFormat', path: 'file' });
 const { reading } = read.value;

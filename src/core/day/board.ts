@@ -1,4 +1,4 @@
-import type { DayActivity, DayOven, DayProblem, Heat } from './dayProblem';
+import { peopleBySlot, type DayActivity, type DayOven, type DayProblem, type Heat } from './dayProblem';
 import { changeSlots, coldSlots, idleSlots, mayShare } from './ovenChange';
 
 /** A load in its oven. */
@@ -34,16 +34,12 @@ export class Board {
   /** How many slots with nobody free there are up to each; null: somebody's hands have changed since. */
   private takenUpTo: Int32Array | null = null;
 
-  constructor({ slots, hands, ovens, resources }: DayProblem) {
+  constructor(problem: DayProblem) {
+    const { slots, ovens, resources } = problem;
     this.slots = slots;
-    this.people = new Int16Array(slots);
+    this.people = peopleBySlot(problem);
     this.busy = new Int16Array(slots);
-    const wanted = new Int16Array(slots);
-    for (const { fromSlot, toSlot, people, unwanted } of hands)
-      for (let at = Math.max(0, fromSlot); at < Math.min(slots, toSlot); at += 1) {
-        this.people[at]! += people;
-        if (!unwanted) wanted[at]! += people;
-      }
+    const wanted = peopleBySlot(problem, false);
     this.unwantedUpTo = new Int32Array(slots + 1);
     for (let at = 0; at < slots; at += 1)
       this.unwantedUpTo[at + 1] = this.unwantedUpTo[at]! + (wanted[at]! > 0 ? 0 : 1);
@@ -68,7 +64,10 @@ export class Board {
     this.mark(activity, startSlot, -1);
     if (ovenId === null) return;
     const visits = this.visits.get(ovenId)!;
-    visits.splice(visits.findIndex((visit) => visit.key === key), 1); // prettier-ignore
+    visits.splice(
+      visits.findIndex((visit) => visit.key === key),
+      1,
+    );
   }
 
   private mark({ hands, uses, lastsSlots }: DayActivity, startSlot: number, by: 1 | -1) {

@@ -1,5 +1,12 @@
 import { Board } from './board';
-import type { DayBatch, DayPlan, DayProblem, PlacedBatch, Variant } from './dayProblem';
+import {
+  peopleBySlot,
+  type DayBatch,
+  type DayPlan,
+  type DayProblem,
+  type PlacedBatch,
+  type Variant,
+} from './dayProblem';
 import { placeBatch, putStrands } from './placeBatch';
 import { variantOf } from './score';
 
@@ -76,15 +83,14 @@ function boardWith(problem: DayProblem, plan: DayPlan, ids: readonly string[]): 
 
 /** Stretches of a plan in which a batch asks for hands that nobody has. */
 function lacking(problem: DayProblem, batch: DayBatch, placed: PlacedBatch) {
-  const there = new Uint8Array(problem.slots);
-  for (const { fromSlot, toSlot, people } of problem.hands) if (people > 0) there.fill(1, Math.max(0, fromSlot), toSlot);
+  const there = peopleBySlot(problem);
   const asked = new Uint8Array(problem.slots);
   for (const { activities } of batch.variants.find(({ id }) => id === placed.variantId)?.strands ?? [])
     for (const { id, hands } of activities)
       for (const { fromSlot, toSlot } of hands) asked.fill(1, placed.at[id]!.startSlot + fromSlot, placed.at[id]!.startSlot + toSlot);
   const found: { fromSlot: number; toSlot: number }[] = [];
   for (let at = 0; at < problem.slots; at += 1) {
-    if (asked[at] === 0 || there[at] === 1) continue;
+    if (asked[at] === 0 || there[at]! > 0) continue;
     const last = found.at(-1);
     if (last?.toSlot === at) last.toSlot = at + 1;
     else found.push({ fromSlot: at, toSlot: at + 1 });

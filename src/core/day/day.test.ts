@@ -256,13 +256,13 @@ test('random days: no rule is broken, and looking on makes nothing worse (./crum
 
 test('small days are as good as trying everything makes them (./crumb soak day: a hundred)', () => {
   const SMALL = { batches: 3, steps: 3, slots: 84, ovens: 1, people: 1 };
-  for (const seed of [8, 13, 14]) {
+  for (const seed of [8, 13, 200_058]) {
     const problem = randomDay(seed, SMALL);
-    const { score } = solved(problem, 300);
-    const { best, whole } = exactDay(problem, score, 500_000);
+    const { score } = solved(problem, 500);
+    const { best, whole } = exactDay(problem, score, 1_500_000);
     expect({ seed, best, whole }).toEqual({ seed, best: null, whole: true });
     // and it would have said so
-    expect(exactDay(problem, { ...score, old: score.old + 1 }, 500_000).best).toEqual(score);
+    expect(exactDay(problem, { ...score, old: score.old + 1 }, 1_500_000).best).toEqual(score);
   }
 });
 

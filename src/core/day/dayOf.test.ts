@@ -35,7 +35,7 @@ const sheetOf = (formula: Formula, pieces: number, room: Room = NO_ROOM): BatchS
   return planned.value;
 };
 const strands = (sheet: BatchSheet) =>
-  batchStrands('b', sheet).strands.map(({ id, afterId, blocks }) => [
+  batchStrands(sheet).map(({ id, afterId, blocks }) => [
     `${id}${afterId ? ` < ${afterId}` : ''}`,
     blocks.map(({ kind, lastsS, calls }) => `${kind} ${lastsS.typical / 60}${calls.length > 1 ? ` (${calls.length})` : ''}`).join(', '),
   ]); // prettier-ignore
@@ -57,7 +57,7 @@ describe('a batch as strands of blocks', () => {
     expect(strands(sheetOf(tin, 2))).toEqual([
       ['dough', 'mix 10, bulk 60, divide 15 (2), proof 40, bake 45 (2), cool 120'],
     ]);
-    const [dough] = batchStrands('b', sheetOf(tin, 2)).strands;
+    const [dough] = batchStrands(sheetOf(tin, 2));
     expect(dough?.blocks.find(({ kind }) => kind === 'bake')).toMatchObject({
       heat: { setC: 220, endC: 190, plate: null },
       calls: [
@@ -92,7 +92,7 @@ describe('a batch as strands of blocks', () => {
     ]);
     // five loads of two sides of a minute, four times a minute between
     expect(strands(sheetOf(rings, 10))).toEqual([['dough', 'shape 10, boil 14 (10), bake 25']]);
-    const [, boil] = batchStrands('b', sheetOf(rings, 10)).strands[0]!.blocks;
+    const [, boil] = batchStrands(sheetOf(rings, 10))[0]!.blocks;
     expect(boil?.calls.map(({ offsetS }) => offsetS)).toEqual([
       0, 60, 180, 240, 360, 420, 540, 600, 720, 780,
     ]);

@@ -117,8 +117,8 @@ export function dayOf(wish: DayWish): Result<Day> {
       batches: batches.map(({ id, sheet, formula, ready }) => {
         const usual = ovenFor(kit, formula);
         const alike = kit.ovens.filter(({ kind }) => kind === usual?.kind).map((oven) => oven.id);
-        const strands = batchStrands(id, sheet);
-        for (const strand of strands.strands) for (const block of strand.blocks) blocks.set(keyOf(id, block), block);
+        const strands = batchStrands(sheet);
+        for (const strand of strands) for (const block of strand.blocks) blocks.set(keyOf(id, block), block);
         const promise = ready
           ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
           : { fromSlot: 0, toSlot: 0 };
@@ -162,7 +162,7 @@ export function callsOf({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan)
       return (variant?.strands ?? []).flatMap(({ activities }) =>
         activities.flatMap(({ id: blockId, lastsSlots }): DayCall[] => {
           const { startSlot, ovenId } = placed!.at[blockId]!;
-          const block = blocks.get(`${batchId} ${blockId}`);
+          const block = blocks.get(keyOf(batchId, { id: blockId }));
           if (!block) return [];
           const stretch = (lastsSlots * slotMs) / Math.max(1, block.lastsS.typical);
           const startMs = fromMs + startSlot * slotMs;
@@ -180,7 +180,7 @@ export function lightings({ problem, fromMs, slotMs, blocks }: Day, plan: DayPla
   return problem.ovens.flatMap((oven) => {
     const visits = Object.entries(plan.batches).flatMap(([batchId, { at }]) =>
       Object.entries(at).flatMap(([blockId, placed]) => {
-        const heat = blocks.get(`${batchId} ${blockId}`)?.heat;
+        const heat = blocks.get(keyOf(batchId, { id: blockId }))?.heat;
         return placed.ovenId === oven.id && heat ? [{ startSlot: placed.startSlot, heat }] : [];
       }),
     );

@@ -1,6 +1,7 @@
 import { AJAR_LOSES, heatUpS, type Oven } from '../heat/oven';
 import { PLATES, type Plate } from '../heat/parameters';
 import { preheat } from '../heat/preheat';
+import { RECOVERS_S } from '../process/processOf';
 import type { DayOven } from './dayProblem';
 
 /** A curve goes up to here, °C: no oven of a kit is hotter. */
@@ -8,9 +9,6 @@ const HOTTEST_C = 520;
 const TENTHS = HOTTEST_C / 10;
 /** Longer than any day: it never gets there. */
 const NEVER_SLOTS = 1_000_000;
-
-/** Back to within a few degrees after a load, as the door was open and cold dough went in, s (craft; the process takes the same). */
-const RECOVERS_S = 240;
 
 const curve = (slotAt: (tempC: number) => number): number[] =>
   Array.from({ length: TENTHS + 1 }, (_, tenth) => Math.min(NEVER_SLOTS, slotAt(10 * tenth)));
@@ -54,6 +52,6 @@ export function dayOven(
     id,
     heats: { air, ...heats },
     cools: curve((tempC) => slots(tauS * Math.log(above(HOTTEST_C) / above(tempC)))),
-    recoverSlots: Math.ceil(RECOVERS_S / 60 / slotMin),
+    recoverSlots: Math.ceil((RECOVERS_S.oven ?? 0) / 60 / slotMin),
   };
 } // prettier-ignore

@@ -38,7 +38,7 @@ export interface DayActivity {
 }
 
 /** When something has to be ready: not after `toSlot`; the nearer to `fromSlot` or within, the fresher. */
-export interface Promise {
+export interface Due {
   readonly fromSlot: number;
   readonly toSlot: number;
 }
@@ -49,7 +49,7 @@ export interface Strand {
   readonly afterId: string | null;
   readonly activities: readonly DayActivity[];
   /** Of what comes out at its end; null: nobody waits for it. */
-  readonly promise: Promise | null;
+  readonly promise: Due | null;
 }
 
 /** One way to make a batch: as written, or with a lever pulled. Strands in an order in which each comes after the one it parts from. */
@@ -113,3 +113,11 @@ export interface PlacedBatch {
 export interface DayPlan {
   readonly batches: Readonly<Record<string, PlacedBatch>>;
 }
+
+/** How many people are there, slot by slot; `unwanted` false: of hours one likes to work in alone. */
+export function peopleBySlot({ slots, hands }: Pick<DayProblem, 'slots' | 'hands'>, unwanted = true): Int16Array {
+  const people = new Int16Array(slots);
+  for (const { fromSlot, toSlot, people: there, unwanted: other } of hands)
+    if (unwanted || !other) for (let at = Math.max(0, fromSlot); at < Math.min(slots, toSlot); at += 1) people[at]! += there;
+  return people;
+} // prettier-ignore

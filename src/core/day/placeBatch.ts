@@ -32,8 +32,6 @@ interface Try {
   readonly problem: DayProblem;
   readonly board: Board;
   readonly batchId: string;
-  /** No start before this: the day has begun. */
-  readonly notBefore: number;
   /** Ready so many slots before it has to be, so that others find room behind it. */
   readonly earlySlots: number;
   /** Out of the oven by then, so that others have it. */
@@ -45,13 +43,15 @@ interface Try {
 
 /** Backwards through a strand: the least cost of what is left, from each start of each activity. */
 function ahead(
-  { problem, board, batchId, notBefore, earlySlots, outBySlot }: Try,
+  { problem, board, batchId, earlySlots, outBySlot, drawn }: Try,
   strand: Strand,
   parts: readonly Float64Array[],
   endSlot: number | null,
 ): Ahead {
   const { slots, earlier } = problem;
   const spans = spansOf(strand, endSlot, slots);
+  // no part of the score: of times that are all right the first, so that what goes slower than thought is still in time
+  const slack = drawn ? 0 : SLACK;
   const openings = strand.activities.map((activity, at) =>
     board.openings(activity, spans[at]!.from, spans[at]!.to),
   );
@@ -74,13 +74,13 @@ function ahead(
     const wasAt = earlier?.[keyOf(batchId, activity)];
     const lasts = activity.lastsSlots;
     // out of the oven by then, ready by then
-    let last = Math.min(slots - lasts, spans[index]!.to);
+    let last = Math.min(slots - lasts, span.to);
     if (activity.heat) last = Math.min(last, outBySlot - lasts);
     if (!then && strand.promise && earlySlots > 0)
       last = Math.min(last, strand.promise.toSlot - earlySlots - lasts);
     const { fromSlot = 0, toSlot = 0 } = (!then && strand.promise) || {};
     const due = !then && strand.promise !== null;
-    for (let start = Math.max(notBefore, spans[index]!.from); start <= last; start += 1) {
+    for (let start = span.from; start <= last; start += 1) {
       if (open[start] === 0) continue;
       const end = start + lasts;
       let sum = unwanted[start]! * WEIGHTS.unwanted + idle[start]! * WEIGHTS.idle;
@@ -90,8 +90,7 @@ function ahead(
         for (const part of parts) sum += part[end]!;
         if (due && end > toSlot) sum += (end - toSlot) * WEIGHTS.late;
         if (due && end < fromSlot) sum += (fromSlot - end) * WEIGHTS.old;
-        // no part of the score: of times that are all right the first, so that what goes slower than thought is still in time
-        if (due && end > fromSlot) sum += (end - fromSlot) * SLACK;
+        if (due && end > fromSlot) sum += (end - fromSlot) * slack;
       }
       mine[start] = sum;
     }
@@ -306,7 +305,6 @@ export function takeStrands(board: Board, batchId: string, strands: readonly Str
 
 /** What is asked of a place beside being the best. */
 export interface Wish {
-  readonly notBefore?: number;
   readonly earlySlots?: number;
   readonly outBySlot?: number;
   readonly drawn?: Drawn;
@@ -321,7 +319,6 @@ export function placeBatch(
   board: Board,
   batch: DayBatch,
   {
-    notBefore = 0,
     earlySlots = 0,
     outBySlot = Infinity,
     drawn = null,
@@ -329,7 +326,7 @@ export function placeBatch(
     variants = batch.variants,
   }: Wish = {},
 ): { readonly placed: PlacedBatch; readonly score: Score } | null {
-  const one = { problem, board, batchId: batch.id, notBefore, earlySlots, outBySlot, drawn, thorough };
+  const one = { problem, board, batchId: batch.id, earlySlots, outBySlot, drawn, thorough };
   let best: { placed: PlacedBatch; score: Score; strands: readonly Strand[] } | null = null;
   for (const variant of variants) {
     const placed = placeVariant(one, variant);

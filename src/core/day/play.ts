@@ -3,7 +3,16 @@ import { Z80 } from '../numeric/normal';
 import { middleOf, quantileOf } from '../numeric/quantile';
 import { seededRandom } from '../numeric/seededRandom';
 import type { Day } from './dayOf';
-import type { DayActivity, DayPlan, Strand, Placed } from './dayProblem';
+import {
+  peopleBySlot,
+  type DayActivity,
+  type DayOven,
+  type DayPlan,
+  type DayProblem,
+  type Placed,
+  type Strand,
+} from './dayProblem';
+import type { Block } from './strandsOf';
 import { changeSlots, mayShare } from './ovenChange';
 import { keyOf, variantOf } from './score';
 
@@ -49,85 +58,132 @@ function stepsOf({ problem }: Day, plan: DayPlan): Step[] {
   return steps.sort((a, b) => a.placed.startSlot - b.placed.startSlot);
 }
 
+/** One drawn day: who is busy when, what is in use until when. */
+class PlayedDay {
+  private readonly ends = new Map<string, number>();
+  private readonly busy: { readonly from: number; readonly to: number }[] = [];
+  private readonly visits: { readonly step: Step; readonly end: number }[] = [];
+  private readonly freeFrom = new Map<string, number>();
+  private readonly ovens: ReadonlyMap<string, DayOven>;
+
+  constructor(
+    private readonly problem: DayProblem,
+    private readonly people: Int16Array,
+  ) {
+    this.ovens = new Map(problem.ovens.map((oven) => [oven.id, oven]));
+  }
+
+  /** Does a step that lasts so many slots; when it ends. */
+  do(step: Step, lasts: number): number {
+    const { batchId, activity, placed, before } = step;
+    let from = Math.max(placed.startSlot, before === null ? 0 : (this.ends.get(`${batchId} ${before}`) ?? 0));
+    for (const { resourceId } of activity.uses) from = Math.max(from, this.freeFrom.get(resourceId) ?? 0);
+    from = Math.max(from, this.ovenFrom(step));
+    const hands = activity.hands.map((span) => drawnSpan(span, activity.lastsSlots, lasts));
+    const start = this.handedFrom(from, hands);
+    for (const span of hands) this.busy.push({ from: start + span.from, to: start + span.to });
+    const end = start + lasts;
+    this.ends.set(`${batchId} ${activity.id}`, end);
+    for (const { resourceId } of activity.uses)
+      if (this.problem.resources.find(({ id }) => id === resourceId)?.capacity === 1) this.freeFrom.set(resourceId, end);
+    if (activity.heat && placed.ovenId) this.visits.push({ step, end });
+    return end;
+  } // prettier-ignore
+
+  /** When its oven is free of what was to be in it before, and as hot as it has to be. */
+  private ovenFrom({ activity: { heat }, placed }: Step): number {
+    const oven = placed.ovenId === null ? undefined : this.ovens.get(placed.ovenId);
+    if (!heat || !oven) return 0;
+    return this.visits.reduce((from, { step, end }) => {
+      const theirs = step.activity.heat;
+      if (!theirs || step.placed.ovenId !== placed.ovenId) return from;
+      const wasIn = step.placed.startSlot + step.activity.lastsSlots > placed.startSlot;
+      return wasIn && mayShare(theirs, heat) ? from : Math.max(from, end + changeSlots(oven, theirs, heat));
+    }, 0);
+  }
+
+  /** The first moment from which somebody has hands for it. What reaches beyond the day is let be. */
+  private handedFrom(from: number, hands: readonly { readonly from: number; readonly to: number }[]): number {
+    let start = from;
+    for (;;) {
+      const next = hands.reduce((later, span) => Math.max(later, this.blockedUntil(start + span.from, start + span.to) - span.from), start);
+      if (next <= start || next > this.people.length) return start;
+      start = next;
+    }
+  } // prettier-ignore
+
+  /** Until when too many are busy in a stretch, or nobody is there; its beginning where neither is so. */
+  private blockedUntil(from: number, to: number): number {
+    const moments = [from, ...this.busy.flatMap((each) => (each.from > from && each.from < to ? [each.from] : []))];
+    for (let slot = Math.floor(from) + 1; slot < to; slot += 1) moments.push(slot);
+    for (const at of moments) {
+      const there = this.people[Math.floor(at)];
+      if (there === undefined) continue;
+      const taken = this.busy.filter((each) => each.from <= at && each.to > at);
+      if (taken.length < there) continue;
+      return there === 0 ? Math.floor(at) + 1 : Math.min(...taken.map((each) => each.to));
+    }
+    return from;
+  } // prettier-ignore
+}
+
+/** Hands of a step that lasts so long: all through all through, to take out at its end, to put in as long as that takes. */
+function drawnSpan({ fromSlot, toSlot }: DayActivity['hands'][number], lastsSlots: number, lasts: number) {
+  const long = toSlot - fromSlot;
+  if (long === lastsSlots) return { from: 0, to: lasts };
+  const from = toSlot === lastsSlots ? lasts - long : (fromSlot * lasts) / lastsSlots;
+  return { from, to: from + long };
+}
+
+/** How long a step lasts as its draws have it, slots. */
+function drawnSlots(block: Block | undefined, { lastsSlots }: DayActivity, batchZ: number, ownZ: number, yeast: number): number {
+  const rises = block !== undefined && RISES.has(block.kind);
+  const z = rises ? Math.sqrt(SHARED) * batchZ + Math.sqrt(1 - SHARED) * ownZ : ownZ;
+  const { typical, max } = block?.lastsS ?? { typical: 1, max: 1 };
+  const cv = Math.max(rises ? RISE_CV : PLAIN_CV, Math.log(Math.max(1, max / Math.max(1, typical))) / Z80);
+  return lastsSlots * Math.exp(cv * z) * (rises ? yeast : 1);
+} // prettier-ignore
+
 /**
- * Plays a plan: nothing begins before it is planned, before what it needs is done, before its oven is free and as hot as it has to be, and before somebody has
- * hands; everything lasts as long as it is drawn. The same for the same seed.
+ * Plays a plan: nothing begins before it is planned, before what it needs is done, before its oven is free and as hot as it has to be, its mixer or kettle
+ * free, and somebody has hands; everything lasts as long as it is drawn. The same for the same seed.
  *
  * @param yeast how much slower all rises are than was thought, for days a test makes up; 1: as thought
  */
-export function playPlan(day: Day, plan: DayPlan, { seed, draws, yeast = 1 }: { seed: number; draws: number; yeast?: number }): Outcome[] {
-  const { problem } = day;
+export function playPlan(
+  day: Day,
+  plan: DayPlan,
+  { seed, draws, yeast = 1 }: { seed: number; draws: number; yeast?: number },
+): Outcome[] {
+  const { problem, blocks } = day;
   const steps = stepsOf(day, plan);
   const random = seededRandom(seed);
   const normal = () => normalAbove(Math.min(1 - 1e-9, Math.max(1e-9, random())));
+  const people = peopleBySlot(problem);
   const ready = new Map<string, number[]>();
   const inTime = new Map<string, number>();
-  const ovens = new Map(problem.ovens.map((oven) => [oven.id, oven]));
-  const people = new Int16Array(problem.slots * 2);
-  for (const { fromSlot, toSlot, people: there } of problem.hands)
-    for (let at = Math.max(0, fromSlot); at < toSlot; at += 1) people[at]! += there;
   for (let draw = 0; draw < draws; draw += 1) {
+    const played = new PlayedDay(problem, people);
     const batchZ = new Map(problem.batches.map(({ id }) => [id, normal()]));
-    const ends = new Map<string, number>();
-    const busy = new Int16Array(people.length);
-    const visits: { ovenId: string; end: number; step: Step }[] = [];
-    const onTime = new Map<string, boolean>();
     const last = new Map<string, number>();
+    const late = new Set<string>();
     for (const step of steps) {
-      const { batchId, activity, placed, before, strand } = step;
-      const block = day.blocks.get(keyOf(batchId, activity));
-      const rises = block !== undefined && RISES.has(block.kind);
-      const own = normal();
-      const z = rises ? Math.sqrt(SHARED) * batchZ.get(batchId)! + Math.sqrt(1 - SHARED) * own : own;
-      const { typical, max } = block?.lastsS ?? { typical: 1, max: 1 };
-      const cv = Math.max(rises ? RISE_CV : PLAIN_CV, Math.log(Math.max(1, max / Math.max(1, typical))) / Z80);
-      const lasts = activity.lastsSlots * Math.exp(cv * z) * (rises ? yeast : 1);
-      let start = Math.max(placed.startSlot, before === null ? 0 : (ends.get(`${batchId} ${before}`) ?? 0));
-      for (const visit of visits) {
-        const { heat } = activity;
-        const oven = ovens.get(visit.ovenId);
-        if (!heat || !oven || visit.ovenId !== placed.ovenId) continue;
-        const theirs = visit.step.activity.heat!;
-        const together = mayShare(theirs, heat) && visit.step.placed.startSlot + visit.step.activity.lastsSlots > placed.startSlot;
-        if (!together) start = Math.max(start, visit.end + changeSlots(oven, theirs, heat));
-      }
-      start = handed(activity, start, lasts, people, busy);
-      const end = start + lasts;
-      ends.set(`${batchId} ${activity.id}`, end);
-      if (activity.heat && placed.ovenId) visits.push({ ovenId: placed.ovenId, end, step });
-      if (strand.activities.at(-1) !== activity || !strand.promise) continue;
+      const { batchId, activity, strand } = step;
+      const block = blocks.get(keyOf(batchId, activity));
+      const end = played.do(step, drawnSlots(block, activity, batchZ.get(batchId)!, normal(), yeast));
+      if (!strand.promise || strand.activities.at(-1) !== activity) continue;
       last.set(batchId, Math.max(last.get(batchId) ?? 0, end));
       // a minute is no matter, a slot is
-      onTime.set(batchId, (onTime.get(batchId) ?? true) && end <= strand.promise.toSlot + 1);
+      if (end > strand.promise.toSlot + 1) late.add(batchId);
     }
     for (const [batchId, end] of last) {
       ready.set(batchId, [...(ready.get(batchId) ?? []), end]);
-      inTime.set(batchId, (inTime.get(batchId) ?? 0) + (onTime.get(batchId) ? 1 : 0));
+      if (!late.has(batchId)) inTime.set(batchId, (inTime.get(batchId) ?? 0) + 1);
     }
   }
-  return [...ready].map(([batchId, all]) => {
-    return {
-      batchId,
-      ready: { ...middleOf(all), middle: quantileOf(all, 0.5) },
-      chance: (inTime.get(batchId) ?? 0) / draws,
-    };
-  });
-} // prettier-ignore
-
-/** The first moment from which somebody has hands for it; they are busy then. What reaches beyond the day is let be. */
-function handed({ hands, lastsSlots }: DayActivity, from: number, lasts: number, people: Int16Array, busy: Int16Array): number {
-  const stretch = lasts / lastsSlots;
-  // to take out is at the end, however long it lasted
-  const spans = hands.map(({ fromSlot, toSlot }) => ({ from: fromSlot * stretch, to: fromSlot * stretch + toSlot - fromSlot }));
-  for (let start = from; ; start = Math.floor(start) + 1) {
-    const slots = spans.flatMap((span) => {
-      const first = Math.floor(start + span.from);
-      return Array.from({ length: Math.max(1, Math.ceil(start + span.to) - first) }, (_, at) => first + at);
-    });
-    const known = slots.filter((slot) => slot < people.length);
-    if (start > people.length || known.every((slot) => busy[slot]! < people[slot]!)) {
-      for (const slot of known) busy[slot]! += 1;
-      return start;
-    }
-  }
-} // prettier-ignore
+  return [...ready].map(([batchId, all]) => ({
+    batchId,
+    ready: { ...middleOf(all), middle: quantileOf(all, 0.5) },
+    chance: (inTime.get(batchId) ?? 0) / draws,
+  }));
+}

@@ -1,5 +1,5 @@
 import { Board } from './board';
-import type { DayActivity, DayPlan, DayProblem, Strand, PlacedBatch, Promise, Variant } from './dayProblem';
+import type { DayActivity, DayPlan, DayProblem, Due, PlacedBatch, Strand, Variant } from './dayProblem';
 
 /**
  * How good a plan is, less is better, the first that differs decides: batches that found no place, slots that breads are late, slots of work in unwanted
@@ -25,7 +25,7 @@ export function compareScores(a: Score, b: Score): number {
 }
 
 /** Slots late, and slots old, of a bread that is ready then. */
-const keptPromise = ({ fromSlot, toSlot }: Promise, readySlot: number) => ({
+const keptPromise = ({ fromSlot, toSlot }: Due, readySlot: number) => ({
   late: Math.max(0, readySlot - toSlot),
   old: Math.max(0, fromSlot - readySlot),
 });

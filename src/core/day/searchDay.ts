@@ -161,7 +161,8 @@ class Search {
       all.sort((a, b) => apart.get(a.id)! - apart.get(b.id)!);
     }
     const few = 1 + Math.floor(this.random() * Math.min(4, all.length));
-    return all.slice(0, this.random() < 0.15 ? Math.min(8, all.length) : few);
+    // in any order: who goes first is what is looked for
+    return this.shuffled(all.slice(0, this.random() < 0.15 ? Math.min(8, all.length) : few));
   }
 }
 

@@ -3,16 +3,15 @@ import { processOfSheet } from '../batch/processOfSheet';
 import type { Plate } from '../heat/parameters';
 import type { MethodStep } from '../method/step';
 import { usualHeatC } from '../method/usualTimes';
-import type { Process } from '../process/processOf';
+import { ONE_LOAD, RECOVERS_S, type Process } from '../process/processOf';
 import { stepHeat, type StepHeat } from '../process/stepHeat';
-import type { DayActivity, Strand, Promise } from './dayProblem';
+import type { DayActivity, Due, Strand } from './dayProblem';
 
 type Placed = Process['activities'][number];
 
 /** What of a batch is done in one go: calls that follow one another at one place, or under the same hands. */
 export interface Block {
   readonly id: string;
-  readonly batchId: string;
   /** The calls of the batch in it, with when each begins after the block does, s. */
   readonly calls: readonly {
     readonly activityId: string;
@@ -30,19 +29,13 @@ export interface Block {
   readonly heat: { readonly setC: number; readonly endC: number; readonly plate: Plate | null } | null;
 }
 
-/** What a batch goes through, in the order in which strands part. */
-export interface BatchStrands {
-  readonly strands: readonly {
-    readonly id: string;
-    readonly afterId: string | null;
-    readonly blocks: readonly Block[];
-  }[];
+/** Blocks that follow one another, from the end of another strand or from the beginning of the batch. */
+interface BatchStrand {
+  readonly id: string;
+  readonly afterId: string | null;
+  readonly blocks: readonly Block[];
 }
 
-/** Between two loads of a kettle, a fryer or a pan, s: the water boils again, the oil is hot again (as the process has it). */
-const RECOVERS_S = { kettle: 60, fryer: 120, plate: 30 } as const;
-const HOT = new Set<Placed['resource']>(['oven', 'kettle', 'fryer', 'plate']);
-const SMALL = new Set<Placed['resource']>(['kettle', 'fryer', 'plate']);
 /** Work under the same hands is one block up to here, s. */
 const ONE_GO_S = 1800;
 
@@ -50,12 +43,11 @@ class Strands {
   /** Before the oven parts the pieces into loads. */
   readonly head: Block[] = [];
   readonly loads: Block[][] = [];
+  /** Which load each call was of. */
+  private readonly loadAt = new Map<string, number>();
   private heat: StepHeat = { moist: 'dry', on: null, inTin: false, topped: false, paper: false };
 
-  constructor(
-    private readonly batchId: string,
-    private readonly steps: ReadonlyMap<string, MethodStep>,
-  ) {}
+  constructor(private readonly steps: ReadonlyMap<string, MethodStep>) {}
 
   add(placed: Placed) {
     if (placed.beside) return;
@@ -73,20 +65,23 @@ class Strands {
     const { minS, typicalS, maxS } = placed.lasts;
     const lasts = { min: minS * share, typical: typicalS * share, max: maxS * share };
     const heat = placed.resource === 'oven' ? this.heatOf(placed) : null;
+    const { resource } = placed;
     const together =
-      last &&
-      (placed.resource === null
-        ? last.resource === null && last.handsOn && placed.hands && last.lastsS.typical + lasts.typical <= ONE_GO_S
-        : last.resource === placed.resource && (SMALL.has(placed.resource) || placed.resource === 'oven'));
+      last?.resource === resource &&
+      (resource === null
+        ? last.handsOn && placed.hands && last.lastsS.typical + lasts.typical <= ONE_GO_S
+        : ONE_LOAD.has(resource));
+    const atLoad = placed.load?.at ?? 0;
+    const another = last !== undefined && placed.load !== null && this.loadAt.get(last.calls.at(-1)!.activityId) !== atLoad;
+    this.loadAt.set(placed.id, atLoad);
     if (!together) {
       list.push({
-        id: `${placed.id}${mark}`, batchId: this.batchId, kind: placed.kind, handsOn: placed.hands, resource: placed.resource, wayId: placed.wayId, load: placed.load,
+        id: `${placed.id}${mark}`, kind: placed.kind, handsOn: placed.hands, resource, wayId: placed.wayId, load: placed.load,
         calls: [{ activityId: placed.id, offsetS: 0, lastsS: lasts.typical }], lastsS: lasts, mayWaitS: placed.mayWaitS, heat,
       }); // prettier-ignore
       return;
     }
-    const another = placed.load && this.lastLoadOf(last) !== placed.load.at;
-    const gapS = another && placed.resource !== null && placed.resource in RECOVERS_S ? RECOVERS_S[placed.resource as 'kettle'] : 0;
+    const gapS = another && resource !== null ? (RECOVERS_S[resource] ?? 0) : 0;
     list[list.length - 1] = {
       ...last,
       calls: [...last.calls, { activityId: placed.id, offsetS: last.lastsS.typical + gapS, lastsS: lasts.typical }],
@@ -96,13 +91,7 @@ class Strands {
       load: another ? null : last.load,
       heat: last.heat && heat ? { ...last.heat, endC: heat.endC } : last.heat,
     };
-    this.loadOf.set(list[list.length - 1]!.id, placed.load?.at ?? 0);
   } // prettier-ignore
-
-  private readonly loadOf = new Map<string, number>();
-  private lastLoadOf(block: Block): number | null {
-    return this.loadOf.get(block.id) ?? block.load?.at ?? null;
-  }
 
   private heatOf(placed: Placed): NonNullable<Block['heat']> {
     const step = this.steps.get(placed.id);
@@ -119,15 +108,15 @@ class Strands {
  * A batch as strands of blocks: the dough; from its end every way, or every load of the oven; each block what is done in one go. Loads of a kettle, a fryer or a
  * pan are one block, for they are minutes and under the same hands; loads of an oven are strands of their own, that others may come between.
  */
-export function batchStrands(batchId: string, sheet: Pick<BatchSheet, 'steps' | 'activities'>): BatchStrands {
+export function batchStrands(sheet: Pick<BatchSheet, 'steps' | 'activities'>): BatchStrand[] {
   const steps = new Map(sheet.steps.map((step) => [step.id, step]));
   const byWay = new Map<string | null, Strands>();
   for (const placed of processOfSheet(sheet).activities) {
-    const strands = byWay.get(placed.wayId) ?? new Strands(batchId, steps);
+    const strands = byWay.get(placed.wayId) ?? new Strands(steps);
     byWay.set(placed.wayId, strands);
     strands.add(placed);
   }
-  const all: BatchStrands['strands'][number][] = [];
+  const all: BatchStrand[] = [];
   const trunk = byWay.get(null);
   const put = (strands: Strands, id: string, afterId: string | null) => {
     let after = afterId;
@@ -140,15 +129,15 @@ export function batchStrands(batchId: string, sheet: Pick<BatchSheet, 'steps' | 
   if (trunk) put(trunk, 'dough', null);
   const dough = all.length > 0 ? all.at(-1)!.id : null;
   for (const [wayId, strands] of byWay) if (wayId !== null) put(strands, `way ${wayId}`, dough);
-  return { strands: all };
+  return all;
 }
 
 /** How it takes its place in the day: in slots, rounded so that a strand keeps its length. */
 export function asDayStrands(
-  { strands }: BatchStrands,
+  strands: readonly BatchStrand[],
   { slotMin, promise, ovenIds, shareOf }: {
     readonly slotMin: number;
-    readonly promise: Promise | null;
+    readonly promise: Due | null;
     readonly ovenIds: (block: Block) => readonly string[];
     readonly shareOf: (block: Block) => number;
   },
@@ -170,7 +159,7 @@ export function asDayStrands(
       const lastsSlots = Math.max(1, Math.round(doneS / slotS) - doneSlots);
       doneSlots += lastsSlots;
       // what comes out of the oven, the oil, the water cools from that moment on, whoever looks
-      const byItself = out !== null && HOT.has(out) && !block.handsOn && block.resource === null;
+      const byItself = out !== null && ONE_LOAD.has(out) && !block.handsOn && block.resource === null;
       const bears = byItself ? 0 : mayWaitS;
       const mostSlots = bears === null ? null : within(bears) + (at === 0 ? Math.ceil(earlierS / slotS) : 0);
       out = block.resource;

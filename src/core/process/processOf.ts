@@ -3,7 +3,7 @@ import { usualS } from '../method/usualTimes';
 import type { Activity } from './activities';
 
 /** What an activity needs for itself while it lasts; `hands` beside it where the baker is busy with it. */
-type Resource = 'oven' | 'kettle' | 'fryer' | 'plate' | 'mixer' | 'fridge' | 'freezer';
+export type Resource = 'oven' | 'kettle' | 'fryer' | 'plate' | 'mixer' | 'fridge' | 'freezer';
 
 /** A length of time, s: the shortest, the usual, the longest. `said`: by the method; else as is usual for such a step. */
 interface Lasts {
@@ -46,13 +46,13 @@ const RESOURCE: Partial<Record<StepKind, Resource>> = {
   bake: 'oven', coast: 'oven', boil: 'kettle', fry: 'fryer', griddle: 'plate', mix: 'mixer', kneadAgain: 'mixer', chill: 'fridge', freeze: 'freezer',
 }; // prettier-ignore
 /** Where only one load at a time is; fridge and mixer take what there is. */
-const ONE_LOAD: ReadonlySet<Resource> = new Set(['oven', 'kettle', 'fryer', 'plate']);
+export const ONE_LOAD: ReadonlySet<Resource> = new Set(['oven', 'kettle', 'fryer', 'plate']);
 
 /** How long what holds one load takes between two, s. */
 export type Recovery = Partial<Record<Resource, number>>;
 
 /** Between two loads: the door was open, the stone gave its heat away, the oil cooled. Craft; the heat model tells it of a piece. */
-const RECOVERS_S: Partial<Record<Resource, number>> = { oven: 240, fryer: 120, kettle: 60, plate: 30 };
+export const RECOVERS_S: Partial<Record<Resource, number>> = { oven: 240, fryer: 120, kettle: 60, plate: 30 };
 
 const BESIDE: ReadonlySet<StepKind> = new Set(['preheat', 'grease', 'rotate', 'turn']);
 
