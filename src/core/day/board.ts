@@ -33,9 +33,13 @@ export class Board {
   private readonly visits = new Map<string, Visit[]>();
   /** How many slots with nobody free there are up to each; null: somebody's hands have changed since. */
   private takenUpTo: Int32Array | null = null;
+  private readonly nowSlot: number;
+  private readonly lit: NonNullable<DayProblem['litSlot']>;
 
   constructor(problem: DayProblem) {
-    const { slots, ovens, resources } = problem;
+    const { slots, ovens, resources, nowSlot = 0, facts = [], litSlot = {} } = problem;
+    this.lit = litSlot;
+    this.nowSlot = nowSlot;
     this.slots = slots;
     this.people = peopleBySlot(problem);
     this.busy = new Int16Array(slots);
@@ -49,6 +53,8 @@ export class Board {
     }
     this.ovens = new Map(ovens.map((oven) => [oven.id, oven]));
     for (const { id } of ovens) this.visits.set(id, []);
+    for (const [at, { activity, startSlot, ovenId }] of facts.entries())
+      this.put(activity, `fact ${at}`, startSlot, ovenId);
   }
 
   put(activity: DayActivity, key: string, startSlot: number, ovenId: string | null) {
@@ -95,8 +101,11 @@ export class Board {
   }
 
   private lightable(oven: DayOven, heat: Heat, startSlot: number): boolean {
+    // what went in before now was hot enough, however it came about
+    if (startSlot < this.nowSlot) return true;
     const litSlot = startSlot - coldSlots(oven, heat);
-    return litSlot >= 0 && this.people[litSlot]! > 0;
+    if (litSlot >= (this.lit[oven.id] ?? Infinity)) return true;
+    return litSlot >= this.nowSlot && this.people[litSlot]! > 0;
   }
 
   /** Slots of hands in hours one would rather not work in. */
@@ -179,7 +188,7 @@ export class Board {
     // before everything else it has to be lit
     const firstSlot = visits[0]?.fromSlot ?? Infinity;
     for (let at = first; at <= last && at < firstSlot; at += 1)
-      open[at] = Number(at >= cold && this.people[at - cold]! > 0);
+      open[at] = Number(this.lightable(oven, heat, at));
     if (cold > slots) open.fill(0);
     let shares: Float64Array | null = null;
     for (const visit of visits) {

@@ -6,6 +6,8 @@ export interface Broken {
     | 'unknownVariant'
     | 'notPlaced'
     | 'outsideDay'
+    | 'beforeNow'
+    | 'notWithin'
     | 'tooSoon'
     | 'waitsTooLong'
     | 'noHands'
@@ -24,6 +26,8 @@ interface Lying {
   readonly batchId: string;
   readonly activity: DayActivity;
   readonly placed: Placed;
+  /** It is so, whatever is planned: by itself it breaks nothing. */
+  readonly fact?: true;
 }
 
 const endOf = ({ activity, placed }: Lying): number => placed.startSlot + activity.lastsSlots;
@@ -34,7 +38,12 @@ const endOf = ({ activity, placed }: Lying): number => placed.startSlot + activi
  */
 export function checkPlan(problem: DayProblem, plan: DayPlan): Broken[] {
   const broken: Broken[] = [];
-  const all: Lying[] = [];
+  const all: Lying[] = (problem.facts ?? []).map(({ activity, startSlot, ovenId }) => ({
+    batchId: '',
+    activity,
+    placed: { startSlot, ovenId },
+    fact: true,
+  }));
   const say = (rule: Broken['rule'], batchId: string, activityId: string, slot: number) =>
     broken.push({ rule, batchId, activityId, slot });
   for (const [batchId, { variantId, at }] of Object.entries(plan.batches)) {
@@ -59,6 +68,12 @@ export function checkPlan(problem: DayProblem, plan: DayPlan): Broken[] {
         if (!Number.isInteger(startSlot) || startSlot < 0 || end > problem.slots)
           say('outsideDay', batchId, activity.id, startSlot);
         else all.push({ batchId, activity, placed });
+        const { fromSlot, toSlot } = activity.within ?? {
+          fromSlot: problem.nowSlot ?? 0,
+          toSlot: problem.slots,
+        };
+        if (startSlot < fromSlot || startSlot > toSlot)
+          say(activity.within ? 'notWithin' : 'beforeNow', batchId, activity.id, startSlot);
         if (before !== null) {
           const waits = startSlot - before;
           if (waits < activity.leastSlots) say('tooSoon', batchId, activity.id, startSlot);
@@ -75,7 +90,8 @@ export function checkPlan(problem: DayProblem, plan: DayPlan): Broken[] {
     resourcesAt(problem, all, slot, say);
   }
   for (const oven of problem.ovens) ovenHolds(problem, oven, all, say);
-  for (const { batchId, activity, placed } of all) {
+  for (const { batchId, activity, placed, fact } of all) {
+    if (fact) continue;
     const { heat } = activity;
     const known = problem.ovens.some(({ id }) => id === placed.ovenId);
     if (heat && !(known && heat.ovenIds.includes(placed.ovenId!)))
@@ -97,20 +113,20 @@ function handsAt(problem: DayProblem, all: readonly Lying[], slot: number, say: 
       .filter(({ fromSlot, toSlot }) => slot >= lying.placed.startSlot + fromSlot && slot < lying.placed.startSlot + toSlot)
       .map(() => lying),
   ); // prettier-ignore
-  const last = busy.at(-1);
+  const last = busy.findLast(({ fact }) => !fact);
   if (last && busy.length > peopleAt(problem, slot)) say('noHands', last.batchId, last.activity.id, slot);
 }
 
 function resourcesAt({ resources }: DayProblem, all: readonly Lying[], slot: number, say: Say) {
   const there = all.filter((lying) => slot >= lying.placed.startSlot && slot < endOf(lying));
-  for (const { batchId, activity } of there)
+  for (const { batchId, activity, fact } of there)
     for (const { resourceId } of activity.uses) {
       const used = there
         .flatMap((each) => each.activity.uses)
         .filter((use) => use.resourceId === resourceId)
         .reduce((sum, { amount }) => sum + amount, 0);
       const capacity = resources.find(({ id }) => id === resourceId)?.capacity ?? 0;
-      if (used > capacity + 1e-6) say('tooMuchOf', batchId, activity.id, slot);
+      if (!fact && used > capacity + 1e-6) say('tooMuchOf', batchId, activity.id, slot);
     }
 }
 
@@ -137,6 +153,7 @@ function ovenHolds(problem: DayProblem, oven: DayOven, all: readonly Lying[], sa
     .filter(({ activity, placed }) => activity.heat && placed.ovenId === oven.id)
     .sort((a, b) => a.placed.startSlot - b.placed.startSlot);
   for (const [index, load] of loads.entries()) {
+    if (load.fact) continue;
     const heat = load.activity.heat!;
     const start = load.placed.startSlot;
     const earlier = loads.slice(0, index);
@@ -162,7 +179,8 @@ function ovenHolds(problem: DayProblem, oven: DayOven, all: readonly Lying[], sa
     } else if (inside.length === 0) {
       const heats = curveAt(oven.heats[heat.plate ?? 'air'] ?? oven.heats.air, heat.setC);
       const lit = start - Math.ceil(heats - 1e-9);
-      if (!(lit >= 0) || peopleAt(problem, lit) === 0) say('notLit', load.batchId, load.activity.id, start);
+      const isOn = lit >= (problem.litSlot?.[oven.id] ?? Infinity);
+      if (!isOn && (!(lit >= (problem.nowSlot ?? 0)) || peopleAt(problem, lit) === 0)) say('notLit', load.batchId, load.activity.id, start);
     }
   } // prettier-ignore
 }

@@ -35,6 +35,15 @@ export interface DayActivity {
   readonly hands: readonly Busy[];
   readonly uses: readonly Use[];
   readonly heat: Heat | null;
+  /** Where it may begin, both ends included: somebody pinned it there, or it has begun. */
+  readonly within?: { readonly fromSlot: number; readonly toSlot: number };
+}
+
+/** What is so, whatever is planned: a load that is in the oven or was, hands that are promised to what has begun. */
+export interface Fact {
+  readonly activity: DayActivity;
+  readonly startSlot: number;
+  readonly ovenId: string | null;
 }
 
 /** When something has to be ready: not after `toSlot`; the nearer to `fromSlot` or within, the fresher. */
@@ -89,6 +98,11 @@ export interface DayProblem {
   /** How long a slot is, minutes. */
   readonly slotMin: number;
   readonly slots: number;
+  /** Nothing begins before it but what is said to ({@link DayActivity.within}); absent: the day's beginning. */
+  readonly nowSlot?: number;
+  readonly facts?: readonly Fact[];
+  /** Since when an oven has been heating, where it is on already. */
+  readonly litSlot?: Readonly<Record<string, number>>;
   readonly batches: readonly DayBatch[];
   readonly hands: readonly HandsWindow[];
   readonly ovens: readonly DayOven[];

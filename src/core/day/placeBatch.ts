@@ -1,5 +1,5 @@
 import type { Board, Openings } from './board';
-import type { DayBatch, DayProblem, Strand, Placed, PlacedBatch, Variant } from './dayProblem';
+import type { DayActivity, DayBatch, DayProblem, Strand, Placed, PlacedBatch, Variant } from './dayProblem';
 import { leastWithin } from './leastWithin';
 import { compareScores, keyOf, scoreOfBatch, type Score } from './score';
 
@@ -48,8 +48,8 @@ function ahead(
   parts: readonly Float64Array[],
   endSlot: number | null,
 ): Ahead {
-  const { slots, earlier } = problem;
-  const spans = spansOf(strand, endSlot, slots);
+  const { earlier, slots } = problem;
+  const spans = spansOf(strand, endSlot, problem);
   // no part of the score: of times that are all right the first, so that what goes slower than thought is still in time
   const slack = drawn ? 0 : SLACK;
   const openings = strand.activities.map((activity, at) =>
@@ -103,14 +103,16 @@ function ahead(
 }
 
 /** The starts of each activity of a strand that can be meant at all, once it is known where what it parts from ends. */
-function spansOf({ activities }: Strand, endSlot: number | null, slots: number): { readonly from: number; readonly to: number }[] {
+function spansOf({ activities }: Strand, endSlot: number | null, { slots, nowSlot = 0 }: DayProblem): { readonly from: number; readonly to: number }[] {
   let from = endSlot ?? 0;
   let to = endSlot ?? slots;
-  return activities.map(({ lastsSlots, leastSlots, mostSlots }, at) => {
+  return activities.map(({ lastsSlots, leastSlots, mostSlots, within }, at) => {
     if (at > 0 || endSlot !== null) {
       from += leastSlots;
       to = mostSlots === null ? slots : Math.min(slots, to + mostSlots);
     }
+    from = Math.max(from, within ? within.fromSlot : nowSlot);
+    if (within) to = Math.min(to, within.toSlot);
     const span = { from: Math.min(from, slots), to };
     from += lastsSlots;
     to = Math.min(slots, to + lastsSlots);
@@ -302,6 +304,34 @@ export function takeStrands(board: Board, batchId: string, strands: readonly Str
       board.take(activity, keyOf(batchId, activity), startSlot, ovenId);
     }
 }
+
+/** Puts a batch where an earlier plan has it, if it may still be there beside what is on the board; false: it may not, and nothing is put. */
+export function stayPut(problem: DayProblem, board: Board, batch: DayBatch, { variantId, at }: PlacedBatch): boolean {
+  const { nowSlot = 0 } = problem;
+  const strands = batch.variants.find(({ id }) => id === variantId)?.strands ?? [];
+  const done: { activity: DayActivity; startSlot: number; ovenId: string | null }[] = [];
+  const ends = new Map<string, number>();
+  const fits = strands.every((strand) => {
+    let before = strand.afterId === null ? null : (ends.get(strand.afterId) ?? null);
+    return strand.activities.every((activity) => {
+      const { startSlot, ovenId } = at[activity.id] ?? { startSlot: -1, ovenId: null };
+      const { leastSlots, mostSlots, lastsSlots, heat, within } = activity;
+      const waits = before === null ? leastSlots : startSlot - before;
+      const { fromSlot, toSlot } = within ?? { fromSlot: nowSlot, toSlot: problem.slots - lastsSlots };
+      if (waits < leastSlots || waits > (mostSlots ?? NEVER) || startSlot < fromSlot || startSlot > toSlot) return false;
+      const own = heat ? { ...activity, heat: { ...heat, ovenIds: heat.ovenIds.filter((id) => id === ovenId) } } : activity;
+      if (board.openings(own, startSlot, startSlot).open[startSlot] !== 1) return false;
+      board.put(activity, keyOf(batch.id, activity), startSlot, ovenId);
+      done.push({ activity, startSlot, ovenId });
+      before = startSlot + lastsSlots;
+      ends.set(strand.id, before);
+      return true;
+    });
+  });
+  if (fits && strands.length > 0) return true;
+  for (const { activity, startSlot, ovenId } of done) board.take(activity, keyOf(batch.id, activity), startSlot, ovenId);
+  return false;
+} // prettier-ignore
 
 /** What is asked of a place beside being the best. */
 export interface Wish {

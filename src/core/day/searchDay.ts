@@ -1,6 +1,6 @@
 import { Board } from './board';
 import type { DayBatch, DayPlan, DayProblem, PlacedBatch } from './dayProblem';
-import { placeBatch, putStrands, takeStrands, type Wish } from './placeBatch';
+import { placeBatch, putStrands, stayPut, takeStrands, type Wish } from './placeBatch';
 import { addScores, compareScores, NOTHING, scoreOf, scoreOfBatch, variantOf, type Score } from './score';
 import { seededRandom } from '../numeric/seededRandom';
 
@@ -38,6 +38,18 @@ class Search {
         this.placed.has(batch.id) ||
         placeBatch(problem, new Board(problem), batch, { thorough: true }) !== null,
     );
+  }
+
+  /** Leaves where they are those that may stay where a plan has them; the others are to find a place. */
+  stay(earlier: DayPlan): DayBatch[] {
+    return this.batches.filter((batch) => {
+      const placed = earlier.batches[batch.id];
+      const variant = placed && variantOf(this.problem, batch.id, placed);
+      if (!placed || !variant || !stayPut(this.problem, this.board, batch, placed)) return true;
+      this.placed.set(batch.id, placed);
+      this.parts.set(batch.id, scoreOfBatch(this.problem, this.board, batch.id, variant, placed));
+      return false;
+    });
   }
 
   plan(): DayPlan {
@@ -179,11 +191,14 @@ const firstPromise = ({ variants }: DayBatch): number =>
  * Looks for a plan: every batch in turn takes the best place it finds beside the others ({@link placeBatch}), then, round by round, a few are taken off and
  * find their places anew in another order; what is no worse is kept. Yields the best so far after each round that found a better one and now and then between,
  * so that whoever asks may stop at any time. The same for the same seed.
+ *
+ * @param earlier what of it can stay is where it was to begin with
  */
-export function* searchDay(problem: DayProblem, seed: number, rounds: number): Generator<Found, Found, void> {
+export function* searchDay(problem: DayProblem, seed: number, rounds: number, earlier: DayPlan = { batches: {} }): Generator<Found, Found, void> {
   const search = new Search(problem, seed);
+  const left = search.stay(earlier);
   // the one that is due first has first choice
-  search.add([...problem.batches].sort((a, b) => firstPromise(a) - firstPromise(b)), { drawn: null });
+  search.add(left.sort((a, b) => firstPromise(a) - firstPromise(b)), { drawn: null });
   let plan = search.plan();
   let score = search.score();
   if (!score) {
@@ -209,7 +224,7 @@ export function* searchDay(problem: DayProblem, seed: number, rounds: number): G
     } else if (found && compareScores(found, score) === 0) plan = search.plan();
     else search.restore(before, ids);
   }
-  search.settle();
+  if (rounds > 0) search.settle();
   plan = search.plan();
   return { plan, score: scoreOf(problem, plan), rounds };
 } // prettier-ignore
