@@ -15,6 +15,8 @@ const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
   bake_event: ['select', 'insert'],
   kitchen_ingredient: ['select', 'insert'],
   kitchen_kit: ['select', 'insert'],
+  kitchen_day: ['select', 'insert'],
+  kitchen_life: ['select', 'insert'],
   bake_card: ['select', 'insert', 'update'],
   bake_under_way: ['select', 'insert', 'update', 'delete'],
   computed_answer: ['select', 'insert', 'update'],

@@ -8,9 +8,10 @@ import {
 } from '@/core/bake';
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
 import type { IngredientBook } from '@/core/ingredients';
-import { roomOf } from '@/core/kit';
+import { leverOf, withLever } from '@/core/day/levers';
+import { roomOf, runKitchenOf } from '@/core/kit';
 import { planBatch, type BatchRequest } from '@/core/batch';
-import type { Problem } from '@/core/result';
+import { refuse, type Problem } from '@/core/result';
 import type { Tap } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
 import {
@@ -101,7 +102,13 @@ export const stockLeft = ({ pool, kitchen }: Context): Promise<BakeStock[]> =>
 /** Starts a bake: scales that very revision again on the server and keeps the sheet with the bake. Repeatable. */
 export async function startBake(
   context: Context,
-  start: { requestId: string; formulaId: string; revision: number; batch: BatchRequest },
+  start: {
+    requestId: string;
+    formulaId: string;
+    revision: number;
+    batch: BatchRequest;
+    lever?: string | undefined;
+  },
 ): Promise<Done<{ id: string }>> {
   const { pool, kitchen, book, now, newId } = context;
   const again = async (): Promise<Done<{ id: string }> | null> => {
@@ -113,8 +120,13 @@ export async function startBake(
   const revision = await findRevision(pool, kitchen.id, start.formulaId, start.revision);
   if (!revision) return failed({ kind: 'notFound' });
   const { kit } = await loadKit(context);
-  const { formula } = revision;
-  const sheet = planBatch(formula, start.batch, kit.scales, await book(), roomOf(kit, formula));
+  const known = await book();
+  const lever = leverOf(start.lever ?? '');
+  const made = lever
+    ? withLever(revision.formula, lever, known, runKitchenOf(kit, revision.formula))
+    : refuse('notAllowed', 'lever');
+  if (!made.ok) return invalid(made.problem);
+  const sheet = planBatch(made.value, start.batch, kit.scales, known, roomOf(kit, made.value));
   if (!sheet.ok) return invalid(sheet.problem);
   const id = newId();
   const startedAt = now();

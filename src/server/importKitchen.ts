@@ -8,7 +8,7 @@ import { insertBake, insertEvents } from '@/db/queries/bakes';
 import { insertRevision, setArchived, setBranch } from '@/db/queries/formulas';
 import { insertEntry } from '@/db/queries/ingredients';
 import type { KitchenRow } from '@/db/queries/kitchens';
-import { insertKit } from '@/db/queries/kits';
+import { insertVersion, KITS } from '@/db/queries/versions';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
 import { saveCard } from './bakeCards';
@@ -28,11 +28,11 @@ interface Into {
 
 async function importBook({ db, kitchenId, newId }: Into, { kits, ingredients }: KitchenFile): Promise<void> {
   for (const [index, { kit, savedAt }] of kits.entries())
-    await insertKit(db, {
+    await insertVersion(db, KITS, {
       kitchenId,
       version: index + 1,
       requestId: newId(),
-      kit,
+      value: kit,
       savedAt: new Date(savedAt),
     });
   for (const { versions } of ingredients)

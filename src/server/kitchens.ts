@@ -4,7 +4,7 @@ import { libraryBook } from '@/core/ingredients';
 import { ORDINARY_KIT, PLAIN_WAYS, type KitchenDetails } from '@/core/kit';
 import type { Baking, SetUpKitchen } from '@/core/requests';
 import { insertRevision } from '@/db/queries/formulas';
-import { insertKit } from '@/db/queries/kits';
+import { insertVersion, KITS } from '@/db/queries/versions';
 import {
   isDemoBrought,
   listKitchens,
@@ -103,7 +103,7 @@ export const setUpKitchen = (
     const kitchenId = made.kitchen.id;
     const ovens = ORDINARY_KIT.ovens.map((oven) => ({ ...oven, kind: ovenKind }));
     const kit = { ...ORDINARY_KIT, altitudeM, ovens };
-    await insertKit(client, { kitchenId, version: 1, requestId: newId(), kit, savedAt: now() });
+    await insertVersion(client, KITS, { kitchenId, version: 1, requestId: newId(), value: kit, savedAt: now() });
     for (const key of STARTERS[baking]) {
       const formula = readDemo()
         .formulas.find((each) => each.key === key)

@@ -5,7 +5,7 @@ import { kitchenBook, type BlendEntry } from '@/core/ingredients';
 import { ORDINARY_KIT } from '@/core/kit';
 import { insertEvents } from '@/db/queries/bakes';
 import { insertEntry } from '@/db/queries/ingredients';
-import { insertKit } from '@/db/queries/kits';
+import { insertVersion, KITS } from '@/db/queries/versions';
 import { loadBake } from '@/server/bakeRecords';
 import { recordTaps, startBake } from '@/server/bakes';
 import { computedAnswer } from '@/server/computedAnswers';
@@ -203,7 +203,7 @@ test('where no lock stood before it, each key would still let one through', asyn
   expect(await passed((n) => entry(n, 1, again))).toEqual(one);
   expect(await passed(() => entry(7, 1, randomUUID()))).toEqual(one);
   const kit = (version: number, requestId: string) =>
-    insertKit(pool, { kitchenId: kitchen.id, version, requestId, kit: ORDINARY_KIT, savedAt });
+    insertVersion(pool, KITS, { kitchenId: kitchen.id, version, requestId, value: ORDINARY_KIT, savedAt });
   expect(await passed((n) => kit(1 + n, again))).toEqual(one);
   expect(await passed(() => kit(5, randomUUID()))).toEqual(one);
 });

@@ -43,8 +43,10 @@ test('the serving role reads and adds, and rewrites only what is meant to change
     formula_revision: 'INSERT SELECT',
     installation: 'SELECT',
     kitchen: 'INSERT SELECT UPDATE',
+    kitchen_day: 'INSERT SELECT',
     kitchen_ingredient: 'INSERT SELECT',
     kitchen_kit: 'INSERT SELECT',
+    kitchen_life: 'INSERT SELECT',
     schema_migration: 'SELECT',
   });
 });

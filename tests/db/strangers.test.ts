@@ -3,6 +3,8 @@ import type pg from 'pg';
 import { bakeCard, emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { partedLoaf, plainLoaf } from '@/core/formula/testFormulas';
+import { EMPTY_DAY } from '@/core/day/dayDocument';
+import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import * as bakeCards from '@/db/queries/bakeCards';
 import * as bakes from '@/db/queries/bakes';
@@ -10,14 +12,15 @@ import * as computedAnswers from '@/db/queries/computedAnswers';
 import * as formulas from '@/db/queries/formulas';
 import * as ingredients from '@/db/queries/ingredients';
 import * as kitchens from '@/db/queries/kitchens';
-import * as kits from '@/db/queries/kits';
 import * as shelf from '@/db/queries/shelf';
+import * as versions from '@/db/queries/versions';
 import * as whole from '@/db/queries/whole';
 import { loadBake } from '@/server/bakeRecords';
 import { recordTaps, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { createFormula, duplicateFormula } from '@/server/formulas';
 import { saveEntry } from '@/server/ingredients';
+import { saveDay, saveLife } from '@/server/day';
 import { saveKit } from '@/server/kit';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
@@ -51,6 +54,8 @@ beforeAll(async () => {
   }; // prettier-ignore
   await saveEntry(here, { requestId: requests.entry, seen: 0, away: false, entry });
   await saveKit(here, { requestId: requests.kit, seen: 0, kit: ORDINARY_KIT });
+  await saveDay(here, { requestId: requests.kit, seen: 0, day: EMPTY_DAY });
+  await saveLife(here, { requestId: requests.kit, seen: 0, life: ORDINARY_LIFE });
   if (!copy.ok || !running.ok || !over.ok) throw new Error('not made');
   const event = randomUUID();
   const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
@@ -125,8 +130,8 @@ const READS: Record<string, Ask> = {
   listEntries: (c, k) => ingredients.listEntries(c, k),
   newestEntryVersion: (c, k) => ingredients.newestEntryVersion(c, k, ids.entry),
   findEntryByRequest: (c, k) => ingredients.findEntryByRequest(c, k, ids.requests.entry),
-  newestKit: (c, k) => kits.newestKit(c, k),
-  findKitByRequest: (c, k) => kits.findKitByRequest(c, k, ids.requests.kit),
+  newestVersion: (c, k) => ofEach((store) => versions.newestVersion(c, store, k)),
+  findVersionByRequest: (c, k) => ofEach((store) => versions.findVersionByRequest(c, store, k, ids.requests.kit)),
   listShelf: (c, k) => shelf.listShelf(c, k, onShelf),
   'listShelf, found': (c, k) => shelf.listShelf(c, k, { ...onShelf, words: ['loaf'], after: { name: ' ', id: place.id, lastBakedAtMs: 0 } }),
   countShelf: (c, k) => shelf.countShelf(c, k),
@@ -160,7 +165,7 @@ const WRITES: Record<string, Ask> = {
     return ingredients.insertEntry(c, { kitchenId: k, version: 2, requestId: ids.requests.entry, entry: own!.entry, away: true, savedAt: new Date(0) });
   },
   lockEntries: (c, k) => ingredients.lockEntries(c, k),
-  insertKit: (c, k) => kits.insertKit(c, { kitchenId: k, version: 2, requestId: ids.requests.kit, kit: { ...ORDINARY_KIT, roomC: 30 }, savedAt: new Date(0) }),
+  insertVersion: (c, k) => ofEach((store) => versions.insertVersion(c, store, { kitchenId: k, version: 2, requestId: ids.requests.kit, value: { ...ORDINARY_KIT, roomC: 30 }, savedAt: new Date(0) })),
 }; // prettier-ignore
 
 /** Of no kitchen, or of all of them at once: for the host, never for a page. */
@@ -178,8 +183,16 @@ const seesNothing = (value: unknown): boolean => {
   return value === null || value === undefined || value === false || value === 0 || value === '';
 };
 
+/** Of each document a kitchen has in versions. */
+const ofEach = <T>(ask: (store: versions.VersionStore<unknown>) => Promise<T>): Promise<T[]> =>
+  Promise.all(
+    [versions.KITS, versions.DAYS, versions.LIVES].map((store) =>
+      ask(store as versions.VersionStore<unknown>),
+    ),
+  );
+
 const TABLES = [
-  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'computed_answer',
+  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'computed_answer',
 ]; // prettier-ignore
 async function saved(client: pg.PoolClient): Promise<string> {
   const all: unknown[] = [];
@@ -216,7 +229,7 @@ test('no query is left out', () => {
     formulas,
     ingredients,
     kitchens,
-    kits,
+    versions,
     shelf,
     whole,
   ].flatMap((module) =>

@@ -8,7 +8,7 @@ import {
   type Variant,
 } from './dayProblem';
 import { placeBatch, putStrands } from './placeBatch';
-import { variantOf } from './score';
+import { compareScores, variantOf } from './score';
 
 /** What a batch that is late, or that found no place, runs into. */
 type Cause =
@@ -25,7 +25,7 @@ type Cause =
   | { readonly kind: 'others' };
 
 /** What would help, each found by planning it. */
-type WayOut =
+export type WayOut =
   /** Ready by then, beside all others. */
   | { readonly kind: 'later'; readonly readySlot: number }
   /** Somebody there in these hours. */
@@ -34,7 +34,13 @@ type WayOut =
       readonly slots: readonly { readonly fromSlot: number; readonly toSlot: number }[];
     }
   /** Without that batch. */
-  | { readonly kind: 'without'; readonly batchId: string };
+  | { readonly kind: 'without'; readonly batchId: string }
+  /** That batch after it, ready by then. */
+  | { readonly kind: 'otherLater'; readonly batchId: string; readonly readySlot: number }
+  /** Made another way, begun by then. */
+  | { readonly kind: 'lever'; readonly variantId: string; readonly startSlot: number }
+  /** In another oven. */
+  | { readonly kind: 'oven'; readonly ovenId: string };
 
 export interface Collision {
   readonly batchId: string;
@@ -81,6 +87,18 @@ function boardWith(problem: DayProblem, plan: DayPlan, ids: readonly string[]): 
   return board;
 }
 
+/** Ways to make a batch that are offered, the best first. */
+const MOST_LEVERS = 3;
+
+/** When another batch is ready if this one goes first; null: it finds no place then. */
+function afterIt(problem: DayProblem, plan: DayPlan, batch: DayBatch, otherId: string, others: readonly string[]): number | null {
+  const other = problem.batches.find(({ id }) => id === otherId);
+  const board = boardWith(problem, plan, others.filter((id) => id !== otherId));
+  if (!other || !placeBatch(problem, board, batch, { thorough: true })) return null;
+  const found = placeBatch(problem, board, other, { thorough: true });
+  return found && readyOf(other, found.placed);
+} // prettier-ignore
+
 /** Stretches of a plan in which a batch asks for hands that nobody has. */
 function lacking(problem: DayProblem, batch: DayBatch, placed: PlacedBatch) {
   const there = peopleBySlot(problem);
@@ -98,8 +116,29 @@ function lacking(problem: DayProblem, batch: DayBatch, placed: PlacedBatch) {
   return found;
 } // prettier-ignore
 
-/** Why a batch of a plan is late or has no place, and what would help: each answer is planned, none is guessed. Null: it keeps its promise. */
-export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string): Collision | null {
+/** The same batch, in that oven alone. */
+const inThat = (batch: DayBatch, ovenId: string): DayBatch => ({
+  ...batch,
+  variants: batch.variants.map((variant) => ({
+    ...variant,
+    strands: variant.strands.map((strand) => ({
+      ...strand,
+      activities: strand.activities.map((activity) =>
+        activity.heat ? { ...activity, heat: { ...activity.heat, ovenIds: [ovenId] } } : activity,
+      ),
+    })),
+  })),
+});
+
+const ovensOf = ({ variants }: DayBatch): ReadonlySet<string> =>
+  new Set(variants.flatMap(({ strands }) => strands.flatMap(({ activities }) => activities.flatMap(({ heat }) => heat?.ovenIds ?? [])))); // prettier-ignore
+
+/**
+ * Why a batch of a plan is late or has no place, and what would help: each answer is planned, none is guessed. Null: it keeps its promise.
+ *
+ * @param levers ways to make it that nobody has allowed yet: offered where one keeps the promise
+ */
+export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string, levers: readonly Variant[] = []): Collision | null {
   const batch = problem.batches.find(({ id }) => id === batchId);
   if (!batch) return null;
   const others = problem.batches.map(({ id }) => id).filter((id) => id !== batchId && plan.batches[id]);
@@ -111,10 +150,26 @@ export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string)
   const soon = beside(others, problem, atOnce(batch));
   if (soon) waysOut.push({ kind: 'later', readySlot: readyOf(batch, soon.placed) });
   const lateSlots = now?.score.late ?? null;
+  const known = ovensOf(batch);
+  for (const { id } of known.size > 0 ? problem.ovens : [])
+    if (!known.has(id) && beside(others, problem, inThat(batch, id))?.score.late === 0) waysOut.push({ kind: 'oven', ovenId: id });
+  const kept = levers
+    .flatMap((variant) => {
+      const found = beside(others, problem, { ...batch, variants: [variant] });
+      return found?.score.late === 0 ? [{ variant, found }] : [];
+    })
+    .sort((a, b) => compareScores(a.found.score, b.found.score));
+  for (const { variant, found } of kept.slice(0, MOST_LEVERS)) {
+    const starts = Object.values(found.placed.at).map(({ startSlot }) => startSlot);
+    waysOut.push({ kind: 'lever', variantId: variant.id, startSlot: Math.min(...starts) });
+  }
   const alone = beside([]);
   if (alone?.score.late === 0) {
     const one = others.filter((id) => beside(others.filter((other) => other !== id))?.score.late === 0);
-    waysOut.push(...one.map((id): WayOut => ({ kind: 'without', batchId: id })));
+    for (const id of one) {
+      const readySlot = afterIt(problem, plan, batch, id, others);
+      waysOut.push(readySlot === null ? { kind: 'without', batchId: id } : { kind: 'otherLater', batchId: id, readySlot });
+    }
     const [first] = one;
     return { batchId, lateSlots, waysOut, cause: first ? { kind: 'batch', batchId: first } : { kind: 'others' } };
   }

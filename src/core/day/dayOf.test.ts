@@ -128,7 +128,7 @@ const wish = (batches: readonly DayBatchWish[], more: Partial<DayWish> = {}): Da
 });
 const batch = (formula: Formula, readyH: number | null, id = 'b', pieces = 2): DayBatchWish => ({
   id,
-  sheet: sheetOf(formula, pieces),
+  ways: [{ id: 'as written', tasteCost: 0, sheet: sheetOf(formula, pieces) }],
   formula,
   ready: readyH === null ? null : { fromMs: now + readyH * HOUR_MS, toMs: now + readyH * HOUR_MS },
 });
@@ -204,7 +204,7 @@ describe('a kitchen’s day', () => {
     if (!sheet.ok) throw new Error(sheet.problem.code);
     const hands = [{ fromMs: now, toMs: now + 6 * HOUR_MS, people: 1 }];
     const ready = { fromMs: now + 11 * HOUR_MS, toMs: now + 11 * HOUR_MS };
-    const { calls, score } = planned(wish([{ id: 'b', sheet: sheet.value, formula: parted, ready }], { hands }));
+    const { calls, score } = planned(wish([{ id: 'b', ways: [{ id: 'as written', tasteCost: 0, sheet: sheet.value }], formula: parted, ready }], { hands }));
     // worked out by hand: the tin comes out at two; the rolls bake before it, and are divided first
     expect(calls).toEqual([
       '11:15-11:20 mix', '11:20-11:35 rest', '11:35-11:40 r1', '11:40-11:50 t1', '11:40-12:25 r2', '11:50-12:55 t2',

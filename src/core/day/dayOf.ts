@@ -8,15 +8,18 @@ import { dayOven } from './dayOven';
 import type { DayOven, DayPlan, DayProblem } from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
 import { coldSlots } from './ovenChange';
-import { keyOf } from './score';
+import { blockKey } from './score';
 import type { Plate } from '../heat/parameters';
 
 /** A batch that is to be made, and when it has to be ready; null: as soon as it can be. */
 export interface DayBatchWish {
   readonly id: string;
-  readonly sheet: BatchSheet;
+  /** How it can be made, as written first: the sheet, and what that does to taste. */
+  readonly ways: readonly { readonly id: string; readonly tasteCost: number; readonly sheet: BatchSheet }[];
   readonly formula: Pick<Formula, 'bakedAs' | 'steps'>;
   readonly ready: { readonly fromMs: number; readonly toMs: number } | null;
+  /** Only these; absent: the one it usually goes in, and those of its kind. */
+  readonly ovenIds?: readonly string[];
 }
 
 /** People who are there, from one moment to another. */
@@ -28,7 +31,7 @@ interface DayHands {
 }
 
 export interface DayWish {
-  /** Nothing begins before it. */
+  /** From when the slots are counted; nothing begins before it. */
   readonly nowMs: number;
   readonly endMs: number;
   readonly slotMin: number;
@@ -67,7 +70,6 @@ function checked({ nowMs, endMs, slotMin, hands, batches }: DayWish): Result<nul
     ids.add(id);
     if (!ready) continue;
     if (ready.toMs < ready.fromMs) return refuse('rangeReversed', `batches.${at}.ready.to`);
-    if (ready.toMs <= nowMs) return refuse('tooSmall', `batches.${at}.ready.to`);
     if (ready.toMs > endMs) return refuse('tooLarge', `batches.${at}.ready.to`);
   }
   return ok(null);
@@ -114,29 +116,29 @@ export function dayOf(wish: DayWish): Result<Day> {
       })),
       ovens,
       resources: [...ONE_OF.map((id) => ({ id, capacity: 1 })), ...PLENTY.map((id) => ({ id, capacity: DAY_LIMITS.most }))],
-      batches: batches.map(({ id, sheet, formula, ready }) => {
+      batches: batches.map(({ id, ways, formula, ready, ovenIds }) => {
         const usual = ovenFor(kit, formula);
         const alike = kit.ovens.filter(({ kind }) => kind === usual?.kind).map((oven) => oven.id);
-        const strands = batchStrands(sheet);
-        for (const strand of strands) for (const block of strand.blocks) blocks.set(keyOf(id, block), block);
         const promise = ready
           ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
           : { fromSlot: 0, toSlot: 0 };
         return {
           id,
-          variants: [
-            {
-              id: 'as written',
-              tasteCost: 0,
+          variants: ways.map(({ id: variantId, tasteCost, sheet }) => {
+            const strands = batchStrands(sheet);
+            for (const block of strands.flatMap((strand) => strand.blocks)) blocks.set(blockKey(id, variantId, block), block);
+            return {
+              id: variantId,
+              tasteCost,
               strands: asDayStrands(strands, {
                 slotMin,
                 promise,
                 // the usual one first
-                ovenIds: () => [...new Set([usual?.id ?? kit.ovenId, ...alike])],
+                ovenIds: () => ovenIds ?? [...new Set([usual?.id ?? kit.ovenId, ...alike])],
                 shareOf: (block) => shareOf(sheet, block),
               }),
-            },
-          ],
+            };
+          }),
         };
       }),
     },
@@ -162,7 +164,7 @@ export function callsOf({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan)
       return (variant?.strands ?? []).flatMap(({ activities }) =>
         activities.flatMap(({ id: blockId, lastsSlots }): DayCall[] => {
           const { startSlot, ovenId } = placed!.at[blockId]!;
-          const block = blocks.get(keyOf(batchId, { id: blockId }));
+          const block = blocks.get(blockKey(batchId, variant!.id, { id: blockId }));
           if (!block) return [];
           const stretch = (lastsSlots * slotMs) / Math.max(1, block.lastsS.typical);
           const startMs = fromMs + startSlot * slotMs;
@@ -178,9 +180,9 @@ export function callsOf({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan)
 /** When each oven has to be lit, and how hot it is to be first. */
 export function lightings({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan): { ovenId: string; atMs: number; setC: number; plate: Plate | null }[] {
   return problem.ovens.flatMap((oven) => {
-    const visits = Object.entries(plan.batches).flatMap(([batchId, { at }]) =>
+    const visits = Object.entries(plan.batches).flatMap(([batchId, { variantId, at }]) =>
       Object.entries(at).flatMap(([blockId, placed]) => {
-        const heat = blocks.get(keyOf(batchId, { id: blockId }))?.heat;
+        const heat = blocks.get(blockKey(batchId, variantId, { id: blockId }))?.heat;
         return placed.ovenId === oven.id && heat ? [{ startSlot: placed.startSlot, heat }] : [];
       }),
     );

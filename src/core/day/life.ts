@@ -17,11 +17,13 @@ export interface Life {
   /** Who is there when nobody is away. */
   readonly people: number;
   /** Hours in which so many are away; absent: everybody. */
-  readonly away: readonly (Hours & { readonly people?: number })[];
+  readonly away: readonly (Hours & { readonly people?: number | null })[];
   /** Hours one likes to work in; empty: any. */
   readonly preferred: readonly Hours[];
   /** Whether other hours may be used where a promise asks for them. */
   readonly otherHours: boolean;
+  /** Single times in which nobody is there. */
+  readonly once?: readonly { readonly fromMs: number; readonly toMs: number }[];
 }
 
 const CLOCK = /^([01]\d|2[0-3]):([0-5]\d)$|^24:00$/;
@@ -68,10 +70,13 @@ function momentsOf({ days, from, to }: Hours, zone: string, fromMs: number, toMs
 export function handsOf(life: Life, fromMs: number, toMs: number): Result<DayWish['hands']> {
   const fits = checked(life);
   if (!fits.ok) return fits;
-  const { zone, people, away, preferred, otherHours } = life;
-  const gone = away.flatMap((hours) =>
-    momentsOf(hours, zone, fromMs, toMs).map((moment) => ({ ...moment, people: hours.people ?? people })),
-  );
+  const { zone, people, away, preferred, otherHours, once = [] } = life;
+  const gone = [
+    ...away.flatMap((hours) =>
+      momentsOf(hours, zone, fromMs, toMs).map((moment) => ({ ...moment, people: hours.people ?? people })),
+    ),
+    ...once.map((moment) => ({ ...moment, people })),
+  ];
   const liked = preferred.flatMap((hours) => momentsOf(hours, zone, fromMs, toMs));
   const edges = [
     ...new Set([fromMs, toMs, ...[...gone, ...liked].flatMap((moment) => [moment.fromMs, moment.toMs])]),

@@ -1,15 +1,15 @@
 import * as z from 'zod';
-import { batchRequestSchema, planBatch, type BatchRequest } from '../batch';
+import { batchRequestSchema } from '../batch';
 import { fileBook, newestKit, readKitchenFile } from '../formats/kitchenFile';
 import { readJson } from '../formats/readJson';
-import type { Formula } from '../formula';
 import type { IngredientBook } from '../ingredients';
-import { roomOf } from '../kit';
 import { readAs } from '../readAs';
 import { ok, refuse, type Problem, type Result } from '../result';
-import { collisionOf } from './collision';
+import { collisionOf, type WayOut } from './collision';
 import { callsOf, dayOf, lightings, type Day, type DayBatchWish } from './dayOf';
 import { DAY_LIMITS } from './dayLimits';
+import { batchWays, usualRequest } from './kitchenDay';
+import { LEVER_KINDS } from './levers';
 import { handsOf } from './life';
 import { playPlan, type Outcome } from './play';
 import { searchDay, type Found } from './searchDay';
@@ -48,18 +48,13 @@ const dayFileSchema = z.strictObject({
         batch: batchRequestSchema.optional(),
         /** A moment, or between two; null: as soon as it can be. */
         ready: z.union([moment, z.strictObject({ from: moment, to: moment })]).nullable(),
+        /** What may be changed of it so that it fits. */
+        levers: z.array(z.enum(LEVER_KINDS)).max(LEVER_KINDS.length).default([]),
       }),
     )
     .min(1)
     .max(DAY_LIMITS.most),
 }); // prettier-ignore
-
-/** What a formula usually makes. */
-function usualRequest({ usualYield, ways }: Formula): BatchRequest {
-  const { pieces, pieceMassG, bakeLossPercent, bowlLossPercent } = usualYield;
-  if (!ways?.length) return { mode: 'pieces', pieces, pieceMassG, weighed: 'dough', bakeLossPercent, bowlLossPercent };
-  return { mode: 'factor', factor: 1, pieceMassG, bowlLossPercent };
-} // prettier-ignore
 
 const at = (path: string, { problem }: { problem: Problem }): Result<never> => ({
   ok: false,
@@ -93,17 +88,36 @@ function readDay(
   const hands = handsOf(life, nowMs, endMs);
   if (!hands.ok) return at('life', hands);
   const wishes: DayBatchWish[] = [];
-  for (const [index, { id, formula: key, batch, ready }] of batches.entries()) {
+  for (const [index, { id, formula: key, batch, ready, levers }] of batches.entries()) {
     const formula = file.value.formulas.find((each) => each.key === key)?.revisions.at(-1)?.formula;
     if (!formula) return refuse('notAllowed', `batches.${index}.formula`);
-    const sheet = planBatch(formula, batch ?? usualRequest(formula), kit.scales, book.value, roomOf(kit, formula));
-    if (!sheet.ok) return at(`batches.${index}.batch`, sheet);
+    const ways = batchWays(formula, batch ?? usualRequest(formula), levers, { kit, book: book.value });
+    if (!ways.ok) return at(`batches.${index}.batch`, ways);
     const { from, to } = typeof ready === 'string' ? { from: ready, to: ready } : (ready ?? { from: null, to: null });
-    wishes.push({ id, sheet: sheet.value, formula, ready: from && to ? { fromMs: Date.parse(from), toMs: Date.parse(to) } : null });
+    if (to !== null && Date.parse(to) <= nowMs) return refuse('tooSmall', `batches.${index}.ready.to`);
+    wishes.push({ id, ways: ways.value, formula, ready: from && to ? { fromMs: Date.parse(from), toMs: Date.parse(to) } : null });
   }
   const day = dayOf({ nowMs, endMs, slotMin, kit, hands: hands.value, batches: wishes });
   return day.ok ? ok({ day: day.value, zone: life.zone, wishes }) : day;
 } // prettier-ignore
+
+type Spans = (slots: readonly { fromSlot: number; toSlot: number }[]) => unknown;
+function wayOutAsFile(out: WayOut, at: (slot: number) => string, spans: Spans) {
+  switch (out.kind) {
+    case 'later':
+      return { kind: out.kind, ready: at(out.readySlot) };
+    case 'hands':
+      return { kind: out.kind, there: spans(out.slots) };
+    case 'otherLater':
+      return { kind: out.kind, batch: out.batchId, ready: at(out.readySlot) };
+    case 'without':
+      return { kind: out.kind, batch: out.batchId };
+    case 'lever':
+      return { kind: out.kind, lever: out.variantId, begin: at(out.startSlot) };
+    case 'oven':
+      return { kind: out.kind, oven: out.ovenId };
+  }
+}
 
 /** Days on which a plan is played to tell how likely it is. */
 const DRAWS = 200;
@@ -114,7 +128,7 @@ function planAsFile({ day, wishes }: { readonly day: Day; readonly wishes: reado
   const iso = (ms: number) => new Date(ms).toISOString();
   const spans = (slots: readonly { fromSlot: number; toSlot: number }[]) =>
     slots.map(({ fromSlot, toSlot }) => ({ from: iso(fromMs + fromSlot * slotMs), to: iso(fromMs + toSlot * slotMs) }));
-  const steps = new Map(wishes.flatMap(({ id, sheet }) => sheet.steps.map((step) => [`${id} ${step.id}`, step])));
+  const steps = new Map(wishes.flatMap(({ id, ways }) => (ways.find((way) => way.id === plan.batches[id]?.variantId) ?? ways[0]!).sheet.steps.map((step) => [`${id} ${step.id}`, step] as const)));
   const calls = callsOf(day, plan);
   const outcomes = new Map(playPlan(day, plan, { seed: 1, draws: DRAWS }).map((outcome) => [outcome.batchId, outcome]));
   const atSlot = (slot: number) => iso(fromMs + Math.round((slot * slotMs) / 60_000) * 60_000);
@@ -134,6 +148,7 @@ function planAsFile({ day, wishes }: { readonly day: Day; readonly wishes: reado
       return {
         id,
         placed: mine.length > 0,
+        made: plan.batches[id]?.variantId ?? null,
         ready: mine.length > 0 ? iso(Math.max(...mine.map(({ toMs }) => toMs))) : null,
         ...likely(outcomes.get(id)),
         wanted: wanted && { from: iso(wanted.fromMs), to: iso(wanted.toMs) },
@@ -142,7 +157,7 @@ function planAsFile({ day, wishes }: { readonly day: Day; readonly wishes: reado
             lateMin: found.lateSlots === null ? null : inMin(found.lateSlots),
             cause: 'slots' in found.cause ? { kind: found.cause.kind, nobody: spans(found.cause.slots) } : found.cause,
             waysOut: found.waysOut.map((out) =>
-              out.kind === 'later' ? { kind: 'later', ready: iso(fromMs + out.readySlot * slotMs) } : 'slots' in out ? { kind: 'hands', there: spans(out.slots) } : out,
+              wayOutAsFile(out, (slot) => iso(fromMs + slot * slotMs), spans),
             ),
           },
         }),

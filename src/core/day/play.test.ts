@@ -29,7 +29,7 @@ if (!sheet.ok) throw new Error(sheet.problem.code);
 const SHEET = sheet.value;
 
 const wish = (id: string, fromH: number, toH: number): DayBatchWish => ({
-  id, sheet: SHEET, formula: loaf, ready: { fromMs: now + fromH * HOUR_MS, toMs: now + toH * HOUR_MS },
+  id, ways: [{ id: 'as written', tasteCost: 0, sheet: SHEET }], formula: loaf, ready: { fromMs: now + fromH * HOUR_MS, toMs: now + toH * HOUR_MS },
 }); // prettier-ignore
 function planned(batches: DayBatchWish[]): { day: Day; plan: DayPlan } {
   const day = dayOf({ nowMs: now, endMs: now + 14 * HOUR_MS, slotMin: 5, kit: ORDINARY_KIT, batches, hands: [{ fromMs: now, toMs: now + 14 * HOUR_MS, people: 1 }] }); // prettier-ignore

@@ -14,7 +14,7 @@ import {
 } from './dayProblem';
 import type { Block } from './strandsOf';
 import { changeSlots, mayShare } from './ovenChange';
-import { keyOf, variantOf } from './score';
+import { blockKey, variantOf } from './score';
 
 /** How a plan turns out for one batch, over days on which everything takes as long as it takes. */
 export interface Outcome {
@@ -35,6 +35,7 @@ const PLAIN_CV = 0.05;
 
 interface Step {
   readonly batchId: string;
+  readonly variantId: string;
   readonly strand: Strand;
   readonly activity: DayActivity;
   readonly placed: Placed;
@@ -50,7 +51,14 @@ function stepsOf({ problem }: Day, plan: DayPlan): Step[] {
     for (const strand of variant?.strands ?? []) {
       let before = variant?.strands.find(({ id }) => id === strand.afterId)?.activities.at(-1)?.id ?? null;
       for (const activity of strand.activities) {
-        steps.push({ batchId, strand, activity, placed: placed!.at[activity.id]!, before });
+        steps.push({
+          batchId,
+          variantId: placed!.variantId,
+          strand,
+          activity,
+          placed: placed!.at[activity.id]!,
+          before,
+        });
         before = activity.id;
       }
     }
@@ -168,8 +176,8 @@ export function playPlan(
     const last = new Map<string, number>();
     const late = new Set<string>();
     for (const step of steps) {
-      const { batchId, activity, strand } = step;
-      const block = blocks.get(keyOf(batchId, activity));
+      const { batchId, variantId, activity, strand } = step;
+      const block = blocks.get(blockKey(batchId, variantId, activity));
       const end = played.do(step, drawnSlots(block, activity, batchZ.get(batchId)!, normal(), yeast));
       if (!strand.promise || strand.activities.at(-1) !== activity) continue;
       last.set(batchId, Math.max(last.get(batchId) ?? 0, end));

@@ -40,6 +40,10 @@ export const variantOf = (
 /** What names an activity in the whole day. */
 export const keyOf = (batchId: string, { id }: Pick<DayActivity, 'id'>): string => `${batchId} ${id}`;
 
+/** What names what lies behind an activity: by another variant it takes another time. */
+export const blockKey = (batchId: string, variantId: string, { id }: Pick<DayActivity, 'id'>): string =>
+  `${batchId} ${variantId} ${id}`;
+
 const endOf = ({ at }: PlacedBatch, { activities }: Strand): number => {
   const last = activities.at(-1);
   return last ? at[last.id]!.startSlot + last.lastsSlots : 0;

@@ -2,9 +2,11 @@ export { readDocument, setAside, type DocumentKind, type SetAside } from './docu
 export {
   BAKE_ACTION,
   BAKE_PLAN,
+  DAY,
   DOCUMENT_KINDS,
   FORMULA,
   KIT,
+  LIFE,
   KITCHEN_DETAILS,
   KITCHEN_ENTRY,
   type BakePlan,

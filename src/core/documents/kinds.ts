@@ -3,6 +3,8 @@ import { bakeActionSchema, type BakeAction } from '../bake/bakeEvent';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { batchSheetSchema } from '../batch/batchSheet';
 import { ordinaryScales } from '../batch/scale';
+import { dayDocumentSchema, type DayDocument } from '../day/dayDocument';
+import { lifeDocumentSchema, type LifeDocument } from '../day/lifeDocument';
 import { formulaSchema, type Formula } from '../formula/formulaSchema';
 import { sizeFromWords } from '../formula/sizeFromWords';
 import { kitchenEntrySchema, type KitchenEntry } from '../ingredients/kitchenEntrySchema';
@@ -87,6 +89,12 @@ export const KITCHEN_DETAILS: DocumentKind<KitchenDetails> = {
   },
 };
 
+/** What a kitchen is going to make, and when. */
+export const DAY: DocumentKind<DayDocument> = { name: 'day', version: 1, schema: dayDocumentSchema, upgrades: {} };
+
+/** When hands are free in a kitchen. */
+export const LIFE: DocumentKind<LifeDocument> = { name: 'life', version: 1, schema: lifeDocumentSchema, upgrades: {} };
+
 export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   FORMULA,
   BAKE_PLAN,
@@ -94,4 +102,6 @@ export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   KIT,
   KITCHEN_ENTRY,
   KITCHEN_DETAILS,
+  DAY,
+  LIFE,
 ];

@@ -4,6 +4,8 @@ import { kitSchema } from '../kit/kitSchema';
 import { bakeActionSchema } from '../bake/bakeEvent';
 import { BAKINGS, type Baking } from './bakings';
 import { LAST_SEQ } from '../bake/lastSeq';
+import { dayDocumentSchema } from '../day/dayDocument';
+import { lifeDocumentSchema } from '../day/lifeDocument';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { formulaSchema } from '../formula/formulaSchema';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
@@ -12,6 +14,8 @@ import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 
 /** Made by the sender once per wish; the server grants the same wish once however often it arrives. */
 const requestId = z.uuid();
+/** The version the writer had before its eyes; 0 when nothing was saved yet. */
+const version = z.number().int().min(0).max(1_000_000_000);
 
 export const createFormulaSchema = z.union([
   z.strictObject({ requestId, formula: formulaSchema }),
@@ -46,11 +50,16 @@ export type SaveIngredient = z.infer<typeof saveIngredientSchema>;
 
 export const saveKitSchema = z.strictObject({
   requestId,
-  /** The version the writer had before its eyes; 0 when nothing was saved yet. */
-  seen: z.number().int().min(0).max(1_000_000_000),
+  seen: version,
   kit: kitSchema,
 });
 export type SaveKit = z.infer<typeof saveKitSchema>;
+
+export const saveDaySchema = z.strictObject({ requestId, seen: version, day: dayDocumentSchema });
+export type SaveDay = z.infer<typeof saveDaySchema>;
+
+export const saveLifeSchema = z.strictObject({ requestId, seen: version, life: lifeDocumentSchema });
+export type SaveLife = z.infer<typeof saveLifeSchema>;
 
 export const archiveFormulaSchema = z.strictObject({ archived: z.boolean() });
 
@@ -58,6 +67,8 @@ export const startBakeSchema = z.strictObject({
   requestId,
   formulaId: z.uuid(),
   revision: z.number().int().min(1).max(1_000_000_000),
+  /** Made otherwise than written so that it fits its day, as `leverId` writes it. */
+  lever: z.string().max(80).optional(),
   batch: batchRequestSchema,
 });
 

@@ -77,6 +77,7 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
           does={{
             story: () => void actions.toStory(),
             batch: () => void actions.toBatch(),
+            readyAt: () => void actions.toDay(),
             write: () => setWriting(true),
             copy: () => void actions.copy({ copyOf: loaded.id }),
             archive: () => void actions.archive(!archived),

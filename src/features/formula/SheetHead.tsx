@@ -1,5 +1,5 @@
 'use client';
-import { EllipsisVertical, Redo2, Scale, Undo2 } from 'lucide-react';
+import { CalendarClock, EllipsisVertical, Redo2, Scale, Undo2 } from 'lucide-react';
 import { STYLES } from '@/core/formula';
 import { Button, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
@@ -19,7 +19,7 @@ interface SheetHeadProps {
   sheet: FormulaSheet;
   archived: boolean;
   /** What a formula as a whole can be asked for. */
-  does: Readonly<Record<'story' | 'batch' | 'write' | 'copy' | 'archive', () => void>>;
+  does: Readonly<Record<'story' | 'batch' | 'readyAt' | 'write' | 'copy' | 'archive', () => void>>;
 }
 
 const choice = (key: string, word: string, onSelect: () => void) => ({ key, words: word, onSelect });
@@ -81,6 +81,10 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
           ]}
         />
       </div>
+      <Button className="min-h-11 px-4 text-base" onClick={does.readyAt}>
+        <CalendarClock size={18} aria-hidden />
+        {words.readyAt}
+      </Button>
       <Button look="now" className="min-h-11 px-5 text-base" onClick={does.batch}>
         <Scale size={18} aria-hidden />
         {words.makeABatch}

@@ -27,10 +27,12 @@ export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
     await sheet.saved();
     router.push(`/formulas/${loaded.id}/story`);
   };
-  const toBatch = async () => {
-    // the batch is planned from what is saved, so what is on the sheet has to be saved first
-    if (await sheet.saved()) router.push(`/formulas/${loaded.id}/batch`);
+  const toPage = async (path: string) => {
+    // what is planned is planned from what is saved, so what is on the sheet has to be saved first
+    if (await sheet.saved()) router.push(path);
     else setTrouble(words.theFormulaIsNot);
   };
-  return { archived, trouble, copy, archive, toStory, toBatch };
+  const toBatch = () => toPage(`/formulas/${loaded.id}/batch`);
+  const toDay = () => toPage(`/day?add=${loaded.id}`);
+  return { archived, trouble, copy, archive, toStory, toBatch, toDay };
 }

@@ -45,7 +45,9 @@ export function routeOf(lane: string): Route | null {
     case 'taps':
       return { path: api(`/bakes/${id}/taps`), atOnce: 50, body: tapsUnseen };
     case 'kit':
-      return { path: api('/kit'), atOnce: 1, body: first };
+    case 'day':
+    case 'life':
+      return { path: api(`/${kind}`), atOnce: 1, body: first };
     case 'ingredient':
       return { path: api('/ingredients'), atOnce: 1, body: first };
     default:

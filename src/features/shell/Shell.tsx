@@ -1,6 +1,7 @@
 'use client';
 import {
   BookOpenText,
+  CalendarClock,
   Boxes,
   CircleHelp,
   CookingPot,
@@ -43,6 +44,7 @@ const NEEDED_OFFLINE = [loadDialog];
 
 const ICONS: Record<(typeof STATIONS)[number]['href'], LucideIcon> = {
   '/': Sunrise,
+  '/day': CalendarClock,
   '/formulas': NotebookPen,
   '/ingredients': Boxes,
   '/kit': Heater,

@@ -3,6 +3,7 @@ import { words } from '@/wording/screens/shell/stations';
 /** The main pages: each by its place within the kitchen, what it is called, and the key after g that leads to it. */
 export const STATIONS = [
   { href: '/', word: words.today, key: 't' },
+  { href: '/day', word: words.day, key: 'd' },
   { href: '/formulas', word: words.formulas, key: 'f' },
   { href: '/ingredients', word: words.ingredients, key: 'i' },
   { href: '/kit', word: words.equipment, key: 'k' },

@@ -1,5 +1,6 @@
 /** Titles, and the pages that are none: not found, not answering. */
 export const words = {
+  theDay: 'The day',
   help: 'Help',
   bench: 'Bench',
   startedEarlier: 'Started earlier',

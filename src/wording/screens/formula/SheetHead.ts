@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  readyAt: 'Ready at …',
   nameOfTheFormula: 'Name of the formula',
   style: 'Style',
   undoCtrlZ: 'Undo (Ctrl Z)',

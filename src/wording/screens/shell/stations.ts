@@ -1,6 +1,7 @@
 /** The main pages. */
 export const words = {
   today: 'Today',
+  day: 'Day',
   formulas: 'Formulas',
   ingredients: 'Ingredients',
   equipment: 'Equipment',

@@ -1,0 +1,33 @@
+import type { DayCallOut } from '@/core/day/agenda';
+import { formatTemperature } from '@/core/units';
+import { loadDay } from '@/server/day';
+import { dayCalendar } from '@/server/dayCalendar';
+import { loadKit } from '@/server/kit';
+import { words } from '@/wording/screens/day/calls';
+import { STEP_WORD } from '@/wording/words';
+import { reading } from '../../../../edge';
+import { kitchenOf, type KitchenParams } from '../../../../kitchenOf';
+
+/** The day as a calendar file, with alarms. */
+export const GET = (_request: Request, { params }: KitchenParams): Promise<Response> =>
+  reading(async () => {
+    const context = await kitchenOf(params);
+    const [{ value: day }, { kit }] = await Promise.all([loadDay(context), loadKit(context)]);
+    const nameOf = (id: string) => day.batches.find((batch) => batch.id === id)?.name ?? '';
+    const say = (call: DayCallOut): string => {
+      if (call.kind === 'light') {
+        const oven = kit.ovens.find(({ id }) => id === call.ovenId)?.name ?? '';
+        return words.light(oven, formatTemperature(call.setC, 'C'), call.plate);
+      }
+      if (call.kind === 'ready') return `${words.ready}: ${nameOf(call.batchId)}`;
+      const step = call.title || STEP_WORD[call.step];
+      return `${call.kind === 'look' ? words.look(step) : step}: ${nameOf(call.batchId)}`;
+    };
+    const { id, details } = context.kitchen;
+    return new Response(dayCalendar(day, id, context.now().getTime(), { name: details.name, say }), {
+      headers: {
+        'content-type': 'text/calendar; charset=utf-8',
+        'content-disposition': 'attachment; filename="honest-crumb-day.ics"',
+      },
+    });
+  });

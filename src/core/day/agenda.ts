@@ -1,0 +1,59 @@
+import type { StepKind } from '../method/step';
+import type { Plate } from '../heat/parameters';
+import type { DayBatchDocument, DayDocument } from './dayDocument';
+
+/** One thing to do on a day, or to look at, as it is called out. */
+export type DayCallOut =
+  | { readonly kind: 'light'; readonly atMs: number; readonly ovenId: string; readonly setC: number; readonly plate: Plate | null }
+  | {
+      readonly kind: 'block';
+      readonly atMs: number;
+      readonly untilMs: number;
+      readonly batchId: string;
+      readonly blockId: string;
+      readonly step: StepKind;
+      readonly title: string;
+      readonly setC: number | null;
+      readonly ovenId: string | null;
+      /** By itself: nobody has to be there for it to begin. */
+      readonly byItself: boolean;
+      readonly state: BlockState;
+    }
+  | { readonly kind: 'look'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly step: StepKind; readonly title: string }
+  | { readonly kind: 'ready'; readonly atMs: number; readonly batchId: string }; // prettier-ignore
+
+type BlockState = 'todo' | 'running' | 'done';
+
+/** What the baker said by hand. */
+const saidState = ({ progress }: DayBatchDocument, blockId: string): BlockState => {
+  const said = progress[blockId];
+  return said === undefined ? 'todo' : said.endMs === null ? 'running' : 'done';
+};
+
+/**
+ * Everything a day calls for, in the order of the clock; as it is saved, without computing anything.
+ *
+ * @param stateOf how far a block is, where somebody knows more than the hand has said: the bench
+ */
+export function agendaOf({ batches, lit }: DayDocument, stateOf: (batch: DayBatchDocument, blockId: string) => BlockState = saidState): DayCallOut[] {
+  const calls: DayCallOut[] = lit.map((each) => ({ kind: 'light', ...each }));
+  for (const batch of batches) {
+    const blocks = Object.entries(batch.at);
+    for (const [blockId, { startMs, endMs, kind, title, setC, ovenId, handsOn, looksMs }] of blocks) {
+      const state = stateOf(batch, blockId);
+      calls.push({ kind: 'block', atMs: startMs, untilMs: endMs, batchId: batch.id, blockId, step: kind, title, setC, ovenId, byItself: !handsOn, state });
+      if (state === 'done') continue;
+      for (const atMs of looksMs)
+        if (atMs < endMs) calls.push({ kind: 'look', atMs, batchId: batch.id, blockId, step: kind, title });
+    }
+    if (blocks.length > 0) calls.push({ kind: 'ready', atMs: Math.max(...blocks.map(([, { endMs }]) => endMs)), batchId: batch.id });
+  }
+  return calls.sort((a, b) => a.atMs - b.atMs);
+} // prettier-ignore
+
+/** What is to be done next: what should have begun and nobody said that it has, else the first that is still to come and asks for somebody. */
+export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOut | null {
+  const asks = (call: DayCallOut): boolean =>
+    call.kind === 'block' ? call.state === 'todo' && !call.byItself : call.atMs >= nowMs - 60_000;
+  return calls.find(asks) ?? null;
+} // prettier-ignore

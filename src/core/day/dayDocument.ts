@@ -1,0 +1,80 @@
+import * as z from 'zod';
+import { batchRequestSchema } from '../batch/batchRequest';
+import { localIdSchema } from '../formula/formulaSchema';
+import { PLATE_KINDS } from '../method/heating';
+import { STEP_KINDS, STEP_LIMITS } from '../method/stepLimits';
+import { plainText } from '../plainTextSchema';
+import { DAY_LIMITS } from './dayLimits';
+import { LEVER_KINDS } from './levers';
+
+const momentMs = z.number().int().min(0).max(8_640_000_000_000);
+/** A block of a batch: named by the call it begins with, and by which load it is of. */
+const blockIdSchema = z.string().min(1).max(120);
+
+/** One batch of a day: what is to be made, when it has to be ready, how far it may be changed for that, and where all of it lies. */
+const dayBatchSchema = z.strictObject({
+  id: localIdSchema,
+  formulaId: z.uuid(),
+  revision: z.number().int().min(1).max(1_000_000_000),
+  /** The formula's name when it was put on the day, for whoever cannot read the formula. */
+  name: plainText(120),
+  batch: batchRequestSchema,
+  /** Null: as soon as it can be. */
+  ready: z.strictObject({ fromMs: momentMs, toMs: momentMs }).nullable(),
+  /** What may be changed of it so that it fits. */
+  levers: z.array(z.enum(LEVER_KINDS)).max(LEVER_KINDS.length),
+  /** Which ovens it may go in; empty: those of the kind it usually goes in. */
+  ovenIds: z.array(localIdSchema).max(30),
+  /** How it is made by the plan, as `leverId` writes it. */
+  variantId: z.string().max(80),
+  at: z.record(
+    blockIdSchema,
+    z.strictObject({
+      startMs: momentMs,
+      endMs: momentMs,
+      ovenId: localIdSchema.nullable(),
+      /** What it is, so that a list can tell it without the formula. */
+      kind: z.enum(STEP_KINDS),
+      title: plainText(STEP_LIMITS.titleLength),
+      setC: z.number().nullable(),
+      /** Somebody begins it with his hands; else it goes on by itself. */
+      handsOn: z.boolean(),
+      looksMs: z.array(momentMs).max(4),
+    }),
+  ),
+  /** Blocks that may not move, with when they begin. */
+  pins: z.record(blockIdSchema, momentMs),
+  /** What the baker said of it by hand; the bench says it by itself. */
+  progress: z.record(
+    blockIdSchema,
+    z.strictObject({
+      startMs: momentMs,
+      endMs: momentMs.nullable(),
+      lastsS: z.number().int().min(0).max(604_800).nullable(),
+    }),
+  ),
+  bakeId: z.uuid().nullable(),
+});
+
+/** What a kitchen is going to make, on one clock; kept in versions. */
+export const dayDocumentSchema = z
+  .strictObject({
+    batches: z.array(dayBatchSchema).max(DAY_LIMITS.most),
+    /** When ovens are lit, and for what. */
+    lit: z
+      .array(z.strictObject({ ovenId: localIdSchema, atMs: momentMs, setC: z.number(), plate: z.enum(PLATE_KINDS).nullable() }))
+      .max(30),
+  })
+  .superRefine(({ batches }, context) => {
+    const seen = new Set<string>();
+    for (const [at, { id, ready }] of batches.entries()) {
+      if (seen.has(id)) context.addIssue({ code: 'custom', path: ['batches', at, 'id'], params: { code: 'duplicateId' } });
+      seen.add(id);
+      if (ready && ready.toMs < ready.fromMs)
+        context.addIssue({ code: 'custom', path: ['batches', at, 'ready', 'toMs'], params: { code: 'rangeReversed' } });
+    }
+  }); // prettier-ignore
+export type DayDocument = z.infer<typeof dayDocumentSchema>;
+export type DayBatchDocument = DayDocument['batches'][number];
+
+export const EMPTY_DAY: DayDocument = { batches: [], lit: [] };

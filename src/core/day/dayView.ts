@@ -1,0 +1,100 @@
+import type { Plate } from '../heat/parameters';
+import type { StepKind } from '../method/step';
+import type { Lever } from './levers';
+import type { Score } from './score';
+
+/** One step in a block of the day, with when it begins. */
+export interface BlockStep {
+  readonly id: string;
+  readonly kind: StepKind;
+  readonly title: string;
+  readonly tempC: number | null;
+  readonly startMs: number;
+  readonly endMs: number;
+}
+
+/** A block where it lies on the clock. */
+export interface BlockView {
+  readonly id: string;
+  readonly strandId: string;
+  readonly kind: StepKind;
+  readonly steps: readonly BlockStep[];
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly ovenId: string | null;
+  readonly setC: number | null;
+  /** When somebody is busy with it. */
+  readonly hands: readonly { readonly fromMs: number; readonly toMs: number }[];
+  readonly load: { readonly at: number; readonly of: number } | null;
+  readonly wayId: string | null;
+  readonly state: 'todo' | 'running' | 'done';
+  readonly pinned: boolean;
+  /** It may begin as late as this before the dough suffers; null: as late as one likes. */
+  readonly latestMs: number | null;
+  /** Of a rise: when to look whether it is there. */
+  readonly looksMs: readonly number[];
+}
+
+/** Why it collides, and what would help, on the clock. */
+export type WayOutView =
+  | { readonly kind: 'later'; readonly readyMs: number }
+  | { readonly kind: 'hands'; readonly spans: readonly Span[] }
+  | { readonly kind: 'without'; readonly batchId: string }
+  | { readonly kind: 'otherLater'; readonly batchId: string; readonly readyMs: number }
+  | { readonly kind: 'lever'; readonly variantId: string; readonly lever: Lever; readonly tasteCost: number; readonly startMs: number }
+  | { readonly kind: 'oven'; readonly ovenId: string }
+  | { readonly kind: 'unpin' }; // prettier-ignore
+
+export interface Span {
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+
+export interface CollisionView {
+  readonly lateMs: number | null;
+  readonly cause: { readonly kind: 'time' | 'others' | 'pin' } | { readonly kind: 'batch'; readonly batchId: string } | { readonly kind: 'hands'; readonly spans: readonly Span[] };
+  readonly waysOut: readonly WayOutView[];
+} // prettier-ignore
+
+export interface BatchView {
+  readonly id: string;
+  readonly variantId: string;
+  readonly lever: Lever;
+  readonly blocks: readonly BlockView[];
+  /** When all of it is ready; null: it has no place. */
+  readonly readyMs: number | null;
+  readonly likely: { readonly fromMs: number; readonly toMs: number; readonly chance: number } | null;
+  readonly collision: CollisionView | null;
+}
+
+export interface OvenView {
+  readonly id: string;
+  readonly lit: { readonly atMs: number; readonly setC: number; readonly plate: Plate | null } | null;
+  readonly points: readonly { readonly ms: number; readonly tempC: number }[];
+}
+
+/** What lies elsewhere than it was to. */
+export interface Change {
+  readonly batchId: string;
+  readonly blockId: string;
+  readonly kind: StepKind;
+  readonly byMs: number;
+}
+
+/** A day laid out. */
+export interface DayView {
+  readonly nowMs: number;
+  readonly fromMs: number;
+  readonly untilMs: number;
+  readonly batches: readonly BatchView[];
+  /** Batches that are left out: their formula cannot be read, or their batch cannot be weighed. */
+  readonly leftOut: readonly string[];
+  readonly ovens: readonly OvenView[];
+  readonly hands: readonly (Span & { readonly people: number; readonly unwanted: boolean })[];
+  readonly score: Score;
+  readonly rounds: number;
+  /** What the day had elsewhere before, the first first. */
+  readonly changes: readonly Change[];
+  /** Nothing is looked for any more; chances and collisions are told. */
+  readonly final: boolean;
+}

@@ -1,0 +1,226 @@
+import { planBatch, type BatchRequest, type BatchSheet } from '../batch';
+import type { Formula } from '../formula';
+import type { IngredientBook } from '../ingredients';
+import { roomOf, runKitchenOf, type Kit } from '../kit';
+import { ok, type Result } from '../result';
+import type { DayBatchDocument, DayDocument } from './dayDocument';
+import { dayOf, type Day, type DayBatchWish } from './dayOf';
+import { DAY_LIMITS } from './dayLimits';
+import type { DayPlan, PlacedBatch } from './dayProblem';
+import { leveredWays, leverId, type Lever, type LeverKind } from './levers';
+import type { LifeDocument } from './lifeDocument';
+import { handsOf } from './life';
+import { begunDay, type Progress } from './begunDay';
+import { blockKey, keyOf } from './score';
+
+/** What the bench knows of a call of a bake: when it began, and when it was done. */
+export interface CallProgress {
+  readonly startMs: number | null;
+  readonly doneMs: number | null;
+}
+
+/** A bake that was begun from a batch of the day: its own sheet, and how far it is. */
+export interface BakeProgress {
+  readonly sheet: BatchSheet;
+  readonly startedMs: number;
+  readonly endedMs: number | null;
+  readonly calls: Readonly<Record<string, CallProgress>>;
+}
+
+/** All that a day is laid out from. */
+export interface KitchenDay {
+  readonly day: DayDocument;
+  readonly life: LifeDocument;
+  readonly zone: string;
+  readonly kit: Kit;
+  readonly book: IngredientBook;
+  readonly nowMs: number;
+  /** By formula and revision, {@link formulaKey}; one that is missing leaves its batch out. */
+  readonly formulas: ReadonlyMap<string, Formula>;
+  /** By the id of the bake. */
+  readonly bakes: ReadonlyMap<string, BakeProgress>;
+}
+
+export const formulaKey = ({
+  formulaId,
+  revision,
+}: Pick<DayBatchDocument, 'formulaId' | 'revision'>): string => `${formulaId} ${revision}`;
+
+/** A way a batch can be made, with its sheet. */
+export interface BatchWay {
+  readonly id: string;
+  readonly lever: Lever | null;
+  readonly tasteCost: number;
+  readonly sheet: BatchSheet;
+}
+
+/** What a formula usually makes. */
+export function usualRequest({ usualYield, ways }: Formula): BatchRequest {
+  const { pieces, pieceMassG, bakeLossPercent, bowlLossPercent } = usualYield;
+  if (!ways?.length) return { mode: 'pieces', pieces, pieceMassG, weighed: 'dough', bakeLossPercent, bowlLossPercent };
+  return { mode: 'factor', factor: 1, pieceMassG, bowlLossPercent };
+} // prettier-ignore
+
+/**
+ * The ways a batch can be made: as written first, then by the levers that are allowed.
+ *
+ * @returns as `planBatch` of the batch as written; a lever whose batch cannot be weighed is left out
+ */
+export function batchWays(
+  formula: Formula,
+  request: BatchRequest,
+  allowed: readonly LeverKind[],
+  { kit, book }: Pick<KitchenDay, 'kit' | 'book'>,
+): Result<readonly BatchWay[]> {
+  const sheetOf = (made: Formula) => planBatch(made, request, kit.scales, book, roomOf(kit, made));
+  const plain = sheetOf(formula);
+  if (!plain.ok) return plain;
+  const ways: BatchWay[] = [{ id: 'as written', lever: null, tasteCost: 0, sheet: plain.value }];
+  if (allowed.length === 0) return ok(ways);
+  for (const { lever, formula: made, tasteCost } of leveredWays(formula, allowed, book, runKitchenOf(kit, formula)).slice(1)) {
+    const sheet = sheetOf(made);
+    if (sheet.ok) ways.push({ id: leverId(lever), lever, tasteCost, sheet: sheet.value });
+  }
+  return ok(ways);
+} // prettier-ignore
+
+/** Ways of batches, remembered: they follow from formula, request, levers, kit and book alone. */
+export type WaysOf = (batch: DayBatchDocument, formula: Formula) => Result<readonly BatchWay[]>;
+
+/** A kitchen's day as a problem, begun as far as it has, with the plan that is saved and what each batch is made of. */
+export interface KitchenProblem {
+  readonly day: Day;
+  readonly saved: DayPlan;
+  readonly ways: ReadonlyMap<string, readonly BatchWay[]>;
+  /** Batches that are left out: their formula is gone, or their batch cannot be weighed. */
+  readonly leftOut: readonly string[];
+  readonly hasBegun: boolean;
+  /** What has begun, by the key of its activity. */
+  readonly progress: ReadonlyMap<string, Progress>;
+  readonly begunIds: ReadonlySet<string>;
+  /** The day as it was before anything of it had begun. */
+  readonly whole: Day['problem'];
+  readonly waysOf: WaysOf;
+}
+
+const HOUR_MS = 3_600_000;
+export const SLOT_MIN = 5;
+const SLOT_MS = SLOT_MIN * 60_000;
+/** A day goes on for so long after the last thing that is wanted. */
+const BEYOND_MS = 14 * HOUR_MS;
+const LONGEST_MS = DAY_LIMITS.slots.max * SLOT_MS;
+
+const downToSlot = (ms: number): number => Math.floor(ms / SLOT_MS) * SLOT_MS;
+
+/** What the bench says of the calls of a bake, block by block: a block has begun with its first call, and is over with its last. */
+function benchProgress({ calls, startedMs }: BakeProgress, day: Day, batchId: string, variantId: string): Map<string, { startMs: number; endMs: number | null }> {
+  const found = new Map<string, { startMs: number; endMs: number | null }>();
+  for (const variant of day.problem.batches.find(({ id }) => id === batchId)?.variants ?? [])
+    for (const { id } of variant.strands.flatMap(({ activities }) => activities)) {
+      const block = day.blocks.get(blockKey(batchId, variantId, { id }));
+      if (!block) continue;
+      const told = block.calls.map(({ activityId }) => calls[activityId]);
+      const times = told.flatMap((call) => [call?.startMs, call?.doneMs]).filter((ms): ms is number => typeof ms === 'number');
+      if (times.length === 0) continue;
+      const last = told.at(-1)?.doneMs ?? null;
+      const start = Math.min(...times);
+      // only that it was done is known: it took as long as it takes
+      const known = told[0]?.startMs ?? null;
+      const first = known ?? Math.max(0, start - 1000 * (block.calls[0]?.lastsS ?? 0));
+      found.set(id, { startMs: Math.min(first, start), endMs: last });
+    }
+  // whoever has started a bake is at its first thing, whatever he has ticked
+  const [head] = day.problem.batches.find(({ id }) => id === batchId)?.variants[0]?.strands[0]?.activities ?? [];
+  if (head && !found.has(head.id)) found.set(head.id, { startMs: startedMs, endMs: null });
+  return found;
+} // prettier-ignore
+
+/**
+ * A kitchen's day as a problem. Slots are counted from the quarter of an hour or so in which the earliest thing that still matters began.
+ *
+ * @returns as {@link dayOf} and `handsOf`; null where there is nothing to plan
+ */
+export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenProblem | null> {
+  const { day: document, life, zone, kit, nowMs, formulas, bakes } = all;
+  const leftOut: string[] = [];
+  const ways = new Map<string, readonly BatchWay[]>();
+  const wishes: DayBatchWish[] = [];
+  let originMs = nowMs;
+  for (const batch of document.batches) {
+    const bake = batch.bakeId === null ? undefined : bakes.get(batch.bakeId);
+    if (bake && bake.endedMs !== null) continue;
+    const formula = formulas.get(formulaKey(batch));
+    const made = formula && (bake ? ok([{ id: batch.variantId || 'as written', lever: null, tasteCost: 0, sheet: bake.sheet }]) : waysOf(batch, formula));
+    if (!formula || !made?.ok) {
+      leftOut.push(batch.id);
+      continue;
+    }
+    ways.set(batch.id, made.value);
+    const own = batch.ovenIds.filter((id) => kit.ovens.some((oven) => oven.id === id));
+    wishes.push({ id: batch.id, ways: made.value, formula, ready: batch.ready, ...(own.length > 0 && { ovenIds: own }) });
+    const begun = [bake?.startedMs, ...Object.values(batch.progress).map(({ startMs }) => startMs)];
+    originMs = Math.min(originMs, ...begun.filter((ms): ms is number => ms !== undefined));
+  }
+  if (wishes.length === 0) return ok(null);
+  // what is longer ago than two days has no part in this one
+  originMs = downToSlot(Math.max(originMs, nowMs - 48 * HOUR_MS)) - 12 * SLOT_MS;
+  const wanted = wishes.map(({ ready }) => ready?.toMs ?? 0);
+  const endMs = Math.min(Math.max(nowMs + 10 * HOUR_MS, ...wanted) + BEYOND_MS, originMs + LONGEST_MS);
+  const hands = handsOf({ ...life, zone }, originMs, endMs);
+  if (!hands.ok) return hands;
+  const made = dayOf({ nowMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands: hands.value, batches: wishes });
+  if (!made.ok) return made;
+  const slotOf = (ms: number) => Math.round((ms - originMs) / SLOT_MS);
+  const progress = new Map<string, Progress>();
+  const saved: Record<string, PlacedBatch> = {};
+  const pinned = new Map<string, number>();
+  const begunIds = new Set<string>();
+  for (const batch of document.batches) {
+    const mine = ways.get(batch.id);
+    if (!mine) continue;
+    const variantId = mine.some(({ id }) => id === batch.variantId) ? batch.variantId : mine[0]!.id;
+    const bake = batch.bakeId === null ? undefined : bakes.get(batch.bakeId);
+    const benched = bake ? benchProgress(bake, made.value, batch.id, variantId) : new Map<string, never>();
+    for (const [id, { startMs, endMs: doneMs }] of benched)
+      progress.set(keyOf(batch.id, { id }), { startSlot: slotOf(startMs), endSlot: doneMs === null ? null : slotOf(doneMs) });
+    // what a hand says counts more than what a timer does
+    for (const [id, { startMs, endMs: doneMs, lastsS }] of Object.entries(batch.progress))
+      progress.set(keyOf(batch.id, { id }), {
+        startSlot: slotOf(startMs), endSlot: doneMs === null ? null : slotOf(doneMs), ...(lastsS !== null && { lastsSlots: Math.ceil(lastsS / 60 / SLOT_MIN) }),
+      });
+    for (const [id, ms] of Object.entries(batch.pins)) pinned.set(keyOf(batch.id, { id }), slotOf(ms));
+    if (benched.size > 0 || Object.keys(batch.progress).length > 0) begunIds.add(batch.id);
+    const at = Object.fromEntries(Object.entries(batch.at).map(([id, { startMs, ovenId }]) => [id, { startSlot: slotOf(startMs), ovenId }]));
+    if (Object.keys(at).length > 0) saved[batch.id] = { variantId, at };
+  }
+  const problem = withPins(made.value.problem, pinned);
+  const nowSlot = Math.max(0, Math.ceil((nowMs - originMs) / SLOT_MS - 1e-9));
+  const begun = begunDay(problem, { batches: saved }, progress, nowSlot);
+  return ok({
+    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, leftOut, progress, begunIds, waysOf,
+    hasBegun: progress.size > 0,
+  });
+} // prettier-ignore
+
+/** Blocks that may not move. */
+const withPins = (problem: Day['problem'], pinned: ReadonlyMap<string, number>): Day['problem'] =>
+  pinned.size === 0
+    ? problem
+    : {
+        ...problem,
+        batches: problem.batches.map((batch) => ({
+          ...batch,
+          variants: batch.variants.map((variant) => ({
+            ...variant,
+            strands: variant.strands.map((strand) => ({
+              ...strand,
+              activities: strand.activities.map((activity) => {
+                const slot = pinned.get(keyOf(batch.id, activity));
+                return slot === undefined
+                  ? activity
+                  : { ...activity, within: { fromSlot: slot, toSlot: slot } };
+              }),
+            })),
+          })),
+        })),
+      };

@@ -1,0 +1,295 @@
+import type { StepKind } from '../method/step';
+import { ok, type Result } from '../result';
+import { collisionOf, type Collision } from './collision';
+import type { DayDocument } from './dayDocument';
+import { dayOf, lightings } from './dayOf';
+import type { DayPlan, Strand, Variant } from './dayProblem';
+import {
+  formulaKey,
+  kitchenProblem,
+  type BatchWay,
+  type KitchenDay,
+  type KitchenProblem,
+  type WaysOf,
+} from './kitchenDay';
+import { layAnew } from './layAnew';
+import { AS_WRITTEN, LEVER_KINDS, type Lever } from './levers';
+import { ovenTrace } from './ovenTrace';
+import { playPlan } from './play';
+import { blockKey, keyOf, variantOf, type Score } from './score';
+import { searchDay, type Found } from './searchDay';
+import type {
+  BatchView,
+  BlockView,
+  Change,
+  CollisionView,
+  DayView,
+  OvenView,
+  Span,
+  WayOutView,
+} from './dayView';
+
+const RISES: ReadonlySet<StepKind> = new Set(['bulk', 'proof', 'preDough']);
+/** Days on which a plan is played to tell how likely it is. */
+const DRAWS = 200;
+
+class View {
+  private readonly slotMs: number;
+  private readonly fromMs: number;
+
+  constructor(
+    private readonly all: KitchenDay,
+    private readonly kitchen: KitchenProblem,
+  ) {
+    this.slotMs = kitchen.day.slotMs;
+    this.fromMs = kitchen.day.fromMs;
+  }
+
+  ms(slot: number): number {
+    return Math.round(this.fromMs + slot * this.slotMs);
+  }
+
+  spans(slots: readonly { readonly fromSlot: number; readonly toSlot: number }[]): Span[] {
+    return slots.map(({ fromSlot, toSlot }) => ({ fromMs: this.ms(fromSlot), toMs: this.ms(toSlot) }));
+  }
+
+  blocks(batchId: string, strands: readonly Strand[], plan: DayPlan): BlockView[] {
+    const { day, progress, ways } = this.kitchen;
+    const placed = plan.batches[batchId];
+    const document = this.all.day.batches.find(({ id }) => id === batchId);
+    if (!placed) return [];
+    const sheet = ways.get(batchId)?.find(({ id }) => id === placed.variantId)?.sheet;
+    const steps = new Map(sheet?.steps.map((step) => [step.id, step]));
+    const now = variantOf(day.problem, batchId, placed);
+    const lasting = new Map(now?.strands.flatMap(({ activities }) => activities.map((activity) => [activity.id, activity])));
+    const ends = new Map<string, number>();
+    return strands.flatMap((strand) => {
+      let before = strand.afterId === null ? null : (ends.get(strand.afterId) ?? null);
+      return strand.activities.flatMap((activity): BlockView[] => {
+        const block = day.blocks.get(blockKey(batchId, placed.variantId, activity));
+        const done = progress.get(keyOf(batchId, activity));
+        const at = placed.at[activity.id];
+        const live = lasting.get(activity.id);
+        const start = live ? at?.startSlot : done?.startSlot;
+        if (!block || start === undefined) return [];
+        const end = live ? start + live.lastsSlots : (done?.endSlot ?? start + activity.lastsSlots);
+        const latest = live && !done && before !== null && activity.mostSlots !== null ? before + activity.mostSlots : null;
+        before = end;
+        ends.set(strand.id, end);
+        const stretch = ((end - start) * this.slotMs) / Math.max(1, block.lastsS.typical);
+        const startMs = this.ms(start);
+        return [
+          {
+            id: activity.id, strandId: strand.id, kind: block.kind, startMs, endMs: this.ms(end), load: block.load, wayId: block.wayId,
+            ovenId: at?.ovenId ?? document?.at[activity.id]?.ovenId ?? null, setC: block.heat?.setC ?? null,
+            hands: this.spans((live && !done ? activity.hands : []).map(({ fromSlot, toSlot }) => ({ fromSlot: start + fromSlot, toSlot: start + toSlot }))),
+            state: done ? (done.endSlot === null ? 'running' : 'done') : 'todo',
+            pinned: document?.pins[activity.id] !== undefined,
+            latestMs: latest === null ? null : this.ms(latest),
+            looksMs: RISES.has(block.kind) && done?.endSlot == null ? looks(startMs, block.lastsS, stretch / 1000) : [],
+            steps: block.calls.map(({ activityId, offsetS, lastsS }) => {
+              const step = steps.get(activityId);
+              return {
+                id: activityId, kind: step?.kind ?? block.kind, title: step?.title ?? '', tempC: step?.tempC ?? null,
+                startMs: Math.round(startMs + offsetS * stretch), endMs: Math.round(startMs + (offsetS + lastsS) * stretch),
+              };
+            }),
+          },
+        ];
+      });
+    });
+  } // prettier-ignore
+
+  batches(found: Found, final: boolean): BatchView[] {
+    const { day, ways, whole } = this.kitchen;
+    const { problem } = day;
+    const played = final ? playPlan(day, found.plan, { seed: 1, draws: DRAWS }) : [];
+    return problem.batches.map(({ id }): BatchView => {
+      const placed = found.plan.batches[id];
+      const variantId = placed?.variantId ?? ways.get(id)?.[0]?.id ?? '';
+      const strands = whole.batches.find((batch) => batch.id === id)?.variants.find((variant) => variant.id === variantId)?.strands ?? [];
+      const blocks = this.blocks(id, strands, found.plan);
+      const outcome = played.find(({ batchId }) => batchId === id);
+      const hasPromise = this.all.day.batches.find((batch) => batch.id === id)?.ready != null;
+      return {
+        id, variantId, blocks, lever: leverOf(ways.get(id), variantId),
+        readyMs: placed ? Math.max(0, ...blocks.map(({ endMs }) => endMs)) : null,
+        likely: outcome ? { fromMs: this.ms(outcome.ready.low), toMs: this.ms(outcome.ready.high), chance: outcome.chance } : null,
+        collision: final && (hasPromise || !placed) ? this.collision(id, found) : null,
+      };
+    });
+  } // prettier-ignore
+
+  private collision(batchId: string, { plan }: Found): CollisionView | null {
+    const { problem } = this.kitchen.day;
+    const document = this.all.day.batches.find(({ id }) => id === batchId);
+    if (document && Object.keys(document.pins).length > 0 && !plan.batches[batchId])
+      return { lateMs: null, cause: { kind: 'pin' }, waysOut: [{ kind: 'unpin' }] };
+    const plain = collisionOf(problem, plan, batchId);
+    if (!plain) return null;
+    const more = this.moreWays(batchId);
+    const found = more.variants.length > 0 ? (collisionOf(problem, plan, batchId, more.variants) ?? plain) : plain;
+    return this.collisionView(found, more.ways);
+  } // prettier-ignore
+
+  /** Ways to make a batch that nobody has allowed yet. */
+  private moreWays(batchId: string): { readonly variants: readonly Variant[]; readonly ways: readonly BatchWay[] } {
+    const { kitchen, all } = this;
+    const none = { variants: [], ways: [] };
+    const document = all.day.batches.find(({ id }) => id === batchId);
+    const formula = document && all.formulas.get(formulaKey(document));
+    // what has begun is what it is
+    if (!document || !formula || document.bakeId !== null || kitchen.begunIds.has(batchId)) return none;
+    const ways = kitchen.waysOf({ ...document, levers: [...LEVER_KINDS] }, formula);
+    const known = new Set(kitchen.ways.get(batchId)?.map(({ id }) => id));
+    if (!ways.ok) return none;
+    const other = ways.value.filter(({ id }) => !known.has(id));
+    const { problem, fromMs, slotMs } = kitchen.day;
+    if (other.length === 0) return none;
+    const made = dayOf({
+      nowMs: fromMs, endMs: fromMs + problem.slots * slotMs, slotMin: problem.slotMin, hands: [], kit: all.kit,
+      batches: [{ id: batchId, ways: other, formula, ready: document.ready, ...(document.ovenIds.length > 0 && { ovenIds: document.ovenIds }) }],
+    });
+    return made.ok ? { variants: made.value.problem.batches[0]?.variants ?? [], ways: other } : none;
+  } // prettier-ignore
+
+  private collisionView({ lateSlots, cause, waysOut }: Collision, ways: readonly BatchWay[]): CollisionView {
+    return {
+      lateMs: lateSlots === null ? null : lateSlots * this.slotMs,
+      cause: cause.kind === 'hands' ? { kind: 'hands', spans: this.spans(cause.slots) } : cause,
+      waysOut: waysOut.map((out): WayOutView => {
+        switch (out.kind) {
+          case 'later':
+            return { kind: out.kind, readyMs: this.ms(out.readySlot) };
+          case 'hands':
+            return { kind: out.kind, spans: this.spans(out.slots) };
+          case 'otherLater':
+            return { kind: out.kind, batchId: out.batchId, readyMs: this.ms(out.readySlot) };
+          case 'lever': {
+            const way = ways.find(({ id }) => id === out.variantId);
+            return { kind: out.kind, variantId: out.variantId, lever: way?.lever ?? AS_WRITTEN, tasteCost: way?.tasteCost ?? 0, startMs: this.ms(out.startSlot) };
+          }
+          default:
+            return out;
+        }
+      }),
+    };
+  } // prettier-ignore
+
+  ovens(plan: DayPlan): OvenView[] {
+    const { day } = this.kitchen;
+    const lit = lightings(day, plan);
+    const { problem } = day;
+    return problem.ovens.map((oven) => {
+      const visits = [
+        ...(problem.facts ?? []).flatMap(({ activity, startSlot, ovenId }) =>
+          ovenId === oven.id && activity.heat ? [{ startSlot, endSlot: startSlot + activity.lastsSlots, heat: activity.heat }] : [],
+        ),
+        ...Object.entries(plan.batches).flatMap(([batchId, placed]) =>
+          (variantOf(problem, batchId, placed)?.strands ?? []).flatMap(({ activities }) =>
+            activities.flatMap((activity) => {
+              const at = placed.at[activity.id];
+              return activity.heat && at?.ovenId === oven.id ? [{ startSlot: at.startSlot, endSlot: at.startSlot + activity.lastsSlots, heat: activity.heat }] : [];
+            }),
+          ),
+        ),
+      ];
+      const first = lit.find(({ ovenId }) => ovenId === oven.id);
+      return {
+        id: oven.id,
+        lit: first ? { atMs: Math.round(first.atMs), setC: first.setC, plate: first.plate } : null,
+        points: visits.length === 0 ? [] : ovenTrace(oven, visits, this.all.kit.roomC, problem.slots).map(({ slot, tempC }) => ({ ms: this.ms(slot), tempC: Math.round(tempC) })),
+      };
+    });
+  } // prettier-ignore
+
+  changes(plan: DayPlan): Change[] {
+    const { day, saved } = this.kitchen;
+    return Object.entries(plan.batches)
+      .flatMap(([batchId, { variantId, at }]) =>
+        Object.entries(at).flatMap(([blockId, { startSlot }]): Change[] => {
+          const was = saved.batches[batchId]?.at[blockId]?.startSlot;
+          const kind = day.blocks.get(blockKey(batchId, variantId, { id: blockId }))?.kind;
+          if (was === undefined || was === startSlot || !kind) return [];
+          return [{ batchId, blockId, kind, byMs: (startSlot - was) * this.slotMs }];
+        }),
+      )
+      .sort((a, b) => (plan.batches[a.batchId]?.at[a.blockId]?.startSlot ?? 0) - (plan.batches[b.batchId]?.at[b.blockId]?.startSlot ?? 0));
+  } // prettier-ignore
+
+  of(found: Found, final: boolean): DayView {
+    const { day, leftOut } = this.kitchen;
+    return {
+      nowMs: this.all.nowMs, fromMs: this.fromMs, untilMs: this.ms(day.problem.slots), leftOut,
+      batches: this.batches(found, final), ovens: this.ovens(found.plan), changes: this.changes(found.plan),
+      hands: day.problem.hands.map((each) => ({ fromMs: this.ms(each.fromSlot), toMs: this.ms(each.toSlot), people: each.people, unwanted: each.unwanted ?? false })),
+      score: found.score, rounds: found.rounds, final,
+    };
+  } // prettier-ignore
+}
+
+const leverOf = (ways: readonly BatchWay[] | undefined, variantId: string): Lever =>
+  ways?.find(({ id }) => id === variantId)?.lever ?? AS_WRITTEN;
+
+/** To look at a rise: at its shortest, and when it usually is there; only once where those are nearly one. */
+function looks(startMs: number, { min, typical }: { min: number; typical: number }, times: number): number[] {
+  const first = Math.min(min, 0.85 * typical);
+  return [first, typical].map((s) => Math.round((startMs + 1000 * s * times) / 300_000) * 300_000);
+}
+
+interface LayOut {
+  readonly seed: number;
+  readonly rounds: number;
+  /** Asked after each round: whether it has been looked for long enough. Whoever has a clock says so. */
+  readonly enough?: () => boolean;
+}
+
+/**
+ * Lays a kitchen's day out: a plan at once, then better ones while one looks (null: nothing better yet); the last with how likely it is, what collides and
+ * what would help. A day that has begun is laid anew with as few changes as can be.
+ *
+ * @returns null where there is nothing to plan; else what `kitchenProblem` refuses
+ */
+export function* layOutDay(
+  all: KitchenDay,
+  waysOf: WaysOf,
+  { seed, rounds, enough = () => false }: LayOut,
+): Generator<DayView | null, Result<DayView | null>, void> {
+  const made = kitchenProblem(all, waysOf);
+  if (!made.ok) return made;
+  if (!made.value) return ok(null);
+  const kitchen = made.value;
+  const view = new View(all, kitchen);
+  const { problem } = kitchen.day;
+  const search = kitchen.hasBegun ? layAnew(problem, kitchen.saved, seed, rounds) : searchDay(problem, seed, rounds, kitchen.saved);
+  let step = search.next();
+  let shown: Score | null = null;
+  while (!step.done && !enough()) {
+    const { score } = step.value;
+    yield shown === score ? null : view.of(step.value, false);
+    shown = score;
+    step = search.next();
+  }
+  return ok(view.of(step.value, true));
+} // prettier-ignore
+
+/** The day as it is to be saved once it is laid out so. */
+export function dayWith(day: DayDocument, view: DayView): DayDocument {
+  return {
+    lit: view.ovens.flatMap(({ id, lit }) => (lit ? [{ ovenId: id, ...lit }] : [])),
+    batches: day.batches.map((batch) => {
+      const laid = view.batches.find(({ id }) => id === batch.id);
+      if (!laid || laid.blocks.length === 0) return batch;
+      const at = Object.fromEntries(
+        laid.blocks.map(({ id, startMs, endMs, ovenId, kind, steps, setC, hands, looksMs }) => [
+          id,
+          {
+            startMs, endMs, ovenId, kind, setC, title: steps.length === 1 ? (steps[0]?.title ?? '') : '',
+            handsOn: hands[0]?.fromMs === startMs, looksMs: [...looksMs],
+          },
+        ]),
+      );
+      return { ...batch, variantId: laid.variantId, at };
+    }),
+  };
+} // prettier-ignore

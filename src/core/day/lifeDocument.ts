@@ -1,0 +1,47 @@
+import * as z from 'zod';
+import { plainText } from '../plainTextSchema';
+import { DAY_LIMITS } from './dayLimits';
+
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/);
+const hours = {
+  name: plainText(40).trim(),
+  /** 1 Monday to 7 Sunday. */
+  days: z.array(z.number().int().min(1).max(7)).min(1).max(7),
+  from: clock,
+  to: clock,
+};
+
+/** Hours in which hands are not free, and those one likes to work in, week by week; and single times off, from a calendar. */
+export const lifeDocumentSchema = z
+  .strictObject({
+    people: z.number().int().min(1).max(DAY_LIMITS.people.max),
+    away: z.array(z.strictObject({ ...hours, people: z.number().int().min(1).max(DAY_LIMITS.people.max).nullable() })).max(40),
+    preferred: z.array(z.strictObject(hours)).max(20),
+    otherHours: z.boolean(),
+    /** Once: from a calendar that was read. */
+    once: z
+      .array(
+        z.strictObject({ name: plainText(80), fromMs: z.number().int().min(0), toMs: z.number().int().min(0) }),
+      )
+      .max(400),
+  })
+  .superRefine(({ away, preferred, once, people }, context) => {
+    const refuse = (path: (string | number)[], code: string) => context.addIssue({ code: 'custom', path, params: { code } });
+    for (const [name, all] of [['away', away], ['preferred', preferred]] as const)
+      for (const [at, { from, to }] of all.entries()) {
+        if (from === to) refuse([name, at, 'to'], 'rangeReversed');
+        if (from === '24:00') refuse([name, at, 'from'], 'notAllowed');
+      }
+    for (const [at, each] of away.entries()) if ((each.people ?? 1) > people) refuse(['away', at, 'people'], 'tooLarge');
+    for (const [at, { fromMs, toMs }] of once.entries()) if (toMs <= fromMs) refuse(['once', at, 'toMs'], 'rangeReversed');
+  }); // prettier-ignore
+export type LifeDocument = z.infer<typeof lifeDocumentSchema>;
+
+/** Nobody has said anything: one baker, who sleeps from ten to six. */
+export const ORDINARY_LIFE: LifeDocument = {
+  people: 1,
+  away: [{ name: 'Sleep', days: [1, 2, 3, 4, 5, 6, 7], from: '22:30', to: '06:00', people: null }],
+  preferred: [],
+  otherHours: false,
+  once: [],
+};

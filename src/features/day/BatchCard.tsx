@@ -1,0 +1,182 @@
+'use client';
+import { useRef, useState } from 'react';
+import type { DayBatchDocument } from '@/core/day/dayDocument';
+import { wallField, wallFieldMs } from '@/core/day/dayEdit';
+import type { BatchView, CollisionView, Span, WayOutView } from '@/core/day/dayView';
+import { LEVER_KINDS, type Lever } from '@/core/day/levers';
+import { formatDuration } from '@/core/units';
+import { Button, buttonClass } from '@/ui/Button';
+import { newUuid } from '@/ui/newUuid';
+import { useTwice } from '@/ui/useTwice';
+import { words } from '@/wording/screens/day/BatchCard';
+import { ask } from '../asking/ask';
+import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useDayValue, useDayWords } from './DayContext';
+
+/** What a lever does, in words; empty: nothing. */
+function useLeverWords(): (lever: Lever) => string {
+  const units = useUnits();
+  return ({ yeast, doughByC, warm, coldS }) =>
+    [
+      coldS > 0 && words.made.cold(formatDuration(coldS)),
+      yeast !== 1 && words.made.yeast(Math.round(100 * yeast)),
+      doughByC !== 0 && words.made.dough(units.degrees(Math.abs(doughByC)), doughByC > 0),
+      warm && words.made.warm,
+    ]
+      .filter(Boolean)
+      .join(', ');
+}
+
+/** One batch of the day: when it is ready, how sure that is, what it collides with and what would help. */
+export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: BatchView | null }) {
+  const say = useDayWords();
+  const { edit } = useDayValue();
+  const { timeZone } = usePreferences().ways;
+  const leverWords = useLeverWords();
+  const twice = useTwice();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const collision = laid?.collision ?? null;
+  const made = laid ? leverWords(laid.lever) : '';
+  return (
+    <li className="docket rounded-b-md px-4 py-3" data-testid="day-batch" data-batch={batch.name}>
+      <div className="flex items-start justify-between gap-3">
+        <h3 className="text-lg leading-tight">{batch.name}</h3>
+        <StartBake batch={batch} onTrouble={setTrouble} />
+      </div>
+      {laid?.readyMs != null ? (
+        <p className="mt-1">
+          <span className="mr-2 text-soft">{words.ready}</span>
+          <span className="figure text-4xl">{say.at(laid.readyMs)}</span>
+        </p>
+      ) : (
+        <p className="mt-1 text-xl text-alarm">{words.noPlace}</p>
+      )}
+      {laid?.likely && laid.likely.toMs - laid.likely.fromMs >= 60_000 && <p className="text-sm text-soft">{words.between(say.at(laid.likely.fromMs), say.at(laid.likely.toMs))}</p>}
+      {batch.ready && laid?.likely && <p className="text-sm text-soft">{words.chance(Math.round(100 * laid.likely.chance))}</p>}
+      {made && (
+        <p className="mt-1 text-sm">
+          <strong>{made[0]!.toUpperCase() + made.slice(1)}.</strong> <span className="text-soft">{words.onlyThisBatch}</span>
+        </p>
+      )}
+      {collision && <Collision batch={batch} collision={collision} />}
+      {trouble && <p role="alert" className="mt-1 text-sm text-alarm">{trouble}</p>}
+      <details className="mt-2 border-t border-rule pt-1">
+        <summary className="min-h-7 text-sm">{batch.ready ? words.wanted(readyWords(batch.ready, say.at)) : words.soon}</summary>
+        <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
+          {words.changeTime}
+          <input type="datetime-local" step={300} value={batch.ready ? wallField(timeZone, batch.ready.toMs) : ''} className="min-h-10 rounded border border-edge bg-surface px-2"
+            onChange={(event) => {
+              const ms = wallFieldMs(timeZone, event.target.value);
+              setTrouble(ms === null ? null : edit({ type: 'ready', batchId: batch.id, ready: { fromMs: ms, toMs: ms } }));
+            }} />
+        </label>
+        <fieldset className="mt-2">
+          <legend className="text-sm text-soft">{words.changeIt}</legend>
+          {LEVER_KINDS.map((kind) => (
+            <label key={kind} className="flex min-h-8 items-center gap-2 text-sm">
+              <input type="checkbox" className="size-5" checked={batch.levers.includes(kind)}
+                onChange={(event) => edit({ type: 'levers', batchId: batch.id, levers: event.target.checked ? [...batch.levers, kind] : batch.levers.filter((each) => each !== kind) })} />
+              {words.lever[kind]}
+            </label>
+          ))}
+        </fieldset>
+        <div className="mt-2 flex flex-wrap gap-2">
+          <KitchenLink href={`/formulas/${batch.formulaId}`} className={buttonClass('quiet')}>{words.theFormula}</KitchenLink>
+          <Button look={twice.asked ? 'alarm' : 'quiet'} onClick={() => twice.press() && edit({ type: 'remove', batchId: batch.id })}>
+            {twice.asked ? words.reallyRemove : words.remove}
+          </Button>
+        </div>
+      </details>
+    </li>
+  );
+} // prettier-ignore
+
+const readyWords = ({ fromMs, toMs }: Span, at: (ms: number) => string): string =>
+  fromMs === toMs ? at(toMs) : words.from(at(fromMs), at(toMs));
+
+const spansWords = (spans: readonly Span[], at: (ms: number) => string): string =>
+  spans.map(({ fromMs, toMs }) => words.from(at(fromMs), at(toMs))).join(words.and);
+
+/** Which two things collide, and the few ways out, each a press. */
+function Collision({ batch, collision }: { batch: DayBatchDocument; collision: CollisionView }) {
+  const say = useDayWords();
+  const { lateMs, cause, waysOut } = collision;
+  return (
+    <div role="alert" className="mt-2 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-ink" data-testid="collision">
+      {lateMs !== null && <p className="font-semibold text-alarm">{words.late(formatDuration(lateMs / 1000))}</p>}
+      <p>{cause.kind === 'batch' ? words.why.batch(say.batch(cause.batchId)) : cause.kind === 'hands' ? words.why.hands(spansWords(cause.spans, say.at)) : words.why[cause.kind]}</p>
+      {waysOut.length > 0 && (
+        <>
+          <p className="mt-1 font-semibold">{words.waysOut}</p>
+          <ul className="mt-1 flex flex-wrap gap-2">
+            {waysOut.map((out, at) => <WayOut key={at} batch={batch} out={out} />)}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+} // prettier-ignore
+
+function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
+  const say = useDayWords();
+  const leverWords = useLeverWords();
+  const { edit } = useDayValue();
+  const batchId = batch.id;
+  const at = (readyMs: number) => ({ fromMs: readyMs, toMs: readyMs });
+  const offer = (text: string, note: string, take: () => void) => (
+    <li>
+      <Button className="min-h-11 text-left" onClick={take}>
+        {text}
+        {note && <span className="font-normal text-soft">{note}</span>}
+      </Button>
+    </li>
+  );
+  switch (out.kind) {
+    case 'later':
+      return offer(words.out.later(say.at(out.readyMs)), '', () => edit({ type: 'ready', batchId, ready: at(out.readyMs) }));
+    case 'otherLater':
+      return offer(words.out.otherLater(say.batch(out.batchId), say.at(out.readyMs)), '', () => edit({ type: 'ready', batchId: out.batchId, ready: at(out.readyMs) }));
+    case 'without':
+      return offer(words.out.without(say.batch(out.batchId)), '', () => edit({ type: 'remove', batchId: out.batchId }));
+    case 'oven':
+      return offer(words.out.oven(say.oven(out.ovenId)), '', () => edit({ type: 'ovens', batchId, ovenIds: [out.ovenId] }));
+    case 'unpin':
+      return offer(words.out.unpin, '', () => edit({ type: 'unpin', batchId, blockId: null }));
+    case 'hands':
+      return <li className="py-2">{words.out.hands(spansWords(out.spans, say.at))}</li>;
+    case 'lever': {
+      const made = leverWords(out.lever);
+      return offer(words.out.lever(made[0]!.toUpperCase() + made.slice(1), say.at(out.startMs)), words.taste(out.tasteCost), () => edit({ type: 'levers', batchId, levers: [...new Set([...batch.levers, ...kindsOf(out.lever)])] }));
+    }
+  }
+} // prettier-ignore
+
+/** What has to be allowed for a lever. */
+const kindsOf = ({ yeast, doughByC, warm, coldS }: Lever) =>
+  LEVER_KINDS.filter((kind) => ({ yeast: yeast !== 1, water: doughByC !== 0, warm, cold: coldS > 0 })[kind]);
+
+/** To the bench: the batch as the plan makes it. */
+function StartBake({ batch, onTrouble }: { batch: DayBatchDocument; onTrouble: (why: string | null) => void }) {
+  const kitchen = useKitchen();
+  const router = useKitchenRouter();
+  const { edit } = useDayValue();
+  const [busy, setBusy] = useState(false);
+  // one wish, one bake, however often it is pressed
+  const [requestId] = useState(newUuid);
+  const gone = useRef(false);
+  if (batch.bakeId) return <KitchenLink href={`/bench/${batch.bakeId}`} className={buttonClass('strong')}>{words.atTheBench}</KitchenLink>;
+  const start = async () => {
+    setBusy(true);
+    const answer = await ask<{ id: string }>(kitchen.api('/bakes'), {
+      requestId, formulaId: batch.formulaId, revision: batch.revision, batch: batch.batch,
+      ...(batch.variantId && batch.variantId !== 'as written' && { lever: batch.variantId }),
+    });
+    if (gone.current) return;
+    setBusy(false);
+    if (answer.kind !== 'ok') return onTrouble(words.notStarted);
+    edit({ type: 'bake', batchId: batch.id, bakeId: answer.value.id });
+    router.push(`/bench/${answer.value.id}`);
+  };
+  return <Button disabled={busy} onClick={() => void start()}>{words.toTheBench}</Button>;
+} // prettier-ignore

@@ -1,0 +1,267 @@
+'use client';
+import { CalendarDays, Clock3, Plus, Printer } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { agendaOf } from '@/core/day/agenda';
+import type { DayDocument } from '@/core/day/dayDocument';
+import { editDay, type DayEdit } from '@/core/day/dayEdit';
+import type { BakeProgress } from '@/core/day/kitchenDay';
+import { usualRequest } from '@/core/day/kitchenDay';
+import { dayWith } from '@/core/day/laidOut';
+import type { LifeDocument } from '@/core/day/lifeDocument';
+import type { Formula } from '@/core/formula';
+import { formatDuration } from '@/core/units';
+import { Button, buttonClass } from '@/ui/Button';
+import { newUuid } from '@/ui/newUuid';
+import { words } from '@/wording/screens/day/DayPage';
+import { STEP_WORD } from '@/wording/words';
+import { ask } from '../asking/ask';
+import { useStoredEntries } from '../book/BookProvider';
+import { clockOffsetMs, useNow } from '../clock/useNow';
+import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { useStoredKit } from '../kit/KitProvider';
+import { usePreferences } from '../preferences/PreferencesProvider';
+import { AgendaList } from './AgendaList';
+import { BatchCard } from './BatchCard';
+import { BlockPanel } from './BlockPanel';
+import { DayProvider, useDayValue, useDayWords } from './DayContext';
+import { DayLanes } from './DayLanes';
+import { NextCall } from './NextCall';
+import { ReadyAt } from './ReadyAt';
+import { useDay, useLife } from './useDay';
+import { useDayPlan, type DayPlanning } from './useDayPlan';
+
+const HoursDialog = dynamic(() => import('./HoursDialog').then((module) => module.HoursDialog), {
+  ssr: false,
+});
+
+interface DayFormula {
+  readonly formulaId: string;
+  readonly revision: number;
+  readonly formula: Formula;
+}
+interface Stored<T> {
+  readonly version: number;
+  readonly value: T;
+}
+
+interface DayPageProps {
+  readonly day: Stored<DayDocument>;
+  readonly life: Stored<LifeDocument>;
+  readonly formulas: readonly DayFormula[];
+  readonly bakes: Readonly<Record<string, BakeProgress>>;
+  /** A formula that was sent here to be put on the day. */
+  readonly add: DayFormula | null;
+  readonly nowMs: number;
+}
+
+/** The bench is asked so often how far it is, ms. */
+const ASK_MS = 15_000;
+
+/** How far the bakes of the day are: asked again and again while the page is looked at. */
+function useBakes(first: DayPageProps['bakes'], hasBakes: boolean): DayPageProps['bakes'] {
+  const kitchen = useKitchen();
+  const [bakes, setBakes] = useState(first);
+  useEffect(() => setBakes(first), [first]);
+  useEffect(() => {
+    if (!hasBakes) return;
+    const look = async () => {
+      if (document.visibilityState === 'hidden') return;
+      const answer = await ask<DayPageProps['bakes']>(kitchen.api('/day/bakes'));
+      if (answer.kind === 'ok') setBakes((was) => (JSON.stringify(was) === JSON.stringify(answer.value) ? was : answer.value));
+    };
+    const timer = setInterval(() => void look(), ASK_MS);
+    const seen = () => void look();
+    document.addEventListener('visibilitychange', seen);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', seen);
+    };
+  }, [kitchen, hasBakes]);
+  return bakes;
+} // prettier-ignore
+
+/** The day: what is to be done next, everything on one clock, and each bread with how sure it is. */
+export function DayPage({ day: storedDay, life: storedLife, formulas: known, bakes: firstBakes, add, nowMs: drawnMs }: DayPageProps) {
+  const { value: day, change, save } = useDay(storedDay);
+  const { value: life, change: changeLife } = useLife(storedLife);
+  const { kit } = useStoredKit();
+  const { stored } = useStoredEntries();
+  const { timeZone } = usePreferences().ways;
+  const [offsetMs] = useState(() => clockOffsetMs(drawnMs));
+  const tickMs = useNow(offsetMs, drawnMs);
+  // the page is drawn by the minute: whoever counts seconds is at the bench
+  const nowMs = Math.floor(tickMs / 60_000) * 60_000;
+  const [own, setOwn] = useState<readonly DayFormula[]>([]);
+  const formulas = useMemo(() => [...known, ...own], [known, own]);
+  const bakes = useBakes(firstBakes, day.batches.some(({ bakeId }) => bakeId !== null));
+  const planning = useDayPlan(day, { life, zone: timeZone, kit, stored, formulas, bakes, nowMs });
+  const { view } = planning;
+  const latest = useRef(day);
+  latest.current = day;
+
+  // where everything lies is part of the day, once nothing better is looked for
+  useEffect(() => {
+    if (view?.final) change(dayWith(latest.current, view));
+  }, [view, change]);
+
+  const edit = (made: DayEdit): string | null => {
+    const next = editDay(latest.current, made, nowMs);
+    if (!next.ok) return words.trouble[next.problem.code as keyof typeof words.trouble] ?? words.otherTrouble;
+    latest.current = next.value;
+    change(next.value);
+    return null;
+  };
+  const value = { day, view, kit, nowMs, edit };
+  return (
+    <DayProvider value={value}>
+      <DayBody planning={planning} save={save} add={add} life={life} changeLife={changeLife}
+        onAdd={(formula) => setOwn((was) => [...was, formula])} />
+    </DayProvider>
+  );
+} // prettier-ignore
+
+interface DayBodyProps {
+  readonly planning: DayPlanning;
+  readonly save: ReturnType<typeof useDay>['save'];
+  readonly add: DayFormula | null;
+  readonly life: LifeDocument;
+  readonly changeLife: (life: LifeDocument) => void;
+  readonly onAdd: (formula: DayFormula) => void;
+}
+
+function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps) {
+  const { day, view, nowMs, edit } = useDayValue();
+  const kitchen = useKitchen();
+  const router = useKitchenRouter();
+  const [asking, setAsking] = useState(add);
+  useEffect(() => setAsking(add), [add]);
+  const [hours, setHours] = useState(false);
+  const [chosen, setChosen] = useState<{ batchId: string; blockId: string } | null>(null);
+  const calls = useMemo(() => {
+    const states = new Map(view?.batches.flatMap(({ id, blocks }) => blocks.map((block) => [`${id} ${block.id}`, block.state] as const)));
+    return agendaOf(view ? dayWith(day, view) : day, (batch, blockId) => states.get(`${batch.id} ${blockId}`) ?? (batch.progress[blockId]?.endMs != null ? 'done' : 'todo'));
+  }, [day, view]);
+  const block = chosen && view?.batches.find(({ id }) => id === chosen.batchId)?.blocks.find(({ id }) => id === chosen.blockId);
+  const close = () => {
+    setAsking(null);
+    router.replace('/day');
+  };
+  return (
+    <>
+      <div className="no-print mb-3 flex flex-wrap items-center gap-2">
+        <h1 className="mr-auto text-3xl">{words.theDay}</h1>
+        <KitchenLink href="/formulas" className={buttonClass('plain', 'table', 'min-h-10')}><Plus size={16} aria-hidden />{words.addAnother}</KitchenLink>
+        <Button className="min-h-10" onClick={() => setHours(true)}><Clock3 size={16} aria-hidden />{words.yourHours}</Button>
+        {day.batches.length > 0 && (
+          <>
+            <a href={kitchen.api('/day/calendar')} download className={buttonClass('plain', 'table', 'min-h-10')}><CalendarDays size={16} aria-hidden />{words.calendar}</a>
+            <Button className="min-h-10 max-sm:hidden" onClick={() => window.print()}><Printer size={16} aria-hidden />{words.print}</Button>
+          </>
+        )}
+      </div>
+      {asking && (
+        <ReadyAt name={asking.formula.name} nowMs={nowMs} onClose={close}
+          onReady={(ready) => {
+            onAdd(asking);
+            const { formulaId, revision, formula } = asking;
+            const why = edit({ type: 'add', batch: { id: newUuid().slice(0, 13), formulaId, revision, name: formula.name, batch: usualRequest(formula), ready } });
+            if (why === null) close();
+            return why;
+          }} />
+      )}
+      <Notes planning={planning} save={save} />
+      {day.batches.length === 0 ? (
+        !asking && <Nothing />
+      ) : (
+        <>
+          <div className="no-print"><NextCall calls={calls} /></div>
+          <Moved />
+          <ul className="no-print grid gap-3 md:grid-cols-2 xl:grid-cols-3" aria-busy={planning.looking}>
+            {day.batches.map((batch) => <BatchCard key={batch.id} batch={batch} laid={view?.batches.find(({ id }) => id === batch.id) ?? null} />)}
+          </ul>
+          {view && (
+            <section className="no-print mt-5" aria-labelledby="lanes-title">
+              <h2 id="lanes-title" className="mb-1 text-lg">{words.lanes}</h2>
+              <DayLanes view={view} chosen={chosen} onChoose={setChosen} />
+              {chosen && block && <BlockPanel batchId={chosen.batchId} block={block} onClose={() => setChosen(null)} />}
+              {view.final && <Why />}
+            </section>
+          )}
+          <section className="mt-5" aria-labelledby="list-title">
+            <h2 id="list-title" className="mb-1 text-lg">{words.list}</h2>
+            <AgendaList calls={calls} />
+          </section>
+        </>
+      )}
+      {hours && <HoursDialog life={life} nowMs={nowMs} onChange={changeLife} onClose={() => setHours(false)} />}
+    </>
+  );
+} // prettier-ignore
+
+function Nothing() {
+  return (
+    <div className="docket rounded-b-md p-6">
+      <p className="font-head text-2xl font-semibold">{words.nothingIsPlanned}</p>
+      <p className="mt-1 max-w-prose text-soft">{words.sayWhenItShould}</p>
+      <KitchenLink href="/formulas" className={buttonClass('strong', 'table', 'mt-4 min-h-11 px-5')}>{words.chooseAFormula}</KitchenLink>
+    </div>
+  );
+} // prettier-ignore
+
+/** What has to be known of the plan itself: that it is looked for, is not saved, cannot be made. */
+function Notes({ planning, save }: Pick<DayBodyProps, 'planning' | 'save'>) {
+  const { day, view } = useDayValue();
+  const leftOut = view?.leftOut.map((id) => day.batches.find((batch) => batch.id === id)?.name ?? '') ?? [];
+  const trouble = planning.broken ? words.brokeDown : planning.problem ? (words.trouble[planning.problem.code as keyof typeof words.trouble] ?? words.brokeDown) : null;
+  return (
+    <>
+      {save !== 'saved' && save !== 'saving' && (
+        <p role="alert" className="no-print mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">
+          {words[save]} {save === 'stale' && <Button look="quiet" onClick={() => window.location.reload()}>{words.loadAgain}</Button>}
+        </p>
+      )}
+      {trouble && <p role="alert" className="no-print mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">{trouble}</p>}
+      {leftOut.length > 0 && <p role="alert" className="no-print mb-3 text-sm text-alarm">{words.leftOut(leftOut.join(', '))}</p>}
+      {day.batches.length > 0 && <p role="status" className="no-print mb-2 min-h-6 text-sm text-soft" data-testid="plan-state">{planning.looking ? words.looking : save === 'saving' ? words.saving : words.saved}</p>}
+    </>
+  );
+} // prettier-ignore
+
+/** What lies elsewhere than it did, in one line. */
+function Moved() {
+  const { view } = useDayValue();
+  const say = useDayWords();
+  const [first, ...more] = view?.changes ?? [];
+  if (!first || !view) return null;
+  const by = formatDuration(Math.abs(first.byMs) / 1000);
+  const what = `${STEP_WORD[first.kind]}, ${say.batch(first.batchId)},`;
+  const ready = view.batches.find(({ id }) => id === first.batchId)?.readyMs;
+  return (
+    <p role="status" className="no-print mb-3 rounded border border-edge bg-surface px-3 py-2 text-sm" data-testid="moved">
+      {words.changed((first.byMs > 0 ? words.later : words.earlier)(what, by), more.length)}
+      {ready != null && words.still(say.at(ready))}.
+    </p>
+  );
+} // prettier-ignore
+
+/** How good the plan is, part by part of the score. */
+function Why() {
+  const { view } = useDayValue();
+  if (!view) return null;
+  const { score, rounds } = view;
+  const long = (slots: number) => formatDuration(slots * 300);
+  const lines = [
+    score.late > 0 ? words.lateMin(long(score.late)) : score.unplaced === 0 ? words.onTime : null,
+    score.unwanted > 0 ? words.unwanted(long(score.unwanted)) : null,
+    score.old > 0 ? words.old(long(score.old)) : null,
+    score.idle > 0 ? words.idle(long(score.idle)) : null,
+    words.rounds(rounds),
+  ];
+  return (
+    <details className="mt-2 text-sm">
+      <summary className="min-h-6">{words.why}</summary>
+      <ul className="mt-1 list-disc pl-5 text-soft">{lines.map((line) => line && <li key={line}>{line}</li>)}</ul>
+    </details>
+  );
+} // prettier-ignore

@@ -1,0 +1,50 @@
+'use client';
+import { nextCall, type DayCallOut } from '@/core/day/agenda';
+import { formatDuration } from '@/core/units';
+import { Button, buttonClass } from '@/ui/Button';
+import { cx } from '@/ui/cx';
+import { words } from '@/wording/screens/day/Agenda';
+import { KitchenLink } from '../kitchen/KitchenProvider';
+import { useDayValue, useDayWords } from './DayContext';
+
+/** The one thing to do next, legible from across the kitchen; what comes after it small beneath. */
+export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
+  const say = useDayWords();
+  const { nowMs, edit, day } = useDayValue();
+  const next = nextCall(calls, nowMs);
+  if (!next) return calls.length === 0 ? null : <p className="docket mb-4 rounded-b-md px-5 py-4 text-lg">{words.nothingMore}</p>;
+  const awayMs = next.atMs - nowMs;
+  const due = awayMs <= 0;
+  const batchId = 'batchId' in next ? next.batchId : null;
+  const bakeId = day.batches.find(({ id }) => id === batchId)?.bakeId ?? null;
+  const then = calls.filter((each) => each !== next && each.atMs >= Math.max(nowMs, next.atMs)).slice(0, 3);
+  return (
+    <section aria-label={words.next} className="docket mb-4 rounded-b-md px-5 py-4" data-testid="next-call">
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <div className="min-w-0">
+          <p className={cx('text-lg', due ? 'font-semibold text-alarm' : 'text-soft')}>
+            {due ? words.due : words.next} {Math.abs(awayMs) >= 60_000 && (due ? words.ago : words.inTime)(formatDuration(Math.round(Math.abs(awayMs) / 60_000) * 60))}
+          </p>
+          <p className="figure text-6xl sm:text-7xl">{say.at(next.atMs)}</p>
+          <p className="mt-1 text-2xl leading-tight font-semibold sm:text-3xl">
+            {say.call(next)}
+            {batchId && <span className="font-normal text-soft"> {say.batch(batchId)}</span>}
+          </p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {next.kind === 'block' && bakeId && <KitchenLink href={`/bench/${bakeId}`} className={buttonClass('now', 'bench')}>{words.toTheBench}</KitchenLink>}
+          {next.kind === 'block' && !bakeId && awayMs < 30 * 60_000 && (
+            <Button look="now" size="bench" onClick={() => edit({ type: 'begun', batchId: next.batchId, blockId: next.blockId, atMs: nowMs })}>{words.started}</Button>
+          )}
+        </div>
+      </div>
+      {then.length > 0 && (
+        <ol className="mt-3 flex flex-wrap gap-x-6 gap-y-1 border-t border-rule pt-2 text-sm">
+          {then.map((each, at) => (
+            <li key={at}><strong className="tabular-nums">{say.at(each.atMs)}</strong> {say.call(each)}{'batchId' in each && <span className="text-soft"> {say.batch(each.batchId)}</span>}</li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+} // prettier-ignore

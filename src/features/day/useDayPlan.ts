@@ -1,0 +1,76 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { DayDocument } from '@/core/day/dayDocument';
+import type { DayView } from '@/core/day/dayView';
+import type { Problem } from '@/core/result';
+import { makeDayWorker, type DayPort } from '@/workers/makeDayWorker';
+import type { DayQuestion } from '@/workers/dayProtocol';
+
+export interface DayPlanning {
+  /** Null: nothing is planned, or nothing is known yet. */
+  readonly view: DayView | null;
+  readonly looking: boolean;
+  readonly problem: Problem | null;
+  readonly broken: boolean;
+}
+
+type Around = Omit<DayQuestion, 'id' | 'forMs' | 'day'>;
+
+/** A plan is looked for so long after something is wanted otherwise; and where only time went on. */
+const LOOK_MS = 2500;
+const GLANCE_MS = 600;
+const SLOT_MS = 300_000;
+
+/** What a day is wanted as, without where it lies by now: only a change of that asks for another plan. */
+const wantedOf = ({ batches }: DayDocument): string =>
+  JSON.stringify(batches.map(({ at, variantId: _, ...wanted }) => [wanted, Object.keys(at).length > 0]));
+
+/**
+ * Has a day laid out, in a thread of its own: anew whenever something else is wanted, whenever the bench or the clock says so; each plan is shown as soon as it
+ * is there.
+ */
+export function useDayPlan(day: DayDocument, around: Around): DayPlanning {
+  const [planning, setPlanning] = useState<DayPlanning>({
+    view: null,
+    looking: true,
+    problem: null,
+    broken: false,
+  });
+  const port = useRef<DayPort | null>(null);
+  const ids = useRef(0);
+  const { life, kit, formulas, bakes, nowMs } = around;
+  const wanted = wantedOf(day);
+  const told = useMemo(() => JSON.stringify([life, kit, bakes, formulas.map(({ formulaId, revision }) => [formulaId, revision])]), [life, kit, bakes, formulas]); // prettier-ignore
+  const slot = Math.floor(nowMs / SLOT_MS);
+  const before = useRef('');
+  useEffect(() => {
+    const now = `${wanted} ${told}`;
+    const forMs = now === before.current ? GLANCE_MS : LOOK_MS;
+    before.current = now;
+    ids.current += 1;
+    const id = ids.current;
+    if (!port.current) {
+      const made = makeDayWorker();
+      made.onerror = () => setPlanning((was) => ({ ...was, looking: false, broken: true }));
+      port.current = made;
+    }
+    port.current.onmessage = ({ data }) => {
+      if (data.id !== ids.current) return;
+      if (data.kind === 'refused') setPlanning({ view: null, looking: false, problem: data.problem, broken: false });
+      else if (data.kind === 'broke') setPlanning((was) => ({ ...was, looking: false, broken: true }));
+      else setPlanning({ view: data.view, looking: data.kind === 'better', problem: null, broken: false });
+    };
+    setPlanning((was) => ({ ...was, looking: true }));
+    port.current.postMessage({ ...around, id, day, forMs });
+    // the day's places change with every plan: they are an answer, no question
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [wanted, told, slot]);
+  useEffect(
+    () => () => {
+      port.current?.terminate();
+      port.current = null;
+    },
+    [],
+  );
+  return planning;
+}

@@ -1,0 +1,16 @@
+/** What the screen says. */
+export const words = {
+  lanes: 'Lanes by dough, oven and hands, on one clock',
+  hands: 'Hands',
+  nobody: 'Nobody is there',
+  unwanted: 'Hours you would rather not work in',
+  now: 'now',
+  block: (what: string, batch: string, from: string, to: string) => `${what}, ${batch}, ${from} to ${to}`,
+  latest: (clock: string) => `, may begin as late as ${clock}`,
+  pinned: ', pinned',
+  running: ', under way',
+  done: ', done',
+  ovenAt: (oven: string, temp: string, clock: string) => `${oven} lit at ${clock}, for ${temp}`,
+  ovenIsCold: (oven: string) => `${oven} stays cold`,
+  hint: 'Drag a block to begin it at another time, or choose it and use the left and right arrow keys: five minutes each. P lets it go again.',
+} as const;

@@ -1,0 +1,18 @@
+import type { PlateKind } from '@/core/method/heating';
+
+const WITH: Record<PlateKind, string> = {
+  tray: '',
+  stone: ', the stone in it',
+  steel: ', the steel in it',
+  castIron: ', the iron in it',
+  griddle: '',
+};
+
+/** How a call of the day is worded. */
+export const words = {
+  light: (oven: string, temp: string, plate: PlateKind | null) => `Light ${oven}: ${temp}${plate ? WITH[plate] : ''}`,
+  look: (step: string) => `Look at the ${step.toLowerCase()}`,
+  ready: 'Ready',
+  until: (clock: string) => `until ${clock}`,
+  at: (oven: string, temp: string) => `${oven}, ${temp}`,
+} as const; // prettier-ignore
