@@ -78,18 +78,6 @@ test('what if, another shape, another way of rising', async ({ page }) => {
   await expect(page.getByRole('alert').filter({ hasText: '2' })).toBeVisible();
   await page.keyboard.press('Escape');
 
-  await page.getByText('Have it ready by a time').click();
-  await page.getByRole('textbox', { name: 'Ready after mixing in' }).fill('4 h');
-  await page.getByRole('button', { name: 'Set instant yeast' }).click();
-  await place(page, 'Formula');
-  const yeast = page.getByRole('textbox', { name: 'Instant yeast, weight' });
-  await expect.poll(async () => Number(await yeast.inputValue())).toBeLessThan(4);
-  await place(page, 'Timeline');
-  await page.getByText('Have it ready by a time').click();
-  await page.getByRole('textbox', { name: 'Ready after mixing in' }).fill('10 min');
-  await page.getByRole('button', { name: 'Set instant yeast' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'No amount of yeast' })).toBeVisible();
-
   await page.getByText('Let it rise another way').click();
   await page.getByRole('button', { name: 'Cold hold' }).click();
   await expect(page.getByTestId('school-steps')).toContainText('Cold hold');

@@ -37,7 +37,7 @@ function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, pa
   // what comes of it has begun: so all of it is done
   const last =
     partsSlot === null ? activities.findLastIndex((activity) => progressOf(activity)) : activities.length - 1;
-  if (last === -1) return { strand, facts };
+  if (last === -1) return { strand: { ...strand, activities: activities.map(unspared) }, facts };
   let endSlot = partsSlot;
   let marker: DayActivity | null = null;
   for (let at = last; at >= 0; at -= 1) {
@@ -61,9 +61,13 @@ function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, pa
   } // prettier-ignore
   const markerEnd = marker!.within!.fromSlot + marker!.lastsSlots;
   const [next, ...rest] = activities.slice(last + 1);
-  const left = next ? [overdue(next, nowSlot - markerEnd), ...rest] : [];
+  const left = next ? [overdue(next, nowSlot - markerEnd), ...rest].map(unspared) : [];
   return { strand: { ...strand, activities: [marker!, ...left] }, facts };
 }
+
+/** Of a batch that has begun what was left free in it is there to be used. */
+const unspared = (activity: DayActivity): DayActivity =>
+  activity.leastSlots === 0 ? activity : { ...activity, leastSlots: 0 };
 
 /** What has waited longer than it bears already is to be gone on with as soon as it would have been, had it been ready now. */
 const overdue = (activity: DayActivity, waitedSlots: number): DayActivity =>

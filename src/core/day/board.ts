@@ -43,7 +43,7 @@ export class Board {
     this.slots = slots;
     this.people = peopleBySlot(problem);
     this.busy = new Int16Array(slots);
-    const wanted = peopleBySlot(problem, false);
+    const wanted = peopleBySlot(problem, { unwanted: false });
     this.unwantedUpTo = new Int32Array(slots + 1);
     for (let at = 0; at < slots; at += 1)
       this.unwantedUpTo[at + 1] = this.unwantedUpTo[at]! + (wanted[at]! > 0 ? 0 : 1);

@@ -104,7 +104,7 @@ type Say = (rule: Broken['rule'], batchId: string, activityId: string, slot: num
 
 const peopleAt = ({ hands }: DayProblem, slot: number): number =>
   hands
-    .filter(({ fromSlot, toSlot }) => slot >= fromSlot && slot < toSlot)
+    .filter(({ fromSlot, toSlot, leaveSlots = 0 }) => slot >= fromSlot && slot < toSlot - leaveSlots)
     .reduce((sum, { people }) => sum + people, 0);
 
 function handsAt(problem: DayProblem, all: readonly Lying[], slot: number, say: Say) {

@@ -36,7 +36,8 @@ test('two that want one oven at once, and no time to be early: which, how late, 
     // behind the other: out of the oven, a slot for it to be hot again, twelve in it
     waysOut: [
       { kind: 'later', readySlot: 48 },
-      { kind: 'without', batchId: other },
+      // the other after it: from 36, hot again by 37
+      { kind: 'otherLater', batchId: other, readySlot: 49 },
     ],
   });
 });
@@ -90,3 +91,19 @@ test('too little time is nobody’s fault; what this kitchen cannot do has no wa
     waysOut: [],
   });
 });
+
+test('another way to make it, another oven: offered where they keep the promise', () => {
+  const late = bread('a', 30);
+  const quick = { ...late.variants[0]!, id: 'yeast 2', tasteCost: 5, strands: bread('a', 30, 12).variants[0]!.strands };
+  const slow = { ...late.variants[0]!, id: 'cold', tasteCost: 3, strands: bread('a', 30, 60).variants[0]!.strands };
+  const problem = { ...day([late]), ovens: [testOven('oven'), testOven('deck')] };
+  expect(collisionOf(problem, { batches: {} }, 'a', [slow, quick])).toMatchObject({
+    cause: { kind: 'time' },
+    // begun at three: 3 + 12 + 12 slots before thirty
+    waysOut: [{ kind: 'later', readySlot: 35 }, { kind: 'lever', variantId: 'yeast 2', startSlot: 3 }],
+  });
+  // two at once in one oven: the deck oven is the other way
+  const two = day([bread('a', 36), bread('b', 36)]);
+  const [a, b] = found({ ...two, ovens: [testOven('oven'), testOven('deck')] });
+  expect((a ?? b)?.waysOut).toContainEqual({ kind: 'oven', ovenId: 'deck' });
+}); // prettier-ignore

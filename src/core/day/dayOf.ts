@@ -28,6 +28,8 @@ interface DayHands {
   readonly toMs: number;
   readonly people: number;
   readonly unwanted?: true;
+  /** Somebody leaves at its end. */
+  readonly leaves?: true;
 }
 
 export interface DayWish {
@@ -47,6 +49,9 @@ export interface Day {
   readonly slotMs: number;
   readonly blocks: ReadonlyMap<string, Block>;
 }
+
+/** Nothing is planned in the last minutes before somebody leaves. */
+const LEAVE_MIN = 10;
 
 /** What there is one of where the kit says no more. */
 const ONE_OF = ['mixer', 'kettle', 'fryer', 'plate'] as const;
@@ -107,12 +112,13 @@ export function dayOf(wish: DayWish): Result<Day> {
     problem: {
       slotMin,
       slots,
-      hands: hands.map(({ fromMs, toMs, people, unwanted }) => ({
+      hands: hands.map(({ fromMs, toMs, people, unwanted, leaves }) => ({
         // who comes in the middle of a slot is there from the next
         fromSlot: Math.max(0, Math.ceil(slotOf(fromMs) - 1e-9)),
         toSlot: Math.min(slots, Math.floor(slotOf(toMs) + 1e-9)),
         people,
         ...(unwanted && { unwanted }),
+        ...(leaves && { leaveSlots: Math.ceil(LEAVE_MIN / slotMin) }),
       })),
       ovens,
       resources: [...ONE_OF.map((id) => ({ id, capacity: 1 })), ...PLENTY.map((id) => ({ id, capacity: DAY_LIMITS.most }))],

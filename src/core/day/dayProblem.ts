@@ -82,6 +82,8 @@ interface HandsWindow {
   readonly people: number;
   /** Hours one would rather not work in. */
   readonly unwanted?: true;
+  /** So long before its end nothing is planned any more: what goes slower than thought is still done before somebody leaves. */
+  readonly leaveSlots?: number;
 }
 
 /** An oven by two curves: slots of heating from cold, and of cooling from its hottest, at every tenth degree from 0 °C. */
@@ -128,10 +130,16 @@ export interface DayPlan {
   readonly batches: Readonly<Record<string, PlacedBatch>>;
 }
 
-/** How many people are there, slot by slot; `unwanted` false: of hours one likes to work in alone. */
-export function peopleBySlot({ slots, hands }: Pick<DayProblem, 'slots' | 'hands'>, unwanted = true): Int16Array {
+/**
+ * How many people are there, slot by slot.
+ *
+ * @param unwanted false: of hours one likes to work in alone
+ * @param leaving true: also while they are about to leave, when nothing is planned
+ */
+export function peopleBySlot({ slots, hands }: Pick<DayProblem, 'slots' | 'hands'>, { unwanted = true, leaving = false } = {}): Int16Array {
   const people = new Int16Array(slots);
-  for (const { fromSlot, toSlot, people: there, unwanted: other } of hands)
-    if (unwanted || !other) for (let at = Math.max(0, fromSlot); at < Math.min(slots, toSlot); at += 1) people[at]! += there;
+  for (const { fromSlot, toSlot, people: there, unwanted: other, leaveSlots = 0 } of hands)
+    if (unwanted || !other)
+      for (let at = Math.max(0, fromSlot); at < Math.min(slots, leaving ? toSlot : toSlot - leaveSlots); at += 1) people[at]! += there;
   return people;
 } // prettier-ignore

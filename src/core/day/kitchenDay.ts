@@ -94,7 +94,8 @@ export interface KitchenProblem {
   readonly ways: ReadonlyMap<string, readonly BatchWay[]>;
   /** Batches that are left out: their formula is gone, or their batch cannot be weighed. */
   readonly leftOut: readonly string[];
-  readonly hasBegun: boolean;
+  /** Everything has a place already: what can stay stays. */
+  readonly isLaidOut: boolean;
   /** What has begun, by the key of its activity. */
   readonly progress: ReadonlyMap<string, Progress>;
   readonly begunIds: ReadonlySet<string>;
@@ -198,7 +199,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const begun = begunDay(problem, { batches: saved }, progress, nowSlot);
   return ok({
     day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, leftOut, progress, begunIds, waysOf,
-    hasBegun: progress.size > 0,
+    isLaidOut: wishes.every(({ id }) => begun.plan.batches[id] !== undefined),
   });
 } // prettier-ignore
 

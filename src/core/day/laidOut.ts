@@ -246,7 +246,7 @@ interface LayOut {
 
 /**
  * Lays a kitchen's day out: a plan at once, then better ones while one looks (null: nothing better yet); the last with how likely it is, what collides and
- * what would help. A day that has begun is laid anew with as few changes as can be.
+ * what would help. A day that is laid out already is laid anew with as few changes as can be.
  *
  * @returns null where there is nothing to plan; else what `kitchenProblem` refuses
  */
@@ -261,7 +261,7 @@ export function* layOutDay(
   const kitchen = made.value;
   const view = new View(all, kitchen);
   const { problem } = kitchen.day;
-  const search = kitchen.hasBegun ? layAnew(problem, kitchen.saved, seed, rounds) : searchDay(problem, seed, rounds, kitchen.saved);
+  const search = kitchen.isLaidOut ? layAnew(problem, kitchen.saved, seed, rounds) : searchDay(problem, seed, rounds, kitchen.saved);
   let step = search.next();
   let shown: Score | null = null;
   while (!step.done && !enough()) {

@@ -86,18 +86,22 @@ export function handsOf(life: Life, fromMs: number, toMs: number): Result<DayWis
   const within = (moment: { fromMs: number; toMs: number }, ms: number) =>
     ms >= moment.fromMs && ms < moment.toMs;
   const windows: DayWish['hands'][number][] = [];
-  edges.slice(0, -1).forEach((ms, at) => {
-    const isLiked = preferred.length === 0 || liked.some((moment) => within(moment, ms));
-    const there = gone.reduce(
+  const isLikedAt = (ms: number) => preferred.length === 0 || liked.some((moment) => within(moment, ms));
+  const thereAt = (ms: number) =>
+    gone.reduce(
       (sum, moment) => (within(moment, ms) ? sum - moment.people : sum),
-      isLiked || otherHours ? people : 0,
+      isLikedAt(ms) || otherHours ? people : 0,
     );
+  edges.slice(0, -1).forEach((ms, at) => {
+    const isLiked = isLikedAt(ms);
+    const there = thereAt(ms);
     if (there > 0)
       windows.push({
         fromMs: ms,
         toMs: edges[at + 1]!,
         people: there,
         ...(!isLiked && { unwanted: true as const }),
+        ...(edges[at + 1]! < toMs && thereAt(edges[at + 1]!) < there && { leaves: true as const }),
       });
   });
   return ok(windows);

@@ -83,7 +83,7 @@ test('one kettle, one oven, one pair of hands: who is second waits for the first
       heat: { ovenIds: ['oven', 'oven2'], setC: 200, endC: 200, share: 1, plate: null },
     });
     const day: Day = {
-      fromMs: 0, slotMs: 300_000, blocks: new Map([['a boil', block], ['b boil', block]]),
+      fromMs: 0, slotMs: 300_000, blocks: new Map([['a plain boil', block], ['b plain boil', block]]),
       problem: {
         slotMin: 5, slots: 60, ovens: ['oven', 'oven2'].map((id) => ({ ...testOven(id), recoverSlots: 0 })),
         resources: [{ id: 'kettle', capacity: kettles }], hands: [{ fromSlot: 0, toSlot: 60, people }],

@@ -167,7 +167,7 @@ export function playPlan(
   const steps = stepsOf(day, plan);
   const random = seededRandom(seed);
   const normal = () => normalAbove(Math.min(1 - 1e-9, Math.max(1e-9, random())));
-  const people = peopleBySlot(problem);
+  const people = peopleBySlot(problem, { leaving: true });
   const ready = new Map<string, number[]>();
   const inTime = new Map<string, number>();
   for (let draw = 0; draw < draws; draw += 1) {

@@ -132,6 +132,10 @@ export function batchStrands(sheet: Pick<BatchSheet, 'steps' | 'activities'>): B
   return all;
 }
 
+/** What no clock tells exactly; of its time so much is left free behind it, of what the dough bears. */
+const RISES: ReadonlySet<Block['kind']> = new Set(['bulk', 'proof', 'preDough']);
+const SPARE = 0.12;
+
 /** How it takes its place in the day: in slots, rounded so that a strand keeps its length. */
 export function asDayStrands(
   strands: readonly BatchStrand[],
@@ -154,6 +158,8 @@ export function asDayStrands(
     let doneSlots = 0;
     let mayWaitS = parent?.blocks.at(-1)?.mayWaitS ?? null;
     let out = parent?.blocks.at(-1)?.resource ?? null;
+    const risen = parent?.blocks.at(-1);
+    let rise = risen && RISES.has(risen.kind) ? risen.lastsS.typical : null;
     const activities = blocks.map((block, at): DayActivity => {
       doneS += block.lastsS.typical;
       const lastsSlots = Math.max(1, Math.round(doneS / slotS) - doneSlots);
@@ -162,12 +168,14 @@ export function asDayStrands(
       const byItself = out !== null && ONE_LOAD.has(out) && !block.handsOn && block.resource === null;
       const bears = byItself ? 0 : mayWaitS;
       const mostSlots = bears === null ? null : within(bears) + (at === 0 ? Math.ceil(earlierS / slotS) : 0);
+      const spareSlots = rise === null ? 0 : within(SPARE * rise);
       out = block.resource;
       mayWaitS = block.mayWaitS;
+      rise = RISES.has(block.kind) ? block.lastsS.typical : null;
       return {
         id: block.id,
         lastsSlots,
-        leastSlots: 0,
+        leastSlots: Math.min(spareSlots, mostSlots ?? spareSlots),
         mostSlots,
         hands: handsOf(block, lastsSlots),
         uses: block.resource === null || block.resource === 'oven' ? [] : [{ resourceId: block.resource, amount: 1 }],

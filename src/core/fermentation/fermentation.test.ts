@@ -5,9 +5,7 @@ import {
   schoolMethod,
   SCHOOLS,
   starterPeak,
-  temperatureForTime,
   thermalLagS,
-  yeastForTime,
   type Leavening,
   type RiseQuestion,
   type Stay,
@@ -159,27 +157,6 @@ test('chemical, mixed, wild', () => {
   });
 });
 
-test('inverse: the yeast and the temperature for a time give that time back', () => {
-  const question: RiseQuestion = {
-    leavening: loaf,
-    doughC: 26,
-    stays: [room({ durationS: 10 * 3600 })],
-    wanted: 1.4,
-  };
-  for (const hours of [1.2, 2, 4]) {
-    const solved = yeastForTime(question, hours * 3600);
-    if (!solved.ok) throw new Error(solved.problem.code);
-    expect(solved.value.curve.wantedAtS.value! / 3600).toBeCloseTo(hours, 1);
-  }
-  const warm = temperatureForTime(question, 0, 1.2 * 3600);
-  if (!warm.ok) throw new Error(warm.problem.code);
-  expect(warm.value.curve.wantedAtS.value! / 3600).toBeCloseTo(1.2, 1);
-  expect(yeastForTime({ ...question, wanted: 2.5 }, 7200)).toMatchObject({
-    ok: false,
-    problem: { code: 'notSolvable', path: 'targetS' },
-  });
-});
-
 test.each(SCHOOLS)('%s: a ready method with times a baker can read', (school) => {
   const leavening =
     school === 'wild'
@@ -234,9 +211,6 @@ test('nonsense is refused with its place', () => {
   const minutes = (count: number) => Array.from({ length: count }, () => room({ durationS: 60 }));
   expect(field({ stays: minutes(40) })).toBeNull();
   expect(field({ stays: minutes(41) })).toEqual(['tooMany', 'stays', 40]);
-  expect(temperatureForTime({ leavening: loaf, doughC: 26, stays: [room()] }, 3, 3600)).toMatchObject({
-    problem: { code: 'unknownStep', path: 'stays.3' },
-  });
 });
 
 test('bubbles of the mixing swell at once, long before the water is full; volumes start at one whatever the air', () => {

@@ -1,4 +1,3 @@
-export { temperatureForTime, yeastForTime } from './inverse';
 export { leavenKinds, leaveningOf, type Leavening } from './leavening';
 export { learnRise, type LearnRiseOf, type RiseLearning, type RiseObservation } from './learnRise';
 export { FERMENTATION } from './parameters';

@@ -4,7 +4,6 @@ import { formulaTotals } from '../formula/totals';
 import type { Result } from '../result';
 import { TEST_DOUGHS, testBook } from '../consistency/testDoughs';
 import { afterFreezing } from './freezing';
-import { temperatureForTime, yeastForTime } from './inverse';
 import { leavenKinds, leaveningOf } from './leavening';
 import { learnRise, type RiseObservation } from './learnRise';
 import { drawnRise, riseCurve, type RiseQuestion } from './riseCurve';
@@ -85,8 +84,6 @@ export function fermentationFigures() {
     marks(ask('psyllium', 'straight', { doughC: 20 }), [1.1, 1.35], { leavenOf: 'new', doughOf: 'loaf' }),
     marks(ask('batter', 'straight'), [1.4], { leavenOf: 'jar', doughOf: 'batter' }),
   ];
-  const asked = ask('psyllium', 'straight', { wanted: 1.25 });
-  const plainS = sure(riseCurve(asked)).wantedAtS.value!;
   return {
     leavenings: leavenings().map(({ name, leavening }) => ({
       name,
@@ -98,10 +95,6 @@ export function fermentationFigures() {
       learnRise(days),
       learnRise(days, { leavenOf: 'jar', doughOf: 'batter' }),
       learnRise(days, { leavenOf: 'new', doughOf: 'loaf' }),
-    ],
-    solved: [
-      sure(yeastForTime(asked, 0.8 * plainS)).value,
-      sure(temperatureForTime(asked, 0, 1.1 * plainS)).value,
     ],
     frozen: [0, 1, 9].map((weeks) => sure(afterFreezing(testLeavening, weeks))),
     schools: SCHOOLS.map((school) => {

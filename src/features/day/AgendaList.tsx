@@ -15,20 +15,23 @@ export function AgendaList({ calls }: { calls: readonly DayCallOut[] }) {
         <tr><th>{words.clock}</th><th>{words.what}</th><th>{words.of}</th></tr>
       </thead>
       <tbody>
-        {calls.map((call, at) => (
+        {calls.map((call, at) => [
+          say.day(call.atMs) !== say.day(calls[at - 1]?.atMs ?? 0) && (
+            <tr key={`day ${at}`}><th colSpan={3} className="pt-3 pb-1 text-left font-head text-base">{say.day(call.atMs)}</th></tr>
+          ),
           <tr key={at} className={cx('border-b border-rule align-baseline', call.atMs < nowMs && 'text-soft', call.kind === 'block' && call.state === 'done' && 'line-through')}>
             <td className="py-1 pr-3 whitespace-nowrap tabular-nums">
               <span aria-hidden className="mr-2 hidden size-3 border border-ink align-baseline print:inline-block" />
-              <strong>{say.at(call.atMs)}</strong>
+              <strong>{say.clock(call.atMs)}</strong>
             </td>
             <td className={cx('py-1 pr-3', call.kind === 'ready' && 'font-semibold', call.kind === 'look' && 'italic')}>
               {say.call(call)}
               {call.kind === 'block' && call.setC !== null && <span className="text-soft"> {call.ovenId ? callWords.at(say.oven(call.ovenId), say.temp(call.setC)) : say.temp(call.setC)}</span>}
-              {call.kind === 'block' && <span className="text-soft"> {callWords.until(say.at(call.untilMs))}</span>}
+              {call.kind === 'block' && <span className="text-soft"> {callWords.until(say.clock(call.untilMs))}</span>}
             </td>
             <td className="py-1 text-soft">{'batchId' in call && say.batch(call.batchId)}</td>
-          </tr>
-        ))}
+          </tr>,
+        ])}
       </tbody>
     </table>
   );

@@ -12,7 +12,7 @@ import { words } from '@/wording/screens/day/BatchCard';
 import { ask } from '../asking/ask';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { useDayValue, useDayWords } from './DayContext';
+import { useDayEdit, useDayWords } from './DayContext';
 
 /** What a lever does, in words; empty: nothing. */
 function useLeverWords(): (lever: Lever) => string {
@@ -31,7 +31,7 @@ function useLeverWords(): (lever: Lever) => string {
 /** One batch of the day: when it is ready, how sure that is, what it collides with and what would help. */
 export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: BatchView | null }) {
   const say = useDayWords();
-  const { edit } = useDayValue();
+  const edit = useDayEdit();
   const { timeZone } = usePreferences().ways;
   const leverWords = useLeverWords();
   const twice = useTwice();
@@ -40,10 +40,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
   const made = laid ? leverWords(laid.lever) : '';
   return (
     <li className="docket rounded-b-md px-4 py-3" data-testid="day-batch" data-batch={batch.name}>
-      <div className="flex items-start justify-between gap-3">
-        <h3 className="text-lg leading-tight">{batch.name}</h3>
-        <StartBake batch={batch} onTrouble={setTrouble} />
-      </div>
+      <h3 className="text-lg leading-tight">{batch.name}</h3>
       {laid?.readyMs != null ? (
         <p className="mt-1">
           <span className="mr-2 text-soft">{words.ready}</span>
@@ -52,7 +49,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
       ) : (
         <p className="mt-1 text-xl text-alarm">{words.noPlace}</p>
       )}
-      {laid?.likely && laid.likely.toMs - laid.likely.fromMs >= 60_000 && <p className="text-sm text-soft">{words.between(say.at(laid.likely.fromMs), say.at(laid.likely.toMs))}</p>}
+      {laid?.likely && laid.likely.toMs - laid.likely.fromMs >= 60_000 && <p className="text-sm text-soft">{words.between(say.fromTo(laid.likely.fromMs, laid.likely.toMs))}</p>}
       {batch.ready && laid?.likely && <p className="text-sm text-soft">{words.chance(Math.round(100 * laid.likely.chance))}</p>}
       {made && (
         <p className="mt-1 text-sm">
@@ -61,8 +58,9 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
       )}
       {collision && <Collision batch={batch} collision={collision} />}
       {trouble && <p role="alert" className="mt-1 text-sm text-alarm">{trouble}</p>}
+      <div className="mt-2"><StartBake batch={batch} onTrouble={setTrouble} /></div>
       <details className="mt-2 border-t border-rule pt-1">
-        <summary className="min-h-7 text-sm">{batch.ready ? words.wanted(readyWords(batch.ready, say.at)) : words.soon}</summary>
+        <summary className="min-h-7 text-sm">{batch.ready ? words.wanted(readyWords(batch.ready, say)) : words.soon}</summary>
         <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
           {words.changeTime}
           <input type="datetime-local" step={300} value={batch.ready ? wallField(timeZone, batch.ready.toMs) : ''} className="min-h-10 rounded border border-edge bg-surface px-2"
@@ -92,11 +90,12 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
   );
 } // prettier-ignore
 
-const readyWords = ({ fromMs, toMs }: Span, at: (ms: number) => string): string =>
-  fromMs === toMs ? at(toMs) : words.from(at(fromMs), at(toMs));
+type Say = ReturnType<typeof useDayWords>;
+const readyWords = ({ fromMs, toMs }: Span, say: Say): string =>
+  fromMs === toMs ? say.at(toMs) : say.fromTo(fromMs, toMs);
 
-const spansWords = (spans: readonly Span[], at: (ms: number) => string): string =>
-  spans.map(({ fromMs, toMs }) => words.from(at(fromMs), at(toMs))).join(words.and);
+const spansWords = (spans: readonly Span[], say: Say): string =>
+  spans.map(({ fromMs, toMs }) => say.fromTo(fromMs, toMs)).join(words.and);
 
 /** Which two things collide, and the few ways out, each a press. */
 function Collision({ batch, collision }: { batch: DayBatchDocument; collision: CollisionView }) {
@@ -105,7 +104,7 @@ function Collision({ batch, collision }: { batch: DayBatchDocument; collision: C
   return (
     <div role="alert" className="mt-2 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-ink" data-testid="collision">
       {lateMs !== null && <p className="font-semibold text-alarm">{words.late(formatDuration(lateMs / 1000))}</p>}
-      <p>{cause.kind === 'batch' ? words.why.batch(say.batch(cause.batchId)) : cause.kind === 'hands' ? words.why.hands(spansWords(cause.spans, say.at)) : words.why[cause.kind]}</p>
+      <p>{cause.kind === 'batch' ? words.why.batch(say.batch(cause.batchId)) : cause.kind === 'hands' ? words.why.hands(spansWords(cause.spans, say)) : words.why[cause.kind]}</p>
       {waysOut.length > 0 && (
         <>
           <p className="mt-1 font-semibold">{words.waysOut}</p>
@@ -121,7 +120,7 @@ function Collision({ batch, collision }: { batch: DayBatchDocument; collision: C
 function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
   const say = useDayWords();
   const leverWords = useLeverWords();
-  const { edit } = useDayValue();
+  const edit = useDayEdit();
   const batchId = batch.id;
   const at = (readyMs: number) => ({ fromMs: readyMs, toMs: readyMs });
   const offer = (text: string, note: string, take: () => void) => (
@@ -144,7 +143,7 @@ function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
     case 'unpin':
       return offer(words.out.unpin, '', () => edit({ type: 'unpin', batchId, blockId: null }));
     case 'hands':
-      return <li className="py-2">{words.out.hands(spansWords(out.spans, say.at))}</li>;
+      return <li className="py-2">{words.out.hands(spansWords(out.spans, say))}</li>;
     case 'lever': {
       const made = leverWords(out.lever);
       return offer(words.out.lever(made[0]!.toUpperCase() + made.slice(1), say.at(out.startMs)), words.taste(out.tasteCost), () => edit({ type: 'levers', batchId, levers: [...new Set([...batch.levers, ...kindsOf(out.lever)])] }));
@@ -160,7 +159,7 @@ const kindsOf = ({ yeast, doughByC, warm, coldS }: Lever) =>
 function StartBake({ batch, onTrouble }: { batch: DayBatchDocument; onTrouble: (why: string | null) => void }) {
   const kitchen = useKitchen();
   const router = useKitchenRouter();
-  const { edit } = useDayValue();
+  const edit = useDayEdit();
   const [busy, setBusy] = useState(false);
   // one wish, one bake, however often it is pressed
   const [requestId] = useState(newUuid);

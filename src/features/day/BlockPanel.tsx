@@ -6,12 +6,13 @@ import { Button, IconButton } from '@/ui/Button';
 import { words } from '@/wording/screens/day/BlockPanel';
 import { STEP_WORD } from '@/wording/words';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { useDayValue, useDayWords } from './DayContext';
+import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 
 /** What can be said of one block: that it has begun, is done, takes longer, has to be when it is; and when the dough can wait no more. */
 export function BlockPanel({ batchId, block, onClose }: { batchId: string; block: BlockView; onClose: () => void }) {
   const say = useDayWords();
-  const { edit, nowMs, day } = useDayValue();
+  const { nowMs, day } = useDayValue();
+  const edit = useDayEdit();
   const { timeZone } = usePreferences().ways;
   const [first] = block.steps;
   const name = (block.steps.length === 1 && first?.title) || STEP_WORD[block.kind];
@@ -29,7 +30,7 @@ export function BlockPanel({ batchId, block, onClose }: { batchId: string; block
           <X size={18} aria-hidden />
         </IconButton>
       </div>
-      <p className="figure text-3xl">{words.fromTo(say.at(block.startMs), say.at(block.endMs))}</p>
+      <p className="figure text-3xl">{say.fromTo(block.startMs, block.endMs)}</p>
       {block.steps.length > 1 && <p className="text-sm">{words.inIt(block.steps.map(({ kind }) => kind))}</p>}
       {block.latestMs !== null && block.state === 'todo' && <p className="text-sm text-soft">{words.latest(say.at(block.latestMs))}</p>}
       {block.looksMs.length > 0 && <p className="text-sm text-soft">{words.looks(block.looksMs.map(say.at).join(', '))}</p>}

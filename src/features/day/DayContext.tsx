@@ -4,7 +4,6 @@ import type { DayDocument } from '@/core/day/dayDocument';
 import type { DayEdit } from '@/core/day/dayEdit';
 import type { DayView } from '@/core/day/dayView';
 import type { DayCallOut } from '@/core/day/agenda';
-import type { Kit } from '@/core/kit';
 import { words } from '@/wording/screens/day/calls';
 import { STEP_WORD } from '@/wording/words';
 import { useKitchenTime } from '../preferences/time';
@@ -13,12 +12,13 @@ import { useUnits } from '../preferences/PreferencesProvider';
 interface DayValue {
   readonly day: DayDocument;
   readonly view: DayView | null;
-  readonly kit: Kit;
+  readonly ovens: readonly { readonly id: string; readonly name: string }[];
   readonly nowMs: number;
-  /** Answers why not; null: it is done. */
-  readonly edit: (edit: DayEdit) => string | null;
+  /** Answers why not; null: it is done. Where the day is only shown, absent. */
+  readonly edit?: (edit: DayEdit) => string | null;
 }
 
+const DAY_MS = 86_400_000;
 const Context = createContext<DayValue | null>(null);
 export function DayProvider({ value, children }: { value: DayValue; children: ReactNode }) {
   return <Context value={value}>{children}</Context>;
@@ -29,17 +29,30 @@ export function useDayValue(): DayValue {
   return value;
 }
 
+const REFUSED = (): string => '';
+/** For what is drawn only where the day can be changed. */
+export const useDayEdit = (): NonNullable<DayValue['edit']> => useDayValue().edit ?? REFUSED;
+
 /** How things of the day are told: by the kitchen's clock, its ovens by their names, its batches by their formulas'. */
 export function useDayWords() {
-  const { day, kit, nowMs } = useDayValue();
+  const { day, ovens, nowMs } = useDayValue();
   const time = useKitchenTime();
   const units = useUnits();
   return useMemo(() => {
-    const oven = (id: string | null): string => kit.ovens.find((each) => each.id === id)?.name ?? '';
+    const oven = (id: string | null): string => ovens.find((each) => each.id === id)?.name ?? '';
     const batch = (id: string): string => day.batches.find((each) => each.id === id)?.name ?? '';
     const today = time.day(nowMs);
+    const tomorrow = time.day(nowMs + DAY_MS);
+    /** Empty: today's. */
+    const dayOf = (ms: number): string => {
+      const day = time.day(ms);
+      return day === today ? '' : day === tomorrow ? words.tomorrow : day;
+    };
     /** With its day where it is not today's. */
-    const at = (ms: number): string => (time.day(ms) === today ? time.clock(ms) : time.dayAndClock(ms));
+    const at = (ms: number): string => [dayOf(ms), time.clock(ms)].filter(Boolean).join(' ');
+    /** Two moments, the day told once. */
+    const fromTo = (fromMs: number, toMs: number): string =>
+      words.fromTo(at(fromMs), time.day(fromMs) === time.day(toMs) ? time.clock(toMs) : at(toMs));
     const step = (call: { readonly step: keyof typeof STEP_WORD; readonly title: string }): string =>
       call.title || STEP_WORD[call.step];
     const call = (each: DayCallOut): string => {
@@ -54,6 +67,16 @@ export function useDayWords() {
           return step(each);
       }
     };
-    return { oven, batch, at, call, clock: time.clock, temp: units.temperature };
-  }, [day.batches, kit.ovens, nowMs, time, units]);
+    return {
+      oven,
+      batch,
+      at,
+      fromTo,
+      dayOf,
+      day: time.day,
+      call,
+      clock: time.clock,
+      temp: units.temperature,
+    };
+  }, [day.batches, ovens, nowMs, time, units]);
 }

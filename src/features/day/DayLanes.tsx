@@ -6,7 +6,7 @@ import type { BatchView, BlockView, DayView, OvenView } from '@/core/day/dayView
 import { cx } from '@/ui/cx';
 import { words } from '@/wording/screens/day/DayLanes';
 import { STEP_WORD } from '@/wording/words';
-import { useDayValue, useDayWords } from './DayContext';
+import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 import { drawnSpan, lookOf, rowsOf } from './laneLayout';
 
 const SLOT_MS = 300_000;
@@ -28,7 +28,8 @@ interface DayLanesProps {
 
 /** The day drawn: a lane for each dough and its loads, each oven with its heat, and everybody's hands; what is to be done as blocks that can be moved. */
 export function DayLanes({ view, chosen, onChoose }: DayLanesProps) {
-  const { edit, nowMs } = useDayValue();
+  const { nowMs } = useDayValue();
+  const edit = useDayEdit();
   const span = drawnSpan(view);
   const x = (ms: number) => ((ms - span.fromMs) / HOUR_MS) * HOUR_PX;
   const width = x(span.toMs);
@@ -69,7 +70,7 @@ export function DayLanes({ view, chosen, onChoose }: DayLanesProps) {
             <OvenLane key={oven.id} oven={oven} x={x} width={width} />
           ))}
           <div aria-hidden className="pointer-events-none absolute top-0 bottom-0 z-20 w-0.5 bg-now" style={{ left: LABEL_PX + x(nowMs) }}>
-            <span className="absolute top-0 left-1 rounded bg-now px-1 text-xs font-semibold text-now-ink">{words.now}</span>
+            <span className="absolute bottom-0 left-1 rounded bg-now px-1 text-xs font-semibold text-now-ink">{words.now}</span>
           </div>
         </div>
       </div>
@@ -88,18 +89,18 @@ function Label({ children }: { children: React.ReactNode }) {
 } // prettier-ignore
 
 function Hours({ fromMs, toMs, x }: { fromMs: number; toMs: number; x: X }) {
-  const { clock, at } = useDayWords();
+  const { clock, dayOf, day } = useDayWords();
   const count = Math.round((toMs - fromMs) / HOUR_MS);
   const hours = Array.from({ length: count }, (_, index) => fromMs + index * HOUR_MS);
   return (
     <div className="flex border-b border-edge">
       <Label>
-        <span className="text-xs text-soft">{at(fromMs).includes(',') ? at(fromMs).split(',')[0] : ''}</span>
+        <span className="text-xs text-soft">{dayOf(fromMs)}</span>
       </Label>
-      <div className="relative h-7 flex-1">
+      <div className="relative mt-1 h-8 flex-1">
         {hours.map((ms) => (
           <span key={ms} className={cx('absolute top-0 bottom-0 border-l pl-1 text-xs whitespace-nowrap', midnight(clock(ms)) ? 'border-ink font-bold' : 'border-rule text-soft')} style={{ left: x(ms) }}>
-            {midnight(clock(ms)) ? at(ms) : clock(ms)}
+            {midnight(clock(ms)) ? dayOf(ms) || day(ms) : clock(ms)}
           </span>
         ))}
       </div>
@@ -192,12 +193,12 @@ interface BlockProps {
 
 function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps) {
   const say = useDayWords();
-  const { edit } = useDayValue();
+  const edit = useDayEdit();
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `${batchId} ${block.id}`, data: { batchId, block }, disabled: block.state !== 'todo' });
   const [first] = block.steps;
   const name = (block.steps.length === 1 && first?.title) || STEP_WORD[block.kind];
   const width = Math.max(8, x(block.endMs) - x(block.startMs) - 2);
-  const told = words.block(name, say.batch(batchId), say.at(block.startMs), say.at(block.endMs)) + (block.latestMs === null ? '' : words.latest(say.at(block.latestMs))) + (block.pinned ? words.pinned : '') + (block.state === 'running' ? words.running : block.state === 'done' ? words.done : '');
+  const told = words.block(name, say.batch(batchId), say.fromTo(block.startMs, block.endMs)) + (block.latestMs === null ? '' : words.latest(say.at(block.latestMs))) + (block.pinned ? words.pinned : '') + (block.state === 'running' ? words.running : block.state === 'done' ? words.done : '');
   const press = (event: KeyboardEvent) => {
     if (event.key === 'Escape') return;
     if (block.state !== 'todo') return;

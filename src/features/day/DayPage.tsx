@@ -24,7 +24,7 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { AgendaList } from './AgendaList';
 import { BatchCard } from './BatchCard';
 import { BlockPanel } from './BlockPanel';
-import { DayProvider, useDayValue, useDayWords } from './DayContext';
+import { DayProvider, useDayEdit, useDayValue, useDayWords } from './DayContext';
 import { DayLanes } from './DayLanes';
 import { NextCall } from './NextCall';
 import { ReadyAt } from './ReadyAt';
@@ -112,7 +112,7 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
     change(next.value);
     return null;
   };
-  const value = { day, view, kit, nowMs, edit };
+  const value = { day, view, ovens: kit.ovens, nowMs, edit };
   return (
     <DayProvider value={value}>
       <DayBody planning={planning} save={save} add={add} life={life} changeLife={changeLife}
@@ -131,7 +131,8 @@ interface DayBodyProps {
 }
 
 function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps) {
-  const { day, view, nowMs, edit } = useDayValue();
+  const { day, view, nowMs } = useDayValue();
+  const edit = useDayEdit();
   const kitchen = useKitchen();
   const router = useKitchenRouter();
   const [asking, setAsking] = useState(add);

@@ -33,7 +33,8 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
         </div>
         <div className="flex flex-wrap gap-2">
           {next.kind === 'block' && bakeId && <KitchenLink href={`/bench/${bakeId}`} className={buttonClass('now', 'bench')}>{words.toTheBench}</KitchenLink>}
-          {next.kind === 'block' && !bakeId && awayMs < 30 * 60_000 && (
+          {!edit && <KitchenLink href="/day" className={buttonClass('strong', 'bench')}>{words.wholeDay}</KitchenLink>}
+          {edit && next.kind === 'block' && !bakeId && awayMs < 30 * 60_000 && (
             <Button look="now" size="bench" onClick={() => edit({ type: 'begun', batchId: next.batchId, blockId: next.blockId, atMs: nowMs })}>{words.started}</Button>
           )}
         </div>

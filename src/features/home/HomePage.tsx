@@ -1,4 +1,5 @@
 'use client';
+import type { DayDocument } from '@/core/day/dayDocument';
 import type { SetAside } from '@/core/documents';
 import Link from 'next/link';
 import { buttonClass } from '@/ui/Button';
@@ -8,6 +9,7 @@ import { useKitchenTime } from '../preferences/time';
 import { SetAsideNote } from '../shell/SetAsideNote';
 import { RunningBakes, type RunningBake } from './RunningBakes';
 import { StockList, type StockOfBake } from './StockList';
+import { TodayDay } from './TodayDay';
 import { words } from '@/wording/screens/home/HomePage';
 
 interface HomePageProps {
@@ -20,11 +22,25 @@ interface HomePageProps {
   last: readonly LogbookLine[];
   stock: readonly StockOfBake[];
   setAside: readonly SetAside[];
+  /** What is planned, and the ovens it names. */
+  day: DayDocument;
+  ovens: readonly { readonly id: string; readonly name: string }[];
   nowMs: number;
 }
 
 /** Today: what is under way and what it needs next; below, what was baked last. */
-export function HomePage({ kitchen, demo, running, more, last, stock, setAside, nowMs }: HomePageProps) {
+export function HomePage({
+  kitchen,
+  demo,
+  running,
+  more,
+  last,
+  stock,
+  setAside,
+  day,
+  ovens,
+  nowMs,
+}: HomePageProps) {
   const time = useKitchenTime();
   return (
     <>
@@ -32,6 +48,9 @@ export function HomePage({ kitchen, demo, running, more, last, stock, setAside, 
         <h1 className="text-3xl">{kitchen}</h1>
         <p className="text-soft">
           {time.dayAndYear(nowMs)}{' '}
+          <KitchenLink href="/day" className="ml-2 text-link underline">
+            {day.batches.length > 0 ? words.theDay : words.planADay}
+          </KitchenLink>{' '}
           <Link href="/kitchens" className="ml-2 text-link underline lg:hidden">
             {words.otherKitchens}
           </Link>
@@ -46,6 +65,7 @@ export function HomePage({ kitchen, demo, running, more, last, stock, setAside, 
         </p>
       )}
       <SetAsideNote setAside={setAside} />
+      <TodayDay day={day} ovens={ovens} nowMs={nowMs} />
       <section aria-labelledby="running-title">
         <h2 id="running-title" className="mb-2 text-lg">
           {words.inProgress}

@@ -15,7 +15,6 @@ import { BakeProblem } from './BakeProblem';
 import { LearntLine } from './Learnt';
 import { PieceSettings } from './PieceSettings';
 import { ProbeFit } from './ProbeFit';
-import { ReadyBy } from './ReadyBy';
 import { RunAnswers } from './RunAnswers';
 import { CHART_HEIGHT, RunChart } from './RunChart';
 import { Schools } from './Schools';
@@ -246,7 +245,6 @@ export function RunPanel() {
         after={beside.forecast}
         computing={beside.computing !== null}
       />
-      <ReadyBy run={run} formula={formula} onEdit={change} onSettle={settle} />
       {!whole.ways && <Schools run={run} kit={kit} />}
       {forecast?.bake && (
         <ProbeFit run={run} feel={consistency} forecast={forecast} ovenId={oven?.id ?? ''} />

@@ -190,35 +190,6 @@ test('settings of the piece: shape, tin wall, length; nonsense stays at its fiel
   });
 });
 
-test('ready by a time: the yeast, or the warmth, that makes it so; what cannot be is said', async () => {
-  const { store } = open();
-  const user = userEvent.setup();
-  await user.click(await screen.findByText('Have it ready by a time'));
-  const yeastG = () =>
-    store.state.formula.stages
-      .flatMap(({ lines }) => lines)
-      .find(({ ingredientId }) => ingredientId === 'instant-yeast')!.massG;
-  const before = yeastG();
-  const setYeast = screen.getByRole('button', { name: 'Set instant yeast' });
-  await user.click(setYeast);
-  expect(screen.getByRole('alert')).toHaveTextContent('Say after how long');
-  const time = screen.getByRole('textbox', { name: 'Ready after mixing in' });
-  await user.type(time, '4 h{Enter}');
-  await user.click(setYeast);
-  expect(yeastG()).toBeLessThan(0.7 * before);
-  await user.click(screen.getByRole('button', { name: /Set how warm/ }));
-  const proofC = store.state.formula.steps.find(({ kind }) => kind === 'proof')!.tempC!;
-  // with the yeast set for four hours at 28 °C, four hours want about 28 °C
-  expect(Math.abs(proofC - 28)).toBeLessThanOrEqual(1);
-  await user.clear(time);
-  await user.type(time, '10 min');
-  await user.click(setYeast);
-  expect(screen.getByRole('alert')).toHaveTextContent('No amount of yeast');
-  await user.clear(time);
-  await user.type(time, '9 days');
-  expect(time).toBeInvalid();
-});
-
 test('a probe’s log: the line that cannot be read, a trace that fits no such oven, and one that does', async () => {
   open();
   const user = userEvent.setup();

@@ -1,7 +1,6 @@
 'use client';
 import {
   BookOpenText,
-  CalendarClock,
   Boxes,
   CircleHelp,
   CookingPot,
@@ -44,7 +43,6 @@ const NEEDED_OFFLINE = [loadDialog];
 
 const ICONS: Record<(typeof STATIONS)[number]['href'], LucideIcon> = {
   '/': Sunrise,
-  '/day': CalendarClock,
   '/formulas': NotebookPen,
   '/ingredients': Boxes,
   '/kit': Heater,
@@ -182,7 +180,7 @@ function Stations({ path }: { path: string }) {
     >
       {STATIONS.map(({ href, word }) => {
         const Icon = ICONS[href];
-        const here = href === '/' ? path === '/' : path.startsWith(href);
+        const here = href === '/' ? path === '/' || path.startsWith('/day') : path.startsWith(href);
         return (
           <KitchenLink
             key={href}

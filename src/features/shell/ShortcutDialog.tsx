@@ -12,6 +12,7 @@ const GROUPS: readonly {
     title: words.anywhere,
     keys: [
       ...STATIONS.map(({ key, word }) => [words.gThen(key), word] as const),
+      [words.gThen('d'), words.theDay],
       [words.shiftD, words.dimTheLightAndBack],
       [words.questionMark, words.thisPage],
     ],

@@ -3,7 +3,6 @@ import { words } from '@/wording/screens/shell/stations';
 /** The main pages: each by its place within the kitchen, what it is called, and the key after g that leads to it. */
 export const STATIONS = [
   { href: '/', word: words.today, key: 't' },
-  { href: '/day', word: words.day, key: 'd' },
   { href: '/formulas', word: words.formulas, key: 'f' },
   { href: '/ingredients', word: words.ingredients, key: 'i' },
   { href: '/kit', word: words.equipment, key: 'k' },
@@ -15,4 +14,5 @@ export const STATIONS = [
 export const CHORD_MS = 1200;
 
 /** The page a key leads to that comes in time after a g. */
-export const pageOf = (key: string): string | undefined => STATIONS.find((each) => each.key === key)?.href;
+export const pageOf = (key: string): string | undefined =>
+  key === 'd' ? '/day' : STATIONS.find((each) => each.key === key)?.href;

@@ -1,5 +1,7 @@
 import { HomePage } from '@/features/home/HomePage';
 import { bakesUnderWay, logbook, stockLeft } from '@/server/bakes';
+import { loadDay } from '@/server/day';
+import { loadKit } from '@/server/kit';
 import { kitchenOf, type KitchenParams } from './kitchenOf';
 
 /** More than a kitchen has hands for; whatever is beyond them is a link away. */
@@ -8,10 +10,12 @@ const LAST = 5;
 
 export default async function Page({ params }: KitchenParams) {
   const context = await kitchenOf(params);
-  const [running, last, stock] = await Promise.all([
+  const [running, last, stock, day, { kit }] = await Promise.all([
     bakesUnderWay(context, { after: null, most: RUNNING }),
     logbook(context, { formulaId: null, words: [], again: null, order: 'newest', after: null, most: LAST }),
     stockLeft(context),
+    loadDay(context),
+    loadKit(context),
   ]);
   return (
     <HomePage
@@ -25,7 +29,10 @@ export default async function Page({ params }: KitchenParams) {
         ...(context.kitchen.setAside ? [context.kitchen.setAside] : []),
         ...running.setAside,
         ...last.setAside,
+        ...(day.setAside ? [day.setAside] : []),
       ]}
+      day={day.value}
+      ovens={kit.ovens.map(({ id, name }) => ({ id, name }))}
       nowMs={context.now().getTime()}
     />
   );

@@ -3,7 +3,7 @@ import type { LeverKind } from '@/core/day/levers';
 /** What the screen says. */
 export const words = {
   ready: 'Ready',
-  between: (from: string, to: string) => `between ${from} and ${to}`,
+  between: (when: string) => `most likely ${when}`,
   chance: (percent: number) => `${percent} of 100 such days keep the promise`,
   soon: 'As soon as it can be',
   wanted: (when: string) => `Wanted ${when}`,
@@ -42,7 +42,6 @@ export const words = {
     unpin: 'Let go of what is pinned',
   },
   taste: (cost: number) => (cost === 0 ? '' : cost <= 2 ? 'hardly tasted' : cost <= 4 ? 'can be tasted' : 'tastes of it'),
-  from: (from: string, to: string) => `${from} to ${to}`,
   and: ' and ',
   changeTime: 'Wanted at',
   remove: 'Take it off the day',

@@ -3,7 +3,6 @@ import { STEP_WORD } from '../../words';
 
 /** What the screen says. */
 export const words = {
-  fromTo: (from: string, to: string) => `${from} to ${to}`,
   inIt: (kinds: readonly StepKind[]) => kinds.map((kind) => STEP_WORD[kind]).join(', '),
   latest: (clock: string) => `The dough bears that it begins as late as ${clock}.`,
   looks: (clocks: string) => `Look at ${clocks}.`,

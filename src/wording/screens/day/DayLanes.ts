@@ -5,7 +5,7 @@ export const words = {
   nobody: 'Nobody is there',
   unwanted: 'Hours you would rather not work in',
   now: 'now',
-  block: (what: string, batch: string, from: string, to: string) => `${what}, ${batch}, ${from} to ${to}`,
+  block: (what: string, batch: string, when: string) => `${what}, ${batch}, ${when}`,
   latest: (clock: string) => `, may begin as late as ${clock}`,
   pinned: ', pinned',
   running: ', under way',

@@ -13,6 +13,8 @@ export const words = {
   light: (oven: string, temp: string, plate: PlateKind | null) => `Light ${oven}: ${temp}${plate ? WITH[plate] : ''}`,
   look: (step: string) => `Look at the ${step.toLowerCase()}`,
   ready: 'Ready',
+  tomorrow: 'tomorrow',
+  fromTo: (from: string, to: string) => `${from} to ${to}`,
   until: (clock: string) => `until ${clock}`,
   at: (oven: string, temp: string) => `${oven}, ${temp}`,
 } as const; // prettier-ignore

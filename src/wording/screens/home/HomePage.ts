@@ -1,5 +1,10 @@
 /** What the screen says. */
 export const words = {
+  theDay: 'The day',
+  planADay: 'Plan a day',
+  ovenBakes: (what: string, until: string) => `bakes ${what} until ${until}`,
+  ovenCold: (lit: string) => `is cold; light it at ${lit}`,
+  ovenHot: (temp: string, at: string) => `heats to ${temp} for ${at}`,
   otherKitchens: 'other kitchens',
   thisIsAMadeUp: 'This is a made-up kitchen to look round in: change whatever you like. ',
   setUpMine: 'Set up mine',

@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  theDay: 'The day',
   singleKeysAreOn: 'Single keys do something. Turn this off if you dictate, or rest a hand on the keys.',
   anywhere: 'Anywhere',
   gThen: (key: string) => `g then ${key}`,

@@ -1,7 +1,6 @@
 /** The main pages. */
 export const words = {
   today: 'Today',
-  day: 'Day',
   formulas: 'Formulas',
   ingredients: 'Ingredients',
   equipment: 'Equipment',

@@ -1,0 +1,124 @@
+import { agendaOf, nextCall } from './agenda';
+import type { DayDocument } from './dayDocument';
+import { editDay, type DayEdit } from './dayEdit';
+import { dayWith } from './laidOut';
+import { ORDINARY_LIFE } from './lifeDocument';
+import { clockMs, clockOf, dayBatch, laidOut } from './testKitchenDay';
+import type { DayView } from './dayView';
+
+const dayOf = (...batches: DayDocument['batches']): DayDocument => ({ batches, lit: [] });
+const edited = (day: DayDocument, edit: DayEdit, now: string): DayDocument => {
+  const made = editDay(day, edit, clockMs(now));
+  if (!made.ok) throw new Error(made.problem.code);
+  return made.value;
+};
+const readyOf = (view: DayView, id: string) => {
+  const ms = view.batches.find((batch) => batch.id === id)?.readyMs;
+  return ms == null ? null : clockOf(ms);
+};
+const blockOf = (view: DayView, id: string, kind: string) =>
+  view.batches.find((batch) => batch.id === id)!.blocks.find((block) => block.kind === kind)!;
+
+test('supper at seven: laid out backwards, told in the order of the clock, the oven lit in time', () => {
+  const day = dayOf(dayBatch('rolls', 'supper-rolls', '19:00'));
+  const view = laidOut(day, '12:03');
+  expect(readyOf(view, 'rolls')).toBe('19:00');
+  expect(view.batches[0]).toMatchObject({ variantId: 'as written', collision: null });
+  const [oven] = view.ovens.filter(({ lit }) => lit);
+  const bake = blockOf(view, 'rolls', 'bake');
+  // heated through when the rolls go in, and never hotter than they want it
+  expect(oven!.points.find(({ ms }) => ms === bake.startMs)?.tempC).toBe(205);
+  expect(Math.max(...oven!.points.map(({ tempC }) => tempC))).toBe(205);
+  expect(oven!.points[0]!.ms).toBe(oven!.lit!.atMs);
+  const calls = agendaOf(dayWith(day, view));
+  const told = calls.map((call) => `${clockOf(call.atMs)} ${call.kind === 'block' ? call.step : call.kind}`);
+  expect(told.at(-1)).toBe('19:00 ready');
+  expect(told).toContain(`${clockOf(oven!.lit!.atMs)} light`);
+  expect(told.filter((each) => each.endsWith('look'))).toHaveLength(1);
+  expect([...told].sort()).toEqual(told);
+  // what asks for nobody is not called for
+  expect(nextCall(calls, clockMs('12:03'))).toMatchObject({ kind: 'block', step: 'mix' });
+  expect(nextCall(calls, clockMs('18:20'))).toMatchObject({ kind: 'block', step: 'mix' });
+  expect(nextCall(calls.map((call) => (call.kind === 'block' ? { ...call, state: 'done' as const } : call)), clockMs('18:20'))).toMatchObject({ kind: 'ready' });
+}); // prettier-ignore
+
+test('saved and opened again nothing moves', () => {
+  const day = dayOf(dayBatch('rolls', 'supper-rolls', '19:00'), dayBatch('discs', 'pizza-discs', '20:30'));
+  const saved = dayWith(day, laidOut(day, '10:00'));
+  const again = laidOut(saved, '10:21', { rounds: 20 });
+  expect(again.changes).toEqual([]);
+  expect(dayWith(saved, again)).toEqual(saved);
+});
+
+test('a start that is late moves the rest, and only what has to: the supper stays at seven as long as the dough bears it', () => {
+  const saved = dayWith(dayOf(dayBatch('rolls', 'supper-rolls', '19:00'), dayBatch('tray', 'blue-jar-tray', '20:30')), laidOut(dayOf(dayBatch('rolls', 'supper-rolls', '19:00'), dayBatch('tray', 'blue-jar-tray', '20:30')), '10:00'));
+  const mix = saved.batches[0]!.at;
+  const [firstId, first] = Object.entries(mix).sort(([, a], [, b]) => a.startMs - b.startMs)[0]!;
+  // begun five minutes late, noticed at once
+  const late = edited(saved, { type: 'begun', batchId: 'rolls', blockId: firstId, atMs: first.startMs + 300_000 }, clockOf(first.startMs + 300_000));
+  const view = laidOut(late, first.startMs + 300_000);
+  expect(readyOf(view, 'rolls')).toBe('19:00');
+  expect(readyOf(view, 'tray')).toBe('20:30');
+  expect(view.changes.every(({ batchId }) => batchId === 'rolls')).toBe(true);
+  expect(blockOf(view, 'rolls', first.kind)).toMatchObject({ state: 'running', startMs: first.startMs + 300_000 });
+  // forty minutes late nothing bears it: the rolls are later by what is too much, and it is said
+  const tooLate = edited(saved, { type: 'begun', batchId: 'rolls', blockId: firstId, atMs: first.startMs + 40 * 60_000 }, clockOf(first.startMs + 40 * 60_000));
+  const other = laidOut(tooLate, first.startMs + 40 * 60_000);
+  const ready = other.batches[0]!.readyMs!;
+  expect(ready).toBeGreaterThan(clockMs('19:10'));
+  expect(ready).toBeLessThanOrEqual(clockMs('19:40'));
+  expect(other.batches[0]!.collision?.lateMs).toBe(ready - clockMs('19:00'));
+  expect(other.changes.length).toBeGreaterThan(0);
+}); // prettier-ignore
+
+test('a rise that takes longer, a step that is done early: the rest follows', () => {
+  const day = dayOf(dayBatch('rolls', 'supper-rolls', '19:00'));
+  const saved = dayWith(day, laidOut(day, '10:00'));
+  const blocks = Object.entries(saved.batches[0]!.at).sort(([, a], [, b]) => a.startMs - b.startMs);
+  const [proofId, proof] = blocks.find(([, { kind }]) => kind === 'proof')!;
+  const begun = blocks.filter(([, { startMs }]) => startMs < proof.startMs).reduce((at, [blockId, { startMs, endMs }]) => edited(edited(at, { type: 'begun', batchId: 'rolls', blockId, atMs: startMs }, '10:00'), { type: 'over', batchId: 'rolls', blockId, atMs: endMs }, '10:00'), saved);
+  const proofing = edited(begun, { type: 'begun', batchId: 'rolls', blockId: proofId, atMs: proof.startMs }, '10:00');
+  const view = laidOut(proofing, proof.endMs);
+  expect(blockOf(view, 'rolls', 'mix')).toMatchObject({ state: 'done' });
+  const longer = edited(proofing, { type: 'longer', batchId: 'rolls', blockId: proofId, startMs: proof.startMs, lastsS: (proof.endMs - proof.startMs) / 1000 + 1800 }, '10:00');
+  const waited = laidOut(longer, proof.endMs);
+  expect(blockOf(waited, 'rolls', 'bake').startMs).toBeGreaterThanOrEqual(proof.endMs + 1_800_000);
+  // taken back, all is as it was
+  expect(laidOut(edited(longer, { type: 'takeBack', batchId: 'rolls', blockId: proofId }, '10:00'), proof.startMs).batches[0]!.readyMs).toBe(clockMs('19:00'));
+}); // prettier-ignore
+
+test('out from two to half past four: what collides is said, and one of the ways out solves it', () => {
+  // mixed at one: shaped before two, proofed by twenty to three, and nobody to bake them
+  const day = dayOf(dayBatch('rolls', 'supper-rolls', '18:00'));
+  const out = { life: { ...ORDINARY_LIFE, away: [...ORDINARY_LIFE.away, { name: 'Out', days: [6], from: '14:00', to: '16:30', people: null }] } };
+  const late = laidOut(day, '13:00', out);
+  const collision = late.batches[0]!.collision!;
+  expect(collision.lateMs).toBe(late.batches[0]!.readyMs! - clockMs('18:00'));
+  expect(collision.lateMs).toBeGreaterThan(60 * 60_000);
+  expect(collision.cause.kind).toBe('hands');
+  // half the yeast proofs until somebody is back
+  const lever = collision.waysOut.find(({ kind }) => kind === 'lever');
+  expect(lever).toMatchObject({ variantId: 'yeast 0.5', tasteCost: 2 });
+  const solved = laidOut(edited(day, { type: 'levers', batchId: 'rolls', levers: ['yeast'] }, '13:00'), '13:00', out);
+  expect(solved.batches[0]).toMatchObject({ collision: null, variantId: 'yeast 0.5', lever: { yeast: 0.5 } });
+  expect(readyOf(solved, 'rolls')! <= '18:00').toBe(true);
+  expect(clockOf(blockOf(solved, 'rolls', 'bake').startMs) >= '16:30').toBe(true);
+}); // prettier-ignore
+
+test('what is pinned where it cannot be is said, and let go of it lies well', () => {
+  const day = dayOf(dayBatch('rolls', 'supper-rolls', '19:00'));
+  const saved = dayWith(day, laidOut(day, '12:00'));
+  const [id] = Object.entries(saved.batches[0]!.at).find(([, { kind }]) => kind === 'bake')!;
+  const pinned = edited(saved, { type: 'pin', batchId: 'rolls', blockId: id, startMs: clockMs('12:10') }, '12:00');
+  expect(laidOut(pinned, '12:00').batches[0]).toMatchObject({ readyMs: null, collision: { cause: { kind: 'pin' }, waysOut: [{ kind: 'unpin' }] } });
+  const free = edited(pinned, { type: 'unpin', batchId: 'rolls', blockId: null }, '12:00');
+  expect(readyOf(laidOut(free, '12:00'), 'rolls')).toBe('19:00');
+  const held = edited(saved, { type: 'pin', batchId: 'rolls', blockId: id, startMs: clockMs('16:00') }, '12:00');
+  expect(clockOf(blockOf(laidOut(held, '12:00'), 'rolls', 'bake').startMs)).toBe('16:00');
+}); // prettier-ignore
+
+test('a formula that is gone leaves its batch out, and the others are planned', () => {
+  const view = laidOut(dayOf(dayBatch('rolls', 'supper-rolls', '19:00'), { ...dayBatch('gone', 'supper-rolls', '19:00'), formulaId: 'nowhere' }), '12:00');
+  expect(view.leftOut).toEqual(['gone']);
+  expect(readyOf(view, 'rolls')).toBe('19:00');
+}); // prettier-ignore

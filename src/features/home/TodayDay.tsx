@@ -1,0 +1,35 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { agendaOf } from '@/core/day/agenda';
+import type { DayDocument } from '@/core/day/dayDocument';
+import { words } from '@/wording/screens/home/HomePage';
+import { clockOffsetMs, useNow } from '../clock/useNow';
+import { DayProvider } from '../day/DayContext';
+import { NextCall } from '../day/NextCall';
+import { OvenNow } from './OvenNow';
+
+interface TodayDayProps {
+  readonly day: DayDocument;
+  readonly ovens: readonly { readonly id: string; readonly name: string }[];
+  readonly nowMs: number;
+}
+
+/** What the day asks for next, as it is saved: nothing is computed here, so that it is there at once. */
+export function TodayDay({ day, ovens, nowMs: drawnMs }: TodayDayProps) {
+  const [offsetMs] = useState(() => clockOffsetMs(drawnMs));
+  const nowMs = Math.floor(useNow(offsetMs, drawnMs) / 60_000) * 60_000;
+  const calls = useMemo(() => agendaOf(day), [day]);
+  const value = useMemo(() => ({ day, view: null, ovens, nowMs }), [day, ovens, nowMs]);
+  if (calls.length === 0) return null;
+  return (
+    <DayProvider value={value}>
+      <section aria-labelledby="today-day">
+        <h2 id="today-day" className="sr-only">
+          {words.theDay}
+        </h2>
+        <NextCall calls={calls} />
+        <OvenNow calls={calls} />
+      </section>
+    </DayProvider>
+  );
+}
