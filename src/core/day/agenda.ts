@@ -26,8 +26,8 @@ type BlockState = 'todo' | 'running' | 'done';
 
 /** What the baker said by hand. */
 const saidState = ({ progress }: DayBatchDocument, blockId: string): BlockState => {
-  const said = progress[blockId];
-  return said === undefined ? 'todo' : said.endMs === null ? 'running' : 'done';
+  const told = progress[blockId];
+  return told === undefined ? 'todo' : told.endMs === null ? 'running' : 'done';
 };
 
 /**

@@ -42,14 +42,14 @@ function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, pa
   let marker: DayActivity | null = null;
   for (let at = last; at >= 0; at -= 1) {
     const activity = activities[at]!;
-    const said = progressOf(activity);
+    const told = progressOf(activity);
     // what comes after it had begun by then, whether or not anybody said that it was done
     const done = endSlot !== null;
     const latest: number = endSlot ?? Infinity;
-    const start: number = Math.min(said?.startSlot ?? latest - activity.lastsSlots, latest);
-    const lasts = said?.lastsSlots ?? activity.lastsSlots;
-    const end: number = Math.min(said?.endSlot ?? (done ? latest : Math.max(nowSlot, start + lasts)), latest);
-    const under = !done && said?.endSlot == null;
+    const start: number = Math.min(told?.startSlot ?? latest - activity.lastsSlots, latest);
+    const lasts = told?.lastsSlots ?? activity.lastsSlots;
+    const end: number = Math.min(told?.endSlot ?? (done ? latest : Math.max(nowSlot, start + lasts)), latest);
+    const under = !done && told?.endSlot == null;
     if (activity.heat || under)
       facts.push({
         activity: { ...activity, lastsSlots: end - start, hands: under ? handsOfBegun(activity, end - start) : [], uses: under ? activity.uses : [] },

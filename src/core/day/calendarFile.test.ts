@@ -1,5 +1,5 @@
 import { timesOff } from './calendarFile';
-import { clockMs } from './testKitchenDay';
+import { clockMs } from '../../../tests/kitchenDays';
 
 const ics = (...events: string[]) =>
   ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//made up//EN', ...events.flatMap((lines) => ['BEGIN:VEVENT', 'UID:x', 'DTSTAMP:20261101T000000Z', ...lines.trim().split(/\n\s*/), 'END:VEVENT']), 'END:VCALENDAR'].join('\r\n'); // prettier-ignore

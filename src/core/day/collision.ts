@@ -153,13 +153,13 @@ export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string,
   const known = ovensOf(batch);
   for (const { id } of known.size > 0 ? problem.ovens : [])
     if (!known.has(id) && beside(others, problem, inThat(batch, id))?.score.late === 0) waysOut.push({ kind: 'oven', ovenId: id });
-  const kept = levers
+  const helping = levers
     .flatMap((variant) => {
       const found = beside(others, problem, { ...batch, variants: [variant] });
       return found?.score.late === 0 ? [{ variant, found }] : [];
     })
     .sort((a, b) => compareScores(a.found.score, b.found.score));
-  for (const { variant, found } of kept.slice(0, MOST_LEVERS)) {
+  for (const { variant, found } of helping.slice(0, MOST_LEVERS)) {
     const starts = Object.values(found.placed.at).map(({ startSlot }) => startSlot);
     waysOut.push({ kind: 'lever', variantId: variant.id, startSlot: Math.min(...starts) });
   }

@@ -1,7 +1,7 @@
 import { EMPTY_DAY, type DayDocument } from './dayDocument';
 import { editDay, FURTHEST_MS, usualTimes, wallField, wallFieldMs, wallMs, type DayEdit } from './dayEdit';
 import { DAY_LIMITS } from './dayLimits';
-import { clockMs } from './testKitchenDay';
+import { clockMs } from '../../../tests/kitchenDays';
 
 const now = clockMs('12:00');
 const batch = (id: string, ready: { fromMs: number; toMs: number } | null = null): DayEdit => ({
@@ -22,7 +22,7 @@ const refused = (day: DayDocument, edit: DayEdit) => {
   return made.ok ? null : [made.problem.code, made.problem.path];
 };
 const at = (ms: number) => ({ fromMs: ms, toMs: ms });
-const laid = {
+const PLACED = {
   s1: {
     startMs: now,
     endMs: now + 600_000,
@@ -36,7 +36,7 @@ const laid = {
 };
 const withPlace = (day: DayDocument): DayDocument => ({
   ...day,
-  batches: day.batches.map((each) => ({ ...each, at: laid })),
+  batches: day.batches.map((each) => ({ ...each, at: PLACED })),
 });
 
 test('what is wanted otherwise finds its place anew; what has begun stays where it is', () => {
@@ -44,7 +44,7 @@ test('what is wanted otherwise finds its place anew; what has begun stays where 
   const asked = after(day, { type: 'ready', batchId: 'a', ready: at(now + 3_600_000) }, { type: 'levers', batchId: 'a', levers: ['cold'] });
   expect(asked.batches.map(({ id, at: places, levers }) => [id, Object.keys(places), levers])).toEqual([['a', [], ['cold']], ['b', ['s1'], []]]);
   const begun = after(day, { type: 'begun', batchId: 'a', blockId: 's1', atMs: now }, { type: 'ready', batchId: 'a', ready: at(now + 7_200_000) });
-  expect(begun.batches[0]).toMatchObject({ at: laid, progress: { s1: { startMs: now, endMs: null } } });
+  expect(begun.batches[0]).toMatchObject({ at: PLACED, progress: { s1: { startMs: now, endMs: null } } });
   // done where nobody said that it had begun: as planned
   const done = after(day, { type: 'over', batchId: 'b', blockId: 's1', atMs: now + 900_000 });
   expect(done.batches[1]!.progress).toEqual({ s1: { startMs: now, endMs: now + 900_000, lastsS: null } });

@@ -4,7 +4,7 @@ import type { Lever } from './levers';
 import type { Score } from './score';
 
 /** One step in a block of the day, with when it begins. */
-export interface BlockStep {
+interface BlockStep {
   readonly id: string;
   readonly kind: StepKind;
   readonly title: string;

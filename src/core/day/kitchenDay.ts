@@ -14,7 +14,7 @@ import { begunDay, type Progress } from './begunDay';
 import { blockKey, keyOf } from './score';
 
 /** What the bench knows of a call of a bake: when it began, and when it was done. */
-export interface CallProgress {
+interface CallProgress {
   readonly startMs: number | null;
   readonly doneMs: number | null;
 }
@@ -105,7 +105,7 @@ export interface KitchenProblem {
 }
 
 const HOUR_MS = 3_600_000;
-export const SLOT_MIN = 5;
+const SLOT_MIN = 5;
 const SLOT_MS = SLOT_MIN * 60_000;
 /** A day goes on for so long after the last thing that is wanted. */
 const BEYOND_MS = 14 * HOUR_MS;
@@ -142,12 +142,12 @@ function benchProgress({ calls, startedMs }: BakeProgress, day: Day, batchId: st
  * @returns as {@link dayOf} and `handsOf`; null where there is nothing to plan
  */
 export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenProblem | null> {
-  const { day: document, life, zone, kit, nowMs, formulas, bakes } = all;
+  const { day: wanted, life, zone, kit, nowMs, formulas, bakes } = all;
   const leftOut: string[] = [];
   const ways = new Map<string, readonly BatchWay[]>();
   const wishes: DayBatchWish[] = [];
   let originMs = nowMs;
-  for (const batch of document.batches) {
+  for (const batch of wanted.batches) {
     const bake = batch.bakeId === null ? undefined : bakes.get(batch.bakeId);
     if (bake && bake.endedMs !== null) continue;
     const formula = formulas.get(formulaKey(batch));
@@ -165,8 +165,8 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   if (wishes.length === 0) return ok(null);
   // what is longer ago than two days has no part in this one
   originMs = downToSlot(Math.max(originMs, nowMs - 48 * HOUR_MS)) - 12 * SLOT_MS;
-  const wanted = wishes.map(({ ready }) => ready?.toMs ?? 0);
-  const endMs = Math.min(Math.max(nowMs + 10 * HOUR_MS, ...wanted) + BEYOND_MS, originMs + LONGEST_MS);
+  const ends = wishes.map(({ ready }) => ready?.toMs ?? 0);
+  const endMs = Math.min(Math.max(nowMs + 10 * HOUR_MS, ...ends) + BEYOND_MS, originMs + LONGEST_MS);
   const hands = handsOf({ ...life, zone }, originMs, endMs);
   if (!hands.ok) return hands;
   const made = dayOf({ nowMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands: hands.value, batches: wishes });
@@ -176,7 +176,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const saved: Record<string, PlacedBatch> = {};
   const pinned = new Map<string, number>();
   const begunIds = new Set<string>();
-  for (const batch of document.batches) {
+  for (const batch of wanted.batches) {
     const mine = ways.get(batch.id);
     if (!mine) continue;
     const variantId = mine.some(({ id }) => id === batch.variantId) ? batch.variantId : mine[0]!.id;

@@ -3,7 +3,7 @@ import type { DayDocument } from './dayDocument';
 import { editDay, type DayEdit } from './dayEdit';
 import { dayWith } from './laidOut';
 import { ORDINARY_LIFE } from './lifeDocument';
-import { clockMs, clockOf, dayBatch, laidOut } from './testKitchenDay';
+import { clockMs, clockOf, dayBatch, laidOut } from '../../../tests/kitchenDays';
 import type { DayView } from './dayView';
 
 const dayOf = (...batches: DayDocument['batches']): DayDocument => ({ batches, lit: [] });

@@ -56,7 +56,7 @@ class View {
   blocks(batchId: string, strands: readonly Strand[], plan: DayPlan): BlockView[] {
     const { day, progress, ways } = this.kitchen;
     const placed = plan.batches[batchId];
-    const document = this.all.day.batches.find(({ id }) => id === batchId);
+    const wanted = this.all.day.batches.find(({ id }) => id === batchId);
     if (!placed) return [];
     const sheet = ways.get(batchId)?.find(({ id }) => id === placed.variantId)?.sheet;
     const steps = new Map(sheet?.steps.map((step) => [step.id, step]));
@@ -81,10 +81,10 @@ class View {
         return [
           {
             id: activity.id, strandId: strand.id, kind: block.kind, startMs, endMs: this.ms(end), load: block.load, wayId: block.wayId,
-            ovenId: at?.ovenId ?? document?.at[activity.id]?.ovenId ?? null, setC: block.heat?.setC ?? null,
+            ovenId: at?.ovenId ?? wanted?.at[activity.id]?.ovenId ?? null, setC: block.heat?.setC ?? null,
             hands: this.spans((live && !done ? activity.hands : []).map(({ fromSlot, toSlot }) => ({ fromSlot: start + fromSlot, toSlot: start + toSlot }))),
             state: done ? (done.endSlot === null ? 'running' : 'done') : 'todo',
-            pinned: document?.pins[activity.id] !== undefined,
+            pinned: wanted?.pins[activity.id] !== undefined,
             latestMs: latest === null ? null : this.ms(latest),
             looksMs: RISES.has(block.kind) && done?.endSlot == null ? looks(startMs, block.lastsS, stretch / 1000) : [],
             steps: block.calls.map(({ activityId, offsetS, lastsS }) => {
@@ -122,8 +122,8 @@ class View {
 
   private collision(batchId: string, { plan }: Found): CollisionView | null {
     const { problem } = this.kitchen.day;
-    const document = this.all.day.batches.find(({ id }) => id === batchId);
-    if (document && Object.keys(document.pins).length > 0 && !plan.batches[batchId])
+    const wanted = this.all.day.batches.find(({ id }) => id === batchId);
+    if (wanted && Object.keys(wanted.pins).length > 0 && !plan.batches[batchId])
       return { lateMs: null, cause: { kind: 'pin' }, waysOut: [{ kind: 'unpin' }] };
     const plain = collisionOf(problem, plan, batchId);
     if (!plain) return null;
@@ -136,11 +136,11 @@ class View {
   private moreWays(batchId: string): { readonly variants: readonly Variant[]; readonly ways: readonly BatchWay[] } {
     const { kitchen, all } = this;
     const none = { variants: [], ways: [] };
-    const document = all.day.batches.find(({ id }) => id === batchId);
-    const formula = document && all.formulas.get(formulaKey(document));
+    const wanted = all.day.batches.find(({ id }) => id === batchId);
+    const formula = wanted && all.formulas.get(formulaKey(wanted));
     // what has begun is what it is
-    if (!document || !formula || document.bakeId !== null || kitchen.begunIds.has(batchId)) return none;
-    const ways = kitchen.waysOf({ ...document, levers: [...LEVER_KINDS] }, formula);
+    if (!wanted || !formula || wanted.bakeId !== null || kitchen.begunIds.has(batchId)) return none;
+    const ways = kitchen.waysOf({ ...wanted, levers: [...LEVER_KINDS] }, formula);
     const known = new Set(kitchen.ways.get(batchId)?.map(({ id }) => id));
     if (!ways.ok) return none;
     const other = ways.value.filter(({ id }) => !known.has(id));
@@ -148,7 +148,7 @@ class View {
     if (other.length === 0) return none;
     const made = dayOf({
       nowMs: fromMs, endMs: fromMs + problem.slots * slotMs, slotMin: problem.slotMin, hands: [], kit: all.kit,
-      batches: [{ id: batchId, ways: other, formula, ready: document.ready, ...(document.ovenIds.length > 0 && { ovenIds: document.ovenIds }) }],
+      batches: [{ id: batchId, ways: other, formula, ready: wanted.ready, ...(wanted.ovenIds.length > 0 && { ovenIds: wanted.ovenIds }) }],
     });
     return made.ok ? { variants: made.value.problem.batches[0]?.variants ?? [], ways: other } : none;
   } // prettier-ignore
@@ -278,10 +278,10 @@ export function dayWith(day: DayDocument, view: DayView): DayDocument {
   return {
     lit: view.ovens.flatMap(({ id, lit }) => (lit ? [{ ovenId: id, ...lit }] : [])),
     batches: day.batches.map((batch) => {
-      const laid = view.batches.find(({ id }) => id === batch.id);
-      if (!laid || laid.blocks.length === 0) return batch;
+      const found = view.batches.find(({ id }) => id === batch.id);
+      if (!found || found.blocks.length === 0) return batch;
       const at = Object.fromEntries(
-        laid.blocks.map(({ id, startMs, endMs, ovenId, kind, steps, setC, hands, looksMs }) => [
+        found.blocks.map(({ id, startMs, endMs, ovenId, kind, steps, setC, hands, looksMs }) => [
           id,
           {
             startMs, endMs, ovenId, kind, setC, title: steps.length === 1 ? (steps[0]?.title ?? '') : '',
@@ -289,7 +289,7 @@ export function dayWith(day: DayDocument, view: DayView): DayDocument {
           },
         ]),
       );
-      return { ...batch, variantId: laid.variantId, at };
+      return { ...batch, variantId: found.variantId, at };
     }),
   };
 } // prettier-ignore

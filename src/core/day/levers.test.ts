@@ -13,7 +13,7 @@ import {
   withLever,
   type Lever,
 } from './levers';
-import { DEMO, demoFormula } from './testKitchenDay';
+import { DEMO, demoFormula } from '../../../tests/kitchenDays';
 
 const rolls = demoFormula('supper-rolls');
 const kitchenOf = (formula: Formula) => runKitchenOf(DEMO.kit, formula);

@@ -48,7 +48,7 @@ const TRIED: readonly { readonly needs: readonly LeverKind[]; readonly lever: Pa
 const COLD_YEASTS = [1, 0.7, 0.5, 0.35] as const;
 
 /** What the models call good bread: yeast as fresh yeast on the flours; the dough as it leaves the mixer; how much longer or shorter it rises. */
-export const GOOD = {
+const GOOD = {
   freshYeastPercent: { min: 0.2, max: 6 },
   doughC: { min: 17, max: 32 },
   slower: { min: 0.3, max: 3.5 },

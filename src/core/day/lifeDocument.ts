@@ -30,7 +30,7 @@ export const lifeDocumentSchema = z
     for (const [name, all] of [['away', away], ['preferred', preferred]] as const)
       for (const [at, { from, to }] of all.entries()) {
         if (from === to) refuse([name, at, 'to'], 'rangeReversed');
-        if (from === '24:00') refuse([name, at, 'from'], 'notAllowed');
+        if (from === '24:00') refuse([name, at], 'notAllowed');
       }
     for (const [at, each] of away.entries()) if ((each.people ?? 1) > people) refuse(['away', at, 'people'], 'tooLarge');
     for (const [at, { fromMs, toMs }] of once.entries()) if (toMs <= fromMs) refuse(['once', at, 'toMs'], 'rangeReversed');

@@ -50,7 +50,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
         <p className="mt-1 text-xl text-alarm">{words.noPlace}</p>
       )}
       {laid?.likely && laid.likely.toMs - laid.likely.fromMs >= 60_000 && <p className="text-sm text-soft">{words.between(say.fromTo(laid.likely.fromMs, laid.likely.toMs))}</p>}
-      {batch.ready && laid?.likely && <p className="text-sm text-soft">{words.chance(Math.round(100 * laid.likely.chance))}</p>}
+      {batch.ready && laid?.likely && !collision && <p className="text-sm text-soft">{words.chance(Math.round(100 * laid.likely.chance))}</p>}
       {made && (
         <p className="mt-1 text-sm">
           <strong>{made[0]!.toUpperCase() + made.slice(1)}.</strong> <span className="text-soft">{words.onlyThisBatch}</span>
@@ -169,7 +169,7 @@ function StartBake({ batch, onTrouble }: { batch: DayBatchDocument; onTrouble: (
     setBusy(true);
     const answer = await ask<{ id: string }>(kitchen.api('/bakes'), {
       requestId, formulaId: batch.formulaId, revision: batch.revision, batch: batch.batch,
-      ...(batch.variantId && batch.variantId !== 'as written' && { lever: batch.variantId }),
+      ...(batch.variantId && { lever: batch.variantId }),
     });
     if (gone.current) return;
     setBusy(false);

@@ -18,7 +18,7 @@ export function BlockPanel({ batchId, block, onClose }: { batchId: string; block
   const name = (block.steps.length === 1 && first?.title) || STEP_WORD[block.kind];
   const of = { batchId, blockId: block.id };
   const batch = day.batches.find(({ id }) => id === batchId);
-  const said = batch?.progress[block.id];
+  const told = batch?.progress[block.id];
   const isDue = block.startMs <= nowMs + 30 * 60_000;
   return (
     <section aria-label={name} className="docket mt-3 rounded-b-md px-4 py-3" data-testid="block-panel">
@@ -58,7 +58,7 @@ export function BlockPanel({ batchId, block, onClose }: { batchId: string; block
             {block.state === 'running' && (
               <Button onClick={() => edit({ type: 'longer', ...of, startMs: block.startMs, lastsS: Math.round((Math.max(block.endMs, nowMs) - block.startMs) / 1000) + 900 })}>{words.longer}</Button>
             )}
-            {said && <Button onClick={() => edit({ type: 'takeBack', ...of })}>{words.takeBack}</Button>}
+            {told && <Button onClick={() => edit({ type: 'takeBack', ...of })}>{words.takeBack}</Button>}
           </>
         )}
       </div>

@@ -175,12 +175,6 @@ function BatchLane({ batch, x, chosen, onChoose, move, hintId }: BatchLaneProps)
   );
 } // prettier-ignore
 
-const LOOK = {
-  heat: 'border-alarm bg-alarm-wash text-ink',
-  hands: 'border-ink bg-strong text-strong-ink',
-  waits: 'border-edge bg-surface text-ink',
-} as const;
-
 interface BlockProps {
   readonly batchId: string;
   readonly block: BlockView;
@@ -194,6 +188,7 @@ interface BlockProps {
 function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps) {
   const say = useDayWords();
   const edit = useDayEdit();
+  const look = lookOf(block);
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `${batchId} ${block.id}`, data: { batchId, block }, disabled: block.state !== 'todo' });
   const [first] = block.steps;
   const name = (block.steps.length === 1 && first?.title) || STEP_WORD[block.kind];
@@ -226,7 +221,7 @@ function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps
         data-block={`${batchId} ${block.id}`}
         className={cx(
           'absolute top-1 flex h-8 touch-manipulation items-center gap-1 overflow-hidden rounded-sm border px-1 text-left text-xs leading-none whitespace-nowrap',
-          LOOK[lookOf(block)], block.state === 'done' && 'opacity-55', block.state === 'running' && 'border-2 border-now', chosen && 'outline-3 outline-link', isDragging && 'z-30 cursor-grabbing shadow-lg',
+          look === 'heat' && 'border-alarm bg-alarm-wash text-ink', look === 'hands' && 'border-ink bg-strong text-strong-ink', look === 'waits' && 'border-edge bg-surface text-ink', block.state === 'done' && 'opacity-55', block.state === 'running' && 'border-2 border-now', chosen && 'outline-3 outline-link', isDragging && 'z-30 cursor-grabbing shadow-lg',
         )}
         style={{ left: x(block.startMs), width, ...(transform && { transform: `translateX(${transform.x}px)` }) }}
       >

@@ -62,7 +62,12 @@ const ASK_MS = 15_000;
 function useBakes(first: DayPageProps['bakes'], hasBakes: boolean): DayPageProps['bakes'] {
   const kitchen = useKitchen();
   const [bakes, setBakes] = useState(first);
-  useEffect(() => setBakes(first), [first]);
+  const [drawn, setDrawn] = useState(first);
+  // the page was drawn anew
+  if (drawn !== first) {
+    setDrawn(first);
+    setBakes(first);
+  }
   useEffect(() => {
     if (!hasBakes) return;
     const look = async () => {
@@ -98,7 +103,9 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
   const planning = useDayPlan(day, { life, zone: timeZone, kit, stored, formulas, bakes, nowMs });
   const { view } = planning;
   const latest = useRef(day);
-  latest.current = day;
+  useEffect(() => {
+    latest.current = day;
+  }, [day]);
 
   // where everything lies is part of the day, once nothing better is looked for
   useEffect(() => {
@@ -136,7 +143,11 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
   const kitchen = useKitchen();
   const router = useKitchenRouter();
   const [asking, setAsking] = useState(add);
-  useEffect(() => setAsking(add), [add]);
+  const [sent, setSent] = useState(add);
+  if (sent?.formulaId !== add?.formulaId) {
+    setSent(add);
+    setAsking(add);
+  }
   const [hours, setHours] = useState(false);
   const [chosen, setChosen] = useState<{ batchId: string; blockId: string } | null>(null);
   const calls = useMemo(() => {

@@ -3,7 +3,10 @@ import type { BatchView, BlockView, DayView } from '@/core/day/dayView';
 const HOUR_MS = 3_600_000;
 
 /** The stretch of the clock that is drawn, in whole hours. */
-export function drawnSpan({ batches, ovens, nowMs }: DayView): { readonly fromMs: number; readonly toMs: number } {
+export function drawnSpan({ batches, ovens, nowMs }: DayView): {
+  readonly fromMs: number;
+  readonly toMs: number;
+} {
   const starts = batches.flatMap(({ blocks }) => blocks.map(({ startMs }) => startMs));
   const ends = batches.flatMap(({ blocks }) => blocks.map(({ endMs }) => endMs));
   const lit = ovens.flatMap((oven) => (oven.lit ? [oven.lit.atMs] : []));

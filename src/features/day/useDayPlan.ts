@@ -14,6 +14,15 @@ export interface DayPlanning {
   readonly broken: boolean;
 }
 
+interface Answer {
+  /** What it answers. */
+  readonly key: string;
+  readonly done: boolean;
+  readonly view: DayView | null;
+  readonly problem: Problem | null;
+  readonly broken: boolean;
+}
+
 type Around = Omit<DayQuestion, 'id' | 'forMs' | 'day'>;
 
 /** A plan is looked for so long after something is wanted otherwise; and where only time went on. */
@@ -30,9 +39,10 @@ const wantedOf = ({ batches }: DayDocument): string =>
  * is there.
  */
 export function useDayPlan(day: DayDocument, around: Around): DayPlanning {
-  const [planning, setPlanning] = useState<DayPlanning>({
+  const [answer, setAnswer] = useState<Answer>({
+    key: '',
+    done: false,
     view: null,
-    looking: true,
     problem: null,
     broken: false,
   });
@@ -40,31 +50,32 @@ export function useDayPlan(day: DayDocument, around: Around): DayPlanning {
   const ids = useRef(0);
   const { life, kit, formulas, bakes, nowMs } = around;
   const wanted = wantedOf(day);
-  const told = useMemo(() => JSON.stringify([life, kit, bakes, formulas.map(({ formulaId, revision }) => [formulaId, revision])]), [life, kit, bakes, formulas]); // prettier-ignore
+  const told = useMemo(
+    () =>
+      JSON.stringify([life, kit, bakes, formulas.map(({ formulaId, revision }) => [formulaId, revision])]),
+    [life, kit, bakes, formulas],
+  );
+  const key = `${wanted} ${told}`;
   const slot = Math.floor(nowMs / SLOT_MS);
   const before = useRef('');
   useEffect(() => {
-    const now = `${wanted} ${told}`;
-    const forMs = now === before.current ? GLANCE_MS : LOOK_MS;
-    before.current = now;
+    const forMs = key === before.current ? GLANCE_MS : LOOK_MS;
+    before.current = key;
     ids.current += 1;
     const id = ids.current;
-    if (!port.current) {
-      const made = makeDayWorker();
-      made.onerror = () => setPlanning((was) => ({ ...was, looking: false, broken: true }));
-      port.current = made;
-    }
+    port.current ??= makeDayWorker();
+    port.current.onerror = () => setAnswer((was) => ({ ...was, key, done: true, broken: true }));
     port.current.onmessage = ({ data }) => {
       if (data.id !== ids.current) return;
-      if (data.kind === 'refused') setPlanning({ view: null, looking: false, problem: data.problem, broken: false });
-      else if (data.kind === 'broke') setPlanning((was) => ({ ...was, looking: false, broken: true }));
-      else setPlanning({ view: data.view, looking: data.kind === 'better', problem: null, broken: false });
+      if (data.kind === 'refused')
+        setAnswer({ key, done: true, view: null, problem: data.problem, broken: false });
+      else if (data.kind === 'broke') setAnswer((was) => ({ ...was, key, done: true, broken: true }));
+      else setAnswer({ key, done: data.kind === 'done', view: data.view, problem: null, broken: false });
     };
-    setPlanning((was) => ({ ...was, looking: true }));
     port.current.postMessage({ ...around, id, day, forMs });
     // the day's places change with every plan: they are an answer, no question
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [wanted, told, slot]);
+  }, [key, slot]);
   useEffect(
     () => () => {
       port.current?.terminate();
@@ -72,5 +83,6 @@ export function useDayPlan(day: DayDocument, around: Around): DayPlanning {
     },
     [],
   );
-  return planning;
+  const { view, problem, broken } = answer;
+  return { view, problem, broken, looking: answer.key !== key || !answer.done };
 }

@@ -8,7 +8,7 @@ export const words = {
   block: (what: string, batch: string, when: string) => `${what}, ${batch}, ${when}`,
   latest: (clock: string) => `, may begin as late as ${clock}`,
   pinned: ', pinned',
-  running: ', under way',
+  running: ', in progress',
   done: ', done',
   ovenAt: (oven: string, temp: string, clock: string) => `${oven} lit at ${clock}, for ${temp}`,
   ovenIsCold: (oven: string) => `${oven} stays cold`,

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { fileBook, newestKit, readKitchenFile } from '../formats/kitchenFile';
-import type { Formula } from '../formula';
-import { libraryBook } from '../ingredients';
-import type { DayBatchDocument, DayDocument } from './dayDocument';
-import type { DayView } from './dayView';
-import { batchWays, formulaKey, usualRequest, type KitchenDay, type WaysOf } from './kitchenDay';
-import { layOutDay } from './laidOut';
-import { ORDINARY_LIFE, type LifeDocument } from './lifeDocument';
+import { fileBook, newestKit, readKitchenFile } from '@/core/formats/kitchenFile';
+import type { Formula } from '@/core/formula';
+import { libraryBook } from '@/core/ingredients';
+import type { DayBatchDocument, DayDocument } from '@/core/day/dayDocument';
+import type { DayView } from '@/core/day/dayView';
+import { batchWays, formulaKey, usualRequest, type KitchenDay, type WaysOf } from '@/core/day/kitchenDay';
+import { layOutDay } from '@/core/day/laidOut';
+import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 
 const read = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
 if (!read.ok) throw new Error(read.problem.code);
