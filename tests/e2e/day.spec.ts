@@ -1,0 +1,218 @@
+import type { Locator, Page } from '@playwright/test';
+import { ORDINARY_LIFE, type LifeDocument } from '../../src/core/day/lifeDocument';
+import type { DayDocument } from '../../src/core/day/dayDocument';
+import { wallField } from '../../src/core/day/dayEdit';
+import { awake, expect, test, watch } from './kitchen';
+
+const ZONE = 'Europe/Lisbon';
+const MIN = 60_000;
+const HOUR = 60 * MIN;
+
+interface Own {
+  /** Its pages, and its interface. */
+  readonly at: string;
+  readonly api: string;
+}
+
+/** A kitchen of this test's own, with a loaf, rolls and discs, in which somebody is always there but in these hours from now on. */
+async function kitchenOfOwn(page: Page, away: readonly (readonly [number, number])[] = []): Promise<Own> {
+  const made = await page.request.post('/api/kitchens', {
+    data: { requestId: crypto.randomUUID(), name: `Day ${crypto.randomUUID().slice(0, 8)}`, timeZone: ZONE, altitudeM: 90, baking: 'everything', ovenKind: 'static' },
+  });
+  expect(made.status()).toBe(201);
+  const { address } = (await made.json()) as { address: string };
+  const own = { at: `/k/${address}`, api: `/api/k/${address}` };
+  const now = Date.now();
+  const life: LifeDocument = { ...ORDINARY_LIFE, away: [], once: away.map(([from, to]) => ({ name: 'Out', fromMs: Math.round(now + from * HOUR), toMs: Math.round(now + to * HOUR) })) };
+  const answer = await page.request.post(`${own.api}/life`, { data: { requestId: crypto.randomUUID(), seen: 0, life } });
+  expect(answer.status()).toBe(201);
+  return own;
+} // prettier-ignore
+
+/** On the formula's own page: ready at, and then when. Two presses where it is a usual time. */
+async function readyAt(page: Page, own: Own, formula: string, when: 'Start now' | number): Promise<void> {
+  await page.goto(`${own.at}/formulas`);
+  await page
+    .getByRole('link', { name: new RegExp(formula) })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Ready at' }).click();
+  const question = page.getByTestId('ready-at');
+  if (when === 'Start now') await question.getByRole('button', { name: /Start now/ }).click();
+  else {
+    await awake(page);
+    await question.getByLabel('At another time').fill(wallField(ZONE, when));
+    await question.getByRole('button', { name: 'Lay out the day' }).click();
+  }
+  await expect(question).toHaveCount(0);
+  await laidOut(page);
+}
+
+/** The plan is there, and saved. */
+const laidOut = (page: Page): Promise<void> => expect(page.getByTestId('plan-state')).toHaveText('Saved');
+const card = (page: Page, name: string): Locator => page.locator(`[data-batch="${name}"]`);
+const block = (page: Page, what: RegExp): Locator =>
+  page
+    .locator('button[data-block]')
+    .and(page.getByRole('button', { name: what }))
+    .first();
+const savedDay = async (page: Page, own: Own): Promise<DayDocument> =>
+  ((await (await page.request.get(`${own.api}/day`)).json()) as { value: DayDocument }).value;
+
+const toSlot = (ms: number): number => Math.ceil(ms / (5 * MIN)) * 5 * MIN;
+
+test('supper for three discs with work in between: nothing is asked of anybody who is out', async ({ page }) => {
+  const own = await kitchenOfOwn(page, [[3, 6]]);
+  const supper = toSlot(Date.now() + 9 * HOUR);
+  await readyAt(page, own, 'Quinoa and tapioca pizza discs', supper);
+  await expect(card(page, 'Quinoa and tapioca pizza discs')).toContainText('such days keep the promise');
+  await expect(page.getByTestId('collision')).toHaveCount(0);
+  const { batches, lit } = await savedDay(page, own);
+  const blocks = Object.values(batches[0]!.at);
+  expect(Math.max(...blocks.map(({ endMs }) => endMs))).toBeLessThanOrEqual(supper);
+  const [outMs, backMs] = [Date.now() + 3 * HOUR, Date.now() + 6 * HOUR];
+  for (const { startMs, handsOn } of blocks)
+    if (handsOn) expect(startMs < outMs || startMs >= backMs - MIN).toBe(true);
+  // the oven is lit for the stone before the first of them goes in
+  const first = Math.min(...blocks.filter(({ kind }) => kind === 'bake').map(({ startMs }) => startMs));
+  expect(lit[0]!.atMs).toBeLessThan(first - 10 * MIN);
+  // the same on Today: the next call largest, and the oven
+  await page.goto(own.at);
+  await expect(page.getByTestId('next-call')).toBeVisible();
+  await expect(page.getByTestId('ovens-now')).toContainText('light it at');
+}); // prettier-ignore
+
+test('a market morning of three breads and one oven, with a night in the cold', async ({ page }) => {
+  // a night of seven hours that begins in four, the market two and a half after it
+  const own = await kitchenOfOwn(page, [[4, 11]]);
+  const market = toSlot(Date.now() + 13.5 * HOUR);
+  for (const name of ['Millet and linseed tin loaf', 'Pumpkin-seed supper rolls', 'Quinoa and tapioca pizza discs'])
+    await readyAt(page, own, name, market);
+  const rolls = card(page, 'Pumpkin-seed supper rolls');
+  await rolls.locator('summary').filter({ hasText: /^Wanted/ }).click();
+  await rolls.getByLabel('A night in the cold').check();
+  await rolls.getByLabel('More or less yeast').check();
+  await laidOut(page);
+  await expect(page.getByTestId('collision')).toHaveCount(0);
+  await expect(rolls).toContainText('in the fridge');
+  await expect(rolls).toContainText('Only this batch changes');
+  const { batches } = await savedDay(page, own);
+  const bakes = batches.flatMap(({ name, at }) => Object.values(at).flatMap((each) => (each.kind === 'bake' ? [{ name, ...each }] : [])));
+  for (const a of bakes)
+    for (const b of bakes) if (a.name < b.name && a.setC !== b.setC) expect(a.endMs <= b.startMs || b.endMs <= a.startMs).toBe(true);
+  expect(Math.max(...batches.flatMap(({ at }) => Object.values(at).map(({ endMs }) => endMs)))).toBeLessThanOrEqual(market);
+  // three breads on their lanes, and the oven with its heat
+  await expect(page.getByRole('group', { name: /Lanes by dough/ }).getByRole('img')).toHaveCount(1);
+}); // prettier-ignore
+
+test('a late start moves the rest, and says so; what was not so is taken back', async ({ page }) => {
+  const own = await kitchenOfOwn(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', 'Start now');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  const before = await card(page, 'Pumpkin-seed supper rolls').locator('.figure').innerText();
+  await page.getByTestId('next-call').getByRole('button', { name: 'Started now' }).click();
+  await block(page, /in progress/).click();
+  const panel = page.getByTestId('block-panel');
+  for (let times = 0; times < 2; times += 1) {
+    await panel.getByRole('button', { name: 'Takes 15 minutes more' }).click();
+    await laidOut(page);
+  }
+  await expect(page.getByTestId('moved')).toContainText(/later.*still ready/);
+  await expect(card(page, 'Pumpkin-seed supper rolls').locator('.figure')).not.toHaveText(before);
+  // loaded again all of it is there
+  await page.reload();
+  await laidOut(page);
+  await expect(block(page, /in progress/)).toBeVisible();
+  await block(page, /in progress/).click();
+  await panel.getByRole('button', { name: 'It was not so' }).click();
+  await expect(page.locator('button[data-block]').and(page.getByRole('button', { name: /in progress/ }))).toHaveCount(0);
+}); // prettier-ignore
+
+test('a collision is explained, and solved by one of the ways that are offered', async ({ page }) => {
+  // shaped before anybody leaves in an hour, proofed long before somebody is back after three and a half
+  const own = await kitchenOfOwn(page, [[1.25, 3.75]]);
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', toSlot(Date.now() + 5.3 * HOUR));
+  const collision = page.getByTestId('collision');
+  await expect(collision).toContainText('nobody is there');
+  await expect(collision.getByRole('button', { name: /Ready .* instead/ })).toBeVisible();
+  await collision.getByRole('button', { name: /50 % of the yeast/ }).first().click();
+  await expect(collision).toHaveCount(0);
+  await laidOut(page);
+  await expect(card(page, 'Pumpkin-seed supper rolls')).toContainText('50 % of the yeast');
+  // at the bench it is half the yeast; the formula is as it was
+  const day = await savedDay(page, own);
+  const started = await page.request.post(`${own.api}/bakes`, {
+    data: { requestId: crypto.randomUUID(), formulaId: day.batches[0]!.formulaId, revision: 1, batch: day.batches[0]!.batch, lever: day.batches[0]!.variantId },
+  });
+  expect(started.status()).toBe(201);
+}); // prettier-ignore
+
+test('by the keyboard alone: a block is moved, pinned, and let go of', async ({ page }) => {
+  const own = await kitchenOfOwn(page);
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', toSlot(Date.now() + 8 * HOUR));
+  const bake = block(page, /^Bake/);
+  const before = await bake.getAttribute('aria-label');
+  await bake.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(bake).toHaveAttribute('aria-label', /pinned/);
+  await laidOut(page);
+  expect(await bake.getAttribute('aria-label')).not.toBe(before);
+  await bake.focus();
+  await page.keyboard.press('p');
+  await expect(bake).not.toHaveAttribute('aria-label', /pinned/);
+  await laidOut(page);
+  await expect(bake).toHaveAttribute('aria-label', before!);
+}); // prettier-ignore
+
+test('what cannot be is said and changes nothing; two tabs do not write over one another', async ({ page, context, baseURL }) => {
+  const own = await kitchenOfOwn(page);
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', toSlot(Date.now() + 8 * HOUR));
+  const before = await savedDay(page, own);
+  const { formulaId } = before.batches[0]!;
+  await page.goto(`${own.at}/day?add=${formulaId}`);
+  const question = page.getByTestId('ready-at');
+  await awake(page);
+  await question.getByLabel('At another time').fill(wallField(ZONE, Date.now() - HOUR));
+  await question.getByRole('button', { name: 'Lay out the day' }).click();
+  await expect(question.getByRole('alert')).toHaveText('That time is over already.');
+  await question.getByLabel('At another time').fill(wallField(ZONE, Date.now() + 9 * 24 * HOUR));
+  await question.getByRole('button', { name: 'Lay out the day' }).click();
+  await expect(question.getByRole('alert')).toHaveText('A day is planned a week ahead at most.');
+  expect((await savedDay(page, own)).batches).toHaveLength(1);
+  await question.getByRole('button', { name: 'Not now' }).click();
+
+  const faults: string[] = [];
+  const other = await context.newPage();
+  watch(other, baseURL ?? '', faults);
+  await other.goto(`${own.at}/day`);
+  await laidOut(other);
+  await page.locator('summary').filter({ hasText: /^Wanted/ }).click();
+  await page.getByLabel('More or less yeast').check();
+  await expect.poll(async () => (await savedDay(page, own)).batches[0]!.levers).toEqual(['yeast']);
+  await other.locator('summary').filter({ hasText: /^Wanted/ }).click();
+  await other.getByLabel('The warm place').check();
+  await expect(other.getByRole('alert').filter({ hasText: 'another tab' })).toBeVisible();
+  expect((await savedDay(page, own)).batches[0]!.levers).toEqual(['yeast']);
+  expect(faults).toEqual([]);
+
+  // hours that end when they begin are refused at their field
+  await page.getByRole('button', { name: 'Your hours' }).click();
+  const hours = page.getByRole('dialog', { name: 'Your hours' });
+  await hours.getByRole('button', { name: 'Add hours' }).first().click();
+  await hours.getByRole('textbox', { name: 'to', exact: true }).first().fill('14:00');
+  await expect(hours.getByRole('alert').filter({ hasText: 'It ends when it begins' })).toBeVisible();
+}); // prettier-ignore
+
+test('the day as a calendar file, and on paper', async ({ page }) => {
+  const own = await kitchenOfOwn(page);
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', toSlot(Date.now() + 8 * HOUR));
+  const file = await page.request.get(`${own.api}/day/calendar`);
+  expect(file.headers()['content-type']).toContain('text/calendar');
+  const text = await file.text();
+  expect(text).toContain('BEGIN:VALARM');
+  expect(text.match(/SUMMARY:.*/g)?.some((line) => /^SUMMARY:Light .*: 205 °C/.test(line))).toBe(true);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByTestId('agenda')).toBeVisible();
+  await expect(page.getByTestId('next-call')).toBeHidden();
+});
