@@ -102,3 +102,34 @@ test('one kettle, one oven, one pair of hands: who is second waits for the first
   expect(second(2, 1, 2)).toEqual(bound);
   expect(second(2, 2, 1)).toEqual(bound);
 }); // prettier-ignore
+
+test('plans hold as often as they say: on days nobody has drawn before, one yeast of five a quarter off', () => {
+  // two hundred days: forty plans, each played on five days it has not seen
+  let told = 0;
+  let held = 0;
+  for (let at = 0; at < 40; at += 1) {
+    const batches = Array.from({ length: 1 + (at % 3) }, (_, index) => wish(`b${index}`, 7 + index, 7 + index + (at % 5) * 0.2));
+    const one = planned(batches);
+    const outcomes = play(one, 1, 200);
+    const days = Array.from({ length: 5 }, (_, day) => play(one, 1000 + 10 * at + day, 1));
+    told += outcomes.reduce((sum, { chance }) => sum + chance, 0) / outcomes.length / 40;
+    held += days.flat().reduce((sum, { chance }) => sum + chance, 0) / days.flat().length / 40;
+  }
+  expect(told).toBeGreaterThan(0.6);
+  expect(told).toBeLessThan(0.95);
+  expect(Math.abs(told - held)).toBeLessThan(0.07);
+}); // prettier-ignore
+
+test('an oven does not wait until somebody is back: bread that is done while nobody is there is lost', () => {
+  const made = dayOf({ nowMs: now, endMs: now + 14 * HOUR_MS, slotMin: 5, kit: ORDINARY_KIT, batches: [wish('a', 8, 8)], hands: [{ fromMs: now, toMs: now + 14 * HOUR_MS, people: 1 }] });
+  if (!made.ok) throw new Error(made.problem.code);
+  const { plan } = planned([wish('a', 8, 8)]);
+  const bake = made.value.problem.batches[0]!.variants[0]!.strands[0]!.activities.find(({ id }) => id === 'bake')!;
+  const outSlot = plan.batches.a!.at.bake!.startSlot + bake.lastsSlots;
+  const leaving = (slot: number): Day => ({ ...made.value, problem: { ...made.value.problem, hands: [{ fromSlot: 0, toSlot: slot, people: 1 }, { fromSlot: slot + 30, toSlot: 200, people: 1 }] } });
+  const chance = (slot: number) => playPlan(leaving(slot), plan, { seed: 1, draws: 400 })[0]!.chance;
+  const unbound = playPlan(made.value, plan, { seed: 1, draws: 400 })[0]!.chance;
+  expect(chance(outSlot)).toBeLessThan(unbound);
+  expect(chance(outSlot + 20)).toBeCloseTo(unbound, 1);
+  expect(chance(outSlot - 2)).toBeLessThan(0.2);
+}); // prettier-ignore

@@ -30,6 +30,9 @@ const SHARED = 0.64;
 const RISES = new Set(['bulk', 'proof', 'preDough', 'bloom']);
 /** How long a rise takes to be where it should be, relative sd, where nobody gave a wider range: yeast, warmth of the room and of the dough (docs/models.md, Ranges). */
 const RISE_CV = 0.18;
+/** How many yeasts are a quarter livelier or lazier than they should be, and by how much. */
+const OFF_SHARE = 0.2;
+const OFF_BY = 1.25;
 /** Work and ovens that nobody gave a range, relative sd. */
 const PLAIN_CV = 0.05;
 
@@ -81,6 +84,9 @@ class PlayedDay {
     this.ovens = new Map(problem.ovens.map((oven) => [oven.id, oven]));
   }
 
+  /** Batches whose bread nobody took out of the oven when it was done. */
+  readonly burnt = new Set<string>();
+
   /** Does a step that lasts so many slots; when it ends. */
   do(step: Step, lasts: number): number {
     const { batchId, activity, placed, before } = step;
@@ -88,7 +94,10 @@ class PlayedDay {
     for (const { resourceId } of activity.uses) from = Math.max(from, this.freeFrom.get(resourceId) ?? 0);
     from = Math.max(from, this.ovenFrom(step));
     const hands = activity.hands.map((span) => drawnSpan(span, activity.lastsSlots, lasts));
-    const start = this.handedFrom(from, hands);
+    const [out] = activity.heat && hands.length > 1 ? hands.slice(-1) : [];
+    const start = this.handedFrom(from, out ? hands.slice(0, -1) : hands);
+    // an oven does not wait until somebody is back
+    if (out && this.nobodyAt(start + out.to)) this.burnt.add(batchId);
     for (const span of hands) this.busy.push({ from: start + span.from, to: start + span.to });
     const end = start + lasts;
     this.ends.set(`${batchId} ${activity.id}`, end);
@@ -97,6 +106,10 @@ class PlayedDay {
     if (activity.heat && placed.ovenId) this.visits.push({ step, end });
     return end;
   } // prettier-ignore
+
+  private nobodyAt(slot: number): boolean {
+    return (this.people[Math.floor(slot)] ?? 1) === 0;
+  }
 
   /** When its oven is free of what was to be in it before, and as hot as it has to be. */
   private ovenFrom({ activity: { heat }, placed }: Step): number {
@@ -173,17 +186,28 @@ export function playPlan(
   for (let draw = 0; draw < draws; draw += 1) {
     const played = new PlayedDay(problem, people);
     const batchZ = new Map(problem.batches.map(({ id }) => [id, normal()]));
+    // one yeast of five is not what its packet says
+    const off = new Map(
+      problem.batches.map(({ id }) => [
+        id,
+        random() < OFF_SHARE ? (random() < 0.5 ? 1 / OFF_BY : OFF_BY) : 1,
+      ]),
+    );
     const last = new Map<string, number>();
     const late = new Set<string>();
     for (const step of steps) {
       const { batchId, variantId, activity, strand } = step;
       const block = blocks.get(blockKey(batchId, variantId, activity));
-      const end = played.do(step, drawnSlots(block, activity, batchZ.get(batchId)!, normal(), yeast));
+      const end = played.do(
+        step,
+        drawnSlots(block, activity, batchZ.get(batchId)!, normal(), yeast * (off.get(batchId) ?? 1)),
+      );
       if (!strand.promise || strand.activities.at(-1) !== activity) continue;
       last.set(batchId, Math.max(last.get(batchId) ?? 0, end));
       // a minute is no matter, a slot is
       if (end > strand.promise.toSlot + 1) late.add(batchId);
     }
+    for (const batchId of played.burnt) late.add(batchId);
     for (const [batchId, end] of last) {
       ready.set(batchId, [...(ready.get(batchId) ?? []), end]);
       if (!late.has(batchId)) inTime.set(batchId, (inTime.get(batchId) ?? 0) + 1);
