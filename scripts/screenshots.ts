@@ -18,6 +18,8 @@ interface Shot {
   readonly to?: string;
   /** Waits until this is there: what is computed takes a moment. */
   readonly until?: string;
+  /** Waits until this says that all is saved. */
+  readonly settled?: string;
   /** Typed into the first large field, for a page that answers to a text. */
   readonly type?: string;
 }
@@ -87,6 +89,21 @@ async function bakeUnderWay(
   return { weighing, proofing };
 }
 
+/** A day of three breads, wanted eight hours from now; the page lays it out. */
+async function dayOf(home: string, formulaIds: readonly string[]): Promise<void> {
+  const readyMs = Math.ceil((Date.now() + 8 * 3_600_000) / 1_800_000) * 1_800_000;
+  const batches = formulaIds.map((formulaId, index) => ({
+    id: `b${index}`, formulaId, revision: 1, name: DAY_NAMES[index] ?? '', ready: { fromMs: readyMs, toMs: readyMs }, levers: [], ovenIds: [], variantId: '',
+    at: {}, pins: {}, progress: {}, bakeId: null,
+    batch: { mode: 'pieces', pieces: 8, pieceMassG: index === 2 ? 1160 : 85, weighed: 'dough', bakeLossPercent: 12, bowlLossPercent: 1 },
+  }));
+  for (const batch of batches) if (batch.id === 'b2') batch.batch.pieces = 1;
+  const life = { people: 1, away: [], preferred: [], otherHours: false, once: [{ name: 'Out', fromMs: Date.now() + 6.2 * 3_600_000, toMs: Date.now() + 7.2 * 3_600_000 }].map((each) => ({ ...each, fromMs: Math.round(each.fromMs), toMs: Math.round(each.toMs) })) };
+  await post(`${home}${DEMO_API}/life`, { requestId: crypto.randomUUID(), seen: 0, life });
+  await post(`${home}${DEMO_API}/day`, { requestId: crypto.randomUUID(), seen: 0, day: { batches, lit: [] } });
+} // prettier-ignore
+const DAY_NAMES = ['Pumpkin-seed supper rolls', 'Blue-jar tray bread', 'Millet and linseed tin loaf'];
+
 async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
   const context = await browser.newContext({
     baseURL: home,
@@ -102,6 +119,11 @@ async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
   }
   if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
   if (shot.until) await page.getByTestId(shot.until).first().waitFor();
+  if (shot.settled)
+    await page
+      .getByTestId(shot.settled)
+      .filter({ hasText: /^Saved/ })
+      .waitFor();
   if (shot.name === 'timeline')
     await page.getByTestId('computing').filter({ hasNotText: 'calculating' }).waitFor({ state: 'attached' });
   if (shot.to) await page.locator(shot.to).evaluate((element) => element.scrollIntoView({ block: 'start' }));
@@ -141,11 +163,13 @@ try {
   const tray = await idOf(server.url, '/formulas', 'Blue-jar tray bread');
   const logged = await idOf(server.url, '/logbook', 'Poppy rings');
   const { weighing, proofing } = await bakeUnderWay(server.url, formula);
+  await dayOf(server.url, [rolls, tray, formula]);
   const table = { width: 1280, height: 800 };
   const tablet = { width: 820, height: 1180 };
   const phone = { width: 390, height: 844 };
   const shots: Shot[] = [
     { name: 'first', path: '/kitchens', door: true, ...table },
+    { name: 'day', path: '/day', ...table, height: 1100, settled: 'plan-state' },
     { name: 'today', path: '/', ...table },
     { name: 'formulas', path: '/formulas', ...table, until: 'slice' },
     { name: 'formula', path: `/formulas/${formula}`, ...table, until: 'slice' },
@@ -159,7 +183,6 @@ try {
     { name: 'formula-method', path: `/formulas/${formula}/method`, ...table, until: 'slice' },
     { name: 'timeline', path: `/formulas/${formula}/timeline`, ...table, height: 1000, until: 'run-set' },
     { name: 'equipment', path: '/kit', ...table },
-    { name: 'formula-phone', path: `/formulas/${rolls}`, ...phone, until: 'slice' },
     { name: 'read', path: '/formulas/read', ...table, type: RECIPE },
     { name: 'ingredients', path: '/ingredients?look=potato-starch&beside=potato-flour', ...table },
     { name: 'history', path: `/formulas/${tray}/story`, ...table },

@@ -1,9 +1,10 @@
 'use client';
 import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
 import { Pin } from 'lucide-react';
-import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useId, type KeyboardEvent } from 'react';
 import type { BatchView, BlockView, DayView, OvenView } from '@/core/day/dayView';
 import { cx } from '@/ui/cx';
+import { useWidth } from '@/ui/useWidth';
 import { words } from '@/wording/screens/day/DayLanes';
 import { STEP_WORD } from '@/wording/words';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
@@ -11,8 +12,8 @@ import { drawnSpan, lookOf, rowsOf } from './laneLayout';
 
 const SLOT_MS = 300_000;
 const HOUR_MS = 3_600_000;
-/** So wide is an hour, px: a step of five minutes can still be pointed at. */
-const HOUR_PX = 88;
+/** So wide is an hour at the least, px: a step of five minutes can still be pointed at. */
+const LEAST_HOUR_PX = 88;
 const LABEL_PX = 148;
 
 interface Chosen {
@@ -31,18 +32,19 @@ export function DayLanes({ view, chosen, onChoose }: DayLanesProps) {
   const { nowMs } = useDayValue();
   const edit = useDayEdit();
   const span = drawnSpan(view);
-  const x = (ms: number) => ((ms - span.fromMs) / HOUR_MS) * HOUR_PX;
+  const { ref: scroller, frame, width: room } = useWidth();
+  const hourPx = Math.max(LEAST_HOUR_PX, (room - LABEL_PX) / ((span.toMs - span.fromMs) / HOUR_MS));
+  const x = (ms: number) => ((ms - span.fromMs) / HOUR_MS) * hourPx;
   const width = x(span.toMs);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const id = useId();
   const hintId = useId();
-  const scroller = useRef<HTMLDivElement>(null);
   const atNow = x(nowMs);
   useEffect(() => {
     // once: whoever looks elsewhere wants to stay there
-    if (scroller.current) scroller.current.scrollLeft = Math.max(0, atNow - 1.5 * HOUR_PX);
+    frame?.scrollTo({ left: Math.max(0, atNow - 1.5 * LEAST_HOUR_PX) });
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  }, [frame]);
   const move = (batchId: string, block: BlockView, byMs: number) => {
     const startMs = Math.round((block.startMs + byMs) / SLOT_MS) * SLOT_MS;
     if (startMs !== block.startMs) edit({ type: 'pin', batchId, blockId: block.id, startMs });
@@ -53,7 +55,7 @@ export function DayLanes({ view, chosen, onChoose }: DayLanesProps) {
       sensors={sensors}
       onDragEnd={({ active, delta }) => {
         const { batchId, block } = active.data.current as { batchId: string; block: BlockView };
-        move(batchId, block, (delta.x / HOUR_PX) * HOUR_MS);
+        move(batchId, block, (delta.x / hourPx) * HOUR_MS);
       }}
     >
       <p id={hintId} className="mb-1 text-sm text-soft max-sm:hidden">
@@ -243,8 +245,12 @@ function OvenLane({ oven, x, width }: { oven: OvenView; x: X; width: number }) {
   const hottest = Math.max(100, ...oven.points.map(({ tempC }) => tempC));
   const y = (tempC: number) => OVEN_PX - 6 - (tempC / hottest) * (OVEN_PX - 22);
   const path = oven.points.map(({ ms, tempC }, at) => `${at === 0 ? 'M' : 'L'}${x(ms).toFixed(1)} ${y(tempC).toFixed(1)}`).join(' ');
-  // where it changes: a figure at every heat that is held
-  const marks = oven.points.filter(({ tempC }, at) => tempC > 60 && tempC !== oven.points[at - 1]?.tempC && tempC === oven.points[at + 1]?.tempC);
+  // a figure at every heat that is held, where there is room for it
+  const marks: { readonly ms: number; readonly tempC: number }[] = [];
+  oven.points.forEach(({ ms, tempC }, at) => {
+    const holds = tempC > 60 && tempC !== oven.points[at - 1]?.tempC && tempC === oven.points[at + 1]?.tempC;
+    if (holds && x(ms) - x(marks.at(-1)?.ms ?? 0) > 48) marks.push({ ms, tempC });
+  });
   return (
     <div className="flex border-b border-rule">
       <Label>

@@ -200,8 +200,8 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
               {view.final && <Why />}
             </section>
           )}
-          <section className="mt-5" aria-labelledby="list-title">
-            <h2 id="list-title" className="mb-1 text-lg">{words.list}</h2>
+          <section className="mt-5 print:mt-0" aria-labelledby="list-title">
+            <h2 id="list-title" className="mb-1 text-lg print:text-2xl"><span className="print:hidden">{words.list}</span><span className="hidden print:inline">{words.theDay}</span></h2>
             <AgendaList calls={calls} />
           </section>
         </>
@@ -248,11 +248,14 @@ function Moved() {
   if (!first || !view) return null;
   const by = formatDuration(Math.abs(first.byMs) / 1000);
   const what = `${STEP_WORD[first.kind]}, ${say.batch(first.batchId)},`;
-  const ready = view.batches.find(({ id }) => id === first.batchId)?.readyMs;
+  const batch = view.batches.find(({ id }) => id === first.batchId);
+  const ready = batch?.readyMs;
+  const last = batch?.blocks.findLast(({ endMs }) => endMs === ready);
+  const isStill = !view.changes.some(({ batchId, blockId }) => batchId === first.batchId && blockId === last?.id);
   return (
     <p role="status" className="no-print mb-3 rounded border border-edge bg-surface px-3 py-2 text-sm" data-testid="moved">
       {words.changed((first.byMs > 0 ? words.later : words.earlier)(what, by), more.length)}
-      {ready != null && words.still(say.at(ready))}.
+      {ready != null && (isStill ? words.still : words.nowReady)(say.at(ready))}.
     </p>
   );
 } // prettier-ignore

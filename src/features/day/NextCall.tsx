@@ -4,6 +4,7 @@ import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { words } from '@/wording/screens/day/Agenda';
+import { words as callWords } from '@/wording/screens/day/calls';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useDayValue, useDayWords } from './DayContext';
 
@@ -17,6 +18,7 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
   const due = awayMs <= 0;
   const batchId = 'batchId' in next ? next.batchId : null;
   const bakeId = day.batches.find(({ id }) => id === batchId)?.bakeId ?? null;
+  const running = calls.flatMap((each) => (each.kind === 'block' && each.state === 'running' ? [each] : []));
   const then = calls.filter((each) => each !== next && each.atMs >= Math.max(nowMs, next.atMs)).slice(0, 3);
   return (
     <section aria-label={words.next} className="docket mb-4 rounded-b-md px-5 py-4" data-testid="next-call">
@@ -39,6 +41,20 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
           )}
         </div>
       </div>
+      {edit && running.length > 0 && (
+        <ul className="mt-3 grid gap-2 border-t border-rule pt-3">
+          {running.map((each) => (
+            <li key={`${each.batchId} ${each.blockId}`} className="flex flex-wrap items-center gap-3 text-lg">
+              <span className="min-w-0">
+                {words.running} <strong>{say.call(each)}</strong> <span className="text-soft">{say.batch(each.batchId)}, {callWords.until(say.at(each.untilMs))}</span>
+              </span>
+              {day.batches.find(({ id }) => id === each.batchId)?.bakeId == null && (
+                <Button className="min-h-11" onClick={() => edit({ type: 'over', batchId: each.batchId, blockId: each.blockId, atMs: nowMs })}>{words.done}</Button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
       {then.length > 0 && (
         <ol className="mt-3 flex flex-wrap gap-x-6 gap-y-1 border-t border-rule pt-2 text-sm">
           {then.map((each, at) => (

@@ -1,5 +1,5 @@
 'use client';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { ovenFor } from '@/core/kit';
 import { keepingsOf, bakedAsOf, runOf, stepOfProblem, supposing, timeAxis } from '@/core/run';
 import { allLines, asWay, type FormulaEdit } from '@/core/formula';
@@ -12,6 +12,7 @@ import { Choice } from '@/ui/Choice';
 import { STEP_WORD } from '@/wording/words';
 import { formulaAnswers } from '@/core/notices';
 import { BakeProblem } from './BakeProblem';
+import { useWidth } from '@/ui/useWidth';
 import { LearntLine } from './Learnt';
 import { PieceSettings } from './PieceSettings';
 import { ProbeFit } from './ProbeFit';
@@ -24,20 +25,6 @@ import { useRunForecast } from './useRunForecast';
 import { supposables, WhatIfs } from './WhatIfs';
 import { bakeWayAs, WhichBread } from './WhichBread';
 import { words } from '@/wording/screens/run/RunPanel';
-
-/** The width the chart may have, followed as the window changes. */
-function useWidth() {
-  // a state, not a ref: the chart comes later than the panel does
-  const [frame, setFrame] = useState<HTMLDivElement | null>(null);
-  const [width, setWidth] = useState(0);
-  useEffect(() => {
-    if (!frame) return undefined;
-    const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
-    observer.observe(frame);
-    return () => observer.disconnect();
-  }, [frame]);
-  return { ref: setFrame, width };
-}
 
 /** Not in the heat a bake is counted by. */
 const OUT: ReadonlySet<string> = new Set(['rack', 'boil']);

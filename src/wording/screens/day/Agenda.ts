@@ -8,6 +8,7 @@ export const words = {
   started: 'Started now',
   startedThen: (clock: string) => `Started at ${clock}`,
   done: 'Done',
+  running: 'In progress:',
   wholeDay: 'The whole day',
   toTheBench: 'To the bench',
   clock: 'Time',

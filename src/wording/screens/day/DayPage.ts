@@ -39,4 +39,5 @@ export const words = {
   later: (what: string, by: string) => `${what} ${by} later`,
   earlier: (what: string, by: string) => `${what} ${by} earlier`,
   still: (ready: string) => `; still ready ${ready}`,
+  nowReady: (ready: string) => `; ready ${ready} now`,
 } as const; // prettier-ignore
