@@ -13,7 +13,7 @@ if (!read.ok) throw new Error(read.problem.code);
 const book = fileBook(read.value, libraryBook);
 if (!book.ok) throw new Error(book.problem.code);
 const KITCHEN = read.value;
-const demo = { kit: newestKit(KITCHEN), book: book.value };
+const demo = { kit: newestKit(KITCHEN), book: book.value, lots: [] };
 
 /** A formula of the demo kitchen. */
 export const demoFormula = (key: string): Formula => {

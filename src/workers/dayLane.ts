@@ -46,7 +46,7 @@ export function startDayLane(
     const { id, day, life, zone, kit, stored, nowMs, forMs } = question;
     try {
       const formulas = new Map(question.formulas.map((each) => [formulaKey(each), each.formula]));
-      const all = { day, life, zone, kit, nowMs, formulas, bakes: new Map(Object.entries(question.bakes)), book: sparingBook(stored).book };
+      const all = { day, life, zone, kit, nowMs, formulas, bakes: new Map(Object.entries(question.bakes)), book: sparingBook(stored).book, lots: stored.flatMap(({ entry }) => (entry.kind === 'lot' ? [entry] : [])) };
       // hear first: a drag asks many times before the first answer is begun
       await pause();
       if (current !== id) return;

@@ -216,3 +216,30 @@ test('the day as a calendar file, and on paper', async ({ page }) => {
   await expect(page.getByTestId('agenda')).toBeVisible();
   await expect(page.getByTestId('next-call')).toBeHidden();
 });
+
+test('started at the bench, the day follows it; a bake that has ended is told as such', async ({ page }) => {
+  const own = await kitchenOfOwn(page);
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', 'Start now');
+  await card(page, 'Pumpkin-seed supper rolls').getByRole('button', { name: 'Start at the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\/[0-9a-f-]{36}/);
+  const bakeId = page.url().split('/').at(-1)!;
+  await expect.poll(async () => (await savedDay(page, own)).batches[0]!.bakeId).toBe(bakeId);
+  const bake = page.request.get(`${own.api}/bakes/${bakeId}?after=0`);
+  expect((await bake).ok()).toBe(true);
+  // on the day its first block has begun, and the bench says so, not a button
+  await page.goto(`${own.at}/day`);
+  await laidOut(page);
+  await block(page, /in progress/).click();
+  await expect(page.getByTestId('block-panel')).toContainText('The bench says how far it is');
+  await expect(card(page, 'Pumpkin-seed supper rolls').getByRole('link', { name: 'At the bench' })).toBeVisible();
+  const ended = await page.request.post(`${own.api}/bakes/${bakeId}/taps`, {
+    data: { after: 0, taps: [{ eventId: crypto.randomUUID(), agoMs: 0, action: { type: 'abandoned', reason: 'for a test' } }] },
+  });
+  expect(ended.ok()).toBe(true);
+  await page.reload();
+  await expect(card(page, 'Pumpkin-seed supper rolls')).toContainText('Ended');
+  await expect(card(page, 'Pumpkin-seed supper rolls')).not.toContainText('finds no place');
+  // on Today nothing is asked of what has ended
+  await page.goto(own.at);
+  await expect(page.getByTestId('next-call')).toHaveCount(0);
+}); // prettier-ignore

@@ -1,6 +1,7 @@
 import type { Plate } from '../heat/parameters';
 import type { StepKind } from '../method/step';
 import type { Lever } from './levers';
+import type { DayNeeds } from './needs';
 import type { Score } from './score';
 
 /** One step in a block of the day, with when it begins. */
@@ -92,9 +93,13 @@ export interface DayView {
   readonly ovens: readonly OvenView[];
   readonly hands: readonly (Span & { readonly people: number; readonly unwanted: boolean })[];
   readonly score: Score;
+  /** No plan does better: told with the last. */
+  readonly bound: Score | null;
   readonly rounds: number;
   /** What the day had elsewhere before, the first first. */
   readonly changes: readonly Change[];
+  /** What the batches that have not begun need, told with the last. */
+  readonly needs: DayNeeds | null;
   /** Nothing is looked for any more; chances and collisions are told. */
   readonly final: boolean;
 }

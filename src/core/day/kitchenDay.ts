@@ -1,6 +1,7 @@
 import { planBatch, type BatchRequest, type BatchSheet } from '../batch';
 import type { Formula } from '../formula';
 import type { IngredientBook } from '../ingredients';
+import type { LotEntry } from '../ingredients/kitchenEntrySchema';
 import { roomOf, runKitchenOf, type Kit } from '../kit';
 import { ok, type Result } from '../result';
 import type { DayBatchDocument, DayDocument } from './dayDocument';
@@ -34,6 +35,8 @@ export interface KitchenDay {
   readonly zone: string;
   readonly kit: Kit;
   readonly book: IngredientBook;
+  /** Bags that are told apart. */
+  readonly lots: readonly LotEntry[];
   readonly nowMs: number;
   /** By formula and revision, {@link formulaKey}; one that is missing leaves its batch out. */
   readonly formulas: ReadonlyMap<string, Formula>;

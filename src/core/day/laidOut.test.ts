@@ -5,6 +5,7 @@ import { dayWith } from './laidOut';
 import { ORDINARY_LIFE } from './lifeDocument';
 import { clockMs, clockOf, dayBatch, laidOut } from '../../../tests/kitchenDays';
 import type { DayView } from './dayView';
+import { needsOf } from './needs';
 
 const dayOf = (...batches: DayDocument['batches']): DayDocument => ({ batches, lit: [] });
 const edited = (day: DayDocument, edit: DayEdit, now: string): DayDocument => {
@@ -121,4 +122,32 @@ test('a formula that is gone leaves its batch out, and the others are planned', 
   const view = laidOut(dayOf(dayBatch('rolls', 'supper-rolls', '19:00'), { ...dayBatch('gone', 'supper-rolls', '19:00'), formulaId: 'nowhere' }), '12:00');
   expect(view.leftOut).toEqual(['gone']);
   expect(readyOf(view, 'rolls')).toBe('19:00');
+}); // prettier-ignore
+
+test('what the day needs, summed over its batches, in the order in which it is wanted', () => {
+  const view = laidOut(dayOf(dayBatch('rolls', 'supper-rolls', '19:00'), dayBatch('tray', 'blue-jar-tray', '21:30')), '10:00');
+  const { needs, ahead } = view.needs!;
+  const alone = (key: string) => laidOut(dayOf(dayBatch('one', key, '19:00')), '10:00').needs!.needs;
+  const [rolls, tray] = [alone('supper-rolls'), alone('blue-jar-tray')];
+  const massOf = (all: typeof needs, id: string) => all.find(({ ingredientId }) => ingredientId === id)?.massG ?? 0;
+  const shared = rolls.map(({ ingredientId }) => ingredientId).filter((id) => massOf(tray, id) > 0);
+  expect(shared.length).toBeGreaterThan(2);
+  for (const { ingredientId, massG, batchIds } of needs) {
+    expect(massG).toBeCloseTo(massOf(rolls, ingredientId) + massOf(tray, ingredientId), 6);
+    if (shared.includes(ingredientId)) expect(batchIds).toEqual(['rolls', 'tray']);
+  }
+  expect(needs.map(({ firstMs }) => firstMs)).toEqual(needs.map(({ firstMs }) => firstMs).toSorted((a, b) => a - b));
+  expect(needs[0]!.firstMs).toBe(Math.min(...view.batches.flatMap(({ blocks }) => blocks.map(({ startMs }) => startMs))));
+  expect(ahead.every(({ massG, byMs }) => massG > 0 && byMs >= needs[0]!.firstMs)).toBe(true);
+}); // prettier-ignore
+
+test('a bag past its date is said; what is held back or for another day is not counted', () => {
+  const line = (id: string, massG: number, more = {}) => ({ id, ingredientId: id, name: id, exactG: massG, massG, stepG: 1, note: '', ...more });
+  const sheet = { stages: [{ id: 's', kind: 'main' as const, name: 'Dough', lines: [line('rice', 100), line('water', 80, { heldBack: true }), line('oil', 5, { later: true })] }] };
+  const lot = { kind: 'lot' as const, id: 'own-lot', of: 'rice', code: 'March', openedOn: null, bestBefore: '2026-11-27', open: true };
+  const told = (lots: (typeof lot)[]) => needsOf([{ id: 'b', sheet, firstMs: clockMs('12:00') }], lots, () => '2026-11-28').needs;
+  expect(told([])).toEqual([{ ingredientId: 'rice', name: 'rice', massG: 100, firstMs: clockMs('12:00'), batchIds: ['b'], pastDate: null }]);
+  expect(told([lot])[0]!.pastDate).toBe('2026-11-27');
+  expect(told([{ ...lot, bestBefore: '2026-11-28' }])[0]!.pastDate).toBeNull();
+  expect(told([{ ...lot, open: false }])[0]!.pastDate).toBeNull();
 }); // prettier-ignore

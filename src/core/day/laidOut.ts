@@ -1,5 +1,6 @@
 import type { StepKind } from '../method/step';
 import { ok, type Result } from '../result';
+import { boundOf } from './bound';
 import { collisionOf, type Collision } from './collision';
 import type { DayDocument } from './dayDocument';
 import { dayOf, lightings } from './dayOf';
@@ -14,6 +15,8 @@ import {
 } from './kitchenDay';
 import { layAnew } from './layAnew';
 import { AS_WRITTEN, LEVER_KINDS, type Lever } from './levers';
+import { wallField } from './dayEdit';
+import { needsOf, type DayNeeds } from './needs';
 import { ovenTrace } from './ovenTrace';
 import { playPlan } from './play';
 import { blockKey, keyOf, variantOf, type Score } from './score';
@@ -217,13 +220,23 @@ class View {
       .sort((a, b) => (plan.batches[a.batchId]?.at[a.blockId]?.startSlot ?? 0) - (plan.batches[b.batchId]?.at[b.blockId]?.startSlot ?? 0));
   } // prettier-ignore
 
+  private needs(plan: DayPlan): DayNeeds {
+    const { begunIds, ways } = this.kitchen;
+    const batches = Object.entries(plan.batches).flatMap(([id, { variantId, at }]) => {
+      const sheet = ways.get(id)?.find((way) => way.id === variantId)?.sheet;
+      if (!sheet || begunIds.has(id)) return [];
+      return [{ id, sheet, firstMs: this.ms(Math.min(...Object.values(at).map(({ startSlot }) => startSlot))) }];
+    });
+    return needsOf(batches, this.all.lots, (ms) => wallField(this.all.zone, ms).slice(0, 10));
+  } // prettier-ignore
+
   of(found: Found, final: boolean): DayView {
     const { day, leftOut } = this.kitchen;
     return {
       nowMs: this.all.nowMs, fromMs: this.fromMs, untilMs: this.ms(day.problem.slots), leftOut,
       batches: this.batches(found, final), ovens: this.ovens(found.plan), changes: this.changes(found.plan),
       hands: day.problem.hands.map((each) => ({ fromMs: this.ms(each.fromSlot), toMs: this.ms(each.toSlot), people: each.people, unwanted: each.unwanted ?? false })),
-      score: found.score, rounds: found.rounds, final,
+      score: found.score, rounds: found.rounds, bound: final ? boundOf(day.problem) : null, final, needs: final ? this.needs(found.plan) : null,
     };
   } // prettier-ignore
 }

@@ -1,7 +1,7 @@
-import type { Board, Openings } from './board';
-import type { DayActivity, DayBatch, DayProblem, Strand, Placed, PlacedBatch, Variant } from './dayProblem';
+import { Board, type Openings } from './board';
+import type { DayBatch, DayProblem, Strand, Placed, PlacedBatch, Variant } from './dayProblem';
 import { leastWithin } from './leastWithin';
-import { compareScores, keyOf, scoreOfBatch, type Score } from './score';
+import { compareScores, keyOf, NOTHING, scoreOfBatch, type Score } from './score';
 
 const NEVER = Infinity;
 const SLACK = 2 ** -12;
@@ -305,34 +305,6 @@ export function takeStrands(board: Board, batchId: string, strands: readonly Str
     }
 }
 
-/** Puts a batch where an earlier plan has it, if it may still be there beside what is on the board; false: it may not, and nothing is put. */
-export function stayPut(problem: DayProblem, board: Board, batch: DayBatch, { variantId, at }: PlacedBatch): boolean {
-  const { nowSlot = 0 } = problem;
-  const strands = batch.variants.find(({ id }) => id === variantId)?.strands ?? [];
-  const done: { activity: DayActivity; startSlot: number; ovenId: string | null }[] = [];
-  const ends = new Map<string, number>();
-  const fits = strands.every((strand) => {
-    let before = strand.afterId === null ? null : (ends.get(strand.afterId) ?? null);
-    return strand.activities.every((activity) => {
-      const { startSlot, ovenId } = at[activity.id] ?? { startSlot: -1, ovenId: null };
-      const { leastSlots, mostSlots, lastsSlots, heat, within } = activity;
-      const waits = before === null ? leastSlots : startSlot - before;
-      const { fromSlot, toSlot } = within ?? { fromSlot: nowSlot, toSlot: problem.slots - lastsSlots };
-      if (waits < leastSlots || waits > (mostSlots ?? NEVER) || startSlot < fromSlot || startSlot > toSlot) return false;
-      const own = heat ? { ...activity, heat: { ...heat, ovenIds: heat.ovenIds.filter((id) => id === ovenId) } } : activity;
-      if (board.openings(own, startSlot, startSlot).open[startSlot] !== 1) return false;
-      board.put(activity, keyOf(batch.id, activity), startSlot, ovenId);
-      done.push({ activity, startSlot, ovenId });
-      before = startSlot + lastsSlots;
-      ends.set(strand.id, before);
-      return true;
-    });
-  });
-  if (fits && strands.length > 0) return true;
-  for (const { activity, startSlot, ovenId } of done) board.take(activity, keyOf(batch.id, activity), startSlot, ovenId);
-  return false;
-} // prettier-ignore
-
 /** What is asked of a place beside being the best. */
 export interface Wish {
   readonly earlySlots?: number;
@@ -369,3 +341,26 @@ export function placeBatch(
   putStrands(board, batch.id, best.strands, best.placed.at);
   return best;
 }
+
+/**
+ * What a batch costs at the least, whatever the others do: alone, its strands as if they did not hinder one another, its oven on whenever it is wanted. The
+ * parts of the score before the ovens'; null: it finds no place whatever is done.
+ */
+export function leastAlone(problem: DayProblem, batch: DayBatch): Pick<Score, 'late' | 'unwanted' | 'old' | 'taste'> | null {
+  const { nowSlot = 0, ovens } = problem;
+  const free = { ...problem, litSlot: Object.fromEntries(ovens.map(({ id }) => [id, nowSlot])) };
+  const one: Try = { problem: free, board: new Board(free), batchId: batch.id, earlySlots: 0, outBySlot: NEVER, drawn: () => 0, thorough: false };
+  let best: Pick<Score, 'late' | 'unwanted' | 'old' | 'taste'> | null = null;
+  for (const { strands, tasteCost } of batch.variants) {
+    const [trunk] = strands;
+    if (!trunk) continue;
+    const cost = allAhead(one, strands).get(trunk.id)!.cost[0]!.reduce((least, each) => Math.min(least, each), NEVER);
+    if (cost === NEVER) continue;
+    const late = Math.floor(cost / WEIGHTS.late);
+    const unwanted = Math.floor((cost % WEIGHTS.late) / WEIGHTS.unwanted);
+    const old = Math.floor((cost % WEIGHTS.unwanted) / WEIGHTS.old);
+    const found = { late, unwanted, old, taste: tasteCost };
+    if (!best || compareScores({ ...NOTHING, ...found }, { ...NOTHING, ...best }) < 0) best = found;
+  }
+  return best;
+} // prettier-ignore

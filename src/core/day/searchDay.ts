@@ -1,6 +1,7 @@
 import { Board } from './board';
 import type { DayBatch, DayPlan, DayProblem, PlacedBatch } from './dayProblem';
-import { placeBatch, putStrands, stayPut, takeStrands, type Wish } from './placeBatch';
+import { stayPut } from './stayPut';
+import { placeBatch, putStrands, takeStrands, type Wish } from './placeBatch';
 import { addScores, compareScores, NOTHING, scoreOf, scoreOfBatch, variantOf, type Score } from './score';
 import { seededRandom } from '../numeric/seededRandom';
 

@@ -12,7 +12,7 @@ import { words } from '@/wording/screens/day/BatchCard';
 import { ask } from '../asking/ask';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { useDayEdit, useDayWords } from './DayContext';
+import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 
 /** What a lever does, in words; empty: nothing. */
 function useLeverWords(): (lever: Lever) => string {
@@ -33,6 +33,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
   const say = useDayWords();
   const edit = useDayEdit();
   const { timeZone } = usePreferences().ways;
+  const over = useDayValue().overMs?.get(batch.id);
   const leverWords = useLeverWords();
   const twice = useTwice();
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -41,7 +42,9 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
   return (
     <li className="docket rounded-b-md px-4 py-3" data-testid="day-batch" data-batch={batch.name}>
       <h3 className="text-lg leading-tight">{batch.name}</h3>
-      {laid?.readyMs != null ? (
+      {over !== undefined ? (
+        <p className="mt-1"><span className="mr-2 text-soft">{words.over}</span><span className="figure text-4xl">{say.at(over)}</span></p>
+      ) : laid?.readyMs != null ? (
         <p className="mt-1">
           <span className="mr-2 text-soft">{words.ready}</span>
           <span className="figure text-4xl">{say.at(laid.readyMs)}</span>

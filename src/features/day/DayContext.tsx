@@ -14,6 +14,8 @@ interface DayValue {
   readonly view: DayView | null;
   readonly ovens: readonly { readonly id: string; readonly name: string }[];
   readonly nowMs: number;
+  /** When the bake of a batch ended; absent: it has not. */
+  readonly overMs?: ReadonlyMap<string, number>;
   /** Answers why not; null: it is done. Where the day is only shown, absent. */
   readonly edit?: (edit: DayEdit) => string | null;
 }

@@ -8,6 +8,7 @@ import { editDay, type DayEdit } from '@/core/day/dayEdit';
 import type { BakeProgress } from '@/core/day/kitchenDay';
 import { usualRequest } from '@/core/day/kitchenDay';
 import { dayWith } from '@/core/day/laidOut';
+import type { Score } from '@/core/day/score';
 import type { LifeDocument } from '@/core/day/lifeDocument';
 import type { Formula } from '@/core/formula';
 import { formatDuration } from '@/core/units';
@@ -26,6 +27,7 @@ import { BatchCard } from './BatchCard';
 import { BlockPanel } from './BlockPanel';
 import { DayProvider, useDayEdit, useDayValue, useDayWords } from './DayContext';
 import { DayLanes } from './DayLanes';
+import { NeedsList } from './NeedsList';
 import { NextCall } from './NextCall';
 import { ReadyAt } from './ReadyAt';
 import { useDay, useLife } from './useDay';
@@ -119,7 +121,14 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
     change(next.value);
     return null;
   };
-  const value = { day, view, ovens: kit.ovens, nowMs, edit };
+  const overMs = useMemo(
+    () => new Map(day.batches.flatMap(({ id, bakeId }) => {
+      const endedMs = bakeId === null ? null : (bakes[bakeId]?.endedMs ?? null);
+      return endedMs === null ? [] : [[id, endedMs] as const];
+    })),
+    [day.batches, bakes],
+  );
+  const value = { day, view, ovens: kit.ovens, nowMs, overMs, edit };
   return (
     <DayProvider value={value}>
       <DayBody planning={planning} save={save} add={add} life={life} changeLife={changeLife}
@@ -138,7 +147,7 @@ interface DayBodyProps {
 }
 
 function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps) {
-  const { day, view, nowMs } = useDayValue();
+  const { day, view, nowMs, overMs } = useDayValue();
   const edit = useDayEdit();
   const kitchen = useKitchen();
   const router = useKitchenRouter();
@@ -152,8 +161,15 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
   const [chosen, setChosen] = useState<{ batchId: string; blockId: string } | null>(null);
   const calls = useMemo(() => {
     const states = new Map(view?.batches.flatMap(({ id, blocks }) => blocks.map((block) => [`${id} ${block.id}`, block.state] as const)));
-    return agendaOf(view ? dayWith(day, view) : day, (batch, blockId) => states.get(`${batch.id} ${blockId}`) ?? (batch.progress[blockId]?.endMs != null ? 'done' : 'todo'));
-  }, [day, view]);
+    // what the bench has is the bench's until the plan knows more
+    const stateOf = (batch: DayDocument['batches'][number], blockId: string) => {
+      if (overMs?.has(batch.id)) return 'done';
+      const known = states.get(`${batch.id} ${blockId}`);
+      if (known) return known;
+      return batch.bakeId !== null || batch.progress[blockId]?.endMs != null ? 'done' : 'todo';
+    };
+    return agendaOf(view ? dayWith(day, view) : day, stateOf);
+  }, [day, view, overMs]);
   const block = chosen && view?.batches.find(({ id }) => id === chosen.batchId)?.blocks.find(({ id }) => id === chosen.blockId);
   const close = () => {
     setAsking(null);
@@ -204,6 +220,7 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
             <h2 id="list-title" className="mb-1 text-lg print:text-2xl"><span className="print:hidden">{words.list}</span><span className="hidden print:inline">{words.theDay}</span></h2>
             <AgendaList calls={calls} />
           </section>
+          {view?.needs && <NeedsList needs={view.needs} />}
         </>
       )}
       {hours && <HoursDialog life={life} nowMs={nowMs} onChange={changeLife} onClose={() => setHours(false)} />}
@@ -260,17 +277,23 @@ function Moved() {
   );
 } // prettier-ignore
 
+/** No plan can be better: each bread is as it would be alone. */
+const isAsGood = (score: Score, bound: Score): boolean =>
+  (['unplaced', 'late', 'unwanted', 'old', 'taste'] as const).every((part) => score[part] === bound[part]);
+
 /** How good the plan is, part by part of the score. */
 function Why() {
   const { view } = useDayValue();
   if (!view) return null;
-  const { score, rounds } = view;
+  const { score, rounds, bound } = view;
   const long = (slots: number) => formatDuration(slots * 300);
   const lines = [
     score.late > 0 ? words.lateMin(long(score.late)) : score.unplaced === 0 ? words.onTime : null,
     score.unwanted > 0 ? words.unwanted(long(score.unwanted)) : null,
     score.old > 0 ? words.old(long(score.old)) : null,
     score.idle > 0 ? words.idle(long(score.idle)) : null,
+    bound && !isAsGood(score, bound) && score.unplaced === 0 ? words.alone(long(bound.late), long(bound.old)) : null,
+    bound && isAsGood(score, bound) ? words.best : null,
     words.rounds(rounds),
   ];
   return (

@@ -19,6 +19,11 @@ export function TodayDay({ day, ovens, nowMs: drawnMs }: TodayDayProps) {
   const [offsetMs] = useState(() => clockOffsetMs(drawnMs));
   const nowMs = Math.floor(useNow(offsetMs, drawnMs) / 60_000) * 60_000;
   const calls = useMemo(() => agendaOf(day), [day]);
+  // what is at the bench stands below, with its timers
+  const own = useMemo(
+    () => agendaOf({ ...day, batches: day.batches.filter(({ bakeId }) => bakeId === null) }),
+    [day],
+  );
   const value = useMemo(() => ({ day, view: null, ovens, nowMs }), [day, ovens, nowMs]);
   if (calls.length === 0) return null;
   return (
@@ -27,7 +32,7 @@ export function TodayDay({ day, ovens, nowMs: drawnMs }: TodayDayProps) {
         <h2 id="today-day" className="sr-only">
           {words.theDay}
         </h2>
-        <NextCall calls={calls} />
+        <NextCall calls={own} />
         <OvenNow calls={calls} />
       </section>
     </DayProvider>

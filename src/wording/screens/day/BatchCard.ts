@@ -5,6 +5,7 @@ export const words = {
   ready: 'Ready',
   between: (when: string) => `most likely ${when}`,
   chance: (percent: number) => `${percent} of 100 such days keep the promise`,
+  over: 'Ended',
   soon: 'As soon as it can be',
   wanted: (when: string) => `Wanted ${when}`,
   noPlace: 'It finds no place',

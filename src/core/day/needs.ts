@@ -1,0 +1,74 @@
+import type { BatchSheet } from '../batch';
+import { isAskedFor } from '../batch/askedFor';
+import { openLots } from '../ingredients/lots';
+import type { LotEntry } from '../ingredients/kitchenEntrySchema';
+
+/** What is made before the dough is: a jar of gel, a soaker, a pre-dough. */
+const AHEAD: ReadonlySet<BatchSheet['stages'][number]['kind']> = new Set([
+  'starter',
+  'soaker',
+  'scald',
+  'gel',
+  'bloom',
+  'preDough',
+]);
+
+/** So much of one ingredient, for all that a day makes. */
+export interface Need {
+  readonly ingredientId: string;
+  readonly name: string;
+  readonly massG: number;
+  /** When it is first wanted. */
+  readonly firstMs: number;
+  readonly batchIds: readonly string[];
+  /** The bag in use is past its date on that day. */
+  readonly pastDate: string | null;
+}
+
+/** What is made ahead of a dough, whole. */
+export interface MadeAhead {
+  readonly batchId: string;
+  readonly name: string;
+  readonly massG: number;
+  readonly byMs: number;
+}
+
+export interface DayNeeds {
+  readonly needs: readonly Need[];
+  readonly ahead: readonly MadeAhead[];
+}
+
+interface NeedBatch {
+  readonly id: string;
+  readonly sheet: Pick<BatchSheet, 'stages'>;
+  /** When it is begun. */
+  readonly firstMs: number;
+}
+
+/**
+ * Everything a day needs, summed over its batches, in the order in which it is wanted: what is held back and what is for a later day is not counted.
+ *
+ * @param dayOf the date of a moment where the kitchen is, as bags write theirs: "2026-11-28"
+ */
+export function needsOf(batches: readonly NeedBatch[], lots: readonly LotEntry[], dayOf: (ms: number) => string): DayNeeds {
+  const open = openLots(lots);
+  const found = new Map<string, { name: string; massG: number; firstMs: number; batchIds: string[] }>();
+  const ahead: MadeAhead[] = [];
+  for (const { id, sheet, firstMs } of [...batches].sort((a, b) => a.firstMs - b.firstMs))
+    for (const stage of sheet.stages) {
+      const lines = stage.lines.filter(isAskedFor);
+      const massG = lines.reduce((sum, line) => sum + line.massG, 0);
+      if (AHEAD.has(stage.kind) && massG > 0) ahead.push({ batchId: id, name: stage.name, massG, byMs: firstMs });
+      for (const line of lines) {
+        const known = found.get(line.ingredientId) ?? { name: line.name, massG: 0, firstMs, batchIds: [] };
+        known.massG += line.massG;
+        if (!known.batchIds.includes(id)) known.batchIds.push(id);
+        found.set(line.ingredientId, known);
+      }
+    }
+  const needs = [...found].map(([ingredientId, each]): Need => {
+    const bestBefore = open.get(ingredientId)?.bestBefore ?? null;
+    return { ingredientId, ...each, pastDate: bestBefore !== null && bestBefore < dayOf(each.firstMs) ? bestBefore : null };
+  });
+  return { needs, ahead };
+} // prettier-ignore

@@ -1,0 +1,36 @@
+'use client';
+import type { DayNeeds } from '@/core/day/needs';
+import { words } from '@/wording/screens/day/Needs';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { useDayWords } from './DayContext';
+
+/** Everything to have in the house, summed, in the order in which it is wanted; what is made ahead first. */
+export function NeedsList({ needs: { needs, ahead } }: { needs: DayNeeds }) {
+  const say = useDayWords();
+  const units = useUnits();
+  if (needs.length === 0) return null;
+  return (
+    <section className="mt-5" aria-labelledby="needs-title">
+      <h2 id="needs-title" className="mb-1 text-lg">{words.title}</h2>
+      {ahead.length > 0 && (
+        <p className="mb-1 text-sm">
+          <strong>{words.ahead}</strong>{' '}
+          {ahead.map(({ batchId, name, massG, byMs }) => `${name} (${say.batch(batchId)}), ${units.mass(massG)}, ${words.by(say.at(byMs))}`).join('; ')}
+        </p>
+      )}
+      <table className="w-full border-collapse text-sm" data-testid="needs">
+        <thead className="sr-only"><tr><th>{words.what}</th><th>{words.howMuch}</th><th>{words.first}</th><th>{words.for}</th></tr></thead>
+        <tbody>
+          {needs.map(({ ingredientId, name, massG, firstMs, batchIds, pastDate }) => (
+            <tr key={ingredientId} className="border-b border-rule align-baseline">
+              <td className="py-1 pr-3 text-right font-semibold whitespace-nowrap tabular-nums">{units.mass(massG)}</td>
+              <td className="py-1 pr-3">{name}{pastDate && <span className="text-alarm"> {words.pastDate(pastDate)}</span>}</td>
+              <td className="py-1 pr-3 whitespace-nowrap text-soft">{say.at(firstMs)}</td>
+              <td className="py-1 text-soft max-sm:hidden">{batchIds.map(say.batch).join(', ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+} // prettier-ignore

@@ -1,0 +1,11 @@
+/** What the screen says. */
+export const words = {
+  title: 'What the day needs',
+  ahead: 'To make ahead',
+  by: (when: string) => `by ${when}`,
+  what: 'What',
+  howMuch: 'How much',
+  first: 'First wanted',
+  for: 'For',
+  pastDate: (date: string) => `the bag in use was best before ${date}`,
+} as const;
