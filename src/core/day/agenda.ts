@@ -51,6 +51,13 @@ export function agendaOf({ batches, lit }: DayDocument, stateOf: (batch: DayBatc
   return calls.sort((a, b) => a.atMs - b.atMs);
 } // prettier-ignore
 
+/** A day without the batches whose bakes have ended, and without lighting an oven that nobody wants any more. */
+export function withoutEnded(day: DayDocument, hasEnded: (bakeId: string) => boolean): DayDocument {
+  const batches = day.batches.filter(({ bakeId }) => bakeId === null || !hasEnded(bakeId));
+  const wanted = new Set(batches.flatMap(({ at }) => Object.values(at).map(({ ovenId }) => ovenId)));
+  return { batches, lit: day.lit.filter(({ ovenId }) => wanted.has(ovenId)) };
+}
+
 /** What is to be done next: what should have begun and nobody said that it has, else the first that is still to come and asks for somebody. */
 export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOut | null {
   const asks = (call: DayCallOut): boolean =>

@@ -1,4 +1,4 @@
-import { agendaOf, nextCall } from './agenda';
+import { agendaOf, nextCall, withoutEnded } from './agenda';
 import type { DayDocument } from './dayDocument';
 import { editDay, type DayEdit } from './dayEdit';
 import { dayWith } from './laidOut';
@@ -151,3 +151,19 @@ test('a bag past its date is said; what is held back or for another day is not c
   expect(told([{ ...lot, bestBefore: '2026-11-28' }])[0]!.pastDate).toBeNull();
   expect(told([{ ...lot, open: false }])[0]!.pastDate).toBeNull();
 }); // prettier-ignore
+
+test('what has ended at the bench is called for no more, nor is an oven lit for it', () => {
+  const day = dayOf(
+    { ...dayBatch('rolls', 'supper-rolls', '19:00'), bakeId: 'b1' },
+    dayBatch('tray', 'blue-jar-tray', '21:30'),
+  );
+  const saved = dayWith(day, laidOut(day, '10:00'));
+  expect(withoutEnded(saved, () => false)).toEqual(saved);
+  const left = withoutEnded(saved, (id) => id === 'b1');
+  expect(left.batches.map(({ id }) => id)).toEqual(['tray']);
+  expect(left.lit).toEqual(saved.lit);
+  expect(withoutEnded({ ...saved, batches: saved.batches.slice(0, 1) }, () => true)).toEqual({
+    batches: [],
+    lit: [],
+  });
+});

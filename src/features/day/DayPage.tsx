@@ -2,7 +2,7 @@
 import { CalendarDays, Clock3, Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { agendaOf } from '@/core/day/agenda';
+import { agendaOf, withoutEnded } from '@/core/day/agenda';
 import type { DayDocument } from '@/core/day/dayDocument';
 import { editDay, type DayEdit } from '@/core/day/dayEdit';
 import type { BakeProgress } from '@/core/day/kitchenDay';
@@ -163,12 +163,12 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
     const states = new Map(view?.batches.flatMap(({ id, blocks }) => blocks.map((block) => [`${id} ${block.id}`, block.state] as const)));
     // what the bench has is the bench's until the plan knows more
     const stateOf = (batch: DayDocument['batches'][number], blockId: string) => {
-      if (overMs?.has(batch.id)) return 'done';
       const known = states.get(`${batch.id} ${blockId}`);
       if (known) return known;
       return batch.bakeId !== null || batch.progress[blockId]?.endMs != null ? 'done' : 'todo';
     };
-    return agendaOf(view ? dayWith(day, view) : day, stateOf);
+    const ended = (bakeId: string) => day.batches.some((batch) => batch.bakeId === bakeId && overMs?.has(batch.id));
+    return agendaOf(withoutEnded(view ? dayWith(day, view) : day, ended), stateOf);
   }, [day, view, overMs]);
   const block = chosen && view?.batches.find(({ id }) => id === chosen.batchId)?.blocks.find(({ id }) => id === chosen.blockId);
   const close = () => {

@@ -1,5 +1,6 @@
 import { HomePage } from '@/features/home/HomePage';
 import { bakesUnderWay, logbook, stockLeft } from '@/server/bakes';
+import { withoutEnded } from '@/core/day/agenda';
 import { loadDay } from '@/server/day';
 import { loadKit } from '@/server/kit';
 import { kitchenOf, type KitchenParams } from './kitchenOf';
@@ -31,7 +32,12 @@ export default async function Page({ params }: KitchenParams) {
         ...last.setAside,
         ...(day.setAside ? [day.setAside] : []),
       ]}
-      day={day.value}
+      // of more bakes than are shown here nobody knows which have ended
+      day={
+        running.next
+          ? day.value
+          : withoutEnded(day.value, (id) => !running.bakes.some((bake) => bake.id === id))
+      }
       ovens={kit.ovens.map(({ id, name }) => ({ id, name }))}
       nowMs={context.now().getTime()}
     />
