@@ -1,4 +1,7 @@
+import { begunDay, type Progress } from '../src/core/day/begunDay';
 import { checkPlan } from '../src/core/day/checkPlan';
+import { layAnew } from '../src/core/day/layAnew';
+import { keyOf } from '../src/core/day/score';
 import { searchDay } from '../src/core/day/searchDay';
 import { exactDay } from '../src/core/day/testExact';
 import { randomDay } from '../src/core/day/testDays';
@@ -28,6 +31,43 @@ for (let at = 0; at < days; at += 1) {
   }
 }
 console.log(`${days} days, ${plans} plans: ${broken} with a broken rule`);
+
+// days under way: everything that has begun is a fact, some of it late, and the rest is laid anew
+let under = 0;
+for (let at = 0; at < Math.ceil(days / 5); at += 1) {
+  const problem = randomDay(seed * 300_000 + at, {
+    batches: 2 + (at % 5),
+    steps: 3 + (at % 6),
+    slots: 180,
+    ovens: 1 + (at % 2),
+    people: 1,
+  });
+  let step = searchDay(problem, seed, 3).next();
+  for (const found of searchDay(problem, seed, 3)) step = { done: false, value: found };
+  const nowSlot = 20 + ((at * 31) % 100);
+  const progress = new Map<string, Progress>();
+  for (const { id, variants } of problem.batches) {
+    const placed = step.value.plan.batches[id];
+    for (const activity of variants
+      .find((each) => each.id === placed?.variantId)
+      ?.strands.flatMap(({ activities }) => activities) ?? []) {
+      const startSlot = placed!.at[activity.id]!.startSlot + (activity.id === 'mix' ? at % 4 : 0);
+      const endSlot = startSlot + activity.lastsSlots;
+      if (startSlot < nowSlot)
+        progress.set(keyOf(id, activity), { startSlot, endSlot: endSlot <= nowSlot ? endSlot : null });
+    }
+  }
+  const begun = begunDay(problem, step.value.plan, progress, nowSlot);
+  for (const found of layAnew(begun.problem, begun.plan, seed, 3)) {
+    under += 1;
+    const [first] = checkPlan(begun.problem, found.plan);
+    if (first) {
+      broken += 1;
+      console.log(`day under way ${at}: ${JSON.stringify(first)}`);
+    }
+  }
+}
+console.log(`${Math.ceil(days / 5)} days under way, ${under} plans: ${broken} broken rules in all`);
 
 let equal = 0;
 let worse = 0;

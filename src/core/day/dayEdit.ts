@@ -68,7 +68,8 @@ export function editDay(day: DayDocument, edit: DayEdit, nowMs: number): Result<
       case 'ovens':
         return { ...batch, ...anew, ovenIds: [...edit.ovenIds] };
       case 'pin':
-        return { ...batch, pins: { ...batch.pins, [edit.blockId]: edit.startMs } };
+        // what comes before it follows it, as late as it can be
+        return { ...batch, ...anew, pins: { ...batch.pins, [edit.blockId]: edit.startMs } };
       case 'unpin': {
         const { [edit.blockId ?? '']: _, ...pins } = batch.pins;
         return { ...batch, ...anew, pins: edit.blockId === null ? {} : pins };
