@@ -103,7 +103,13 @@ export const setUpKitchen = (
     const kitchenId = made.kitchen.id;
     const ovens = ORDINARY_KIT.ovens.map((oven) => ({ ...oven, kind: ovenKind }));
     const kit = { ...ORDINARY_KIT, altitudeM, ovens };
-    await insertVersion(client, KITS, { kitchenId, version: 1, requestId: newId(), value: kit, savedAt: now() });
+    await insertVersion(client, KITS, {
+      kitchenId,
+      version: 1,
+      requestId: newId(),
+      value: kit,
+      savedAt: now(),
+    });
     for (const key of STARTERS[baking]) {
       const formula = readDemo()
         .formulas.find((each) => each.key === key)

@@ -14,7 +14,7 @@ const AHEAD: ReadonlySet<BatchSheet['stages'][number]['kind']> = new Set([
 ]);
 
 /** So much of one ingredient, for all that a day makes. */
-export interface Need {
+interface Need {
   readonly ingredientId: string;
   readonly name: string;
   readonly massG: number;
@@ -26,7 +26,7 @@ export interface Need {
 }
 
 /** What is made ahead of a dough, whole. */
-export interface MadeAhead {
+interface MadeAhead {
   readonly batchId: string;
   readonly name: string;
   readonly massG: number;

@@ -90,10 +90,20 @@ export const KITCHEN_DETAILS: DocumentKind<KitchenDetails> = {
 };
 
 /** What a kitchen is going to make, and when. */
-export const DAY: DocumentKind<DayDocument> = { name: 'day', version: 1, schema: dayDocumentSchema, upgrades: {} };
+export const DAY: DocumentKind<DayDocument> = {
+  name: 'day',
+  version: 1,
+  schema: dayDocumentSchema,
+  upgrades: {},
+};
 
 /** When hands are free in a kitchen. */
-export const LIFE: DocumentKind<LifeDocument> = { name: 'life', version: 1, schema: lifeDocumentSchema, upgrades: {} };
+export const LIFE: DocumentKind<LifeDocument> = {
+  name: 'life',
+  version: 1,
+  schema: lifeDocumentSchema,
+  upgrades: {},
+};
 
 export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   FORMULA,

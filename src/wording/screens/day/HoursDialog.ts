@@ -16,7 +16,8 @@ export const words = {
   newPreferred: 'Baking',
   day: (name: string, day: string) => `${name}, ${day}`,
   calendar: 'From a calendar',
-  calendarHint: 'An iCalendar file (.ics): its times in the next two weeks are taken as times off. The file stays on this machine.',
+  calendarHint:
+    'An iCalendar file (.ics): its times in the next two weeks are taken as times off. The file stays on this machine.',
   choose: 'Read a calendar file',
   read: (count: number) => (count === 1 ? 'One time off was read.' : `${count} times off were read.`),
   noCalendar: 'That is no iCalendar file that can be read.',

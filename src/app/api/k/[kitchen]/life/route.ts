@@ -7,4 +7,6 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
   reading(async () => Response.json(await loadLife(await kitchenOf(params))));
 
 export const POST = (request: Request, { params }: KitchenParams): Promise<Response> =>
-  writing(request, saveLifeSchema, async (body) => answer(await saveLife(await kitchenOf(params), body), 201));
+  writing(request, saveLifeSchema, async (body) =>
+    answer(await saveLife(await kitchenOf(params), body), 201),
+  );
