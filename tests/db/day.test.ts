@@ -43,6 +43,8 @@ test('a day is saved in versions: two tabs do not write over one another, a repe
   expect(twice.map((answer) => answer.ok && answer.value.version)).toEqual([1, 1]);
   expect(await keep(EMPTY_DAY, 0)).toMatchObject({ ok: false, failure: { kind: 'stale', revision: 1 } });
   expect(await keep(EMPTY_DAY, 0, requestId)).toMatchObject({ failure: { kind: 'otherContent' } });
+  // who writes the same as the newest writes over nothing
+  expect(await keep(one, 0)).toMatchObject({ ok: true, value: { version: 1 } });
   expect(await loadDay(here)).toEqual({ version: 1, value: one });
   expect((await loadDay(await db.kitchen())).version).toBe(0);
   await expect(db.admin.query('update kitchen_day set version = 9')).rejects.toThrow(/append-only/);

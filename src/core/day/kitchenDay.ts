@@ -174,7 +174,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   if (!hands.ok) return hands;
   const made = dayOf({ nowMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands: hands.value, batches: wishes });
   if (!made.ok) return made;
-  const slotOf = (ms: number) => Math.round((ms - originMs) / SLOT_MS);
+  const slotOf = (ms: number) => Math.max(0, Math.round((ms - originMs) / SLOT_MS));
   const progress = new Map<string, Progress>();
   const saved: Record<string, PlacedBatch> = {};
   const pinned = new Map<string, number>();

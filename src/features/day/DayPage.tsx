@@ -109,15 +109,23 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
     latest.current = day;
   }, [day]);
 
-  // where everything lies is part of the day, once nothing better is looked for
+  // where everything lies is part of the day, once nothing better is looked for; what only the clock has moved every tab sees for itself
+  const isToSave = useRef(false);
   useEffect(() => {
-    if (view?.final) change(dayWith(latest.current, view));
+    if (bakes !== firstBakes && document.visibilityState === 'visible') isToSave.current = true;
+  }, [bakes, firstBakes]);
+  useEffect(() => {
+    if (!view?.final) return;
+    const isNew = latest.current.batches.some(({ at }) => Object.keys(at).length === 0);
+    if (isToSave.current || isNew) change(dayWith(latest.current, view));
+    isToSave.current = false;
   }, [view, change]);
 
   const edit = (made: DayEdit): string | null => {
     const next = editDay(latest.current, made, nowMs);
     if (!next.ok) return words.trouble[next.problem.code as keyof typeof words.trouble] ?? words.otherTrouble;
     latest.current = next.value;
+    isToSave.current = true;
     change(next.value);
     return null;
   };
