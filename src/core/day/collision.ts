@@ -1,6 +1,7 @@
 import { Board } from './board';
 import {
   peopleBySlot,
+  type DayActivity,
   type DayBatch,
   type DayPlan,
   type DayProblem,
@@ -178,4 +179,35 @@ export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string,
   if (attended?.score.late !== 0) return { batchId, lateSlots, waysOut, cause: { kind: 'time' } };
   const slots = lacking(problem, batch, attended.placed);
   return { batchId, lateSlots, cause: { kind: 'hands', slots }, waysOut: [...waysOut, { kind: 'hands', slots }] };
+} // prettier-ignore
+
+/** How far from where it was pinned a place is looked for, slots. */
+const NEAR: readonly number[] = [0, 1, 2, 4, 8, 16, 32, 48];
+
+/** The nearest moment at which a pinned activity could begin beside all others; null: none within four hours. */
+export function nearestPin(problem: DayProblem, plan: DayPlan, batchId: string, activityId: string): number | null {
+  const batch = problem.batches.find(({ id }) => id === batchId);
+  if (!batch) return null;
+  const others = problem.batches.map(({ id }) => id).filter((id) => id !== batchId && plan.batches[id]);
+  const widened = (activity: DayActivity, slots: number): DayActivity =>
+    activity.id === activityId && activity.within
+      ? { ...activity, within: { fromSlot: Math.max(problem.nowSlot ?? 0, activity.within.fromSlot - slots), toSlot: activity.within.toSlot + slots } }
+      : activity;
+  const within = (slots: number): number | null => {
+    const variants = batch.variants.map((variant) => ({
+      ...variant,
+      strands: variant.strands.map((strand) => ({ ...strand, activities: strand.activities.map((activity) => widened(activity, slots)) })),
+    }));
+    return placeBatch(problem, boardWith(problem, plan, others), { ...batch, variants }, { thorough: true })?.placed.at[activityId]?.startSlot ?? null;
+  };
+  const found = NEAR.findIndex((slots) => within(slots) !== null);
+  if (found === -1) return null;
+  // between the last that was too near and the first that was far enough
+  let [tooNear, far] = [NEAR[found - 1] ?? 0, NEAR[found]!];
+  while (far - tooNear > 1) {
+    const middle = (tooNear + far) >> 1;
+    if (within(middle) === null) tooNear = middle;
+    else far = middle;
+  }
+  return within(far);
 } // prettier-ignore

@@ -44,6 +44,7 @@ export type WayOutView =
   | { readonly kind: 'otherLater'; readonly batchId: string; readonly readyMs: number }
   | { readonly kind: 'lever'; readonly variantId: string; readonly lever: Lever; readonly tasteCost: number; readonly startMs: number }
   | { readonly kind: 'oven'; readonly ovenId: string }
+  | { readonly kind: 'pinAt'; readonly blockId: string; readonly step: StepKind; readonly startMs: number }
   | { readonly kind: 'unpin' }; // prettier-ignore
 
 export interface Span {

@@ -111,7 +111,14 @@ test('what is pinned where it cannot be is said, and let go of it lies well', ()
   const saved = dayWith(day, laidOut(day, '12:00'));
   const [id] = Object.entries(saved.batches[0]!.at).find(([, { kind }]) => kind === 'bake')!;
   const pinned = edited(saved, { type: 'pin', batchId: 'rolls', blockId: id, startMs: clockMs('12:10') }, '12:00');
-  expect(laidOut(pinned, '12:00').batches[0]).toMatchObject({ readyMs: null, collision: { cause: { kind: 'pin' }, waysOut: [{ kind: 'unpin' }] } });
+  expect(laidOut(pinned, '12:00').batches[0]).toMatchObject({ readyMs: null, collision: { cause: { kind: 'pin' }, waysOut: [{ kind: 'pinAt', blockId: id, step: 'bake' }, { kind: 'unpin' }] } });
+  // the nearest is the soonest there is: mixed at once
+  const [near] = laidOut(pinned, '12:00').batches[0]!.collision!.waysOut;
+  if (near?.kind !== 'pinAt') throw new Error('none is near');
+  const soonest = laidOut(dayOf(dayBatch('rolls', 'supper-rolls', null)), '12:00');
+  expect(clockOf(near.startMs)).toBe(clockOf(blockOf(soonest, 'rolls', 'bake').startMs));
+  const there = laidOut(edited(pinned, { type: 'pin', batchId: 'rolls', blockId: id, startMs: near.startMs }, '12:00'), '12:00');
+  expect(blockOf(there, 'rolls', 'bake').startMs).toBe(near.startMs);
   const free = edited(pinned, { type: 'unpin', batchId: 'rolls', blockId: null }, '12:00');
   expect(readyOf(laidOut(free, '12:00'), 'rolls')).toBe('19:00');
   const held = edited(saved, { type: 'pin', batchId: 'rolls', blockId: id, startMs: clockMs('16:00') }, '12:00');

@@ -1,7 +1,7 @@
 import type { StepKind } from '../method/step';
 import { ok, type Result } from '../result';
 import { boundOf } from './bound';
-import { collisionOf, type Collision } from './collision';
+import { collisionOf, nearestPin, type Collision } from './collision';
 import type { DayDocument } from './dayDocument';
 import { dayOf, lightings } from './dayOf';
 import type { DayPlan, Strand, Variant } from './dayProblem';
@@ -126,13 +126,26 @@ class View {
   private collision(batchId: string, { plan }: Found): CollisionView | null {
     const { problem } = this.kitchen.day;
     const wanted = this.all.day.batches.find(({ id }) => id === batchId);
-    if (wanted && Object.keys(wanted.pins).length > 0 && !plan.batches[batchId])
-      return { lateMs: null, cause: { kind: 'pin' }, waysOut: [{ kind: 'unpin' }] };
+    const pins = Object.keys(wanted?.pins ?? {});
+    if (pins.length > 0 && !plan.batches[batchId]) {
+      // one by one: of several it is the last that was put where it cannot be
+      const near = pins.toReversed().flatMap((blockId): WayOutView[] => {
+        const slot = nearestPin(problem, plan, batchId, blockId);
+        const step = this.stepOf(batchId, blockId);
+        return slot === null || !step ? [] : [{ kind: 'pinAt', blockId, step, startMs: this.ms(slot) }];
+      });
+      return { lateMs: null, cause: { kind: 'pin' }, waysOut: [...near.slice(0, 1), { kind: 'unpin' }] };
+    }
     const plain = collisionOf(problem, plan, batchId);
     if (!plain) return null;
     const more = this.moreWays(batchId);
     const found = more.variants.length > 0 ? (collisionOf(problem, plan, batchId, more.variants) ?? plain) : plain;
     return this.collisionView(found, more.ways);
+  } // prettier-ignore
+
+  private stepOf(batchId: string, blockId: string): StepKind | null {
+    const { day, ways } = this.kitchen;
+    return (ways.get(batchId) ?? []).map(({ id }) => day.blocks.get(blockKey(batchId, id, { id: blockId }))?.kind).find((kind) => kind !== undefined) ?? null;
   } // prettier-ignore
 
   /** Ways to make a batch that nobody has allowed yet. */

@@ -9,6 +9,7 @@ import { Button, buttonClass } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { useTwice } from '@/ui/useTwice';
 import { words } from '@/wording/screens/day/BatchCard';
+import { STEP_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
@@ -143,6 +144,8 @@ function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
       return offer(words.out.without(say.batch(out.batchId)), '', () => edit({ type: 'remove', batchId: out.batchId }));
     case 'oven':
       return offer(words.out.oven(say.oven(out.ovenId)), '', () => edit({ type: 'ovens', batchId, ovenIds: [out.ovenId] }));
+    case 'pinAt':
+      return offer(words.out.pinAt(STEP_WORD[out.step], say.at(out.startMs)), '', () => edit({ type: 'pin', batchId, blockId: out.blockId, startMs: out.startMs }));
     case 'unpin':
       return offer(words.out.unpin, '', () => edit({ type: 'unpin', batchId, blockId: null }));
     case 'hands':

@@ -40,6 +40,7 @@ export const words = {
     otherLater: (other: string, when: string) => `This first, ${other} ready ${when}`,
     lever: (made: string, when: string) => `${made}; begin ${when}`,
     oven: (oven: string) => `In ${oven}`,
+    pinAt: (step: string, when: string) => `${step} at ${when}`,
     unpin: 'Let go of what is pinned',
   },
   taste: (cost: number) => (cost === 0 ? '' : cost <= 2 ? 'hardly tasted' : cost <= 4 ? 'can be tasted' : 'tastes of it'),
