@@ -2,6 +2,7 @@ import type { Locator, Page } from '@playwright/test';
 import { ORDINARY_LIFE, type LifeDocument } from '../../src/core/day/lifeDocument';
 import type { DayDocument } from '../../src/core/day/dayDocument';
 import { wallField } from '../../src/core/day/dayEdit';
+import { check } from './check';
 import { awake, expect, test, watch } from './kitchen';
 
 const ZONE = 'Europe/Lisbon';
@@ -242,4 +243,28 @@ test('started at the bench, the day follows it; a bake that has ended is told as
   // on Today nothing is asked of what has ended
   await page.goto(own.at);
   await expect(page.getByTestId('next-call')).toHaveCount(0);
+}); // prettier-ignore
+
+test('the day can be read by everybody: by day and dim, wide and narrow, with what collides and what is open', async ({ page, context, baseURL }) => {
+  test.slow();
+  const own = await kitchenOfOwn(page, [[1.25, 3.75]]);
+  await readyAt(page, own, 'Quinoa and tapioca pizza discs', toSlot(Date.now() + 12 * HOUR));
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', toSlot(Date.now() + 5.3 * HOUR));
+  await expect(page.getByTestId('collision')).toBeVisible();
+  for (const [light, width] of [['day', 1280], ['dim', 320]] as const) {
+    await context.addCookies([{ name: 'crumb-view', value: `${light}.g.C`, url: baseURL ?? '' }]);
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto(`${own.at}/day`);
+    await laidOut(page);
+    await block(page, /^Bake/).click();
+    await page.locator('summary').filter({ hasText: /^Wanted/ }).first().click();
+    await check(page);
+    await page.getByRole('button', { name: 'Your hours' }).click();
+    await expect(page.getByRole('dialog', { name: 'Your hours' })).toBeVisible();
+    await page.getByRole('button', { name: 'Add hours' }).first().click();
+    await check(page);
+    await page.keyboard.press('Escape');
+    await page.goto(own.at);
+    await check(page);
+  }
 }); // prettier-ignore

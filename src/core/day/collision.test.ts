@@ -103,7 +103,7 @@ test('another way to make it, another oven: offered where they keep the promise'
     waysOut: [{ kind: 'later', readySlot: 35 }, { kind: 'lever', variantId: 'yeast 2', startSlot: 3 }],
   });
   // two at once in one oven: the deck oven is the other way
-  const two = day([bread('a', 36), bread('b', 36)]);
+  const two = day([bread('a', 36), bread('b', 36)], [{ fromSlot: 0, toSlot: 120, people: 2 }]);
   const [a, b] = found({ ...two, ovens: [testOven('oven'), testOven('deck')] });
   expect((a ?? b)?.waysOut).toContainEqual({ kind: 'oven', ovenId: 'deck' });
 }); // prettier-ignore
