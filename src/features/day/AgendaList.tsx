@@ -6,7 +6,7 @@ import { words as callWords } from '@/wording/screens/day/calls';
 import { useDayValue, useDayWords } from './DayContext';
 
 /** Everything of the day in the order of the clock; on paper with a box for each. */
-export function AgendaList({ calls }: { calls: readonly DayCallOut[] }) {
+export function AgendaList({ calls, onChoose }: { calls: readonly DayCallOut[]; onChoose: (batchId: string, blockId: string) => void }) {
   const say = useDayWords();
   const { nowMs } = useDayValue();
   return (
@@ -25,7 +25,13 @@ export function AgendaList({ calls }: { calls: readonly DayCallOut[] }) {
               <strong>{say.clock(call.atMs)}</strong>
             </td>
             <td className={cx('py-1 pr-3', call.kind === 'ready' && 'font-semibold', call.kind === 'look' && 'italic')}>
-              {say.call(call)}
+              {call.kind === 'block' ? (
+                <button type="button" className="inline-block min-h-6 text-left underline decoration-rule underline-offset-4 hover:decoration-ink print:no-underline" onClick={() => onChoose(call.batchId, call.blockId)}>
+                  {say.call(call)}
+                </button>
+              ) : (
+                say.call(call)
+              )}
               {call.kind === 'block' && call.setC !== null && <span className="text-soft"> {call.ovenId ? callWords.at(say.oven(call.ovenId), say.temp(call.setC)) : say.temp(call.setC)}</span>}
               {call.kind === 'block' && <span className="text-soft"> {callWords.until(say.clock(call.untilMs))}</span>}
             </td>

@@ -226,7 +226,7 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
           )}
           <section className="mt-5 print:mt-0" aria-labelledby="list-title">
             <h2 id="list-title" className="mb-1 text-lg print:text-2xl"><span className="print:hidden">{words.list}</span><span className="hidden print:inline">{words.theDay}</span></h2>
-            <AgendaList calls={calls} />
+            <AgendaList calls={calls} onChoose={(batchId, blockId) => { setChosen({ batchId, blockId }); document.getElementById('lanes-title')?.scrollIntoView(); }} />
           </section>
           {view?.needs && <NeedsList needs={view.needs} />}
         </>
