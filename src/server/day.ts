@@ -30,7 +30,7 @@ export async function loadLife({ pool, kitchen }: Pick<Context, 'pool' | 'kitche
 }
 
 export async function saveDay(context: Context, { requestId, seen, day }: SaveDay): Promise<Done<{ readonly version: number }>> {
-  const answer = await saveVersion(context, DAYS, { requestId, seen, value: day });
+  const answer = await saveVersion(context, DAYS, { requestId, seen, value: day }, { alike: true });
   return answer.ok ? done({ version: answer.value.version }) : answer;
 } // prettier-ignore
 

@@ -19,12 +19,15 @@ interface SaveVersion<T> {
 
 /**
  * Keeps the next version of a kitchen's document, provided the writer had seen the newest. A repeated request gets its first answer again, also
- * when it arrives while the first is being saved; of two writers at once the key lets one through and the other is told, unless both wrote the same.
+ * when it arrives while the first is being saved; of two writers at once the key lets one through and the other is told.
+ *
+ * @param alike two that write the same are no conflict: what tabs make by themselves, each the same
  */
 export async function saveVersion<T>(
   { pool, kitchen, now }: Context,
   store: VersionStore<T>,
   { requestId, seen, value }: SaveVersion<T>,
+  { alike = false }: { readonly alike?: boolean } = {},
 ): Promise<Done<Version<T>>> {
   const earlier = async (): Promise<Done<Version<T>> | null> => {
     const found = await findVersionByRequest(pool, store, kitchen.id, requestId);
@@ -39,8 +42,8 @@ export async function saveVersion<T>(
     const { newest: latest, version } = await newestVersion(pool, store, kitchen.id);
     const mine = await earlier();
     if (mine) return mine;
-    // two tabs that lay the same day out alike write over nothing of one another's
-    if (latest && sameContent(latest.value, value)) return done({ version, value });
+    if (alike && seen < version && latest && sameContent(latest.value, value))
+      return done({ version, value });
     return failed({ kind: 'stale', revision: version, savedAtMs: 0 });
   };
   const before = await earlier();

@@ -43,7 +43,8 @@ test('a day is saved in versions: two tabs do not write over one another, a repe
   expect(twice.map((answer) => answer.ok && answer.value.version)).toEqual([1, 1]);
   expect(await keep(EMPTY_DAY, 0)).toMatchObject({ ok: false, failure: { kind: 'stale', revision: 1 } });
   expect(await keep(EMPTY_DAY, 0, requestId)).toMatchObject({ failure: { kind: 'otherContent' } });
-  // who writes the same as the newest writes over nothing
+  // who writes the same as the newest writes over nothing; who has seen what is not there yet is told
+  expect(await keep(one, 7)).toMatchObject({ ok: false, failure: { kind: 'stale' } });
   expect(await keep(one, 0)).toMatchObject({ ok: true, value: { version: 1 } });
   expect(await loadDay(here)).toEqual({ version: 1, value: one });
   expect((await loadDay(await db.kitchen())).version).toBe(0);
@@ -55,9 +56,7 @@ test('hours likewise; a plain life until somebody says more', async () => {
   expect(await loadLife(here)).toEqual({ version: 0, value: ORDINARY_LIFE });
   const life = { ...ORDINARY_LIFE, people: 2 };
   expect(await saveLife(here, { requestId: randomUUID(), seen: 0, life })).toMatchObject({ ok: true, value: { version: 1 } });
-  // the same again is no conflict, something else is
-  expect(await saveLife(here, { requestId: randomUUID(), seen: 0, life })).toMatchObject({ ok: true, value: { version: 1 } });
-  expect(await saveLife(here, { requestId: randomUUID(), seen: 0, life: { ...life, people: 3 } })).toMatchObject({ ok: false, failure: { kind: 'stale' } });
+  expect(await saveLife(here, { requestId: randomUUID(), seen: 0, life })).toMatchObject({ ok: false, failure: { kind: 'stale' } });
   expect((await loadLife(here)).value.people).toBe(2);
   await expect(db.admin.query('update kitchen_life set version = 9')).rejects.toThrow(/append-only/);
 }); // prettier-ignore
