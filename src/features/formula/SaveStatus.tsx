@@ -53,6 +53,7 @@ export function SaveStatus({ save }: { save: SaveState }) {
     }
   })();
   const Icon = parts.icon;
+  // as wide as what it mostly says: the name beside it does not break anew at each saving, and nothing below moves
   return (
     <span
       role="status"
@@ -60,8 +61,8 @@ export function SaveStatus({ save }: { save: SaveState }) {
       data-state={awake ? save.kind : 'opening'}
       className={
         parts.alarm
-          ? 'flex items-center gap-1.5 text-sm font-semibold text-alarm'
-          : 'flex items-center gap-1.5 text-sm text-soft'
+          ? 'flex items-center gap-1.5 text-sm font-semibold text-alarm sm:min-w-52'
+          : 'flex items-center gap-1.5 text-sm text-soft sm:min-w-52'
       }
     >
       <Icon size={15} aria-hidden className="shrink-0" />
