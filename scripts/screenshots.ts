@@ -93,11 +93,11 @@ async function bakeUnderWay(
 async function dayOf(home: string, formulaIds: readonly string[]): Promise<void> {
   const readyMs = Math.ceil((Date.now() + 8 * 3_600_000) / 1_800_000) * 1_800_000;
   const batches = formulaIds.map((formulaId, index) => ({
-    id: `b${index}`, formulaId, revision: 1, name: DAY_NAMES[index] ?? '', ready: { fromMs: readyMs, toMs: readyMs }, levers: [], ovenIds: [], variantId: '',
+    id: crypto.randomUUID(), formulaId, revision: 1, name: DAY_NAMES[index] ?? '', ready: { fromMs: readyMs, toMs: readyMs }, levers: [], ovenIds: [], variantId: '',
     at: {}, pins: {}, progress: {}, bakeId: null,
     batch: { mode: 'pieces', pieces: 8, pieceMassG: index === 2 ? 1160 : 85, weighed: 'dough', bakeLossPercent: 12, bowlLossPercent: 1 },
   }));
-  for (const batch of batches) if (batch.id === 'b2') batch.batch.pieces = 1;
+  batches[2]!.batch.pieces = 1;
   const life = { people: 1, away: [], preferred: [], otherHours: false, once: [{ name: 'Out', fromMs: Date.now() + 6.2 * 3_600_000, toMs: Date.now() + 7.2 * 3_600_000 }].map((each) => ({ ...each, fromMs: Math.round(each.fromMs), toMs: Math.round(each.toMs) })) };
   await post(`${home}${DEMO_API}/life`, { requestId: crypto.randomUUID(), seen: 0, life });
   await post(`${home}${DEMO_API}/day`, { requestId: crypto.randomUUID(), seen: 0, day: { batches, lit: [] } });

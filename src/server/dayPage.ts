@@ -1,21 +1,13 @@
 import { stateOf } from '@/core/bake';
-import type { BakeProgress } from '@/core/day/kitchenDay';
+import { formulaKey, type BakeProgress, type DayFormula } from '@/core/day/kitchenDay';
 import type { DayDocument } from '@/core/day/dayDocument';
-import type { Formula } from '@/core/formula';
 import { findFormula, findRevision } from '@/db/queries/formulas';
 import { loadBake } from './bakeRecords';
 import type { Context } from './context';
 import { loadDay, loadLife, type StoredDay, type StoredLife } from './day';
 import { orUnreadable } from './orUnreadable';
 
-/** A formula as a batch of the day names it. */
-export interface DayFormula {
-  readonly formulaId: string;
-  readonly revision: number;
-  readonly formula: Formula;
-}
-
-export interface DayPageData {
+interface DayPageData {
   readonly day: StoredDay;
   readonly life: StoredLife;
   readonly formulas: readonly DayFormula[];
@@ -43,7 +35,7 @@ export async function dayBakes(context: Context, { batches }: DayDocument): Prom
 export async function dayPageData(context: Context, addId: string | null): Promise<DayPageData & { readonly add: DayFormula | null }> {
   const { pool, kitchen } = context;
   const [day, life] = await Promise.all([loadDay(context), loadLife(context)]);
-  const wanted = new Map(day.value.batches.map((batch) => [`${batch.formulaId} ${batch.revision}`, batch]));
+  const wanted = new Map(day.value.batches.map((batch) => [formulaKey(batch), batch]));
   const [found, bakes, head] = await Promise.all([
     Promise.all(
       [...wanted.values()].map(async ({ formulaId, revision }) => {

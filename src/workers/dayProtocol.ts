@@ -1,8 +1,7 @@
 import type { DayDocument } from '@/core/day/dayDocument';
 import type { DayView } from '@/core/day/dayView';
-import type { BakeProgress } from '@/core/day/kitchenDay';
+import type { BakeProgress, DayFormula } from '@/core/day/kitchenDay';
 import type { LifeDocument } from '@/core/day/lifeDocument';
-import type { Formula } from '@/core/formula';
 import type { StoredEntry } from '@/core/ingredients';
 import type { Kit } from '@/core/kit';
 import type { Problem } from '@/core/result';
@@ -15,7 +14,7 @@ export interface DayQuestion {
   readonly zone: string;
   readonly kit: Kit;
   readonly stored: readonly StoredEntry[];
-  readonly formulas: readonly { readonly formulaId: string; readonly revision: number; readonly formula: Formula }[];
+  readonly formulas: readonly DayFormula[];
   readonly bakes: Readonly<Record<string, BakeProgress>>;
   readonly nowMs: number;
   /** How long a better plan is looked for, ms. */

@@ -183,6 +183,18 @@ test('what cannot be is said and changes nothing; two tabs do not write over one
   expect((await savedDay(page, own)).batches).toHaveLength(1);
   await question.getByRole('button', { name: 'Not now' }).click();
 
+  // an order for ten thousand
+  const rolls = card(page, 'Pumpkin-seed supper rolls');
+  await rolls.locator('summary').filter({ hasText: /^Wanted/ }).click();
+  const pieces = rolls.getByRole('textbox', { name: 'Pieces' });
+  await pieces.fill('10000');
+  await expect(rolls.getByRole('alert').filter({ hasText: '5000' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await pieces.fill('24');
+  await expect.poll(async () => (await savedDay(page, own)).batches[0]!.batch).toMatchObject({ mode: 'pieces', pieces: 24 });
+  await laidOut(page);
+  await rolls.locator('summary').filter({ hasText: /^Wanted/ }).click();
+
   const faults: string[] = [];
   const other = await context.newPage();
   watch(other, baseURL ?? '', faults);

@@ -54,8 +54,17 @@ export function agendaOf({ batches, lit }: DayDocument, stateOf: (batch: DayBatc
 /** A day without the batches whose bakes have ended, and without lighting an oven that nobody wants any more. */
 export function withoutEnded(day: DayDocument, hasEnded: (bakeId: string) => boolean): DayDocument {
   const batches = day.batches.filter(({ bakeId }) => bakeId === null || !hasEnded(bakeId));
-  const wanted = new Set(batches.flatMap(({ at }) => Object.values(at).map(({ ovenId }) => ovenId)));
-  return { batches, lit: day.lit.filter(({ ovenId }) => wanted.has(ovenId)) };
+  const visits = batches.flatMap(({ at }) => Object.values(at));
+  const lit = day.lit.filter((one) => {
+    const again = Math.min(
+      ...day.lit.flatMap(({ ovenId, atMs }) => (ovenId === one.ovenId && atMs > one.atMs ? [atMs] : [])),
+      Infinity,
+    );
+    return visits.some(
+      ({ ovenId, startMs }) => ovenId === one.ovenId && startMs >= one.atMs && startMs < again,
+    );
+  });
+  return { batches, lit };
 }
 
 /** What is to be done next: what should have begun and nobody said that it has, else the first that is still to come and asks for somebody. */

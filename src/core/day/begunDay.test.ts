@@ -83,6 +83,9 @@ test('what is under way longer than it was to last lasts until now at least, and
   const nowSlot = startOf(planned.plan, 'loaf', 'bake')! + 14;
   const progress = progressOf(day, planned.plan, nowSlot - 9);
   progress.set('loaf bake', { startSlot: nowSlot - 14, endSlot: null, lastsSlots: 16 });
+  // nobody said how long: it has lasted until now, however long that is
+  const silent = new Map(progress).set('loaf bake', { startSlot: nowSlot - 14, endSlot: null });
+  expect(begunDay(day, planned.plan, silent, nowSlot).problem.facts?.at(-1)).toMatchObject({ activity: { id: 'bake', lastsSlots: 14 } });
   const { problem } = begunDay(day, planned.plan, progress, nowSlot);
   expect(problem.facts?.at(-1)).toMatchObject({ activity: { id: 'bake', lastsSlots: 16 }, startSlot: nowSlot - 14, ovenId: 'oven' });
   const left = problem.batches[0]!.variants[0]!.strands[0]!.activities;
@@ -99,6 +102,15 @@ test('what waits too long already may be gone on with at once', () => {
   expect(startOf(plan, 'loaf', 'shape')).toBeLessThanOrEqual(44);
 }); // prettier-ignore
 
+test('a dough that is there sooner than planned is not left to wait longer than it bears', () => {
+  const [mixed, risen] = [startOf(planned.plan, 'loaf', 'mix')! - 6, startOf(planned.plan, 'loaf', 'bulk')! - 6];
+  const progress = new Map([['loaf mix', { startSlot: mixed, endSlot: mixed + 3 }], ['loaf bulk', { startSlot: risen, endSlot: risen + 12 }]]);
+  const begun = begunDay(day, planned.plan, progress, risen + 12);
+  const { plan } = last(layAnew(begun.problem, begun.plan, 1, 40));
+  expect(checkPlan(begun.problem, plan)).toEqual([]);
+  expect(startOf(plan, 'loaf', 'shape')).toBeLessThanOrEqual(risen + 16);
+}); // prettier-ignore
+
 test('what is pinned is there or nowhere, and the others make room', () => {
   const bake = startOf(planned.plan, 'flat', 'bake')!;
   const pinned = (startSlot: number): DayProblem => ({
@@ -112,14 +124,20 @@ test('what is pinned is there or nowhere, and the others make room', () => {
 }); // prettier-ignore
 
 test('random days under way: no rule is broken, and nothing is changed that could have stayed', () => {
+  let quiet = 0;
   for (let seed = 1; seed <= 40; seed += 1) {
     const problem = randomDay(9000 + seed, { batches: 4, steps: 3 + (seed % 5), slots: 160, ovens: 1 + (seed % 2), people: 1 });
-    const { plan } = last(searchDay(problem, seed, 4));
+    const { plan, score } = last(searchDay(problem, seed, 4));
     const nowSlot = 30 + ((seed * 17) % 70);
     // whatever is mixed is mixed a little late
     const begun = begunDay(problem, plan, progressOf(problem, plan, nowSlot, { mix: seed % 3 }), nowSlot);
     const anew = last(layAnew(begun.problem, begun.plan, seed, 6));
     expect([seed, checkPlan(begun.problem, anew.plan)]).toEqual([seed, []]);
+    // where nothing went otherwise and nothing is late nothing is changed, though more looking might find better
+    if (seed % 3 === 0 && score.unplaced + score.late === 0) {
+      quiet += 1;
+      expect([seed, anew.score.changed]).toEqual([seed, 0]);
+    }
     for (const [id, placed] of Object.entries(anew.plan.batches))
       for (const [activity, { startSlot, ovenId }] of Object.entries(placed.at)) {
         const was = begun.problem.earlier?.[`${id} ${activity}`];
@@ -129,4 +147,19 @@ test('random days under way: no rule is broken, and nothing is changed that coul
         expect([seed, id, activity, could]).toEqual([seed, id, activity, false]);
       }
   }
+  expect(quiet).toBeGreaterThan(3);
+}); // prettier-ignore
+
+test('an oven is not lit before now', () => {
+  const now = { ...day, nowSlot: 20, batches: [oneStrand('quick', [inOven('bake', 5, 220)], { fromSlot: 0, toSlot: 0 })] };
+  const { plan } = last(searchDay(now, 1, 5));
+  // four slots from cold
+  expect(startOf(plan, 'quick', 'bake')).toBe(24);
+  expect(checkPlan(now, plan)).toEqual([]);
+  const sooner: DayPlan = { batches: { quick: { variantId: 'plain', at: { bake: { startSlot: 22, ovenId: 'oven' } } } } };
+  expect(checkPlan(now, sooner).map(({ rule }) => rule)).toEqual(['notLit']);
+  // but where it has been on for a while
+  const on = { ...now, litSlot: { oven: 18 } };
+  expect(startOf(last(searchDay(on, 1, 5)).plan, 'quick', 'bake')).toBe(22);
+  expect(checkPlan(on, sooner)).toEqual([]);
 }); // prettier-ignore

@@ -5,6 +5,8 @@ import type { LifeDocument } from './lifeDocument';
 
 /** A file longer than this is no calendar of a person. */
 const LONGEST = 5_000_000;
+/** So often is asked when something is again, in all of a file: what repeats by the second ends, too. */
+const MOST_STEPS = 50_000;
 /** Of one that repeats: more than a year of days is no help to a day. */
 const MOST_TIMES = 400;
 
@@ -26,6 +28,7 @@ export function timesOff(text: string, zone: string, fromMs: number, toMs: numbe
   if (calendar.name !== 'vcalendar') return refuse('wrongFormat');
   for (const each of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(each);
   const found: LifeDocument['once'] = [];
+  let left = MOST_STEPS;
   const put = (name: string, start: ICAL.Time, end: ICAL.Time) => {
     const [startMs, endMs] = [momentOf(start, zone), momentOf(end, zone)];
     if (endMs > startMs && endMs > fromMs && startMs < toMs) found.push({ name: name.slice(0, 80), fromMs: startMs, toMs: endMs });
@@ -41,7 +44,7 @@ export function timesOff(text: string, zone: string, fromMs: number, toMs: numbe
         continue;
       }
       const times = event.iterator();
-      for (let next = times.next(), count = 0; next && count < 5000; next = times.next(), count += 1) {
+      for (let next = times.next(); next && left > 0; next = times.next(), left -= 1) {
         if (momentOf(next, zone) > toMs) break;
         const { startDate, endDate } = event.getOccurrenceDetails(next);
         put(name, startDate, endDate);

@@ -97,7 +97,7 @@ test('another way to make it, another oven: offered where they keep the promise'
   const quick = { ...late.variants[0]!, id: 'yeast 2', tasteCost: 5, strands: bread('a', 30, 12).variants[0]!.strands };
   const slow = { ...late.variants[0]!, id: 'cold', tasteCost: 3, strands: bread('a', 30, 60).variants[0]!.strands };
   const problem = { ...day([late]), ovens: [testOven('oven'), testOven('deck')] };
-  expect(collisionOf(problem, { batches: {} }, 'a', [slow, quick])).toMatchObject({
+  expect(collisionOf(problem, { batches: {} }, 'a', () => [slow, quick])).toMatchObject({
     cause: { kind: 'time' },
     // begun at three: 3 + 12 + 12 slots before thirty
     waysOut: [{ kind: 'later', readySlot: 35 }, { kind: 'lever', variantId: 'yeast 2', startSlot: 3 }],

@@ -137,9 +137,9 @@ const ovensOf = ({ variants }: DayBatch): ReadonlySet<string> =>
 /**
  * Why a batch of a plan is late or has no place, and what would help: each answer is planned, none is guessed. Null: it keeps its promise.
  *
- * @param levers ways to make it that nobody has allowed yet: offered where one keeps the promise
+ * @param levers ways to make it that nobody has allowed yet, asked for only where it is late: offered where one keeps the promise
  */
-export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string, levers: readonly Variant[] = []): Collision | null {
+export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string, levers: () => readonly Variant[] = () => []): Collision | null {
   const batch = problem.batches.find(({ id }) => id === batchId);
   if (!batch) return null;
   const others = problem.batches.map(({ id }) => id).filter((id) => id !== batchId && plan.batches[id]);
@@ -154,7 +154,7 @@ export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string,
   const known = ovensOf(batch);
   for (const { id } of known.size > 0 ? problem.ovens : [])
     if (!known.has(id) && beside(others, problem, inThat(batch, id))?.score.late === 0) waysOut.push({ kind: 'oven', ovenId: id });
-  const helping = levers
+  const helping = levers()
     .flatMap((variant) => {
       const found = beside(others, problem, { ...batch, variants: [variant] });
       return found?.score.late === 0 ? [{ variant, found }] : [];

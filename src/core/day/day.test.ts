@@ -286,6 +286,8 @@ test('no plan is better than its bound; alone, and where nothing is in the way, 
     if (over === 0) reached += 1;
   }
   expect(reached).toBeGreaterThan(10);
+  const kiln = oneStrand('kiln', [inOven('bake', 5, 400)], { fromSlot: 50, toSlot: 50 });
+  expect(boundOf(day({ batches: [kiln, loaf()] }))).toMatchObject({ unplaced: 1, late: 0 });
   const exact = exactDay(randomDay(3, { batches: 2, steps: 3, slots: 84, ovens: 1, people: 1 }), { ...NOTHING, unplaced: 9 }, 3_000_000);
   expect(compareScores({ ...exact.best!, idle: 0 }, boundOf(randomDay(3, { batches: 2, steps: 3, slots: 84, ovens: 1, people: 1 })))).toBeGreaterThanOrEqual(0);
 }); // prettier-ignore

@@ -13,7 +13,8 @@ const blockIdSchema = z.string().min(1).max(120);
 
 /** One batch of a day: what is to be made, when it has to be ready, how far it may be changed for that, and where all of it lies. */
 const dayBatchSchema = z.strictObject({
-  id: localIdSchema,
+  /** Also the wish its bake is started by: however often that is asked for, it is one bake. */
+  id: z.uuid(),
   formulaId: z.uuid(),
   revision: z.number().int().min(1).max(1_000_000_000),
   /** The formula's name when it was put on the day, for whoever cannot read the formula. */

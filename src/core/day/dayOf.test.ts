@@ -118,7 +118,7 @@ test('an oven as curves: as long as the model of heat says, and down by its open
 const HOUR_MS = 3_600_000;
 const now = Date.UTC(2026, 10, 28, 8);
 const wish = (batches: readonly DayBatchWish[], more: Partial<DayWish> = {}): DayWish => ({
-  nowMs: now,
+  fromMs: now,
   endMs: now + 16 * HOUR_MS,
   slotMin: 5,
   kit: ORDINARY_KIT,

@@ -5,9 +5,9 @@ import { ovenFor } from '../kit/ovenFor';
 import { ok, refuse, type Result } from '../result';
 import { DAY_LIMITS } from './dayLimits';
 import { dayOven } from './dayOven';
-import type { DayOven, DayPlan, DayProblem } from './dayProblem';
+import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Variant } from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
-import { coldSlots } from './ovenChange';
+import { litFor, ovenVisits } from './ovenVisits';
 import { blockKey } from './score';
 import type { Plate } from '../heat/parameters';
 
@@ -33,8 +33,8 @@ interface DayHands {
 }
 
 export interface DayWish {
-  /** From when the slots are counted; nothing begins before it. */
-  readonly nowMs: number;
+  /** From when the slots are counted. */
+  readonly fromMs: number;
   readonly endMs: number;
   readonly slotMin: number;
   readonly hands: readonly DayHands[];
@@ -57,13 +57,13 @@ const LEAVE_MIN = 10;
 const ONE_OF = ['mixer', 'kettle', 'fryer', 'plate'] as const;
 const PLENTY = ['fridge', 'freezer'] as const;
 
-function checked({ nowMs, endMs, slotMin, hands, batches }: DayWish): Result<null> {
+function checked({ fromMs: dayMs, endMs, slotMin, hands, batches }: DayWish): Result<null> {
   const { most, slots, people, slotMin: allowed } = DAY_LIMITS;
   if (batches.length === 0) return refuse('required', 'batches');
   if (batches.length > most) return refuse('tooMany', 'batches', { max: most });
   if (!Number.isInteger(slotMin) || slotMin < allowed.min || slotMin > allowed.max) return refuse('notAllowed', 'slotMin');
-  if (endMs <= nowMs) return refuse('rangeReversed', 'end');
-  if ((endMs - nowMs) / 60_000 / slotMin > slots.max) return refuse('tooLong', 'end', { max: slots.max });
+  if (endMs <= dayMs) return refuse('rangeReversed', 'end');
+  if ((endMs - dayMs) / 60_000 / slotMin > slots.max) return refuse('tooLong', 'end', { max: slots.max });
   for (const [at, { fromMs, toMs, people: there }] of hands.entries()) {
     if (toMs <= fromMs) return refuse('rangeReversed', `hands.${at}.to`);
     if (!Number.isInteger(there) || there < 0 || there > people.max)
@@ -89,64 +89,73 @@ function shareOf(sheet: BatchSheet, block: Block): number {
   return Math.min(1, activity.pieces / load.fits);
 }
 
+interface Grain {
+  readonly kit: Kit;
+  readonly slotMin: number;
+  /** Of a moment, its slot, with its fraction. */
+  readonly slotOf: (ms: number) => number;
+  /** Gets what the blocks of every variant are. */
+  readonly blocks: Map<string, Block>;
+}
+
+/** The ways a batch can be made as strands of the day. */
+export function batchVariants({ id, ways, formula, ready, ovenIds }: DayBatchWish, { kit, slotMin, slotOf, blocks }: Grain): Variant[] {
+  const usual = ovenFor(kit, formula);
+  const alike = kit.ovens.filter(({ kind }) => kind === usual?.kind).map((oven) => oven.id);
+  const promise = ready
+    ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
+    : { fromSlot: 0, toSlot: 0 };
+  return ways.map(({ id: variantId, tasteCost, sheet }) => {
+    const strands = batchStrands(sheet);
+    for (const block of strands.flatMap((strand) => strand.blocks)) blocks.set(blockKey(id, variantId, block), block);
+    return {
+      id: variantId,
+      tasteCost,
+      strands: asDayStrands(strands, {
+        slotMin,
+        promise,
+        // the usual one first
+        ovenIds: () => ovenIds ?? [...new Set([usual?.id ?? kit.ovenId, ...alike])],
+        shareOf: (block) => shareOf(sheet, block),
+      }),
+    };
+  });
+} // prettier-ignore
+
 /**
- * A kitchen's day as a problem for {@link searchDay}: every batch as strands, its ovens as curves, who is there as windows, on slots counted from now.
+ * A kitchen's day as a problem for {@link searchDay}: every batch as strands, its ovens as curves, who is there as windows, on slots counted from its beginning.
  *
- * @returns `required`, `tooMany`, `rangeReversed`, `tooSmall` (ready before now), `tooLarge` (after the day), `duplicateId`, at the field
+ * @returns `required`, `tooMany`, `rangeReversed`, `tooLarge` (after the day), `duplicateId`, at the field
  */
 export function dayOf(wish: DayWish): Result<Day> {
   const fits = checked(wish);
   if (!fits.ok) return fits;
-  const { nowMs, endMs, slotMin, hands, kit, batches } = wish;
+  const { fromMs, endMs, slotMin, hands, kit, batches } = wish;
   const slotMs = slotMin * 60_000;
-  const slots = Math.floor((endMs - nowMs) / slotMs);
-  const slotOf = (ms: number) => (ms - nowMs) / slotMs;
+  const slots = Math.floor((endMs - fromMs) / slotMs);
+  const slotOf = (ms: number) => (ms - fromMs) / slotMs;
   const thickM: Partial<Record<Plate, number>> = {};
   for (const { kind, thickMm } of kit.plates) if (thickMm !== null) thickM[kind] ??= thickMm / 1000;
   const ovens: DayOven[] = kit.ovens.map((oven) => dayOven(oven.id, heatOven(oven, kit.roomC), kit.roomC, slotMin, thickM));
   const blocks = new Map<string, Block>();
   return ok({
-    fromMs: nowMs,
+    fromMs,
     slotMs,
     blocks,
     problem: {
       slotMin,
       slots,
-      hands: hands.map(({ fromMs, toMs, people, unwanted, leaves }) => ({
+      hands: hands.map(({ people, unwanted, leaves, ...span }) => ({
         // who comes in the middle of a slot is there from the next
-        fromSlot: Math.max(0, Math.ceil(slotOf(fromMs) - 1e-9)),
-        toSlot: Math.min(slots, Math.floor(slotOf(toMs) + 1e-9)),
+        fromSlot: Math.max(0, Math.ceil(slotOf(span.fromMs) - 1e-9)),
+        toSlot: Math.min(slots, Math.floor(slotOf(span.toMs) + 1e-9)),
         people,
         ...(unwanted && { unwanted }),
         ...(leaves && { leaveSlots: Math.ceil(LEAVE_MIN / slotMin) }),
       })),
       ovens,
       resources: [...ONE_OF.map((id) => ({ id, capacity: 1 })), ...PLENTY.map((id) => ({ id, capacity: DAY_LIMITS.most }))],
-      batches: batches.map(({ id, ways, formula, ready, ovenIds }) => {
-        const usual = ovenFor(kit, formula);
-        const alike = kit.ovens.filter(({ kind }) => kind === usual?.kind).map((oven) => oven.id);
-        const promise = ready
-          ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
-          : { fromSlot: 0, toSlot: 0 };
-        return {
-          id,
-          variants: ways.map(({ id: variantId, tasteCost, sheet }) => {
-            const strands = batchStrands(sheet);
-            for (const block of strands.flatMap((strand) => strand.blocks)) blocks.set(blockKey(id, variantId, block), block);
-            return {
-              id: variantId,
-              tasteCost,
-              strands: asDayStrands(strands, {
-                slotMin,
-                promise,
-                // the usual one first
-                ovenIds: () => ovenIds ?? [...new Set([usual?.id ?? kit.ovenId, ...alike])],
-                shareOf: (block) => shareOf(sheet, block),
-              }),
-            };
-          }),
-        };
-      }),
+      batches: batches.map((batch) => ({ id: batch.id, variants: batchVariants(batch, { kit, slotMin, slotOf, blocks }) })),
     },
   });
 } // prettier-ignore
@@ -183,18 +192,12 @@ export function callsOf({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan)
     .sort((a, b) => a.fromMs - b.fromMs);
 } // prettier-ignore
 
-/** When each oven has to be lit, and how hot it is to be first. */
-export function lightings({ problem, fromMs, slotMs, blocks }: Day, plan: DayPlan): { ovenId: string; atMs: number; setC: number; plate: Plate | null }[] {
-  return problem.ovens.flatMap((oven) => {
-    const visits = Object.entries(plan.batches).flatMap(([batchId, { variantId, at }]) =>
-      Object.entries(at).flatMap(([blockId, placed]) => {
-        const heat = blocks.get(blockKey(batchId, variantId, { id: blockId }))?.heat;
-        return placed.ovenId === oven.id && heat ? [{ startSlot: placed.startSlot, heat }] : [];
-      }),
-    );
-    const first = visits.sort((a, b) => a.startSlot - b.startSlot)[0];
-    if (!first) return [];
-    const { setC, plate } = first.heat;
-    return [{ ovenId: oven.id, atMs: fromMs + (first.startSlot - coldSlots(oven, first.heat)) * slotMs, setC, plate }];
-  });
+/** When each oven has to be lit, each time it is cold, and how hot it is to be first. */
+export function lightings({ problem, fromMs, slotMs }: Day, plan: DayPlan): { ovenId: string; atMs: number; setC: number; plate: Plate | null }[] {
+  const people = peopleBySlot(problem);
+  return problem.ovens.flatMap((oven) =>
+    litFor(oven, ovenVisits(problem, plan, oven.id), people, problem.litSlot?.[oven.id]).map(({ litSlot, heat: { setC, plate } }) => ({
+      ovenId: oven.id, atMs: Math.round(fromMs + litSlot * slotMs), setC, plate,
+    })),
+  );
 } // prettier-ignore

@@ -71,7 +71,8 @@ export interface BatchView {
 
 export interface OvenView {
   readonly id: string;
-  readonly lit: { readonly atMs: number; readonly setC: number; readonly plate: Plate | null } | null;
+  /** Each time it is lit. */
+  readonly lit: readonly { readonly atMs: number; readonly setC: number; readonly plate: Plate | null }[];
   readonly points: readonly { readonly ms: number; readonly tempC: number }[];
 }
 

@@ -5,10 +5,10 @@ import type { LotEntry } from '../ingredients/kitchenEntrySchema';
 import { roomOf, runKitchenOf, type Kit } from '../kit';
 import { ok, type Result } from '../result';
 import type { DayBatchDocument, DayDocument } from './dayDocument';
-import { dayOf, type Day, type DayBatchWish } from './dayOf';
+import { batchVariants, dayOf, type Day, type DayBatchWish } from './dayOf';
 import { DAY_LIMITS } from './dayLimits';
-import type { DayPlan, PlacedBatch } from './dayProblem';
-import { leveredWays, leverId, type Lever, type LeverKind } from './levers';
+import type { DayPlan, PlacedBatch, Variant } from './dayProblem';
+import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
 import { handsOf } from './life';
 import { begunDay, type Progress } from './begunDay';
@@ -44,6 +44,13 @@ export interface KitchenDay {
   readonly bakes: ReadonlyMap<string, BakeProgress>;
 }
 
+/** A formula as a batch of the day names it. */
+export interface DayFormula {
+  readonly formulaId: string;
+  readonly revision: number;
+  readonly formula: Formula;
+}
+
 export const formulaKey = ({
   formulaId,
   revision,
@@ -51,8 +58,8 @@ export const formulaKey = ({
 
 /** A way a batch can be made, with its sheet. */
 export interface BatchWay {
+  /** `leverId` of how it is made. */
   readonly id: string;
-  readonly lever: Lever | null;
   readonly tasteCost: number;
   readonly sheet: BatchSheet;
 }
@@ -78,13 +85,19 @@ export function batchWays(
   const sheetOf = (made: Formula) => planBatch(made, request, kit.scales, book, roomOf(kit, made));
   const plain = sheetOf(formula);
   if (!plain.ok) return plain;
-  const ways: BatchWay[] = [{ id: 'as written', lever: null, tasteCost: 0, sheet: plain.value }];
+  const ways: BatchWay[] = [{ id: leverId(AS_WRITTEN), tasteCost: 0, sheet: plain.value }];
   if (allowed.length === 0) return ok(ways);
   for (const { lever, formula: made, tasteCost } of leveredWays(formula, allowed, book, runKitchenOf(kit, formula)).slice(1)) {
     const sheet = sheetOf(made);
-    if (sheet.ok) ways.push({ id: leverId(lever), lever, tasteCost, sheet: sheet.value });
+    if (sheet.ok) ways.push({ id: leverId(lever), tasteCost, sheet: sheet.value });
   }
   return ok(ways);
+} // prettier-ignore
+
+/** Of ways a batch can be made those it has not been given, as variants for a collision to look at. */
+export function variantsBeyond(wish: DayBatchWish, ways: readonly BatchWay[], { problem, fromMs, slotMs }: Day, kit: Kit): Variant[] {
+  const known = new Set(wish.ways.map(({ id }) => id));
+  return batchVariants({ ...wish, ways: ways.filter(({ id }) => !known.has(id)) }, { kit, slotMin: problem.slotMin, slotOf: (ms) => (ms - fromMs) / slotMs, blocks: new Map() });
 } // prettier-ignore
 
 /** Ways of batches, remembered: they follow from formula, request, levers, kit and book alone. */
@@ -95,6 +108,7 @@ export interface KitchenProblem {
   readonly day: Day;
   readonly saved: DayPlan;
   readonly ways: ReadonlyMap<string, readonly BatchWay[]>;
+  readonly wishes: readonly DayBatchWish[];
   /** Batches that are left out: their formula is gone, or their batch cannot be weighed. */
   readonly leftOut: readonly string[];
   /** Everything has a place already: what can stay stays. */
@@ -140,7 +154,7 @@ function benchProgress({ calls, startedMs }: BakeProgress, day: Day, batchId: st
 } // prettier-ignore
 
 /**
- * A kitchen's day as a problem. Slots are counted from the quarter of an hour or so in which the earliest thing that still matters began.
+ * A kitchen's day as a problem. Slots are counted from an hour before the earliest thing that still matters began.
  *
  * @returns as {@link dayOf} and `handsOf`; null where there is nothing to plan
  */
@@ -154,7 +168,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
     const bake = batch.bakeId === null ? undefined : bakes.get(batch.bakeId);
     if (bake && bake.endedMs !== null) continue;
     const formula = formulas.get(formulaKey(batch));
-    const made = formula && (bake ? ok([{ id: batch.variantId || 'as written', lever: null, tasteCost: 0, sheet: bake.sheet }]) : waysOf(batch, formula));
+    const made = formula && (bake ? ok([{ id: batch.variantId || leverId(AS_WRITTEN), tasteCost: 0, sheet: bake.sheet }]) : waysOf(batch, formula));
     if (!formula || !made?.ok) {
       leftOut.push(batch.id);
       continue;
@@ -172,7 +186,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const endMs = Math.min(Math.max(nowMs + 10 * HOUR_MS, ...ends) + BEYOND_MS, originMs + LONGEST_MS);
   const hands = handsOf({ ...life, zone }, originMs, endMs);
   if (!hands.ok) return hands;
-  const made = dayOf({ nowMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands: hands.value, batches: wishes });
+  const made = dayOf({ fromMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands: hands.value, batches: wishes });
   if (!made.ok) return made;
   const slotOf = (ms: number) => Math.max(0, Math.round((ms - originMs) / SLOT_MS));
   const progress = new Map<string, Progress>();
@@ -201,7 +215,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const nowSlot = Math.max(0, Math.ceil((nowMs - originMs) / SLOT_MS - 1e-9));
   const begun = begunDay(problem, { batches: saved }, progress, nowSlot);
   return ok({
-    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, leftOut, progress, begunIds, waysOf,
+    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf,
     isLaidOut: wishes.every(({ id }) => begun.plan.batches[id] !== undefined),
   });
 } // prettier-ignore

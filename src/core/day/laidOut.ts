@@ -3,24 +3,25 @@ import { ok, type Result } from '../result';
 import { boundOf } from './bound';
 import { collisionOf, nearestPin, type Collision } from './collision';
 import type { DayDocument } from './dayDocument';
-import { dayOf, lightings } from './dayOf';
-import type { DayPlan, Strand, Variant } from './dayProblem';
+import { peopleBySlot, type DayPlan, type Strand, type Variant } from './dayProblem';
 import {
   formulaKey,
   kitchenProblem,
-  type BatchWay,
+  variantsBeyond,
   type KitchenDay,
   type KitchenProblem,
   type WaysOf,
 } from './kitchenDay';
 import { layAnew } from './layAnew';
-import { AS_WRITTEN, LEVER_KINDS, type Lever } from './levers';
+import { AS_WRITTEN, LEVER_KINDS, leverOf, tasteCostOf } from './levers';
 import { wallField } from './dayEdit';
 import { needsOf, type DayNeeds } from './needs';
 import { ovenTrace } from './ovenTrace';
+import { litFor, ovenVisits } from './ovenVisits';
 import { playPlan } from './play';
 import { blockKey, keyOf, variantOf, type Score } from './score';
 import { searchDay, type Found } from './searchDay';
+import { RISES } from './strandsOf';
 import type {
   BatchView,
   BlockView,
@@ -32,7 +33,6 @@ import type {
   WayOutView,
 } from './dayView';
 
-const RISES: ReadonlySet<StepKind> = new Set(['bulk', 'proof', 'preDough']);
 /** Days on which a plan is played to tell how likely it is. */
 const DRAWS = 200;
 
@@ -115,7 +115,7 @@ class View {
       const outcome = played.find(({ batchId }) => batchId === id);
       const hasPromise = this.all.day.batches.find((batch) => batch.id === id)?.ready != null;
       return {
-        id, variantId, blocks, lever: leverOf(ways.get(id), variantId),
+        id, variantId, blocks, lever: leverOf(variantId) ?? AS_WRITTEN,
         readyMs: placed ? Math.max(0, ...blocks.map(({ endMs }) => endMs)) : null,
         likely: outcome ? { fromMs: this.ms(outcome.ready.low), toMs: this.ms(outcome.ready.high), chance: outcome.chance } : null,
         collision: final && (hasPromise || !placed) ? this.collision(id, found) : null,
@@ -136,11 +136,8 @@ class View {
       });
       return { lateMs: null, cause: { kind: 'pin' }, waysOut: [...near.slice(0, 1), { kind: 'unpin' }] };
     }
-    const plain = collisionOf(problem, plan, batchId);
-    if (!plain) return null;
-    const more = this.moreWays(batchId);
-    const found = more.variants.length > 0 ? (collisionOf(problem, plan, batchId, more.variants) ?? plain) : plain;
-    return this.collisionView(found, more.ways);
+    const found = collisionOf(problem, plan, batchId, () => this.moreVariants(batchId));
+    return found && this.collisionView(found);
   } // prettier-ignore
 
   private stepOf(batchId: string, blockId: string): StepKind | null {
@@ -149,27 +146,18 @@ class View {
   } // prettier-ignore
 
   /** Ways to make a batch that nobody has allowed yet. */
-  private moreWays(batchId: string): { readonly variants: readonly Variant[]; readonly ways: readonly BatchWay[] } {
+  private moreVariants(batchId: string): readonly Variant[] {
     const { kitchen, all } = this;
-    const none = { variants: [], ways: [] };
     const wanted = all.day.batches.find(({ id }) => id === batchId);
     const formula = wanted && all.formulas.get(formulaKey(wanted));
     // what has begun is what it is
-    if (!wanted || !formula || wanted.bakeId !== null || kitchen.begunIds.has(batchId)) return none;
+    if (!wanted || !formula || wanted.bakeId !== null || kitchen.begunIds.has(batchId)) return [];
     const ways = kitchen.waysOf({ ...wanted, levers: [...LEVER_KINDS] }, formula);
-    const known = new Set(kitchen.ways.get(batchId)?.map(({ id }) => id));
-    if (!ways.ok) return none;
-    const other = ways.value.filter(({ id }) => !known.has(id));
-    const { problem, fromMs, slotMs } = kitchen.day;
-    if (other.length === 0) return none;
-    const made = dayOf({
-      nowMs: fromMs, endMs: fromMs + problem.slots * slotMs, slotMin: problem.slotMin, hands: [], kit: all.kit,
-      batches: [{ id: batchId, ways: other, formula, ready: wanted.ready, ...(wanted.ovenIds.length > 0 && { ovenIds: wanted.ovenIds }) }],
-    });
-    return made.ok ? { variants: made.value.problem.batches[0]?.variants ?? [], ways: other } : none;
-  } // prettier-ignore
+    const wish = kitchen.wishes.find(({ id }) => id === batchId);
+    return ways.ok && wish ? variantsBeyond(wish, ways.value, kitchen.day, all.kit) : [];
+  }
 
-  private collisionView({ lateSlots, cause, waysOut }: Collision, ways: readonly BatchWay[]): CollisionView {
+  private collisionView({ lateSlots, cause, waysOut }: Collision): CollisionView {
     return {
       lateMs: lateSlots === null ? null : lateSlots * this.slotMs,
       cause: cause.kind === 'hands' ? { kind: 'hands', spans: this.spans(cause.slots) } : cause,
@@ -182,8 +170,8 @@ class View {
           case 'otherLater':
             return { kind: out.kind, batchId: out.batchId, readyMs: this.ms(out.readySlot) };
           case 'lever': {
-            const way = ways.find(({ id }) => id === out.variantId);
-            return { kind: out.kind, variantId: out.variantId, lever: way?.lever ?? AS_WRITTEN, tasteCost: way?.tasteCost ?? 0, startMs: this.ms(out.startSlot) };
+            const lever = leverOf(out.variantId) ?? AS_WRITTEN;
+            return { kind: out.kind, variantId: out.variantId, lever, tasteCost: tasteCostOf(lever), startMs: this.ms(out.startSlot) };
           }
           default:
             return out;
@@ -194,27 +182,15 @@ class View {
 
   ovens(plan: DayPlan): OvenView[] {
     const { day } = this.kitchen;
-    const lit = lightings(day, plan);
     const { problem } = day;
+    const people = peopleBySlot(problem);
     return problem.ovens.map((oven) => {
-      const visits = [
-        ...(problem.facts ?? []).flatMap(({ activity, startSlot, ovenId }) =>
-          ovenId === oven.id && activity.heat ? [{ startSlot, endSlot: startSlot + activity.lastsSlots, heat: activity.heat }] : [],
-        ),
-        ...Object.entries(plan.batches).flatMap(([batchId, placed]) =>
-          (variantOf(problem, batchId, placed)?.strands ?? []).flatMap(({ activities }) =>
-            activities.flatMap((activity) => {
-              const at = placed.at[activity.id];
-              return activity.heat && at?.ovenId === oven.id ? [{ startSlot: at.startSlot, endSlot: at.startSlot + activity.lastsSlots, heat: activity.heat }] : [];
-            }),
-          ),
-        ),
-      ];
-      const first = lit.find(({ ovenId }) => ovenId === oven.id);
+      const visits = ovenVisits(problem, plan, oven.id);
+      const lit = litFor(oven, visits, people, problem.litSlot?.[oven.id]);
       return {
         id: oven.id,
-        lit: first ? { atMs: Math.round(first.atMs), setC: first.setC, plate: first.plate } : null,
-        points: visits.length === 0 ? [] : ovenTrace(oven, visits, this.all.kit.roomC, problem.slots).map(({ slot, tempC }) => ({ ms: this.ms(slot), tempC: Math.round(tempC) })),
+        lit: lit.map(({ litSlot, heat: { setC, plate } }) => ({ atMs: this.ms(litSlot), setC, plate })),
+        points: ovenTrace(oven, visits, lit, this.all.kit.roomC, problem.slots).map(({ slot, tempC }) => ({ ms: this.ms(slot), tempC: Math.round(tempC) })),
       };
     });
   } // prettier-ignore
@@ -254,10 +230,7 @@ class View {
   } // prettier-ignore
 }
 
-const leverOf = (ways: readonly BatchWay[] | undefined, variantId: string): Lever =>
-  ways?.find(({ id }) => id === variantId)?.lever ?? AS_WRITTEN;
-
-/** To look at a rise: at its shortest, and when it usually is there; only once where those are nearly one. */
+/** To look at a rise: at its shortest, and when it usually is there. */
 function looks(startMs: number, { min, typical }: { min: number; typical: number }, times: number): number[] {
   const first = Math.min(min, 0.85 * typical);
   return [first, typical].map((s) => Math.round((startMs + 1000 * s * times) / 300_000) * 300_000);
@@ -302,7 +275,7 @@ export function* layOutDay(
 /** The day as it is to be saved once it is laid out so. */
 export function dayWith(day: DayDocument, view: DayView): DayDocument {
   return {
-    lit: view.ovens.flatMap(({ id, lit }) => (lit ? [{ ovenId: id, ...lit }] : [])),
+    lit: view.ovens.flatMap(({ id, lit }) => lit.map((each) => ({ ovenId: id, ...each }))),
     batches: day.batches.map((batch) => {
       const found = view.batches.find(({ id }) => id === batch.id);
       if (!found || found.blocks.length === 0) return batch;

@@ -99,3 +99,25 @@ test('the further from what is written, the more it costs', () => {
   const cost = (lever: Partial<Lever>) => tasteCostOf({ ...AS_WRITTEN, ...lever });
   expect([cost({}), cost({ yeast: 0.7 }), cost({ yeast: 0.5 }), cost({ yeast: 1.4 }), cost({ yeast: 2 }), cost({ warm: true }), cost({ coldS: 8 * 3600 }), cost({ coldS: 14 * 3600 })]).toEqual([0, 1, 2, 2, 5, 1, 1, 3]);
 }); // prettier-ignore
+
+test('how much longer a lever makes a proof is what the rise itself says, asked another way: within three in a hundred and the five minutes of rounding', () => {
+  /** From shaping to as big as it has to be, s: by the curve of the proof alone, going on as long as it takes. */
+  const proofS = (formula: Formula, goal: number): number => {
+    const { totals, consistency } = formulaAnswers(formula, DEMO.book);
+    const run = runOf(formula, DEMO.book, totals, consistency, kitchenOf(formula));
+    if (!run.ok) throw new Error(run.problem.code);
+    const { stays } = run.value.rise;
+    const curve = riseCurve({ ...run.value.rise, wanted: goal, beyondS: 6 * 3600, central: true });
+    if (!curve.ok) throw new Error(curve.problem.code);
+    return curve.value.wantedAtS.value! - stays.slice(0, -1).reduce((sum, { durationS }) => sum + durationS, 0);
+  };
+  // what the proof is the last of
+  expect(rolls.steps.filter(({ kind }) => kind === 'bulk' || kind === 'proof')).toHaveLength(1);
+  const { volume, ready } = grown(rolls);
+  const goal = Math.min(volume, ready);
+  for (const lever of [{ yeast: 0.5 }, { yeast: 0.7 }, { doughByC: -5 }, { doughByC: 4 }]) {
+    const other = made(lever);
+    const times = proofS(other, goal) / proofS(rolls, goal);
+    expect(Math.abs(minutes(other, 'proof')[0]! - 40 * times)).toBeLessThan(2.5 + 0.03 * 40 * times);
+  }
+}); // prettier-ignore

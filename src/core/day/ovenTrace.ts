@@ -1,12 +1,6 @@
-import type { DayOven, Heat } from './dayProblem';
+import type { DayOven } from './dayProblem';
 import { changeSlots, coldSlots } from './ovenChange';
-
-/** A visit of an oven as the plan has it. */
-export interface OvenVisit {
-  readonly startSlot: number;
-  readonly endSlot: number;
-  readonly heat: Pick<Heat, 'setC' | 'endC' | 'plate'>;
-}
+import type { LitVisit, OvenVisit } from './ovenVisits';
 
 /** How hot an oven is, at moments counted in slots; between them straight lines do. */
 export interface OvenPoint {
@@ -27,9 +21,12 @@ const BENDS = 6;
 
 /**
  * An oven's temperature through the day: lit in time for its first load, from one load's heat to the next, off and falling after the last, and between two
- * that are so far apart that it would be turned off.
+ * that are so far apart that it is lit anew.
+ *
+ * @param visits the first first
+ * @param lit those for which it is lit, as `litFor` says
  */
-export function ovenTrace(oven: DayOven, visits: readonly OvenVisit[], roomC: number, slots: number): OvenPoint[] {
+export function ovenTrace(oven: DayOven, visits: readonly OvenVisit[], lit: readonly LitVisit[], roomC: number, slots: number): OvenPoint[] {
   const points: OvenPoint[] = [];
   const put = (slot: number, tempC: number) => points.push({ slot, tempC });
   const heating = (fromC: number, { setC, plate }: OvenVisit['heat'], untilSlot: number, takes: number) => {
@@ -46,9 +43,8 @@ export function ovenTrace(oven: DayOven, visits: readonly OvenVisit[], roomC: nu
       put(fromSlot + (takes * bend) / BENDS, Math.max(toC, roomC, tempC));
     }
   };
-  const ordered = [...visits].sort((a, b) => a.startSlot - b.startSlot);
   let last: OvenVisit | null = null;
-  for (const visit of ordered) {
+  for (const visit of visits) {
     if (last && visit.startSlot < last.endSlot) {
       if (visit.endSlot > last.endSlot) {
         put(visit.endSlot, visit.heat.endC);
@@ -56,17 +52,16 @@ export function ovenTrace(oven: DayOven, visits: readonly OvenVisit[], roomC: nu
       }
       continue;
     }
-    const cold = coldSlots(oven, visit.heat);
-    const change = last ? changeSlots(oven, last.heat, visit.heat) : cold;
-    const gap = last ? visit.startSlot - last.endSlot : Infinity;
-    if (!last || gap - change > cold) {
-      if (last) falling(last.heat.endC, roomC, last.endSlot, Math.max(1, gap - cold));
-      const takes = Number.isFinite(cold) ? cold : 0;
-      heating(Math.max(roomC, points.at(-1)?.tempC ?? roomC), visit.heat, visit.startSlot, takes);
-    } else if (visit.heat.setC >= last.heat.endC) {
+    const anew = lit.find(({ startSlot }) => startSlot === visit.startSlot);
+    const change = last ? changeSlots(oven, last.heat, visit.heat) : 0;
+    if (anew) {
+      if (last) falling(last.heat.endC, roomC, last.endSlot, Math.max(1, anew.litSlot - last.endSlot));
+      const cold = coldSlots(oven, visit.heat);
+      heating(Math.max(roomC, points.at(-1)?.tempC ?? roomC), visit.heat, anew.litSlot + cold, cold);
+    } else if (last && visit.heat.setC >= last.heat.endC) {
       put(visit.startSlot - change, last.heat.endC);
       heating(last.heat.endC, visit.heat, visit.startSlot, change);
-    } else {
+    } else if (last) {
       falling(last.heat.endC, visit.heat.setC, last.endSlot, change);
     }
     put(visit.startSlot, visit.heat.setC);

@@ -39,7 +39,11 @@ test('supper at seven, out from two to five: baked once before, topped and finis
   // nothing is asked of anybody while nobody is there
   for (const { from, to, handsOn } of calls)
     if (handsOn) expect(to.slice(11, 16) <= '14:00' || from.slice(11, 16) >= '17:00').toBe(true);
-  expect(ovens).toMatchObject([{ ovenId: 'range', setC: 290, plate: 'stone' }]);
+  // par-baked by two, cold by six: the stone is heated for the finish as well, by somebody who is back
+  expect(ovens).toMatchObject([
+    { at: '2026-11-28T12:25:00.000Z', ovenId: 'range', setC: 290, plate: 'stone' },
+    { at: '2026-11-28T17:30:00.000Z', setC: 300, plate: 'stone' },
+  ]);
   expect(plan()).toEqual(made);
 });
 

@@ -8,7 +8,8 @@ import { ok, refuse, type Problem, type Result } from '../result';
 import { collisionOf, type WayOut } from './collision';
 import { callsOf, dayOf, lightings, type Day, type DayBatchWish } from './dayOf';
 import { DAY_LIMITS } from './dayLimits';
-import { batchWays, usualRequest } from './kitchenDay';
+import type { Variant } from './dayProblem';
+import { batchWays, usualRequest, variantsBeyond, type BatchWay } from './kitchenDay';
 import { LEVER_KINDS } from './levers';
 import { handsOf } from './life';
 import { playPlan, type Outcome } from './play';
@@ -61,6 +62,13 @@ const at = (path: string, { problem }: { problem: Problem }): Result<never> => (
   problem: { ...problem, path: [path, problem.path].filter(Boolean).join('.') },
 });
 
+interface ReadDay {
+  readonly day: Day;
+  readonly wishes: readonly DayBatchWish[];
+  /** Ways to make a batch that the file does not allow. */
+  readonly beyond: (wish: DayBatchWish) => readonly Variant[];
+}
+
 /**
  * Reads a day file and lays out the problem: everything is held against the kitchen's own book, kit and formulas.
  *
@@ -69,7 +77,7 @@ const at = (path: string, { problem }: { problem: Problem }): Result<never> => (
 function readDay(
   text: string,
   library: IngredientBook,
-): Result<{ readonly day: Day; readonly zone: string; readonly wishes: readonly DayBatchWish[] }> {
+): Result<ReadDay> {
   const json = readJson(text);
   if (!json.ok) return json;
   const data = json.value as { format?: unknown; version?: unknown } | null;
@@ -88,17 +96,26 @@ function readDay(
   const hands = handsOf(life, nowMs, endMs);
   if (!hands.ok) return at('life', hands);
   const wishes: DayBatchWish[] = [];
+  const around = { kit, book: book.value };
+  const allWays = new Map<string, () => Result<readonly BatchWay[]>>();
   for (const [index, { id, formula: key, batch, ready, levers }] of batches.entries()) {
     const formula = file.value.formulas.find((each) => each.key === key)?.revisions.at(-1)?.formula;
     if (!formula) return refuse('notAllowed', `batches.${index}.formula`);
-    const ways = batchWays(formula, batch ?? usualRequest(formula), levers, { kit, book: book.value });
+    const request = batch ?? usualRequest(formula);
+    const ways = batchWays(formula, request, levers, around);
+    allWays.set(id, () => batchWays(formula, request, LEVER_KINDS, around));
     if (!ways.ok) return at(`batches.${index}.batch`, ways);
     const { from, to } = typeof ready === 'string' ? { from: ready, to: ready } : (ready ?? { from: null, to: null });
     if (to !== null && Date.parse(to) <= nowMs) return refuse('tooSmall', `batches.${index}.ready.to`);
     wishes.push({ id, ways: ways.value, formula, ready: from && to ? { fromMs: Date.parse(from), toMs: Date.parse(to) } : null });
   }
-  const day = dayOf({ nowMs, endMs, slotMin, kit, hands: hands.value, batches: wishes });
-  return day.ok ? ok({ day: day.value, zone: life.zone, wishes }) : day;
+  const day = dayOf({ fromMs: nowMs, endMs, slotMin, kit, hands: hands.value, batches: wishes });
+  if (!day.ok) return day;
+  const beyond = (wish: DayBatchWish): readonly Variant[] => {
+    const ways = allWays.get(wish.id)?.();
+    return ways?.ok ? variantsBeyond(wish, ways.value, day.value, kit) : [];
+  };
+  return ok({ day: day.value, wishes, beyond });
 } // prettier-ignore
 
 type Spans = (slots: readonly { fromSlot: number; toSlot: number }[]) => unknown;
@@ -123,7 +140,7 @@ function wayOutAsFile(out: WayOut, at: (slot: number) => string, spans: Spans) {
 const DRAWS = 200;
 
 /** A plan as a file: calls on the clock, when ovens are lit, what is late and why, with what would help. */
-function planAsFile({ day, wishes }: { readonly day: Day; readonly wishes: readonly DayBatchWish[] }, { plan, score, rounds }: Found) {
+function planAsFile({ day, wishes, beyond }: ReadDay, { plan, score, rounds }: Found) {
   const { problem, fromMs, slotMs } = day;
   const iso = (ms: number) => new Date(ms).toISOString();
   const spans = (slots: readonly { fromSlot: number; toSlot: number }[]) =>
@@ -143,8 +160,9 @@ function planAsFile({ day, wishes }: { readonly day: Day; readonly wishes: reado
     rounds,
     batches: problem.batches.map(({ id }) => {
       const mine = calls.filter(({ batchId }) => batchId === id);
-      const wanted = wishes.find((wish) => wish.id === id)?.ready ?? null;
-      const found = wanted ? collisionOf(problem, plan, id) : null;
+      const wish = wishes.find((each) => each.id === id);
+      const wanted = wish?.ready ?? null;
+      const found = wish && wanted ? collisionOf(problem, plan, id, () => beyond(wish)) : null;
       return {
         id,
         placed: mine.length > 0,

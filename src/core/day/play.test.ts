@@ -1,3 +1,5 @@
+import { begunDay, type Progress } from './begunDay';
+import { layAnew } from './layAnew';
 import { playPlan } from './play';
 import { dayOf, type Day, type DayBatchWish } from './dayOf';
 import { searchDay } from './searchDay';
@@ -32,7 +34,7 @@ const wish = (id: string, fromH: number, toH: number): DayBatchWish => ({
   id, ways: [{ id: 'as written', tasteCost: 0, sheet: SHEET }], formula: loaf, ready: { fromMs: now + fromH * HOUR_MS, toMs: now + toH * HOUR_MS },
 }); // prettier-ignore
 function planned(batches: DayBatchWish[]): { day: Day; plan: DayPlan } {
-  const day = dayOf({ nowMs: now, endMs: now + 14 * HOUR_MS, slotMin: 5, kit: ORDINARY_KIT, batches, hands: [{ fromMs: now, toMs: now + 14 * HOUR_MS, people: 1 }] }); // prettier-ignore
+  const day = dayOf({ fromMs: now, endMs: now + 14 * HOUR_MS, slotMin: 5, kit: ORDINARY_KIT, batches, hands: [{ fromMs: now, toMs: now + 14 * HOUR_MS, people: 1 }] }); // prettier-ignore
   if (!day.ok) throw new Error(day.problem.code);
   const search = searchDay(day.value.problem, 1, 20);
   let found = search.next();
@@ -121,7 +123,7 @@ test('plans hold as often as they say: on days nobody has drawn before, one yeas
 }); // prettier-ignore
 
 test('an oven does not wait until somebody is back: bread that is done while nobody is there is lost', () => {
-  const made = dayOf({ nowMs: now, endMs: now + 14 * HOUR_MS, slotMin: 5, kit: ORDINARY_KIT, batches: [wish('a', 8, 8)], hands: [{ fromMs: now, toMs: now + 14 * HOUR_MS, people: 1 }] });
+  const made = dayOf({ fromMs: now, endMs: now + 14 * HOUR_MS, slotMin: 5, kit: ORDINARY_KIT, batches: [wish('a', 8, 8)], hands: [{ fromMs: now, toMs: now + 14 * HOUR_MS, people: 1 }] });
   if (!made.ok) throw new Error(made.problem.code);
   const { plan } = planned([wish('a', 8, 8)]);
   const bake = made.value.problem.batches[0]!.variants[0]!.strands[0]!.activities.find(({ id }) => id === 'bake')!;
@@ -132,4 +134,34 @@ test('an oven does not wait until somebody is back: bread that is done while nob
   expect(chance(outSlot)).toBeLessThan(unbound);
   expect(chance(outSlot + 20)).toBeCloseTo(unbound, 1);
   expect(chance(outSlot - 2)).toBeLessThan(0.2);
+}); // prettier-ignore
+
+test('what has begun: what is done took as long as it did, what is not lasts until now at least, and its oven is taken', () => {
+  const { day, plan } = planned([wish('a', 8, 8)]);
+  const at = plan.batches.a!.at;
+  const activities = day.problem.batches[0]!.variants[0]!.strands[0]!.activities;
+  const endOf = (id: string) => at[id]!.startSlot + activities.find((each) => each.id === id)!.lastsSlots;
+  const readyAfter = (told: readonly (readonly [string, Progress])[], nowSlot: number) => {
+    const progress = new Map(told);
+    const begun = begunDay(day.problem, plan, progress, nowSlot);
+    const anew = layAnew(begun.problem, begun.plan, 1, 0);
+    let step = anew.next();
+    while (!step.done) step = anew.next();
+    return playPlan({ ...day, problem: begun.problem }, step.value.plan, { seed: 1, draws: 400 })[0]!.ready;
+  };
+  const mixed = ['a mix', { startSlot: at.mix!.startSlot, endSlot: endOf('mix') }] as const;
+  const proofing = ['a proof', { startSlot: at.proof!.startSlot, endSlot: null }] as const;
+  const proofed = ['a proof', { startSlot: at.proof!.startSlot, endSlot: endOf('proof') }] as const;
+  const baking = ['a bake', { startSlot: at.bake!.startSlot, endSlot: null }] as const;
+  const spread = ({ low, high }: { low: number; high: number }) => high - low;
+  const before = readyAfter([mixed], endOf('mix'));
+  const risen = readyAfter([mixed, proofed, baking], at.bake!.startSlot + 1);
+  // it is there, and waits for its oven: how long it took is no question any more
+  expect(spread(readyAfter([mixed, proofed], endOf('proof') + 2))).toBeLessThan(0.5 * spread(before));
+  // two hours of proof are behind it: only bake and cooling are still unsure
+  expect(spread(before)).toBeGreaterThan(5);
+  expect(spread(risen)).toBeLessThan(0.5 * spread(before));
+  // it should have been there by now, and is not: nothing is ready sooner than from now on
+  const late = endOf('proof') + 6;
+  expect(readyAfter([mixed, proofing], late).low).toBeGreaterThanOrEqual(late + 0.85 * (9 + 12));
 }); // prettier-ignore

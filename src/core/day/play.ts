@@ -12,7 +12,7 @@ import {
   type Placed,
   type Strand,
 } from './dayProblem';
-import type { Block } from './strandsOf';
+import { RISES, type Block } from './strandsOf';
 import { changeSlots, mayShare } from './ovenChange';
 import { blockKey, variantOf } from './score';
 
@@ -27,7 +27,6 @@ export interface Outcome {
 
 /** What goes well together: one yeast, one flour for all that rises in a batch. Of the variance of its rises so much is the batch's. */
 const SHARED = 0.64;
-const RISES = new Set(['bulk', 'proof', 'preDough', 'bloom']);
 /** How long a rise takes to be where it should be, relative sd, where nobody gave a wider range: yeast, warmth of the room and of the dough (docs/models.md, Ranges). */
 const RISE_CV = 0.18;
 /** How many yeasts are a quarter livelier or lazier than they should be, and by how much. */
@@ -73,7 +72,11 @@ function stepsOf({ problem }: Day, plan: DayPlan): Step[] {
 class PlayedDay {
   private readonly ends = new Map<string, number>();
   private readonly busy: { readonly from: number; readonly to: number }[] = [];
-  private readonly visits: { readonly step: Step; readonly end: number }[] = [];
+  private readonly visits: {
+    readonly activity: DayActivity;
+    readonly placed: Placed;
+    readonly end: number;
+  }[] = [];
   private readonly freeFrom = new Map<string, number>();
   private readonly ovens: ReadonlyMap<string, DayOven>;
 
@@ -82,6 +85,16 @@ class PlayedDay {
     private readonly people: Int16Array,
   ) {
     this.ovens = new Map(problem.ovens.map((oven) => [oven.id, oven]));
+    // what has begun has its hands and its oven, until when it is thought to
+    for (const { activity, startSlot, ovenId } of problem.facts ?? []) {
+      const end = startSlot + activity.lastsSlots;
+      for (const { fromSlot, toSlot } of activity.hands)
+        this.busy.push({ from: startSlot + fromSlot, to: startSlot + toSlot });
+      for (const { resourceId } of activity.uses)
+        this.freeFrom.set(resourceId, Math.max(end, this.freeFrom.get(resourceId) ?? 0));
+      if (activity.heat && ovenId !== null)
+        this.visits.push({ activity, placed: { startSlot, ovenId }, end });
+    }
   }
 
   /** Batches whose bread nobody took out of the oven when it was done. */
@@ -103,7 +116,7 @@ class PlayedDay {
     this.ends.set(`${batchId} ${activity.id}`, end);
     for (const { resourceId } of activity.uses)
       if (this.problem.resources.find(({ id }) => id === resourceId)?.capacity === 1) this.freeFrom.set(resourceId, end);
-    if (activity.heat && placed.ovenId) this.visits.push({ step, end });
+    if (activity.heat && placed.ovenId) this.visits.push({ activity, placed, end });
     return end;
   } // prettier-ignore
 
@@ -115,10 +128,10 @@ class PlayedDay {
   private ovenFrom({ activity: { heat }, placed }: Step): number {
     const oven = placed.ovenId === null ? undefined : this.ovens.get(placed.ovenId);
     if (!heat || !oven) return 0;
-    return this.visits.reduce((from, { step, end }) => {
-      const theirs = step.activity.heat;
-      if (!theirs || step.placed.ovenId !== placed.ovenId) return from;
-      const wasIn = step.placed.startSlot + step.activity.lastsSlots > placed.startSlot;
+    return this.visits.reduce((from, { activity, placed: was, end }) => {
+      const theirs = activity.heat;
+      if (!theirs || was.ovenId !== placed.ovenId) return from;
+      const wasIn = was.startSlot + activity.lastsSlots > placed.startSlot;
       return wasIn && mayShare(theirs, heat) ? from : Math.max(from, end + changeSlots(oven, theirs, heat));
     }, 0);
   }
@@ -156,6 +169,12 @@ function drawnSpan({ fromSlot, toSlot }: DayActivity['hands'][number], lastsSlot
   return { from, to: from + long };
 }
 
+/** How long something that has begun still takes of what it was drawn: what is done took as long as it did, what is not lasts until now at least. */
+function begunSlots({ activity: { lastsSlots }, placed }: Step, drawn: number, nowSlot: number): number {
+  const sinceSlots = nowSlot - placed.startSlot;
+  return lastsSlots < sinceSlots ? lastsSlots : Math.max(sinceSlots, drawn);
+}
+
 /** How long a step lasts as its draws have it, slots. */
 function drawnSlots(block: Block | undefined, { lastsSlots }: DayActivity, batchZ: number, ownZ: number, yeast: number): number {
   const rises = block !== undefined && RISES.has(block.kind);
@@ -177,6 +196,7 @@ export function playPlan(
   { seed, draws, yeast = 1 }: { seed: number; draws: number; yeast?: number },
 ): Outcome[] {
   const { problem, blocks } = day;
+  const { nowSlot = 0 } = problem;
   const steps = stepsOf(day, plan);
   const random = seededRandom(seed);
   const normal = () => normalAbove(Math.min(1 - 1e-9, Math.max(1e-9, random())));
@@ -198,10 +218,15 @@ export function playPlan(
     for (const step of steps) {
       const { batchId, variantId, activity, strand } = step;
       const block = blocks.get(blockKey(batchId, variantId, activity));
-      const end = played.do(
-        step,
-        drawnSlots(block, activity, batchZ.get(batchId)!, normal(), yeast * (off.get(batchId) ?? 1)),
+      const drawn = drawnSlots(
+        block,
+        activity,
+        batchZ.get(batchId)!,
+        normal(),
+        yeast * (off.get(batchId) ?? 1),
       );
+      const hasBegun = (activity.within?.toSlot ?? Infinity) < nowSlot;
+      const end = played.do(step, hasBegun ? begunSlots(step, drawn, nowSlot) : drawn);
       if (!strand.promise || strand.activities.at(-1) !== activity) continue;
       last.set(batchId, Math.max(last.get(batchId) ?? 0, end));
       // a minute is no matter, a slot is

@@ -133,7 +133,7 @@ export function batchStrands(sheet: Pick<BatchSheet, 'steps' | 'activities'>): B
 }
 
 /** What no clock tells exactly; of its time so much is left free behind it, of what the dough bears. */
-const RISES: ReadonlySet<Block['kind']> = new Set(['bulk', 'proof', 'preDough']);
+export const RISES: ReadonlySet<Block['kind']> = new Set(['bulk', 'proof', 'preDough']);
 const SPARE = 0.12;
 
 /** How it takes its place in the day: in slots, rounded so that a strand keeps its length. */

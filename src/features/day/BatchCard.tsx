@@ -1,17 +1,20 @@
 'use client';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { DayBatchDocument } from '@/core/day/dayDocument';
 import { wallField, wallFieldMs } from '@/core/day/dayEdit';
 import type { BatchView, CollisionView, Span, WayOutView } from '@/core/day/dayView';
 import { LEVER_KINDS, type Lever } from '@/core/day/levers';
+import { FACTOR_LIMITS } from '@/core/batch';
+import { FORMULA_LIMITS } from '@/core/formula';
 import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
-import { newUuid } from '@/ui/newUuid';
 import { useTwice } from '@/ui/useTwice';
 import { words } from '@/wording/screens/day/BatchCard';
 import { STEP_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { NumberField } from '../quantities/NumberField';
+import { readWhole } from '../quantities/readWhole';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 
@@ -40,6 +43,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
   const [trouble, setTrouble] = useState<string | null>(null);
   const collision = laid?.collision ?? null;
   const made = laid ? leverWords(laid.lever) : '';
+  const isBegun = batch.bakeId !== null || Object.keys(batch.progress).length > 0;
   return (
     <li className="docket rounded-b-md px-4 py-3" data-testid="day-batch" data-batch={batch.name}>
       <h3 className="text-lg leading-tight">{batch.name}</h3>
@@ -65,6 +69,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
       <div className="mt-2"><StartBake batch={batch} onTrouble={setTrouble} /></div>
       <details className="mt-2 border-t border-rule pt-1">
         <summary className="min-h-7 text-sm">{batch.ready ? words.wanted(readyWords(batch.ready, say)) : words.soon}</summary>
+        {!isBegun && <Amount batch={batch} />}
         <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
           {words.changeTime}
           <input type="datetime-local" step={300} value={batch.ready ? wallField(timeZone, batch.ready.toMs) : ''} className="min-h-10 rounded border border-edge bg-surface px-2"
@@ -91,6 +96,21 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
         </div>
       </details>
     </li>
+  );
+} // prettier-ignore
+
+/** How much is made: so many pieces, or so many times the formula. */
+function Amount({ batch: { id, batch } }: { batch: DayBatchDocument }) {
+  const edit = useDayEdit();
+  if (batch.mode === 'pieces')
+    return (
+      <NumberField word={words.pieces} value={batch.pieces} bounds={FORMULA_LIMITS.pieces} places={0} name="pieces" read={readWhole}
+        onChange={(pieces) => pieces !== null && edit({ type: 'amount', batchId: id, batch: { ...batch, pieces } })} />
+    );
+  if (batch.mode !== 'factor') return null;
+  return (
+    <NumberField word={words.times} value={batch.factor} bounds={FACTOR_LIMITS} name="factor"
+      onChange={(factor) => factor !== null && edit({ type: 'amount', batchId: id, batch: { ...batch, factor } })} />
   );
 } // prettier-ignore
 
@@ -167,17 +187,13 @@ function StartBake({ batch, onTrouble }: { batch: DayBatchDocument; onTrouble: (
   const router = useKitchenRouter();
   const edit = useDayEdit();
   const [busy, setBusy] = useState(false);
-  // one wish, one bake, however often it is pressed
-  const [requestId] = useState(newUuid);
-  const gone = useRef(false);
   if (batch.bakeId) return <KitchenLink href={`/bench/${batch.bakeId}`} className={buttonClass('strong')}>{words.atTheBench}</KitchenLink>;
   const start = async () => {
     setBusy(true);
     const answer = await ask<{ id: string }>(kitchen.api('/bakes'), {
-      requestId, formulaId: batch.formulaId, revision: batch.revision, batch: batch.batch,
+      requestId: batch.id, formulaId: batch.formulaId, revision: batch.revision, batch: batch.batch,
       ...(batch.variantId && { lever: batch.variantId }),
     });
-    if (gone.current) return;
     setBusy(false);
     if (answer.kind !== 'ok') return onTrouble(words.notStarted);
     edit({ type: 'bake', batchId: batch.id, bakeId: answer.value.id });

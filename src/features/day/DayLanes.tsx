@@ -242,6 +242,9 @@ const OVEN_PX = 60;
 /** An oven's heat through the day, as it really rises and falls. */
 function OvenLane({ oven, x, width }: { oven: OvenView; x: X; width: number }) {
   const say = useDayWords();
+  const { nowMs } = useDayValue();
+  // the next time it has to be lit
+  const lit = oven.lit.find(({ atMs }) => atMs >= nowMs) ?? oven.lit.at(-1);
   const hottest = Math.max(100, ...oven.points.map(({ tempC }) => tempC));
   const y = (tempC: number) => OVEN_PX - 6 - (tempC / hottest) * (OVEN_PX - 22);
   const path = oven.points.map(({ ms, tempC }, at) => `${at === 0 ? 'M' : 'L'}${x(ms).toFixed(1)} ${y(tempC).toFixed(1)}`).join(' ');
@@ -255,9 +258,9 @@ function OvenLane({ oven, x, width }: { oven: OvenView; x: X; width: number }) {
     <div className="flex border-b border-rule">
       <Label>
         <span className="text-sm font-semibold">{say.oven(oven.id)}</span>
-        {oven.lit && <span className="text-xs text-soft">{say.at(oven.lit.atMs)}</span>}
+        {lit && <span className="text-xs text-soft">{say.at(lit.atMs)}</span>}
       </Label>
-      <svg width={width} height={OVEN_PX} role="img" aria-label={oven.lit ? words.ovenAt(say.oven(oven.id), say.temp(oven.lit.setC), say.at(oven.lit.atMs)) : words.ovenIsCold(say.oven(oven.id))}>
+      <svg width={width} height={OVEN_PX} role="img" aria-label={oven.lit.length > 0 ? oven.lit.map(({ setC, atMs }) => words.ovenAt(say.oven(oven.id), say.temp(setC), say.at(atMs))).join('; ') : words.ovenIsCold(say.oven(oven.id))}>
         <path d={`${path} L${x(oven.points.at(-1)?.ms ?? 0).toFixed(1)} ${OVEN_PX} L${x(oven.points[0]?.ms ?? 0).toFixed(1)} ${OVEN_PX} Z`} fill="var(--alarm-wash)" />
         <path d={path} fill="none" stroke="var(--alarm)" strokeWidth={2} />
         {marks.map(({ ms, tempC }) => (

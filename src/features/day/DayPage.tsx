@@ -5,12 +5,10 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { agendaOf, withoutEnded } from '@/core/day/agenda';
 import type { DayDocument } from '@/core/day/dayDocument';
 import { editDay, type DayEdit } from '@/core/day/dayEdit';
-import type { BakeProgress } from '@/core/day/kitchenDay';
-import { usualRequest } from '@/core/day/kitchenDay';
+import { usualRequest, type BakeProgress, type DayFormula } from '@/core/day/kitchenDay';
 import { dayWith } from '@/core/day/laidOut';
 import type { Score } from '@/core/day/score';
 import type { LifeDocument } from '@/core/day/lifeDocument';
-import type { Formula } from '@/core/formula';
 import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
@@ -30,22 +28,13 @@ import { DayLanes } from './DayLanes';
 import { NeedsList } from './NeedsList';
 import { NextCall } from './NextCall';
 import { ReadyAt } from './ReadyAt';
+import type { Stored } from '../versioned/useVersioned';
 import { useDay, useLife } from './useDay';
 import { useDayPlan, type DayPlanning } from './useDayPlan';
 
 const HoursDialog = dynamic(() => import('./HoursDialog').then((module) => module.HoursDialog), {
   ssr: false,
 });
-
-interface DayFormula {
-  readonly formulaId: string;
-  readonly revision: number;
-  readonly formula: Formula;
-}
-interface Stored<T> {
-  readonly version: number;
-  readonly value: T;
-}
 
 interface DayPageProps {
   readonly day: Stored<DayDocument>;
@@ -201,7 +190,7 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
           onReady={(ready) => {
             onAdd(asking);
             const { formulaId, revision, formula } = asking;
-            const why = edit({ type: 'add', batch: { id: newUuid().slice(0, 13), formulaId, revision, name: formula.name, batch: usualRequest(formula), ready } });
+            const why = edit({ type: 'add', batch: { id: newUuid(), formulaId, revision, name: formula.name, batch: usualRequest(formula), ready } });
             if (why === null) close();
             return why;
           }} />

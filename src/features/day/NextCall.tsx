@@ -13,12 +13,17 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
   const say = useDayWords();
   const { nowMs, edit, day } = useDayValue();
   const next = nextCall(calls, nowMs);
-  if (!next) return calls.length === 0 ? null : <p className="docket mb-4 rounded-b-md px-5 py-4 text-lg">{words.nothingMore}</p>;
+  if (!next)
+    return calls.length === 0 ? null : (
+      <div className="docket mb-4 rounded-b-md px-5 py-4 text-lg">
+        <p>{words.nothingMore}</p>
+        <Running calls={calls} />
+      </div>
+    );
   const awayMs = next.atMs - nowMs;
   const due = awayMs <= 0;
   const batchId = 'batchId' in next ? next.batchId : null;
   const bakeId = day.batches.find(({ id }) => id === batchId)?.bakeId ?? null;
-  const running = calls.flatMap((each) => (each.kind === 'block' && each.state === 'running' ? [each] : []));
   const then = calls.filter((each) => each !== next && each.atMs >= Math.max(nowMs, next.atMs)).slice(0, 3);
   return (
     <section aria-label={words.next} className="docket mb-4 rounded-b-md px-5 py-4" data-testid="next-call">
@@ -41,7 +46,25 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
           )}
         </div>
       </div>
-      {edit && running.length > 0 && (
+      <Running calls={calls} />
+      {then.length > 0 && (
+        <ol className="mt-3 flex flex-wrap gap-x-6 gap-y-1 border-t border-rule pt-2 text-sm">
+          {then.map((each, at) => (
+            <li key={at}><strong className="tabular-nums">{say.at(each.atMs)}</strong> {say.call(each)}{'batchId' in each && <span className="text-soft"> {say.batch(each.batchId)}</span>}</li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+} // prettier-ignore
+
+/** What is under way, and that it is done. */
+function Running({ calls }: { calls: readonly DayCallOut[] }) {
+  const say = useDayWords();
+  const { nowMs, edit, day } = useDayValue();
+  const running = calls.flatMap((each) => (each.kind === 'block' && each.state === 'running' ? [each] : []));
+  if (!edit || running.length === 0) return null;
+  return (
         <ul className="mt-3 grid gap-2 border-t border-rule pt-3">
           {running.map((each) => (
             <li key={`${each.batchId} ${each.blockId}`} className="flex flex-wrap items-center gap-3 text-lg">
@@ -54,14 +77,5 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
             </li>
           ))}
         </ul>
-      )}
-      {then.length > 0 && (
-        <ol className="mt-3 flex flex-wrap gap-x-6 gap-y-1 border-t border-rule pt-2 text-sm">
-          {then.map((each, at) => (
-            <li key={at}><strong className="tabular-nums">{say.at(each.atMs)}</strong> {say.call(each)}{'batchId' in each && <span className="text-soft"> {say.batch(each.batchId)}</span>}</li>
-          ))}
-        </ol>
-      )}
-    </section>
   );
 } // prettier-ignore

@@ -9,7 +9,7 @@ export function drawnSpan({ batches, ovens, nowMs }: DayView): {
 } {
   const starts = batches.flatMap(({ blocks }) => blocks.map(({ startMs }) => startMs));
   const ends = batches.flatMap(({ blocks }) => blocks.map(({ endMs }) => endMs));
-  const lit = ovens.flatMap((oven) => (oven.lit ? [oven.lit.atMs] : []));
+  const lit = ovens.flatMap(({ lit: each }) => each.map(({ atMs }) => atMs));
   const first = Math.min(nowMs, ...starts, ...lit);
   const last = Math.max(nowMs + 2 * HOUR_MS, ...ends);
   return {

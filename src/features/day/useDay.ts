@@ -2,7 +2,7 @@
 import type { DayDocument } from '@/core/day/dayDocument';
 import type { LifeDocument } from '@/core/day/lifeDocument';
 import { words } from '@/wording/screens/day/saving';
-import { useVersioned, type VersionedPlace } from '../versioned/useVersioned';
+import { useVersioned, type Stored, type VersionedPlace } from '../versioned/useVersioned';
 
 const DAY: VersionedPlace<DayDocument> = {
   of: 'day',
@@ -25,11 +25,6 @@ const LIFE: VersionedPlace<LifeDocument> = {
     return read.success ? { requestId: read.data.requestId, seen: read.data.seen, value: read.data.life } : null;
   },
 }; // prettier-ignore
-
-interface Stored<T> {
-  readonly version: number;
-  readonly value: T;
-}
 
 /** The day as it is being changed. */
 export const useDay = (stored: Stored<DayDocument>) => useVersioned(stored, DAY);

@@ -10,12 +10,12 @@ export function OvenNow({ calls }: { calls: readonly DayCallOut[] }) {
   const say = useDayWords();
   const lines = ovens.flatMap(({ id, name }) => {
     const bakes = calls.flatMap((call) => (call.kind === 'block' && call.ovenId === id ? [call] : []));
-    const lit = calls.find((call) => call.kind === 'light' && call.ovenId === id);
     const baking = bakes.find(({ atMs, untilMs }) => atMs <= nowMs && untilMs > nowMs);
     const next = bakes.find(({ atMs }) => atMs > nowMs);
     if (baking) return [{ name, on: true, text: words.ovenBakes(say.batch(baking.batchId), say.clock(baking.untilMs)) }];
     if (!next) return [];
-    if (lit && lit.atMs > nowMs && bakes[0] === next) return [{ name, on: false, text: words.ovenCold(say.at(lit.atMs)) }];
+    const lit = calls.findLast((call) => call.kind === 'light' && call.ovenId === id && call.atMs <= next.atMs);
+    if (lit && lit.atMs > nowMs) return [{ name, on: false, text: words.ovenCold(say.at(lit.atMs)) }];
     return [{ name, on: true, text: words.ovenHot(next.setC === null ? '' : say.temp(next.setC), say.at(next.atMs)) }];
   });
   if (lines.length === 0) return null;

@@ -11,7 +11,8 @@ import { browserQueue } from '../queue/browserQueue';
 
 export type VersionedSave = 'saved' | 'saving' | 'stale' | 'unreachable' | 'refused';
 
-interface Stored<T> {
+/** A document as the server sent it. */
+export interface Stored<T> {
   readonly version: number;
   readonly value: T;
 }

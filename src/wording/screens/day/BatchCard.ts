@@ -45,6 +45,8 @@ export const words = {
   },
   taste: (cost: number) => (cost === 0 ? '' : cost <= 2 ? 'hardly tasted' : cost <= 4 ? 'can be tasted' : 'tastes of it'),
   and: ' and ',
+  pieces: 'Pieces',
+  times: 'Times the formula',
   changeTime: 'Wanted at',
   remove: 'Take it off the day',
   reallyRemove: 'Yes, take it off',

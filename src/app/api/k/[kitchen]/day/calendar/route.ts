@@ -1,7 +1,8 @@
-import type { DayCallOut } from '@/core/day/agenda';
+import { withoutEnded, type DayCallOut } from '@/core/day/agenda';
 import { formatTemperature } from '@/core/units';
 import { loadDay } from '@/server/day';
 import { dayCalendar } from '@/server/dayCalendar';
+import { dayBakes } from '@/server/dayPage';
 import { loadKit } from '@/server/kit';
 import { words } from '@/wording/screens/day/calls';
 import { STEP_WORD } from '@/wording/words';
@@ -12,7 +13,9 @@ import { kitchenOf, type KitchenParams } from '../../../../kitchenOf';
 export const GET = (_request: Request, { params }: KitchenParams): Promise<Response> =>
   reading(async () => {
     const context = await kitchenOf(params);
-    const [{ value: day }, { kit }] = await Promise.all([loadDay(context), loadKit(context)]);
+    const [{ value: whole }, { kit }] = await Promise.all([loadDay(context), loadKit(context)]);
+    const bakes = await dayBakes(context, whole);
+    const day = withoutEnded(whole, (id) => bakes[id]?.endedMs != null);
     const nameOf = (id: string) => day.batches.find((batch) => batch.id === id)?.name ?? '';
     const say = (call: DayCallOut): string => {
       if (call.kind === 'light') {
