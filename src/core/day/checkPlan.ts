@@ -138,13 +138,16 @@ function curveAt(curve: readonly number[] | undefined, tempC: number): number {
   return rest === 0 ? curve[whole]! : (1 - rest) * curve[whole]! + rest * curve[whole + 1]!;
 }
 
-function needed(oven: DayOven, fromC: number, to: Heat): number {
+function needed(oven: DayOven, { endC: fromC, plate }: Heat, to: Heat): number {
   const heats = oven.heats[to.plate ?? 'air'] ?? oven.heats.air;
   const slots =
     to.setC > fromC
       ? curveAt(heats, to.setC) - curveAt(heats, fromC)
       : curveAt(oven.cools, to.setC) - curveAt(oven.cools, fromC);
-  return Math.max(oven.recoverSlots, slots);
+  // what nothing has lain on yet is as warm as the time since the oven was lit has made it
+  const soaked =
+    to.plate === null || to.plate === plate ? 0 : curveAt(heats, to.setC) - curveAt(oven.heats.air, fromC);
+  return Math.max(oven.recoverSlots, slots, soaked);
 }
 
 /** One oven through the day: what goes in when, how hot it is by then, and who is in there together. */
@@ -174,7 +177,7 @@ function ovenHolds(problem: DayProblem, oven: DayOven, all: readonly Lying[], sa
     }
     const left = earlier.filter((other) => endOf(other) <= start).sort((a, b) => endOf(a) - endOf(b)).at(-1);
     if (left) {
-      if (start - endOf(left) < needed(oven, left.activity.heat!.endC, heat) - 1e-6)
+      if (start - endOf(left) < needed(oven, left.activity.heat!, heat) - 1e-6)
         say('notHotYet', load.batchId, load.activity.id, start);
     } else if (inside.length === 0) {
       const heats = curveAt(oven.heats[heat.plate ?? 'air'] ?? oven.heats.air, heat.setC);

@@ -58,6 +58,10 @@ describe('an oven between two loads', () => {
     ['up a hundred degrees', changeSlots(oven, load(150), load(250)), 2],
     ['down a hundred degrees', changeSlots(oven, load(250), load(150)), 4],
     ['from what it was left at', changeSlots(oven, load(250, 150), load(150)), 1],
+    // hot air of 220 °C took four slots; a stone at 220 °C takes seven, one at 250 nine from cold
+    ['onto a stone that was only in there', changeSlots(oven, load(220), load(220, 220, 'stone')), 3],
+    ['onto it, and hotter', changeSlots(oven, load(220), load(250, 250, 'stone')), 5],
+    ['onto the stone the last lay on', changeSlots(oven, load(220, 220, 'stone'), load(220, 220, 'stone')), 1],
     ['hot for nothing', idleSlots(oven, load(220), load(220), 4), 3],
     ['turned off meanwhile', idleSlots(oven, load(220), load(220), 90), 4],
     ['no time to be idle', idleSlots(oven, load(220), load(180), 1), 0],

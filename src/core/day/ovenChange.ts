@@ -19,7 +19,8 @@ export const coldSlots = (oven: DayOven, load: Pick<Heat, 'setC' | 'plate'>): nu
 
 /**
  * Slots between two loads: up by the heating curve of what the second lies on, down by the cooling curve, and what the first took back again meanwhile. A
- * lumped oven heats and cools along one curve each, from wherever it is.
+ * lumped oven heats and cools along one curve each, from wherever it is. A stone that the first did not lie on has only been warming since the oven was lit: it
+ * has to be hot through first, however hot the air is.
  */
 export function changeSlots(oven: DayOven, before: Pick<Heat, 'endC' | 'plate'>, load: Pick<Heat, 'setC' | 'plate'>): number {
   const { recoverSlots, cools } = oven;
@@ -27,7 +28,9 @@ export function changeSlots(oven: DayOven, before: Pick<Heat, 'endC' | 'plate'>,
     load.setC > before.endC
       ? heatingTo(oven, load, load.setC) - heatingTo(oven, load, before.endC)
       : along(cools, load.setC) - along(cools, before.endC);
-  return Math.max(recoverSlots, Math.ceil(slots - 1e-9));
+  const warming = load.plate !== null && load.plate !== before.plate;
+  const through = warming ? heatingTo(oven, load, load.setC) - along(oven.heats.air ?? [], before.endC) : 0;
+  return Math.max(recoverSlots, Math.ceil(Math.max(slots, through) - 1e-9));
 } // prettier-ignore
 
 /** Whether two loads may be in one oven together: both at one temperature from end to end. */

@@ -39,10 +39,12 @@ export function DayLanes({ view, chosen, onChoose }: DayLanesProps) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const id = useId();
   const hintId = useId();
-  const atNow = x(nowMs);
+  // what comes first may be tomorrow's
+  const firstMs = Math.min(...view.batches.flatMap(({ blocks }) => blocks.flatMap(({ endMs, startMs }) => (endMs > nowMs ? [startMs] : []))));
+  const anchor = x(Number.isFinite(firstMs) && firstMs > nowMs + 4 * HOUR_MS ? firstMs : nowMs);
   useEffect(() => {
     // once: whoever looks elsewhere wants to stay there
-    frame?.scrollTo({ left: Math.max(0, atNow - 1.5 * LEAST_HOUR_PX) });
+    frame?.scrollTo({ left: Math.max(0, anchor - 1.5 * LEAST_HOUR_PX) });
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [frame]);
   const move = (batchId: string, block: BlockView, byMs: number) => {
