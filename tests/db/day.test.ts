@@ -27,6 +27,7 @@ beforeEach(async () => {
   formulaId = made.value.id;
 });
 
+const BATCH = '3b0c7f2e-5d1a-4e86-9f43-6a2c8d7e1b90';
 const withBatch = (day: DayDocument, id: string): DayDocument => {
   const made = editDay(day, { type: 'add', batch: { id, formulaId, revision: 1, name: 'Loaf', batch: eightRolls, ready: null } }, 0);
   if (!made.ok) throw new Error(made.problem.code);
@@ -38,7 +39,7 @@ const keep = (day: DayDocument, seen: number, requestId: string = randomUUID()) 
 test('a day is saved in versions: two tabs do not write over one another, a repetition is one, no other kitchen sees it', async () => {
   expect(await loadDay(here)).toEqual({ version: 0, value: EMPTY_DAY });
   const requestId = randomUUID();
-  const one = withBatch(EMPTY_DAY, 'a');
+  const one = withBatch(EMPTY_DAY, BATCH);
   const twice = await Promise.all([keep(one, 0, requestId), keep(one, 0, requestId)]);
   expect(twice.map((answer) => answer.ok && answer.value.version)).toEqual([1, 1]);
   expect(await keep(EMPTY_DAY, 0)).toMatchObject({ ok: false, failure: { kind: 'stale', revision: 1 } });
@@ -62,14 +63,14 @@ test('hours likewise; a plain life until somebody says more', async () => {
 }); // prettier-ignore
 
 test('a day that cannot be read is set aside, and the one before stands in for it', async () => {
-  await keep(withBatch(EMPTY_DAY, 'a'), 0);
+  await keep(withBatch(EMPTY_DAY, BATCH), 0);
   await db.admin.query(
     `insert into kitchen_day (kitchen_id, version, request_id, day, saved_at, schema_version) values ($1, 2, $2, '{"batches": 7}', now(), 1)`,
     [here.kitchen.id, randomUUID()],
   );
   expect(await loadDay(here)).toMatchObject({
     version: 2,
-    value: { batches: [{ id: 'a' }] },
+    value: { batches: [{ id: BATCH }] },
     setAside: { kind: 'day' },
   });
 });
@@ -80,7 +81,7 @@ test('the page has every formula at its batch’s revision, the one that is adde
   const bake = await loadBake(here, started.value.id);
   const mix = bake!.sheet.steps.find(({ kind }) => kind === 'mix')!;
   await recordTaps(here, started.value.id, [{ eventId: randomUUID(), agoMs: 0, action: { type: 'stepDone', stepId: mix.id } }], 0);
-  const day = withBatch(EMPTY_DAY, 'a');
+  const day = withBatch(EMPTY_DAY, BATCH);
   await keep({ ...day, batches: day.batches.map((batch) => ({ ...batch, bakeId: started.value.id })) }, 0);
   const data = await dayPageData(here, formulaId);
   expect(data.formulas).toMatchObject([{ formulaId, revision: 1, formula: { name: plainLoaf().name } }]);

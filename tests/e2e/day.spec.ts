@@ -154,16 +154,18 @@ test('by the keyboard alone: a block is moved, pinned, and let go of', async ({ 
   await readyAt(page, own, 'Pumpkin-seed supper rolls', toSlot(Date.now() + 8 * HOUR));
   const bake = block(page, /^Bake/);
   const before = await bake.getAttribute('aria-label');
+  // where it lies: of places before it that are as good for the bread, it may be left at another
+  const [lies] = before!.split(', may begin');
   await bake.focus();
   await page.keyboard.press('ArrowLeft');
   await expect(bake).toHaveAttribute('aria-label', /pinned/);
   await laidOut(page);
-  expect(await bake.getAttribute('aria-label')).not.toBe(before);
+  await expect(bake).not.toHaveAttribute('aria-label', new RegExp(`^${lies}`));
   await bake.focus();
   await page.keyboard.press('p');
   await expect(bake).not.toHaveAttribute('aria-label', /pinned/);
   await laidOut(page);
-  await expect(bake).toHaveAttribute('aria-label', before!);
+  await expect(bake).toHaveAttribute('aria-label', new RegExp(`^${lies}`));
 }); // prettier-ignore
 
 test('what cannot be is said and changes nothing; two tabs do not write over one another', async ({ page, context, baseURL }) => {
