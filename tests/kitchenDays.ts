@@ -6,6 +6,7 @@ import type { DayBatchDocument, DayDocument } from '@/core/day/dayDocument';
 import type { DayView } from '@/core/day/dayView';
 import { batchWays, formulaKey, usualRequest, type KitchenDay, type WaysOf } from '@/core/day/kitchenDay';
 import { layOutDay } from '@/core/day/laidOut';
+import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 
 const read = readKitchenFile(JSON.parse(readFileSync('src/demo/larkspurLock.json', 'utf8')), libraryBook);
@@ -44,10 +45,10 @@ const waysOf: WaysOf = (batch, formula) => {
 };
 
 /** Lays a day of the demo kitchen out. */
-export function laidOut(day: DayDocument, now: string | number, { life = ORDINARY_LIFE, rounds = 8, bakes = new Map() }: Partial<Pick<KitchenDay, 'life' | 'bakes'>> & { rounds?: number } = {}): DayView {
+export function laidOut(day: DayDocument, now: string | number, { life = ORDINARY_LIFE, rounds = 8, bakes = new Map(), starters = NO_STARTERS }: Partial<Pick<KitchenDay, 'life' | 'bakes' | 'starters'>> & { rounds?: number } = {}): DayView {
   const formulas = new Map(day.batches.flatMap((batch): [string, Formula][] => (KITCHEN.formulas.some(({ key }) => key === batch.formulaId) ? [[formulaKey(batch), demoFormula(batch.formulaId)]] : [])));
   const nowMs = typeof now === 'number' ? now : clockMs(now);
-  const steps = layOutDay({ ...demo, day, life, zone: ZONE, nowMs, formulas, bakes }, waysOf, { seed: 1, rounds });
+  const steps = layOutDay({ ...demo, day, life, zone: ZONE, nowMs, formulas, bakes, starters }, waysOf, { seed: 1, rounds });
   let step = steps.next();
   while (!step.done) step = steps.next();
   if (!step.value.ok) throw new Error(`${step.value.problem.code} ${step.value.problem.path}`);

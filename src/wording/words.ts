@@ -1,3 +1,4 @@
+import type { BlockKind } from '@/core/day/blockKind';
 import type { StageKind, Style, Way } from '@/core/formula';
 import type { Family, Role } from '@/core/ingredients';
 import type { StepKind } from '@/core/method';
@@ -86,6 +87,9 @@ export const STEP_WORD: Record<StepKind, string> = {
   refresh: 'Refresh',
   free: 'Do',
 };
+
+/** What the day says of its blocks: steps, and the feed before them. */
+export const BLOCK_WORD: Record<BlockKind, string> = { ...STEP_WORD, feed: 'Feed the starter' };
 
 export const ROLE_WORD: Record<Role, string> = {
   flour: 'flour',

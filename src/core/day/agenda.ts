@@ -1,5 +1,5 @@
-import type { StepKind } from '../method/step';
 import type { Plate } from '../heat/parameters';
+import type { BlockKind } from './blockKind';
 import type { DayBatchDocument, DayDocument } from './dayDocument';
 
 /** One thing to do on a day, or to look at, as it is called out. */
@@ -11,15 +11,16 @@ export type DayCallOut =
       readonly untilMs: number;
       readonly batchId: string;
       readonly blockId: string;
-      readonly step: StepKind;
+      readonly step: BlockKind;
       readonly title: string;
       readonly setC: number | null;
       readonly ovenId: string | null;
       /** By itself: nobody has to be there for it to begin. */
       readonly byItself: boolean;
       readonly state: BlockState;
+      readonly feed?: DayBatchDocument['at'][string]['feed'];
     }
-  | { readonly kind: 'look'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly step: StepKind; readonly title: string }
+  | { readonly kind: 'look'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly step: BlockKind; readonly title: string }
   | { readonly kind: 'ready'; readonly atMs: number; readonly batchId: string }; // prettier-ignore
 
 type BlockState = 'todo' | 'running' | 'done';
@@ -39,9 +40,9 @@ export function agendaOf({ batches, lit }: DayDocument, stateOf: (batch: DayBatc
   const calls: DayCallOut[] = lit.map((each) => ({ kind: 'light', ...each }));
   for (const batch of batches) {
     const blocks = Object.entries(batch.at);
-    for (const [blockId, { startMs, endMs, kind, title, setC, ovenId, handsOn, looksMs }] of blocks) {
+    for (const [blockId, { startMs, endMs, kind, title, setC, ovenId, handsOn, looksMs, feed }] of blocks) {
       const state = stateOf(batch, blockId);
-      calls.push({ kind: 'block', atMs: startMs, untilMs: endMs, batchId: batch.id, blockId, step: kind, title, setC, ovenId, byItself: !handsOn, state });
+      calls.push({ kind: 'block', atMs: startMs, untilMs: endMs, batchId: batch.id, blockId, step: kind, title, setC, ovenId, byItself: !handsOn, state, ...(feed && { feed }) });
       if (state === 'done') continue;
       for (const atMs of looksMs)
         if (atMs < endMs) calls.push({ kind: 'look', atMs, batchId: batch.id, blockId, step: kind, title });

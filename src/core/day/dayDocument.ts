@@ -4,9 +4,12 @@ import { localIdSchema } from '../formula/formulaSchema';
 import { PLATE_KINDS } from '../method/heating';
 import { STEP_KINDS, STEP_LIMITS } from '../method/stepLimits';
 import { plainText } from '../plainTextSchema';
+import { FEED } from './blockKind';
 import { DAY_LIMITS } from './dayLimits';
 import { LEVER_KINDS } from './levers';
+import { STARTER_LIMITS } from '../starter/starterLimits';
 
+const feedG = z.number().min(0).max(STARTER_LIMITS.feedG.max);
 const momentMs = z.number().int().min(0).max(8_640_000_000_000);
 /** A block of a batch: named by the call it begins with, and by which load it is of. */
 const blockIdSchema = z.string().min(1).max(120);
@@ -35,12 +38,22 @@ const dayBatchSchema = z.strictObject({
       endMs: momentMs,
       ovenId: localIdSchema.nullable(),
       /** What it is, so that a list can tell it without the formula. */
-      kind: z.enum(STEP_KINDS),
+      kind: z.enum([...STEP_KINDS, FEED]),
       title: plainText(STEP_LIMITS.titleLength),
       setC: z.number().nullable(),
       /** Somebody begins it with his hands; else it goes on by itself. */
       handsOn: z.boolean(),
       looksMs: z.array(momentMs).max(4),
+      /** Of a feed: what the dough's starter is made of. */
+      feed: z
+        .strictObject({
+          starterId: z.uuid(),
+          name: plainText(STARTER_LIMITS.name),
+          seedG: feedG,
+          flourG: feedG,
+          waterG: feedG,
+        })
+        .optional(),
     }),
   ),
   /** Blocks that may not move, with when they begin. */

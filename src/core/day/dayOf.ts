@@ -8,14 +8,21 @@ import { dayOven } from './dayOven';
 import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Variant } from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
 import { litFor, ovenVisits } from './ovenVisits';
+import { withFeed, whileRipe } from './fedWays';
 import { blockKey } from './score';
+import type { DoughFeed } from '../starter/feedFor';
 import type { Plate } from '../heat/parameters';
 
 /** A batch that is to be made, and when it has to be ready; null: as soon as it can be. */
 export interface DayBatchWish {
   readonly id: string;
   /** How it can be made, as written first: the sheet, and what that does to taste. */
-  readonly ways: readonly { readonly id: string; readonly tasteCost: number; readonly sheet: BatchSheet }[];
+  readonly ways: readonly {
+    readonly id: string;
+    readonly tasteCost: number;
+    readonly sheet: BatchSheet;
+    readonly feed?: DoughFeed;
+  }[];
   readonly formula: Pick<Formula, 'bakedAs' | 'steps'>;
   readonly ready: { readonly fromMs: number; readonly toMs: number } | null;
   /** Only these; absent: the one it usually goes in, and those of its kind. */
@@ -105,20 +112,18 @@ export function batchVariants({ id, ways, formula, ready, ovenIds }: DayBatchWis
   const promise = ready
     ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
     : { fromSlot: 0, toSlot: 0 };
-  return ways.map(({ id: variantId, tasteCost, sheet }) => {
-    const strands = batchStrands(sheet);
+  return ways.map(({ id: variantId, tasteCost, sheet, feed }) => {
+    const plain = batchStrands(sheet);
+    const strands = feed ? withFeed(plain, sheet.steps, feed) : plain;
     for (const block of strands.flatMap((strand) => strand.blocks)) blocks.set(blockKey(id, variantId, block), block);
-    return {
-      id: variantId,
-      tasteCost,
-      strands: asDayStrands(strands, {
-        slotMin,
-        promise,
-        // the usual one first
-        ovenIds: () => ovenIds ?? [...new Set([usual?.id ?? kit.ovenId, ...alike])],
-        shareOf: (block) => shareOf(sheet, block),
-      }),
-    };
+    const laid = asDayStrands(strands, {
+      slotMin,
+      promise,
+      // the usual one first
+      ovenIds: () => ovenIds ?? [...new Set([usual?.id ?? kit.ovenId, ...alike])],
+      shareOf: (block) => shareOf(sheet, block),
+    });
+    return { id: variantId, tasteCost, strands: feed?.kind === 'jar' ? whileRipe(laid, plain, sheet.steps, feed, slotOf) : laid };
   });
 } // prettier-ignore
 

@@ -1,5 +1,7 @@
 import type { Plate } from '../heat/parameters';
-import type { StepKind } from '../method/step';
+import type { BlockKind } from './blockKind';
+import type { DayBatchDocument } from './dayDocument';
+import type { StarterShort } from './fedWays';
 import type { Lever } from './levers';
 import type { DayNeeds } from './needs';
 import type { Score } from './score';
@@ -7,7 +9,7 @@ import type { Score } from './score';
 /** One step in a block of the day, with when it begins. */
 interface BlockStep {
   readonly id: string;
-  readonly kind: StepKind;
+  readonly kind: BlockKind;
   readonly title: string;
   readonly tempC: number | null;
   readonly startMs: number;
@@ -18,7 +20,7 @@ interface BlockStep {
 export interface BlockView {
   readonly id: string;
   readonly strandId: string;
-  readonly kind: StepKind;
+  readonly kind: BlockKind;
   readonly steps: readonly BlockStep[];
   readonly startMs: number;
   readonly endMs: number;
@@ -34,6 +36,8 @@ export interface BlockView {
   readonly latestMs: number | null;
   /** Of a rise: when to look whether it is there. */
   readonly looksMs: readonly number[];
+  /** Of a feed: how much of what. */
+  readonly feed?: NonNullable<DayBatchDocument['at'][string]['feed']>;
 }
 
 /** Why it collides, and what would help, on the clock. */
@@ -44,7 +48,7 @@ export type WayOutView =
   | { readonly kind: 'otherLater'; readonly batchId: string; readonly readyMs: number }
   | { readonly kind: 'lever'; readonly variantId: string; readonly lever: Lever; readonly tasteCost: number; readonly startMs: number }
   | { readonly kind: 'oven'; readonly ovenId: string }
-  | { readonly kind: 'pinAt'; readonly blockId: string; readonly step: StepKind; readonly startMs: number }
+  | { readonly kind: 'pinAt'; readonly blockId: string; readonly step: BlockKind; readonly startMs: number }
   | { readonly kind: 'unpin' }; // prettier-ignore
 
 export interface Span {
@@ -67,6 +71,10 @@ export interface BatchView {
   readonly readyMs: number | null;
   readonly likely: { readonly fromMs: number; readonly toMs: number; readonly chance: number } | null;
   readonly collision: CollisionView | null;
+  /** The starter it wants cannot be promised. */
+  readonly short: StarterShort | null;
+  /** What is ripe in the jar goes into it. */
+  readonly fromJar: { readonly name: string; readonly massG: number } | null;
 }
 
 export interface OvenView {
@@ -80,7 +88,7 @@ export interface OvenView {
 export interface Change {
   readonly batchId: string;
   readonly blockId: string;
-  readonly kind: StepKind;
+  readonly kind: BlockKind;
   readonly byMs: number;
 }
 

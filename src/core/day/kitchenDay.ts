@@ -11,6 +11,10 @@ import type { DayPlan, PlacedBatch, Variant } from './dayProblem';
 import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
 import { handsOf } from './life';
+import { fedWays, type KeptStarters, type StarterShort } from './fedWays';
+import type { DoughFeed } from '../starter/feedFor';
+import { startersNow } from '../starter/feedsDue';
+import { NO_STARTERS, type StartersDocument } from '../starter/starterDocument';
 import { begunDay, type Progress } from './begunDay';
 import { blockKey, keyOf } from './score';
 
@@ -42,6 +46,8 @@ export interface KitchenDay {
   readonly formulas: ReadonlyMap<string, Formula>;
   /** By the id of the bake. */
   readonly bakes: ReadonlyMap<string, BakeProgress>;
+  /** Absent: none is kept. */
+  readonly starters?: StartersDocument;
 }
 
 /** A formula as a batch of the day names it. */
@@ -62,6 +68,8 @@ export interface BatchWay {
   readonly id: string;
   readonly tasteCost: number;
   readonly sheet: BatchSheet;
+  /** How its starter is fed for it; absent: it takes none that is kept. */
+  readonly feed?: DoughFeed;
 }
 
 /** What a formula usually makes. */
@@ -119,6 +127,9 @@ export interface KitchenProblem {
   /** The day as it was before anything of it had begun. */
   readonly whole: Day['problem'];
   readonly waysOf: WaysOf;
+  /** Batches whose starter cannot be promised. */
+  readonly short: ReadonlyMap<string, StarterShort>;
+  readonly kept: KeptStarters;
 }
 
 const HOUR_MS = 3_600_000;
@@ -162,6 +173,8 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const { day: wanted, life, zone, kit, nowMs, formulas, bakes } = all;
   const leftOut: string[] = [];
   const ways = new Map<string, readonly BatchWay[]>();
+  const kept = startersNow(all.starters ?? NO_STARTERS, nowMs);
+  const short = new Map<string, StarterShort>();
   const wishes: DayBatchWish[] = [];
   let originMs = nowMs;
   for (const batch of wanted.batches) {
@@ -173,9 +186,11 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
       leftOut.push(batch.id);
       continue;
     }
-    ways.set(batch.id, made.value);
+    const fed = bake ? { ways: made.value, short: null } : fedWays(batch, made.value, kept, kit.roomC, nowMs);
+    if (fed.short) short.set(batch.id, fed.short);
+    ways.set(batch.id, fed.ways);
     const own = batch.ovenIds.filter((id) => kit.ovens.some((oven) => oven.id === id));
-    wishes.push({ id: batch.id, ways: made.value, formula, ready: batch.ready, ...(own.length > 0 && { ovenIds: own }) });
+    wishes.push({ id: batch.id, ways: fed.ways, formula, ready: batch.ready, ...(own.length > 0 && { ovenIds: own }) });
     const begun = [bake?.startedMs, ...Object.values(batch.progress).map(({ startMs }) => startMs)];
     originMs = Math.min(originMs, ...begun.filter((ms): ms is number => ms !== undefined));
   }
@@ -209,13 +224,14 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
     for (const [id, ms] of Object.entries(batch.pins)) pinned.set(keyOf(batch.id, { id }), slotOf(ms));
     if (benched.size > 0 || Object.keys(batch.progress).length > 0) begunIds.add(batch.id);
     const at = Object.fromEntries(Object.entries(batch.at).map(([id, { startMs, ovenId }]) => [id, { startSlot: slotOf(startMs), ovenId }]));
-    if (Object.keys(at).length > 0) saved[batch.id] = { variantId, at };
+    // made in a way that is none any more, it finds its place anew
+    if (Object.keys(at).length > 0 && (batch.variantId === variantId || batch.variantId === '')) saved[batch.id] = { variantId, at };
   }
   const problem = withPins(made.value.problem, pinned);
   const nowSlot = Math.max(0, Math.ceil((nowMs - originMs) / SLOT_MS - 1e-9));
   const begun = begunDay(problem, { batches: saved }, progress, nowSlot);
   return ok({
-    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf,
+    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf, short, kept,
     isLaidOut: wishes.every(({ id }) => begun.plan.batches[id] !== undefined),
   });
 } // prettier-ignore

@@ -1,5 +1,5 @@
-import type { StepKind } from '../method/step';
 import { ok, type Result } from '../result';
+import { FEED, type BlockKind } from './blockKind';
 import { boundOf } from './bound';
 import { collisionOf, nearestPin, type Collision } from './collision';
 import type { DayDocument } from './dayDocument';
@@ -15,6 +15,7 @@ import {
 import { layAnew } from './layAnew';
 import { AS_WRITTEN, LEVER_KINDS, leverOf, tasteCostOf } from './levers';
 import { wallField } from './dayEdit';
+import { fedWays } from './fedWays';
 import { needsOf, type DayNeeds } from './needs';
 import { ovenTrace } from './ovenTrace';
 import { litFor, ovenVisits } from './ovenVisits';
@@ -61,7 +62,8 @@ class View {
     const placed = plan.batches[batchId];
     const wanted = this.all.day.batches.find(({ id }) => id === batchId);
     if (!placed) return [];
-    const sheet = ways.get(batchId)?.find(({ id }) => id === placed.variantId)?.sheet;
+    const way = ways.get(batchId)?.find(({ id }) => id === placed.variantId);
+    const { sheet, feed } = way ?? {};
     const steps = new Map(sheet?.steps.map((step) => [step.id, step]));
     const now = variantOf(day.problem, batchId, placed);
     const lasting = new Map(now?.strands.flatMap(({ activities }) => activities.map((activity) => [activity.id, activity])));
@@ -84,6 +86,7 @@ class View {
         return [
           {
             id: activity.id, strandId: strand.id, kind: block.kind, startMs, endMs: this.ms(end), load: block.load, wayId: block.wayId,
+            ...(block.kind === FEED && feed?.kind === 'feed' && { feed: { starterId: feed.starterId, name: feed.name, seedG: feed.seedG, flourG: feed.flourG, waterG: feed.waterG } }),
             ovenId: at?.ovenId ?? wanted?.at[activity.id]?.ovenId ?? null, setC: block.heat?.setC ?? null,
             hands: this.spans((live && !done ? activity.hands : []).map(({ fromSlot, toSlot }) => ({ fromSlot: start + fromSlot, toSlot: start + toSlot }))),
             state: done ? (done.endSlot === null ? 'running' : 'done') : 'todo',
@@ -112,6 +115,7 @@ class View {
       const variantId = placed?.variantId ?? ways.get(id)?.[0]?.id ?? '';
       const strands = whole.batches.find((batch) => batch.id === id)?.variants.find((variant) => variant.id === variantId)?.strands ?? [];
       const blocks = this.blocks(id, strands, found.plan);
+      const fromJar = ways.get(id)?.find((way) => way.id === variantId)?.feed;
       const outcome = played.find(({ batchId }) => batchId === id);
       const hasPromise = this.all.day.batches.find((batch) => batch.id === id)?.ready != null;
       return {
@@ -119,6 +123,8 @@ class View {
         readyMs: placed ? Math.max(0, ...blocks.map(({ endMs }) => endMs)) : null,
         likely: outcome ? { fromMs: this.ms(outcome.ready.low), toMs: this.ms(outcome.ready.high), chance: outcome.chance } : null,
         collision: final && (hasPromise || !placed) ? this.collision(id, found) : null,
+        short: this.kitchen.short.get(id) ?? null,
+        fromJar: fromJar?.kind === 'jar' ? fromJar : null,
       };
     });
   } // prettier-ignore
@@ -140,7 +146,7 @@ class View {
     return found && this.collisionView(found);
   } // prettier-ignore
 
-  private stepOf(batchId: string, blockId: string): StepKind | null {
+  private stepOf(batchId: string, blockId: string): BlockKind | null {
     const { day, ways } = this.kitchen;
     return (ways.get(batchId) ?? []).map(({ id }) => day.blocks.get(blockKey(batchId, id, { id: blockId }))?.kind).find((kind) => kind !== undefined) ?? null;
   } // prettier-ignore
@@ -154,7 +160,14 @@ class View {
     if (!wanted || !formula || wanted.bakeId !== null || kitchen.begunIds.has(batchId)) return [];
     const ways = kitchen.waysOf({ ...wanted, levers: [...LEVER_KINDS] }, formula);
     const wish = kitchen.wishes.find(({ id }) => id === batchId);
-    return ways.ok && wish ? variantsBeyond(wish, ways.value, kitchen.day, all.kit) : [];
+    return ways.ok && wish
+      ? variantsBeyond(
+          wish,
+          fedWays(wanted, ways.value, kitchen.kept, all.kit.roomC, all.nowMs).ways,
+          kitchen.day,
+          all.kit,
+        )
+      : [];
   }
 
   private collisionView({ lateSlots, cause, waysOut }: Collision): CollisionView {
@@ -280,11 +293,11 @@ export function dayWith(day: DayDocument, view: DayView): DayDocument {
       const found = view.batches.find(({ id }) => id === batch.id);
       if (!found || found.blocks.length === 0) return batch;
       const at = Object.fromEntries(
-        found.blocks.map(({ id, startMs, endMs, ovenId, kind, steps, setC, hands, looksMs }) => [
+        found.blocks.map(({ id, startMs, endMs, ovenId, kind, steps, setC, hands, looksMs, feed }) => [
           id,
           {
             startMs, endMs, ovenId, kind, setC, title: steps.length === 1 ? (steps[0]?.title ?? '') : '',
-            handsOn: hands[0]?.fromMs === startMs, looksMs: [...looksMs],
+            handsOn: hands[0]?.fromMs === startMs, looksMs: [...looksMs], ...(feed && { feed }),
           },
         ]),
       );

@@ -62,8 +62,9 @@ const RISES: ReadonlySet<MethodStep['kind']> = new Set(['bulk', 'proof']);
 export const leverId = ({ yeast, doughByC, warm, coldS }: Lever): string =>
   [coldS > 0 && `cold ${coldS}`, yeast !== 1 && `yeast ${yeast}`, doughByC !== 0 && `dough ${doughByC}`, warm && 'warm'].filter(Boolean).join(' ') || 'as written'; // prettier-ignore
 
-/** The lever of a name; null: it is none that {@link leverId} writes. */
-export function leverOf(id: string): Lever | null {
+/** The lever of a name, whatever its starter is fed by; null: it is none that {@link leverId} writes. */
+export function leverOf(name: string): Lever | null {
+  const id = name.replace(/ ripe \d$/, '');
   if (id === 'as written' || id === '') return AS_WRITTEN;
   const found = /^(?:cold (\d{1,6}) ?)?(?:yeast (\d(?:\.\d{1,4})?) ?)?(?:dough (-?\d{1,2}) ?)?(warm)?$/.exec(id);
   if (!found) return null;

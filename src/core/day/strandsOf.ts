@@ -5,6 +5,7 @@ import type { MethodStep } from '../method/step';
 import { usualHeatC } from '../method/usualTimes';
 import { ONE_LOAD, RECOVERS_S, type Process } from '../process/processOf';
 import { stepHeat, type StepHeat } from '../process/stepHeat';
+import { FEED, type BlockKind } from './blockKind';
 import type { DayActivity, Due, Strand } from './dayProblem';
 
 type Placed = Process['activities'][number];
@@ -19,7 +20,7 @@ export interface Block {
     readonly lastsS: number;
   }[];
   readonly lastsS: { readonly min: number; readonly typical: number; readonly max: number };
-  readonly kind: Placed['kind'];
+  readonly kind: BlockKind;
   readonly handsOn: boolean;
   readonly resource: Placed['resource'];
   readonly wayId: string | null;
@@ -30,7 +31,7 @@ export interface Block {
 }
 
 /** Blocks that follow one another, from the end of another strand or from the beginning of the batch. */
-interface BatchStrand {
+export interface BatchStrand {
   readonly id: string;
   readonly afterId: string | null;
   readonly blocks: readonly Block[];
@@ -133,7 +134,7 @@ export function batchStrands(sheet: Pick<BatchSheet, 'steps' | 'activities'>): B
 }
 
 /** What no clock tells exactly; of its time so much is left free behind it, of what the dough bears. */
-export const RISES: ReadonlySet<Block['kind']> = new Set(['bulk', 'proof', 'preDough']);
+export const RISES: ReadonlySet<Block['kind']> = new Set(['bulk', 'proof', 'preDough', FEED]);
 const SPARE = 0.12;
 
 /** How it takes its place in the day: in slots, rounded so that a strand keeps its length. */
@@ -188,7 +189,8 @@ export function asDayStrands(
 } // prettier-ignore
 
 /** Hands all through, or to put in and to take out. */
-function handsOf({ handsOn, resource }: Block, lastsSlots: number): DayActivity['hands'] {
+function handsOf({ handsOn, resource, kind }: Block, lastsSlots: number): DayActivity['hands'] {
+  if (kind === FEED) return [{ fromSlot: 0, toSlot: 1 }];
   if (handsOn && resource !== 'oven') return [{ fromSlot: 0, toSlot: lastsSlots }];
   if (resource !== 'oven') return [];
   return lastsSlots < 3 ? [{ fromSlot: 0, toSlot: lastsSlots }] : [{ fromSlot: 0, toSlot: 1 }, { fromSlot: lastsSlots - 1, toSlot: lastsSlots }];

@@ -21,27 +21,15 @@ const FEED_LIMITS = {
   totalG: { min: 10, max: 20_000 },
 } as const;
 
-/**
- * When a fed starter peaks: the same simulator with its own flour as the base, a ripe seed and no salt. Good for starters of equal
- * flour and water that double in their own kitchen; a young one is slower.
- * @returns seconds to the peak with the 80 % interval; limits of {@link FEED_LIMITS} by field
- */
-export function starterPeak(feed: Feed): Result<Range> {
-  for (const field of ['seed', 'flour', 'water'] as const) {
-    const part = within(feed[field], FEED_LIMITS.part, field);
-    if (!part.ok) return part;
-  }
-  const temp = within(feed.tempC, FEED_LIMITS.tempC, 'tempC');
-  if (!temp.ok) return temp;
-  const total = within(feed.totalG, FEED_LIMITS.totalG, 'totalG');
-  if (!total.ok) return total;
+/** A fed starter as what lifts it: its own flour the base, a ripe seed, no salt. Parts within {@link FEED_LIMITS}. */
+export function starterLeavening(feed: Feed): Leavening {
   const parts = feed.seed + feed.flour + feed.water;
   const seedG = (feed.totalG * feed.seed) / parts;
   // the seed is half flour, half water, its sugar long eaten
   const floursG = (feed.totalG * feed.flour) / parts + seedG / 2;
   const waterG = (feed.totalG * feed.water) / parts + seedG / 2;
   const totalFlourG = (feed.totalG * feed.flour) / parts;
-  const leavening: Leavening = {
+  return {
     doughG: feed.totalG,
     doughMl: feed.totalG / 1.05,
     airMl: (feed.totalG / 1.05) * FERMENTATION.mixedInAir.value,
@@ -65,6 +53,23 @@ export function starterPeak(feed: Feed): Result<Range> {
     knock: 0,
     cracks: 1,
   };
+}
+
+/**
+ * When a fed starter peaks: the same simulator with its own flour as the base, a ripe seed and no salt. Good for starters of equal
+ * flour and water that double in their own kitchen; a young one is slower.
+ * @returns seconds to the peak with the 80 % interval; limits of {@link FEED_LIMITS} by field
+ */
+export function starterPeak(feed: Feed): Result<Range> {
+  for (const field of ['seed', 'flour', 'water'] as const) {
+    const part = within(feed[field], FEED_LIMITS.part, field);
+    if (!part.ok) return part;
+  }
+  const temp = within(feed.tempC, FEED_LIMITS.tempC, 'tempC');
+  if (!temp.ok) return temp;
+  const total = within(feed.totalG, FEED_LIMITS.totalG, 'totalG');
+  if (!total.ok) return total;
+  const leavening = starterLeavening(feed);
   const curve = riseCurve({
     leavening,
     doughC: feed.tempC,

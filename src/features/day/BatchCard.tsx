@@ -10,7 +10,7 @@ import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useTwice } from '@/ui/useTwice';
 import { words } from '@/wording/screens/day/BatchCard';
-import { STEP_WORD } from '@/wording/words';
+import { BLOCK_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { NumberField } from '../quantities/NumberField';
@@ -165,7 +165,7 @@ function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
     case 'oven':
       return offer(words.out.oven(say.oven(out.ovenId)), '', () => edit({ type: 'ovens', batchId, ovenIds: [out.ovenId] }));
     case 'pinAt':
-      return offer(words.out.pinAt(STEP_WORD[out.step], say.at(out.startMs)), '', () => edit({ type: 'pin', batchId, blockId: out.blockId, startMs: out.startMs }));
+      return offer(words.out.pinAt(BLOCK_WORD[out.step], say.at(out.startMs)), '', () => edit({ type: 'pin', batchId, blockId: out.blockId, startMs: out.startMs }));
     case 'unpin':
       return offer(words.out.unpin, '', () => edit({ type: 'unpin', batchId, blockId: null }));
     case 'hands':

@@ -4,7 +4,7 @@ import type { BlockView } from '@/core/day/dayView';
 import { wallField, wallFieldMs } from '@/core/day/dayEdit';
 import { Button, IconButton } from '@/ui/Button';
 import { words } from '@/wording/screens/day/BlockPanel';
-import { STEP_WORD } from '@/wording/words';
+import { BLOCK_WORD } from '@/wording/words';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 
@@ -15,7 +15,7 @@ export function BlockPanel({ batchId, block, onClose }: { batchId: string; block
   const edit = useDayEdit();
   const { timeZone } = usePreferences().ways;
   const [first] = block.steps;
-  const name = (block.steps.length === 1 && first?.title) || STEP_WORD[block.kind];
+  const name = (block.steps.length === 1 && first?.title) || BLOCK_WORD[block.kind];
   const of = { batchId, blockId: block.id };
   const batch = day.batches.find(({ id }) => id === batchId);
   const told = batch?.progress[block.id];

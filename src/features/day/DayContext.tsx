@@ -5,7 +5,7 @@ import type { DayEdit } from '@/core/day/dayEdit';
 import type { DayView } from '@/core/day/dayView';
 import type { DayCallOut } from '@/core/day/agenda';
 import { words } from '@/wording/screens/day/calls';
-import { STEP_WORD } from '@/wording/words';
+import { BLOCK_WORD } from '@/wording/words';
 import { useKitchenTime } from '../preferences/time';
 import { useUnits } from '../preferences/PreferencesProvider';
 
@@ -55,8 +55,8 @@ export function useDayWords() {
     /** Two moments, the day told once. */
     const fromTo = (fromMs: number, toMs: number): string =>
       words.fromTo(at(fromMs), time.day(fromMs) === time.day(toMs) ? time.clock(toMs) : at(toMs));
-    const step = (call: { readonly step: keyof typeof STEP_WORD; readonly title: string }): string =>
-      call.title || STEP_WORD[call.step];
+    const step = (call: { readonly step: keyof typeof BLOCK_WORD; readonly title: string }): string =>
+      call.title || BLOCK_WORD[call.step];
     const call = (each: DayCallOut): string => {
       switch (each.kind) {
         case 'light':

@@ -6,7 +6,7 @@ import type { BatchView, BlockView, DayView, OvenView } from '@/core/day/dayView
 import { cx } from '@/ui/cx';
 import { useWidth } from '@/ui/useWidth';
 import { words } from '@/wording/screens/day/DayLanes';
-import { STEP_WORD } from '@/wording/words';
+import { BLOCK_WORD } from '@/wording/words';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 import { drawnSpan, lookOf, rowsOf } from './laneLayout';
 
@@ -195,7 +195,7 @@ function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps
   const look = lookOf(block);
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `${batchId} ${block.id}`, data: { batchId, block }, disabled: block.state !== 'todo' });
   const [first] = block.steps;
-  const name = (block.steps.length === 1 && first?.title) || STEP_WORD[block.kind];
+  const name = (block.steps.length === 1 && first?.title) || BLOCK_WORD[block.kind];
   const width = Math.max(8, x(block.endMs) - x(block.startMs) - 2);
   const told = words.block(name, say.batch(batchId), say.fromTo(block.startMs, block.endMs)) + (block.latestMs === null ? '' : words.latest(say.at(block.latestMs))) + (block.pinned ? words.pinned : '') + (block.state === 'running' ? words.running : block.state === 'done' ? words.done : '');
   const press = (event: KeyboardEvent) => {

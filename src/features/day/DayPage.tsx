@@ -13,7 +13,7 @@ import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { words } from '@/wording/screens/day/DayPage';
-import { STEP_WORD } from '@/wording/words';
+import { BLOCK_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
 import { useStoredEntries } from '../book/BookProvider';
 import { clockOffsetMs, useNow } from '../clock/useNow';
@@ -261,7 +261,7 @@ function Moved() {
   const [first, ...more] = view?.changes ?? [];
   if (!first || !view) return null;
   const by = formatDuration(Math.abs(first.byMs) / 1000);
-  const what = `${STEP_WORD[first.kind]}, ${say.batch(first.batchId)},`;
+  const what = `${BLOCK_WORD[first.kind]}, ${say.batch(first.batchId)},`;
   const batch = view.batches.find(({ id }) => id === first.batchId);
   const ready = batch?.readyMs;
   const last = batch?.blocks.findLast(({ endMs }) => endMs === ready);

@@ -1,9 +1,9 @@
-import type { StepKind } from '@/core/method';
-import { STEP_WORD } from '../../words';
+import type { BlockKind } from '@/core/day/blockKind';
+import { BLOCK_WORD } from '../../words';
 
 /** What the screen says. */
 export const words = {
-  inIt: (kinds: readonly StepKind[]) => kinds.map((kind) => STEP_WORD[kind]).join(', '),
+  inIt: (kinds: readonly BlockKind[]) => kinds.map((kind) => BLOCK_WORD[kind]).join(', '),
   latest: (clock: string) => `The dough bears that it begins as late as ${clock}.`,
   looks: (clocks: string) => `Look at ${clocks}.`,
   begin: 'Begin at',

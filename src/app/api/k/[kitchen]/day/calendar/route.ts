@@ -5,7 +5,7 @@ import { dayCalendar } from '@/server/dayCalendar';
 import { dayBakes } from '@/server/dayPage';
 import { loadKit } from '@/server/kit';
 import { words } from '@/wording/screens/day/calls';
-import { STEP_WORD } from '@/wording/words';
+import { BLOCK_WORD } from '@/wording/words';
 import { reading } from '../../../../edge';
 import { kitchenOf, type KitchenParams } from '../../../../kitchenOf';
 
@@ -23,7 +23,7 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
         return words.light(oven, formatTemperature(call.setC, 'C'), call.plate);
       }
       if (call.kind === 'ready') return `${words.ready}: ${nameOf(call.batchId)}`;
-      const step = call.title || STEP_WORD[call.step];
+      const step = call.title || BLOCK_WORD[call.step];
       return `${call.kind === 'look' ? words.look(step) : step}: ${nameOf(call.batchId)}`;
     };
     const { id, details } = context.kitchen;
