@@ -17,6 +17,7 @@ const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
   kitchen_kit: ['select', 'insert'],
   kitchen_day: ['select', 'insert'],
   kitchen_life: ['select', 'insert'],
+  kitchen_starters: ['select', 'insert'],
   bake_card: ['select', 'insert', 'update'],
   bake_under_way: ['select', 'insert', 'update', 'delete'],
   computed_answer: ['select', 'insert', 'update'],

@@ -7,7 +7,7 @@ import type { Context } from './context';
 import { done, type Done } from './failure';
 import { saveVersion } from './versions';
 
-interface Stored<T> {
+export interface Stored<T> {
   /** 0: nobody has said anything yet. */
   readonly version: number;
   readonly value: T;

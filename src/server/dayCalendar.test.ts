@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import { EMPTY_DAY, type DayDocument } from '@/core/day/dayDocument';
+import type { FeedDue } from '@/core/starter/feedsDue';
 import { dayCalendar } from './dayCalendar';
 
 const at = (clock: string) => Date.parse(`2026-11-28T${clock}:00Z`);
@@ -17,6 +18,20 @@ const DAY: DayDocument = {
   ],
 }; // prettier-ignore
 
+const feed = {
+  fromMs: at('20:00'),
+  dueMs: at('21:00'),
+  latestMs: at('23:00'),
+  keepG: 25,
+  flourG: 50,
+  waterG: 50,
+  discardG: 50,
+  why: 'usual' as const,
+};
+const FEEDS: readonly FeedDue[] = [
+  { starterId: 'mildred', name: 'Mildred', atMs: at('21:00'), nobody: false, feed },
+];
+
 /** Read back by another parser than the one that wrote it. */
 function readBack(text: string) {
   const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
@@ -33,19 +48,20 @@ function readBack(text: string) {
 
 test('the day as a calendar file: what asks for somebody, with an alarm when it does, read back by another parser', () => {
   const say = (call: { kind: string; step?: string }) => `${call.kind} ${call.step ?? ''}`.trim();
-  const events = readBack(dayCalendar(DAY, 'k1', at('12:00'), { name: 'Ours', say }));
+  const events = readBack(dayCalendar(DAY, FEEDS, 'k1', at('12:00'), { name: 'Ours', say }));
   expect(events.map(({ told }) => told)).toEqual([
     '16:00-16:05 block mix',
     '17:20-17:25 light',
     '17:40-17:45 look proof',
     '17:50-18:15 block bake',
     '18:15-18:20 ready',
+    '21:00-21:05 keep',
   ]);
   // the alarm rings as it begins
-  expect(events.map(({ alarmS }) => Math.abs(alarmS ?? -1))).toEqual([0, 0, 0, 0, 0]);
+  expect(events.map(({ alarmS }) => Math.abs(alarmS ?? -1))).toEqual([0, 0, 0, 0, 0, 0]);
   // the same call is the same event, however often the file is taken
-  const again = readBack(dayCalendar({ ...DAY, lit: [{ ...DAY.lit[0]!, atMs: at('17:30') }] }, 'k1', at('13:00'), { name: 'Ours', say }));
+  const again = readBack(dayCalendar({ ...DAY, lit: [{ ...DAY.lit[0]!, atMs: at('17:30') }] }, FEEDS, 'k1', at('13:00'), { name: 'Ours', say }));
   expect([...again.map(({ uid }) => uid)].sort()).toEqual([...events.map(({ uid }) => uid)].sort());
-  expect(new Set(events.map(({ uid }) => uid)).size).toBe(5);
-  expect(readBack(dayCalendar(EMPTY_DAY, 'k1', 0, { name: 'Ours', say }))).toEqual([]);
+  expect(new Set(events.map(({ uid }) => uid)).size).toBe(6);
+  expect(readBack(dayCalendar(EMPTY_DAY, [], 'k1', 0, { name: 'Ours', say }))).toEqual([]);
 }); // prettier-ignore

@@ -6,12 +6,17 @@ import { loadBake } from './bakeRecords';
 import type { Context } from './context';
 import { loadDay, loadLife, type StoredDay, type StoredLife } from './day';
 import { orUnreadable } from './orUnreadable';
+import { feedsOn, loadStarters, type StoredStarters } from './starters';
+import type { FeedDue } from '@/core/starter/feedsDue';
 
 interface DayPageData {
   readonly day: StoredDay;
   readonly life: StoredLife;
   readonly formulas: readonly DayFormula[];
   readonly bakes: Readonly<Record<string, BakeProgress>>;
+  readonly starters: StoredStarters;
+  /** When they are fed next. */
+  readonly feeds: readonly FeedDue[];
 }
 
 /** How far the bakes are that were begun from a day; one that cannot be read, or is gone, is left out. */
@@ -34,7 +39,7 @@ export async function dayBakes(context: Context, { batches }: DayDocument): Prom
 /** All that the page of a day is made of: each formula at the revision its batch was put there with, and one that is to be added as it is now. */
 export async function dayPageData(context: Context, addId: string | null): Promise<DayPageData & { readonly add: DayFormula | null }> {
   const { pool, kitchen } = context;
-  const [day, life] = await Promise.all([loadDay(context), loadLife(context)]);
+  const [day, life, starters] = await Promise.all([loadDay(context), loadLife(context), loadStarters(context)]);
   const wanted = new Map(day.value.batches.map((batch) => [formulaKey(batch), batch]));
   const [found, bakes, head] = await Promise.all([
     Promise.all(
@@ -47,5 +52,5 @@ export async function dayPageData(context: Context, addId: string | null): Promi
     addId === null ? null : orUnreadable(findFormula(pool, kitchen.id, addId)),
   ]);
   const add = !head || 'setAside' in head || !head.value ? null : { formulaId: head.value.id, revision: head.value.revision, formula: head.value.formula };
-  return { day, life, bakes, add, formulas: found.flat() };
+  return { day, life, bakes, add, starters, feeds: feedsOn(context, starters.value, life.value, day.value), formulas: found.flat() };
 } // prettier-ignore

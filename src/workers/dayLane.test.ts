@@ -1,11 +1,12 @@
 import { clockMs, DEMO, dayBatch, demoFormula } from '../../tests/kitchenDays';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
+import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { startDayLane } from './dayLane';
 import type { DayQuestion, FromDayWorker } from './dayProtocol';
 
 const question = (id: number, ready: string, more: Partial<DayQuestion> = {}): DayQuestion => ({
   id, day: { batches: [dayBatch('rolls', 'supper-rolls', ready)], lit: [] }, life: ORDINARY_LIFE, zone: 'Europe/Lisbon', kit: DEMO.kit, stored: [],
-  formulas: [{ formulaId: 'supper-rolls', revision: 1, formula: demoFormula('supper-rolls') }], bakes: {}, nowMs: clockMs('10:00'), forMs: 50, ...more,
+  formulas: [{ formulaId: 'supper-rolls', revision: 1, formula: demoFormula('supper-rolls') }], bakes: {}, starters: NO_STARTERS, nowMs: clockMs('10:00'), forMs: 50, ...more,
 }); // prettier-ignore
 
 /** A worker whose clock goes on by ten milliseconds a look, until somebody has told that it is done. */

@@ -43,10 +43,10 @@ export function startDayLane(
   };
 
   const work = async (question: DayQuestion) => {
-    const { id, day, life, zone, kit, stored, nowMs, forMs } = question;
+    const { id, day, life, zone, kit, stored, starters, nowMs, forMs } = question;
     try {
       const formulas = new Map(question.formulas.map((each) => [formulaKey(each), each.formula]));
-      const all = { day, life, zone, kit, nowMs, formulas, bakes: new Map(Object.entries(question.bakes)), book: sparingBook(stored).book, lots: stored.flatMap(({ entry }) => (entry.kind === 'lot' ? [entry] : [])) };
+      const all = { day, life, zone, kit, starters, nowMs, formulas, bakes: new Map(Object.entries(question.bakes)), book: sparingBook(stored).book, lots: stored.flatMap(({ entry }) => (entry.kind === 'lot' ? [entry] : [])) };
       // hear first: a drag asks many times before the first answer is begun
       await pause();
       if (current !== id) return;

@@ -3,6 +3,7 @@ import type { DayView } from '@/core/day/dayView';
 import type { BakeProgress, DayFormula } from '@/core/day/kitchenDay';
 import type { LifeDocument } from '@/core/day/lifeDocument';
 import type { StoredEntry } from '@/core/ingredients';
+import type { StartersDocument } from '@/core/starter/starterDocument';
 import type { Kit } from '@/core/kit';
 import type { Problem } from '@/core/result';
 
@@ -16,6 +17,7 @@ export interface DayQuestion {
   readonly stored: readonly StoredEntry[];
   readonly formulas: readonly DayFormula[];
   readonly bakes: Readonly<Record<string, BakeProgress>>;
+  readonly starters: StartersDocument;
   readonly nowMs: number;
   /** How long a better plan is looked for, ms. */
   readonly forMs: number;

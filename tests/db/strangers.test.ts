@@ -4,6 +4,7 @@ import { bakeCard, emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { partedLoaf, plainLoaf } from '@/core/formula/testFormulas';
 import { EMPTY_DAY } from '@/core/day/dayDocument';
+import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import * as bakeCards from '@/db/queries/bakeCards';
@@ -21,6 +22,7 @@ import type { Context } from '@/server/context';
 import { createFormula, duplicateFormula } from '@/server/formulas';
 import { saveEntry } from '@/server/ingredients';
 import { saveDay, saveLife } from '@/server/day';
+import { saveStarters } from '@/server/starters';
 import { saveKit } from '@/server/kit';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
@@ -56,6 +58,7 @@ beforeAll(async () => {
   await saveKit(here, { requestId: requests.kit, seen: 0, kit: ORDINARY_KIT });
   await saveDay(here, { requestId: requests.kit, seen: 0, day: EMPTY_DAY });
   await saveLife(here, { requestId: requests.kit, seen: 0, life: ORDINARY_LIFE });
+  await saveStarters(here, { requestId: requests.kit, seen: 0, starters: NO_STARTERS });
   if (!copy.ok || !running.ok || !over.ok) throw new Error('not made');
   const event = randomUUID();
   const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
@@ -192,7 +195,7 @@ const ofEach = <T>(ask: (store: versions.VersionStore<unknown>) => Promise<T>): 
   );
 
 const TABLES = [
-  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'computed_answer',
+  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'computed_answer',
 ]; // prettier-ignore
 async function saved(client: pg.PoolClient): Promise<string> {
   const all: unknown[] = [];

@@ -1,5 +1,6 @@
 import type { Plate } from '../heat/parameters';
 import type { BlockKind } from './blockKind';
+import type { FeedDue } from '../starter/feedsDue';
 import type { DayBatchDocument, DayDocument } from './dayDocument';
 
 /** One thing to do on a day, or to look at, as it is called out. */
@@ -21,6 +22,8 @@ export type DayCallOut =
       readonly feed?: DayBatchDocument['at'][string]['feed'];
     }
   | { readonly kind: 'look'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly step: BlockKind; readonly title: string }
+  /** A starter is fed so that it lives on. */
+  | { readonly kind: 'keep'; readonly atMs: number; readonly due: FeedDue }
   | { readonly kind: 'ready'; readonly atMs: number; readonly batchId: string }; // prettier-ignore
 
 type BlockState = 'todo' | 'running' | 'done';
@@ -34,10 +37,11 @@ const saidState = ({ progress }: DayBatchDocument, blockId: string): BlockState 
 /**
  * Everything a day calls for, in the order of the clock; as it is saved, without computing anything.
  *
+ * @param feeds of the starters that are kept
  * @param stateOf how far a block is, where somebody knows more than the hand has said: the bench
  */
-export function agendaOf({ batches, lit }: DayDocument, stateOf: (batch: DayBatchDocument, blockId: string) => BlockState = saidState): DayCallOut[] {
-  const calls: DayCallOut[] = lit.map((each) => ({ kind: 'light', ...each }));
+export function agendaOf({ batches, lit }: DayDocument, feeds: readonly FeedDue[] = [], stateOf: (batch: DayBatchDocument, blockId: string) => BlockState = saidState): DayCallOut[] {
+  const calls: DayCallOut[] = [...lit.map((each) => ({ kind: 'light', ...each }) as const), ...feeds.map((due) => ({ kind: 'keep', atMs: due.atMs, due }) as const)];
   for (const batch of batches) {
     const blocks = Object.entries(batch.at);
     for (const [blockId, { startMs, endMs, kind, title, setC, ovenId, handsOn, looksMs, feed }] of blocks) {
@@ -71,6 +75,6 @@ export function withoutEnded(day: DayDocument, hasEnded: (bakeId: string) => boo
 /** What is to be done next: what should have begun and nobody said that it has, else the first that is still to come and asks for somebody. */
 export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOut | null {
   const asks = (call: DayCallOut): boolean =>
-    call.kind === 'block' ? call.state === 'todo' && !call.byItself : call.atMs >= nowMs - 60_000;
+    call.kind === 'block' ? call.state === 'todo' && !call.byItself : call.kind === 'keep' || call.atMs >= nowMs - 60_000;
   return calls.find(asks) ?? null;
 } // prettier-ignore

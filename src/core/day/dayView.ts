@@ -4,6 +4,7 @@ import type { DayBatchDocument } from './dayDocument';
 import type { StarterShort } from './fedWays';
 import type { Lever } from './levers';
 import type { DayNeeds } from './needs';
+import type { FromJar } from './starterTaken';
 import type { Score } from './score';
 
 /** One step in a block of the day, with when it begins. */
@@ -74,7 +75,7 @@ export interface BatchView {
   /** The starter it wants cannot be promised. */
   readonly short: StarterShort | null;
   /** What is ripe in the jar goes into it. */
-  readonly fromJar: { readonly name: string; readonly massG: number } | null;
+  readonly fromJar: FromJar | null;
 }
 
 export interface OvenView {

@@ -5,6 +5,7 @@ import { feedsFor, type DoughFeed } from '../starter/feedFor';
 import type { Starter } from '../starter/starterDocument';
 import type { StarterNow } from '../starter/starterNow';
 import type { DayBatchDocument } from './dayDocument';
+import { feedBlockId } from './fedBlock';
 import type { BatchWay } from './kitchenDay';
 import type { Strand } from './dayProblem';
 import type { BatchStrand, Block } from './strandsOf';
@@ -23,7 +24,6 @@ export interface StarterShort {
 /** So many ways to feed for a batch as it is written; for one with a lever pulled the first two will do. */
 const WITH_LEVER = 2;
 
-export const feedBlockId = (starterId: string): string => `feed ${starterId}`;
 const fedId = (wayId: string, feed: DoughFeed): string =>
   `${wayId} ripe ${feed.kind === 'jar' ? 0 : feed.parts}`;
 

@@ -124,7 +124,7 @@ class View {
         likely: outcome ? { fromMs: this.ms(outcome.ready.low), toMs: this.ms(outcome.ready.high), chance: outcome.chance } : null,
         collision: final && (hasPromise || !placed) ? this.collision(id, found) : null,
         short: this.kitchen.short.get(id) ?? null,
-        fromJar: fromJar?.kind === 'jar' ? fromJar : null,
+        fromJar: fromJar?.kind === 'jar' ? { starterId: fromJar.starterId, name: fromJar.name, massG: fromJar.massG } : null,
       };
     });
   } // prettier-ignore

@@ -7,6 +7,7 @@ export {
   FORMULA,
   KIT,
   LIFE,
+  STARTERS,
   KITCHEN_DETAILS,
   KITCHEN_ENTRY,
   type BakePlan,

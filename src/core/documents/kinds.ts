@@ -4,6 +4,7 @@ import { batchRequestSchema } from '../batch/batchRequest';
 import { batchSheetSchema } from '../batch/batchSheet';
 import { ordinaryScales } from '../batch/scale';
 import { dayDocumentSchema, type DayDocument } from '../day/dayDocument';
+import { startersDocumentSchema, type StartersDocument } from '../starter/starterDocument';
 import { lifeDocumentSchema, type LifeDocument } from '../day/lifeDocument';
 import { formulaSchema, type Formula } from '../formula/formulaSchema';
 import { sizeFromWords } from '../formula/sizeFromWords';
@@ -105,6 +106,14 @@ export const LIFE: DocumentKind<LifeDocument> = {
   upgrades: {},
 };
 
+/** The starters of a kitchen, each with what happened to it. */
+export const STARTERS: DocumentKind<StartersDocument> = {
+  name: 'starters',
+  version: 1,
+  schema: startersDocumentSchema,
+  upgrades: {},
+};
+
 export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   FORMULA,
   BAKE_PLAN,
@@ -114,4 +123,5 @@ export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   KITCHEN_DETAILS,
   DAY,
   LIFE,
+  STARTERS,
 ];

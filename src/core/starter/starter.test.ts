@@ -157,8 +157,12 @@ test('a feed falls where somebody has a hand for it, as near to when it is due a
   expect(due([[40, 48]])).toEqual([[24, true]]);
   // what is due the day after is no part of this one
   expect(feedsDue(kept, at(1), 12 * HOUR, null, [])).toEqual([]);
-  // one that nobody has fed is due now
-  expect(feedsDue(kept, at(60), DAY, null, []).map(({ atMs }) => hoursOf(atMs))).toEqual([60]);
+  // what should have been fed is due since then; where nobody was there, since somebody is
+  const since = (hours: number, free: readonly [number, number][]) =>
+    feedsDue(kept, at(hours), DAY, free.map(([from, to]) => ({ fromMs: at(from), toMs: at(to) })), []).map(({ atMs }) => hoursOf(atMs));
+  expect(since(60, [[36, 80]])).toEqual([24]);
+  expect(since(26, [[2, 20], [25, 40]])).toEqual([25]);
+  expect(since(26, [[2, 20], [30, 40]])).toEqual([30]);
 }); // prettier-ignore
 
 test('a document is refused that no kitchen writes', () => {

@@ -153,6 +153,10 @@ function jarOf(log: readonly StarterEvent[]): Jar {
       case 'thrown':
         jar.massG = 0;
         break;
+      case 'moved':
+      case 'top':
+      case 'grown':
+        break;
       case 'discardUsed': {
         let left = event.massG;
         // the oldest first

@@ -39,6 +39,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
   const { timeZone } = usePreferences().ways;
   const over = useDayValue().overMs?.get(batch.id);
   const leverWords = useLeverWords();
+  const units = useUnits();
   const twice = useTwice();
   const [trouble, setTrouble] = useState<string | null>(null);
   const collision = laid?.collision ?? null;
@@ -62,6 +63,13 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
       {made && (
         <p className="mt-1 text-sm">
           <strong>{made[0]!.toUpperCase() + made.slice(1)}.</strong> <span className="text-soft">{words.onlyThisBatch}</span>
+        </p>
+      )}
+      {laid?.fromJar && <p className="mt-1 text-sm">{words.fromJar(units.mass(laid.fromJar.massG), laid.fromJar.name)}</p>}
+      {laid?.short && over === undefined && batch.bakeId === null && (
+        <p className="mt-1 text-sm font-semibold text-alarm" data-testid="starter-short">
+          {words.short[laid.short.why](laid.short.name, units.mass(laid.short.neededG), units.mass(laid.short.massG))}{' '}
+          <KitchenLink href="/starters" className="underline">{words.toTheStarters}</KitchenLink>
         </p>
       )}
       {collision && <Collision batch={batch} collision={collision} />}

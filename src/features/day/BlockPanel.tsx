@@ -5,7 +5,8 @@ import { wallField, wallFieldMs } from '@/core/day/dayEdit';
 import { Button, IconButton } from '@/ui/Button';
 import { words } from '@/wording/screens/day/BlockPanel';
 import { BLOCK_WORD } from '@/wording/words';
-import { usePreferences } from '../preferences/PreferencesProvider';
+import { words as callWords } from '@/wording/screens/day/calls';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 
 /** What can be said of one block: that it has begun, is done, takes longer, has to be when it is; and when the dough can wait no more. */
@@ -14,6 +15,7 @@ export function BlockPanel({ batchId, block, onClose }: { batchId: string; block
   const { nowMs, day } = useDayValue();
   const edit = useDayEdit();
   const { timeZone } = usePreferences().ways;
+  const units = useUnits();
   const [first] = block.steps;
   const name = (block.steps.length === 1 && first?.title) || BLOCK_WORD[block.kind];
   const of = { batchId, blockId: block.id };
@@ -31,6 +33,7 @@ export function BlockPanel({ batchId, block, onClose }: { batchId: string; block
         </IconButton>
       </div>
       <p className="figure text-3xl">{say.fromTo(block.startMs, block.endMs)}</p>
+      {block.feed && <p className="text-lg">{callWords.feed(block.feed.name, units.mass(block.feed.seedG), units.mass(block.feed.flourG), units.mass(block.feed.waterG))}</p>}
       {block.steps.length > 1 && <p className="text-sm">{words.inIt(block.steps.map(({ kind }) => kind))}</p>}
       {block.latestMs !== null && block.state === 'todo' && <p className="text-sm text-soft">{words.latest(say.at(block.latestMs))}</p>}
       {block.looksMs.length > 0 && <p className="text-sm text-soft">{words.looks(block.looksMs.map(say.at).join(', '))}</p>}

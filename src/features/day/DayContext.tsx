@@ -6,7 +6,7 @@ import type { DayView } from '@/core/day/dayView';
 import type { DayCallOut } from '@/core/day/agenda';
 import { words } from '@/wording/screens/day/calls';
 import { BLOCK_WORD } from '@/wording/words';
-import { useKitchenTime } from '../preferences/time';
+import { useClockWords } from '../clock/useClockWords';
 import { useUnits } from '../preferences/PreferencesProvider';
 
 interface DayValue {
@@ -20,7 +20,6 @@ interface DayValue {
   readonly edit?: (edit: DayEdit) => string | null;
 }
 
-const DAY_MS = 86_400_000;
 const Context = createContext<DayValue | null>(null);
 export function DayProvider({ value, children }: { value: DayValue; children: ReactNode }) {
   return <Context value={value}>{children}</Context>;
@@ -38,23 +37,11 @@ export const useDayEdit = (): NonNullable<DayValue['edit']> => useDayValue().edi
 /** How things of the day are told: by the kitchen's clock, its ovens by their names, its batches by their formulas'. */
 export function useDayWords() {
   const { day, ovens, nowMs } = useDayValue();
-  const time = useKitchenTime();
+  const clockWords = useClockWords(nowMs);
   const units = useUnits();
   return useMemo(() => {
     const oven = (id: string | null): string => ovens.find((each) => each.id === id)?.name ?? '';
     const batch = (id: string): string => day.batches.find((each) => each.id === id)?.name ?? '';
-    const today = time.day(nowMs);
-    const tomorrow = time.day(nowMs + DAY_MS);
-    /** Empty: today's. */
-    const dayOf = (ms: number): string => {
-      const day = time.day(ms);
-      return day === today ? '' : day === tomorrow ? words.tomorrow : day;
-    };
-    /** With its day where it is not today's. */
-    const at = (ms: number): string => [dayOf(ms), time.clock(ms)].filter(Boolean).join(' ');
-    /** Two moments, the day told once. */
-    const fromTo = (fromMs: number, toMs: number): string =>
-      words.fromTo(at(fromMs), time.day(fromMs) === time.day(toMs) ? time.clock(toMs) : at(toMs));
     const step = (call: { readonly step: keyof typeof BLOCK_WORD; readonly title: string }): string =>
       call.title || BLOCK_WORD[call.step];
     const call = (each: DayCallOut): string => {
@@ -65,20 +52,23 @@ export function useDayWords() {
           return words.look(step(each));
         case 'ready':
           return words.ready;
-        case 'block':
-          return step(each);
+        case 'keep': {
+          const { name, feed, nobody } = each.due;
+          const told = words.keep(name, units.mass(feed.keepG), units.mass(feed.flourG), units.mass(feed.waterG));
+          return nobody ? `${told} (${words.keepNobody})` : told;
+        }
+        case 'block': {
+          const { feed } = each;
+          return feed ? words.feed(feed.name, units.mass(feed.seedG), units.mass(feed.flourG), units.mass(feed.waterG)) : step(each);
+        }
       }
     };
     return {
+      ...clockWords,
       oven,
       batch,
-      at,
-      fromTo,
-      dayOf,
-      day: time.day,
       call,
-      clock: time.clock,
       temp: units.temperature,
     };
-  }, [day.batches, ovens, nowMs, time, units]);
+  }, [day.batches, ovens, clockWords, units]);
 }

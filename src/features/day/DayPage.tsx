@@ -29,6 +29,10 @@ import { NeedsList } from './NeedsList';
 import { NextCall } from './NextCall';
 import { ReadyAt } from './ReadyAt';
 import type { Stored } from '../versioned/useVersioned';
+import { useStarters } from '../starter/useStarters';
+import { starterTaken } from '@/core/day/starterTaken';
+import type { FeedDue } from '@/core/starter/feedsDue';
+import type { StartersDocument } from '@/core/starter/starterDocument';
 import { useDay, useLife } from './useDay';
 import { useDayPlan, type DayPlanning } from './useDayPlan';
 
@@ -39,6 +43,8 @@ const HoursDialog = dynamic(() => import('./HoursDialog').then((module) => modul
 interface DayPageProps {
   readonly day: Stored<DayDocument>;
   readonly life: Stored<LifeDocument>;
+  readonly starters: Stored<StartersDocument>;
+  readonly feeds: readonly FeedDue[];
   readonly formulas: readonly DayFormula[];
   readonly bakes: Readonly<Record<string, BakeProgress>>;
   /** A formula that was sent here to be put on the day. */
@@ -78,9 +84,10 @@ function useBakes(first: DayPageProps['bakes'], hasBakes: boolean): DayPageProps
 } // prettier-ignore
 
 /** The day: what is to be done next, everything on one clock, and each bread with how sure it is. */
-export function DayPage({ day: storedDay, life: storedLife, formulas: known, bakes: firstBakes, add, nowMs: drawnMs }: DayPageProps) {
+export function DayPage({ day: storedDay, life: storedLife, formulas: known, bakes: firstBakes, starters: storedStarters, feeds, add, nowMs: drawnMs }: DayPageProps) {
   const { value: day, change, save } = useDay(storedDay);
   const { value: life, change: changeLife } = useLife(storedLife);
+  const { value: starters, change: changeStarters } = useStarters(storedStarters);
   const { kit } = useStoredKit();
   const { stored } = useStoredEntries();
   const { timeZone } = usePreferences().ways;
@@ -91,7 +98,7 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
   const [own, setOwn] = useState<readonly DayFormula[]>([]);
   const formulas = useMemo(() => [...known, ...own], [known, own]);
   const bakes = useBakes(firstBakes, day.batches.some(({ bakeId }) => bakeId !== null));
-  const planning = useDayPlan(day, { life, zone: timeZone, kit, stored, formulas, bakes, nowMs });
+  const planning = useDayPlan(day, { life, zone: timeZone, kit, stored, formulas, bakes, starters, nowMs });
   const { view } = planning;
   const latest = useRef(day);
   useEffect(() => {
@@ -116,6 +123,9 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
     latest.current = next.value;
     isToSave.current = true;
     change(next.value);
+    // what goes out of the jar for it is told of the jar as well
+    const fromJar = 'batchId' in made ? view?.batches.find(({ id }) => id === made.batchId)?.fromJar : null;
+    changeStarters(starterTaken(starters, latest.current.batches, made, fromJar ?? null, nowMs));
     return null;
   };
   const overMs = useMemo(
@@ -128,7 +138,7 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
   const value = { day, view, ovens: kit.ovens, nowMs, overMs, edit };
   return (
     <DayProvider value={value}>
-      <DayBody planning={planning} save={save} add={add} life={life} changeLife={changeLife}
+      <DayBody planning={planning} save={save} add={add} feeds={feeds} life={life} changeLife={changeLife}
         onAdd={(formula) => setOwn((was) => [...was, formula])} />
     </DayProvider>
   );
@@ -138,12 +148,13 @@ interface DayBodyProps {
   readonly planning: DayPlanning;
   readonly save: ReturnType<typeof useDay>['save'];
   readonly add: DayFormula | null;
+  readonly feeds: readonly FeedDue[];
   readonly life: LifeDocument;
   readonly changeLife: (life: LifeDocument) => void;
   readonly onAdd: (formula: DayFormula) => void;
 }
 
-function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps) {
+function DayBody({ planning, save, add, feeds, life, changeLife, onAdd }: DayBodyProps) {
   const { day, view, nowMs, overMs } = useDayValue();
   const edit = useDayEdit();
   const kitchen = useKitchen();
@@ -165,8 +176,8 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
       return batch.bakeId !== null || batch.progress[blockId]?.endMs != null ? 'done' : 'todo';
     };
     const ended = (bakeId: string) => day.batches.some((batch) => batch.bakeId === bakeId && overMs?.has(batch.id));
-    return agendaOf(withoutEnded(view ? dayWith(day, view) : day, ended), stateOf);
-  }, [day, view, overMs]);
+    return agendaOf(withoutEnded(view ? dayWith(day, view) : day, ended), feeds, stateOf);
+  }, [day, view, overMs, feeds]);
   const block = chosen && view?.batches.find(({ id }) => id === chosen.batchId)?.blocks.find(({ id }) => id === chosen.blockId);
   const close = () => {
     setAsking(null);
@@ -197,7 +208,12 @@ function DayBody({ planning, save, add, life, changeLife, onAdd }: DayBodyProps)
       )}
       <Notes planning={planning} save={save} />
       {day.batches.length === 0 ? (
-        !asking && <Nothing />
+        !asking && (
+          <>
+            {calls.length > 0 && <NextCall calls={calls} />}
+            <Nothing />
+          </>
+        )
       ) : (
         <>
           <div className="no-print"><NextCall calls={calls} /></div>

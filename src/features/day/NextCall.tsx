@@ -39,8 +39,9 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
           </p>
         </div>
         <div className="flex flex-wrap gap-2">
+          {next.kind === 'keep' && <KitchenLink href={`/starters#${next.due.starterId}`} className={buttonClass('strong', 'bench')}>{words.toTheStarters}</KitchenLink>}
           {next.kind === 'block' && bakeId && <KitchenLink href={`/bench/${bakeId}`} className={buttonClass('now', 'bench')}>{words.toTheBench}</KitchenLink>}
-          {!edit && <KitchenLink href="/day" className={buttonClass('strong', 'bench')}>{words.wholeDay}</KitchenLink>}
+          {!edit && next.kind !== 'keep' && <KitchenLink href="/day" className={buttonClass('strong', 'bench')}>{words.wholeDay}</KitchenLink>}
           {edit && next.kind === 'block' && !bakeId && awayMs < 30 * 60_000 && (
             <Button look="now" size="bench" onClick={() => edit({ type: 'begun', batchId: next.batchId, blockId: next.blockId, atMs: nowMs })}>{words.started}</Button>
           )}

@@ -48,12 +48,12 @@ export function useDayPlan(day: DayDocument, around: Around): DayPlanning {
   });
   const port = useRef<DayPort | null>(null);
   const ids = useRef(0);
-  const { life, kit, formulas, bakes, nowMs } = around;
+  const { life, kit, formulas, bakes, starters, nowMs } = around;
   const wanted = wantedOf(day);
   const told = useMemo(
     () =>
-      JSON.stringify([life, kit, bakes, formulas.map(({ formulaId, revision }) => [formulaId, revision])]),
-    [life, kit, bakes, formulas],
+      JSON.stringify([life, kit, bakes, starters, formulas.map(({ formulaId, revision }) => [formulaId, revision])]),
+    [life, kit, bakes, starters, formulas],
   );
   const key = `${wanted} ${told}`;
   const slot = Math.floor(nowMs / SLOT_MS);

@@ -1,5 +1,6 @@
 'use client';
 import type { DayDocument } from '@/core/day/dayDocument';
+import type { FeedDue } from '@/core/starter/feedsDue';
 import type { SetAside } from '@/core/documents';
 import Link from 'next/link';
 import { buttonClass } from '@/ui/Button';
@@ -25,6 +26,8 @@ interface HomePageProps {
   /** What is planned, and the ovens it names. */
   day: DayDocument;
   ovens: readonly { readonly id: string; readonly name: string }[];
+  /** When starters are fed next. */
+  feeds: readonly FeedDue[];
   nowMs: number;
 }
 
@@ -39,6 +42,7 @@ export function HomePage({
   setAside,
   day,
   ovens,
+  feeds,
   nowMs,
 }: HomePageProps) {
   const time = useKitchenTime();
@@ -50,6 +54,9 @@ export function HomePage({
           {time.dayAndYear(nowMs)}{' '}
           <KitchenLink href="/day" className="ml-2 text-link underline">
             {day.batches.length > 0 ? words.theDay : words.planADay}
+          </KitchenLink>{' '}
+          <KitchenLink href="/starters" className="ml-2 text-link underline">
+            {words.starters}
           </KitchenLink>{' '}
           <Link href="/kitchens" className="ml-2 text-link underline lg:hidden">
             {words.otherKitchens}
@@ -65,7 +72,7 @@ export function HomePage({
         </p>
       )}
       <SetAsideNote setAside={setAside} />
-      <TodayDay day={day} ovens={ovens} nowMs={nowMs} />
+      <TodayDay day={day} ovens={ovens} feeds={feeds} nowMs={nowMs} />
       <section aria-labelledby="running-title">
         <h2 id="running-title" className="mb-2 text-lg">
           {words.inProgress}

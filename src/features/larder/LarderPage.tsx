@@ -9,6 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { cx } from '@/ui/cx';
 import { Menu } from '@/ui/Menu';
 import { useAwake } from '@/ui/useAwake';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useBook, useStoredEntries } from '../book/BookProvider';
 import { RoleDot } from '../formula/RoleDot';
 import { FAMILY_WORD, ROLE_WORD } from '@/wording/words';
@@ -101,6 +102,9 @@ export function LarderPage() {
     <>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">{words.ingredients}</h1>
+        <KitchenLink href="/starters" className="mr-auto ml-2 text-link underline">
+          {words.starters}
+        </KitchenLink>
         <AddOwn onWrite={setWriting} />
       </div>
       <div className="grid items-start gap-5 lg:grid-cols-[22rem_minmax(0,1fr)]">

@@ -47,6 +47,7 @@ export function routeOf(lane: string): Route | null {
     case 'kit':
     case 'day':
     case 'life':
+    case 'starters':
       return { path: api(`/${kind}`), atOnce: 1, body: first };
     case 'ingredient':
       return { path: api('/ingredients'), atOnce: 1, body: first };

@@ -1,6 +1,7 @@
 /** Titles, and the pages that are none: not found, not answering. */
 export const words = {
   theDay: 'The day',
+  starters: 'Starters',
   help: 'Help',
   bench: 'Bench',
   startedEarlier: 'Started earlier',

@@ -1,7 +1,8 @@
 import { HomePage } from '@/features/home/HomePage';
 import { bakesUnderWay, logbook, stockLeft } from '@/server/bakes';
 import { withoutEnded } from '@/core/day/agenda';
-import { loadDay } from '@/server/day';
+import { loadDay, loadLife } from '@/server/day';
+import { feedsOn, loadStarters } from '@/server/starters';
 import { loadKit } from '@/server/kit';
 import { kitchenOf, type KitchenParams } from './kitchenOf';
 
@@ -11,12 +12,14 @@ const LAST = 5;
 
 export default async function Page({ params }: KitchenParams) {
   const context = await kitchenOf(params);
-  const [running, last, stock, day, { kit }] = await Promise.all([
+  const [running, last, stock, day, { kit }, life, starters] = await Promise.all([
     bakesUnderWay(context, { after: null, most: RUNNING }),
     logbook(context, { formulaId: null, words: [], again: null, order: 'newest', after: null, most: LAST }),
     stockLeft(context),
     loadDay(context),
     loadKit(context),
+    loadLife(context),
+    loadStarters(context),
   ]);
   return (
     <HomePage
@@ -30,7 +33,7 @@ export default async function Page({ params }: KitchenParams) {
         ...(context.kitchen.setAside ? [context.kitchen.setAside] : []),
         ...running.setAside,
         ...last.setAside,
-        ...(day.setAside ? [day.setAside] : []),
+        ...[day, life, starters].flatMap(({ setAside }) => setAside ?? []),
       ]}
       // of more bakes than are shown here nobody knows which have ended
       day={
@@ -38,6 +41,7 @@ export default async function Page({ params }: KitchenParams) {
           ? day.value
           : withoutEnded(day.value, (id) => !running.bakes.some((bake) => bake.id === id))
       }
+      feeds={feedsOn(context, starters.value, life.value, day.value)}
       ovens={kit.ovens.map(({ id, name }) => ({ id, name }))}
       nowMs={context.now().getTime()}
     />

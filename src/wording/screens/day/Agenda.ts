@@ -10,6 +10,7 @@ export const words = {
   done: 'Done',
   running: 'In progress:',
   wholeDay: 'The whole day',
+  toTheStarters: 'To the starters',
   toTheBench: 'To the bench',
   clock: 'Time',
   what: 'What',

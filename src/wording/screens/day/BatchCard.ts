@@ -2,6 +2,13 @@ import type { LeverKind } from '@/core/day/levers';
 
 /** What the screen says. */
 export const words = {
+  fromJar: (mass: string, name: string) => `${mass} of ${name} as it is: ripe in the jar.`,
+  short: {
+    tooLittle: (name: string, needed: string, mass: string) => `It takes ${needed} of ${name}; ${mass} is in the jar, too little to feed from.`,
+    young: (name: string, needed: string) => `It takes ${needed} of ${name}, which is not built yet.`,
+    thrown: (name: string, needed: string) => `It takes ${needed} of ${name}, which was thrown away.`,
+  },
+  toTheStarters: 'To the starters',
   ready: 'Ready',
   between: (when: string) => `most likely ${when}`,
   chance: (percent: number) => `${percent} of 100 such days keep the promise`,

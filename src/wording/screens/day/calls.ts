@@ -12,6 +12,9 @@ const WITH: Record<PlateKind, string> = {
 export const words = {
   light: (oven: string, temp: string, plate: PlateKind | null) => `Light ${oven}: ${temp}${plate ? WITH[plate] : ''}`,
   look: (step: string) => `Look at the ${step.toLowerCase()}`,
+  feed: (name: string, seed: string, flour: string, water: string) => `Feed ${name}: ${seed} of it, ${flour} flour, ${water} water`,
+  keep: (name: string, kept: string, flour: string, water: string) => `Feed ${name}: keep ${kept}, add ${flour} flour and ${water} water`,
+  keepNobody: 'nobody is there when it is due',
   ready: 'Ready',
   tomorrow: 'tomorrow',
   fromTo: (from: string, to: string) => `${from} to ${to}`,

@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  starters: 'Starters',
   sortBy: 'Sort by',
   byKind: 'By kind',
   byName: 'By name',

@@ -18,7 +18,7 @@ export default async function Page({ params, searchParams }: DayParams) {
   const context = await kitchenOf(params);
   const { add } = await searchParams;
   const { day, life, ...data } = await dayPageData(context, typeof add === 'string' ? knownId(add) : null);
-  const setAside = [day.setAside, life.setAside].filter((each) => each !== undefined);
+  const setAside = [day.setAside, life.setAside, data.starters.setAside].filter((each) => each !== undefined);
   return (
     <Book context={context} holds={[data.formulas, data.add]}>
       <SetAsideNote setAside={setAside} />

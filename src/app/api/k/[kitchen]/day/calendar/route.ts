@@ -1,6 +1,7 @@
 import { withoutEnded, type DayCallOut } from '@/core/day/agenda';
-import { formatTemperature } from '@/core/units';
-import { loadDay } from '@/server/day';
+import { formatMass, formatTemperature } from '@/core/units';
+import { loadDay, loadLife } from '@/server/day';
+import { feedsOn, loadStarters } from '@/server/starters';
 import { dayCalendar } from '@/server/dayCalendar';
 import { dayBakes } from '@/server/dayPage';
 import { loadKit } from '@/server/kit';
@@ -13,21 +14,31 @@ import { kitchenOf, type KitchenParams } from '../../../../kitchenOf';
 export const GET = (_request: Request, { params }: KitchenParams): Promise<Response> =>
   reading(async () => {
     const context = await kitchenOf(params);
-    const [{ value: whole }, { kit }] = await Promise.all([loadDay(context), loadKit(context)]);
+    const [{ value: whole }, { kit }, life, starters] = await Promise.all([loadDay(context), loadKit(context), loadLife(context), loadStarters(context)]);
     const bakes = await dayBakes(context, whole);
     const day = withoutEnded(whole, (id) => bakes[id]?.endedMs != null);
     const nameOf = (id: string) => day.batches.find((batch) => batch.id === id)?.name ?? '';
+    const grams = (massG: number) => formatMass(massG, 'g');
+    const feeds = feedsOn(context, starters.value, life.value, day);
     const say = (call: DayCallOut): string => {
       if (call.kind === 'light') {
         const oven = kit.ovens.find(({ id }) => id === call.ovenId)?.name ?? '';
         return words.light(oven, formatTemperature(call.setC, 'C'), call.plate);
       }
       if (call.kind === 'ready') return `${words.ready}: ${nameOf(call.batchId)}`;
+      if (call.kind === 'keep') {
+        const { name, feed } = call.due;
+        return words.keep(name, grams(feed.keepG), grams(feed.flourG), grams(feed.waterG));
+      }
+      if (call.kind === 'block' && call.feed) {
+        const { name, seedG, flourG, waterG } = call.feed;
+        return `${words.feed(name, grams(seedG), grams(flourG), grams(waterG))}: ${nameOf(call.batchId)}`;
+      }
       const step = call.title || BLOCK_WORD[call.step];
       return `${call.kind === 'look' ? words.look(step) : step}: ${nameOf(call.batchId)}`;
     };
     const { id, details } = context.kitchen;
-    return new Response(dayCalendar(day, id, context.now().getTime(), { name: details.name, say }), {
+    return new Response(dayCalendar(day, feeds, id, context.now().getTime(), { name: details.name, say }), {
       headers: {
         'content-type': 'text/calendar; charset=utf-8',
         'content-disposition': 'attachment; filename="honest-crumb-day.ics"',
