@@ -1,4 +1,5 @@
-import { batchWays, formulaKey, type BatchWay, type WaysOf } from '@/core/day/kitchenDay';
+import type { BatchWay } from '@/core/day/batchWay';
+import { batchWays, formulaKey, type WaysOf } from '@/core/day/kitchenDay';
 import { layOutDay } from '@/core/day/laidOut';
 import { sparingBook } from '@/core/ingredients';
 import type { Result } from '@/core/result';

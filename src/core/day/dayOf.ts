@@ -8,7 +8,7 @@ import { dayOven } from './dayOven';
 import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Variant } from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
 import { litFor, ovenVisits } from './ovenVisits';
-import { withFeed, whileRipe } from './fedWays';
+import { withFeed, whileRipe } from './fedBlock';
 import { blockKey } from './score';
 import type { DoughFeed } from '../starter/feedFor';
 import type { Plate } from '../heat/parameters';
@@ -116,14 +116,14 @@ export function batchVariants({ id, ways, formula, ready, ovenIds }: DayBatchWis
     const plain = batchStrands(sheet);
     const strands = feed ? withFeed(plain, sheet.steps, feed) : plain;
     for (const block of strands.flatMap((strand) => strand.blocks)) blocks.set(blockKey(id, variantId, block), block);
-    const laid = asDayStrands(strands, {
+    const placed = asDayStrands(strands, {
       slotMin,
       promise,
       // the usual one first
       ovenIds: () => ovenIds ?? [...new Set([usual?.id ?? kit.ovenId, ...alike])],
       shareOf: (block) => shareOf(sheet, block),
     });
-    return { id: variantId, tasteCost, strands: feed?.kind === 'jar' ? whileRipe(laid, plain, sheet.steps, feed, slotOf) : laid };
+    return { id: variantId, tasteCost, strands: feed?.kind === 'jar' ? whileRipe(placed, plain, sheet.steps, feed, slotOf) : placed };
   });
 } // prettier-ignore
 

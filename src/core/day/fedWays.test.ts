@@ -12,7 +12,7 @@ const BATON = '0b8f6d1c-52a1-4b0f-8a53-1f4f7c1f9d01';
 const fedAt = (ms: number, massG = 200): StarterEvent => ({
   id: '00000000-0000-4000-8000-000000000001', atMs: ms, kind: 'fed', keptG: massG / 5, flourG: (2 * massG) / 5, waterG: (2 * massG) / 5, rest: 'jar', place: 'room', tempC: 21,
 }); // prettier-ignore
-const kept = (...log: StarterEvent[]) => ({ starters: [starter(log)] });
+const jar = (...log: StarterEvent[]) => ({ starters: [starter(log)] });
 const dayOf = (ready: string | null): DayDocument => ({
   batches: [dayBatch(BATON, 'sorghum-baton', ready, { id: BATON })],
   lit: [],
@@ -24,7 +24,7 @@ const kindsOf = (view: ReturnType<typeof laidOut>) => blocksOf(view).map(({ kind
 
 test('a dough of a kept starter is fed for in time: the feed first, ripe when it is mixed, and on the agenda with its amounts', () => {
   // fed two days ago: nothing in the jar is ripe any more
-  const starters = kept(fedAt(clockMs('08:00') - 48 * HOUR));
+  const starters = jar(fedAt(clockMs('08:00') - 48 * HOUR));
   const day = dayOf('21:00');
   const view = laidOut(day, '06:00', { starters, life: AWAKE });
   expect(kindsOf(view)[0]).toBe('feed');
@@ -47,7 +47,7 @@ test('a dough of a kept starter is fed for in time: the feed first, ripe when it
 }); // prettier-ignore
 
 test('supper tomorrow with a night between: the slow feed is given in the evening, and nobody gets up for it', () => {
-  const starters = kept(fedAt(clockMs('08:00') - 48 * HOUR));
+  const starters = jar(fedAt(clockMs('08:00') - 48 * HOUR));
   const day: DayDocument = { ...dayOf(null), batches: [{ ...dayOf(null).batches[0]!, ready: { fromMs: clockMs('17:00', '2026-11-29'), toMs: clockMs('17:00', '2026-11-29') } }] };
   const view = laidOut(day, '19:00', { starters, rounds: 30 });
   expect(view.batches[0]!.collision).toBeNull();
@@ -57,7 +57,7 @@ test('supper tomorrow with a night between: the slow feed is given in the evenin
 }); // prettier-ignore
 
 test('what is ripe in the jar is used while it is ripe: nothing is fed, and it is mixed in time', () => {
-  const starters = kept(fedAt(clockMs('06:00'), 300));
+  const starters = jar(fedAt(clockMs('06:00'), 300));
   const view = laidOut(dayOf(null), '11:00', { starters, life: AWAKE });
   expect(view.batches[0]).toMatchObject({ variantId: 'as written ripe 0', fromJar: { name: 'Mildred', massG: 174 } });
   expect(kindsOf(view)).not.toContain('feed');
@@ -72,13 +72,13 @@ test('too little in the jar, one that is young, one that was thrown away: it is 
     return batch!.short;
   };
   const fed = fedAt(clockMs('08:00') - 24 * HOUR, 15);
-  expect(shortOf({ starters: kept(fed) })).toEqual({ name: 'Mildred', neededG: 174, massG: 15, why: 'tooLittle' });
+  expect(shortOf({ starters: jar(fed) })).toEqual({ name: 'Mildred', neededG: 174, massG: 15, why: 'tooLittle' });
   expect(shortOf({ starters: { starters: [starter([fedAt(fed.atMs)], { begunMs: fed.atMs })] } })).toMatchObject({ why: 'young' });
-  expect(shortOf({ starters: kept(fed, { id: '00000000-0000-4000-8000-000000000002', kind: 'thrown', atMs: clockMs('05:00'), sign: 'orange' }) })).toMatchObject({ why: 'thrown' });
+  expect(shortOf({ starters: jar(fed, { id: '00000000-0000-4000-8000-000000000002', kind: 'thrown', atMs: clockMs('05:00'), sign: 'orange' }) })).toMatchObject({ why: 'thrown' });
 }); // prettier-ignore
 
 test('fed as the day asked, the feed is a fact, whatever the jar holds then; not ripe yet, the dough waits for it', () => {
-  const starters = kept(fedAt(clockMs('08:00') - 48 * HOUR, 100));
+  const starters = jar(fedAt(clockMs('08:00') - 48 * HOUR, 100));
   const saved = dayWith(dayOf('21:00'), laidOut(dayOf('21:00'), '06:00', { starters, life: AWAKE }));
   const feedId = Object.keys(saved.batches[0]!.at).find((id) => id.startsWith('feed '))!;
   const { startMs, endMs } = saved.batches[0]!.at[feedId]!;
@@ -89,7 +89,7 @@ test('fed as the day asked, the feed is a fact, whatever the jar holds then; not
   };
   const of = { batchId: BATON, blockId: feedId };
   const begun = edited({ type: 'begun', ...of, atMs: startMs }, startMs);
-  const empty = kept(...starters.starters[0]!.log, { id: '00000000-0000-4000-8000-000000000003', kind: 'taken', massG: 95, atMs: startMs });
+  const empty = jar(...starters.starters[0]!.log, { id: '00000000-0000-4000-8000-000000000003', kind: 'taken', massG: 95, atMs: startMs });
   const after = laidOut(begun, startMs + HOUR, { starters: empty, life: AWAKE });
   expect(after.batches[0]).toMatchObject({ variantId: saved.batches[0]!.variantId, short: null });
   expect(blocksOf(after)[0]).toMatchObject({ kind: 'feed', state: 'running', startMs });

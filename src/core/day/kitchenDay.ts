@@ -11,8 +11,8 @@ import type { DayPlan, PlacedBatch, Variant } from './dayProblem';
 import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
 import { handsOf } from './life';
+import type { BatchWay } from './batchWay';
 import { fedWays, type KeptStarters, type StarterShort } from './fedWays';
-import type { DoughFeed } from '../starter/feedFor';
 import { startersNow } from '../starter/feedsDue';
 import { NO_STARTERS, type StartersDocument } from '../starter/starterDocument';
 import { begunDay, type Progress } from './begunDay';
@@ -61,16 +61,6 @@ export const formulaKey = ({
   formulaId,
   revision,
 }: Pick<DayBatchDocument, 'formulaId' | 'revision'>): string => `${formulaId} ${revision}`;
-
-/** A way a batch can be made, with its sheet. */
-export interface BatchWay {
-  /** `leverId` of how it is made. */
-  readonly id: string;
-  readonly tasteCost: number;
-  readonly sheet: BatchSheet;
-  /** How its starter is fed for it; absent: it takes none that is kept. */
-  readonly feed?: DoughFeed;
-}
 
 /** What a formula usually makes. */
 export function usualRequest({ usualYield, ways }: Formula): BatchRequest {
@@ -129,7 +119,7 @@ export interface KitchenProblem {
   readonly waysOf: WaysOf;
   /** Batches whose starter cannot be promised. */
   readonly short: ReadonlyMap<string, StarterShort>;
-  readonly kept: KeptStarters;
+  readonly jars: KeptStarters;
 }
 
 const HOUR_MS = 3_600_000;
@@ -173,7 +163,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const { day: wanted, life, zone, kit, nowMs, formulas, bakes } = all;
   const leftOut: string[] = [];
   const ways = new Map<string, readonly BatchWay[]>();
-  const kept = startersNow(all.starters ?? NO_STARTERS, nowMs);
+  const jars = startersNow(all.starters ?? NO_STARTERS, nowMs);
   const short = new Map<string, StarterShort>();
   const wishes: DayBatchWish[] = [];
   let originMs = nowMs;
@@ -186,7 +176,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
       leftOut.push(batch.id);
       continue;
     }
-    const fed = bake ? { ways: made.value, short: null } : fedWays(batch, made.value, kept, kit.roomC, nowMs);
+    const fed = bake ? { ways: made.value, short: null } : fedWays(batch, made.value, jars, kit.roomC, nowMs);
     if (fed.short) short.set(batch.id, fed.short);
     ways.set(batch.id, fed.ways);
     const own = batch.ovenIds.filter((id) => kit.ovens.some((oven) => oven.id === id));
@@ -231,7 +221,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const nowSlot = Math.max(0, Math.ceil((nowMs - originMs) / SLOT_MS - 1e-9));
   const begun = begunDay(problem, { batches: saved }, progress, nowSlot);
   return ok({
-    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf, short, kept,
+    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf, short, jars,
     isLaidOut: wishes.every(({ id }) => begun.plan.batches[id] !== undefined),
   });
 } // prettier-ignore

@@ -163,7 +163,7 @@ class View {
     return ways.ok && wish
       ? variantsBeyond(
           wish,
-          fedWays(wanted, ways.value, kitchen.kept, all.kit.roomC, all.nowMs).ways,
+          fedWays(wanted, ways.value, kitchen.jars, all.kit.roomC, all.nowMs).ways,
           kitchen.day,
           all.kit,
         )

@@ -70,9 +70,9 @@ test('a day of a starter by a ratio: rising, ripe, past, hungry; what is fed, wh
 }); // prettier-ignore
 
 test('all is kept with small feeds; weighed counts; nothing in it is fed as a beginning', () => {
-  const kept = starter(told([0, fed(25, 20, 20)], [24, fed(65, 20, 20)], [30, { kind: 'weighed', massG: 98 }]), { school: 'keepAll', keepG: null, flourG: 20, waterG: 20 });
-  expect(starterNow(kept, at(25)).massG).toBe(105);
-  expect(starterNow(kept, at(31))).toMatchObject({ massG: 98, discard: null, next: { keepG: 98, discardG: 0 } });
+  const whole = starter(told([0, fed(25, 20, 20)], [24, fed(65, 20, 20)], [30, { kind: 'weighed', massG: 98 }]), { school: 'keepAll', keepG: null, flourG: 20, waterG: 20 });
+  expect(starterNow(whole, at(25)).massG).toBe(105);
+  expect(starterNow(whole, at(31))).toMatchObject({ massG: 98, discard: null, next: { keepG: 98, discardG: 0 } });
   expect(starterNow(starter([]), at(0))).toMatchObject({ state: 'unfed', massG: 0, next: { why: 'begin', keepG: 0 }, ripe: null });
 }); // prettier-ignore
 
@@ -146,20 +146,20 @@ test('for a dough: from the jar while it is ripe and enough is left, else fed fo
 }); // prettier-ignore
 
 test('a feed falls where somebody has a hand for it, as near to when it is due as can be; where nobody is there, that is said', () => {
-  const kept = { starters: [starter(told([0, fed(25, 50, 50)]))] };
+  const shelf = { starters: [starter(told([0, fed(25, 50, 50)]))] };
   const due = (free: readonly [number, number][] | null, busy: readonly [number, number][] = []) => {
     const spans = (all: readonly [number, number][]) => all.map(([from, to]) => ({ fromMs: at(from), toMs: at(to) }));
-    return feedsDue(kept, at(12), DAY, free && spans(free), spans(busy)).map(({ atMs, nobody }) => [hoursOf(atMs), nobody]);
+    return feedsDue(shelf, at(12), DAY, free && spans(free), spans(busy)).map(({ atMs, nobody }) => [hoursOf(atMs), nobody]);
   };
   expect(due(null)).toEqual([[24, false]]);
   expect(due([[0, 48]], [[23.5, 25.5]])).toEqual([[24 - 0.5 - 1 / 12, false]]);
   expect(due([[0, 22], [30, 48]])).toEqual([[22 - 1 / 12, false]]);
   expect(due([[40, 48]])).toEqual([[24, true]]);
   // what is due the day after is no part of this one
-  expect(feedsDue(kept, at(1), 12 * HOUR, null, [])).toEqual([]);
+  expect(feedsDue(shelf, at(1), 12 * HOUR, null, [])).toEqual([]);
   // what should have been fed is due since then; where nobody was there, since somebody is
   const since = (hours: number, free: readonly [number, number][]) =>
-    feedsDue(kept, at(hours), DAY, free.map(([from, to]) => ({ fromMs: at(from), toMs: at(to) })), []).map(({ atMs }) => hoursOf(atMs));
+    feedsDue(shelf, at(hours), DAY, free.map(([from, to]) => ({ fromMs: at(from), toMs: at(to) })), []).map(({ atMs }) => hoursOf(atMs));
   expect(since(60, [[36, 80]])).toEqual([24]);
   expect(since(26, [[2, 20], [25, 40]])).toEqual([25]);
   expect(since(26, [[2, 20], [30, 40]])).toEqual([30]);

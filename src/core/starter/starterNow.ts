@@ -16,7 +16,7 @@ interface Moment {
   readonly highMs: number;
 }
 
-export type StarterState = 'unfed' | 'rising' | 'ripe' | 'past' | 'hungry' | 'resting' | 'thrown';
+type StarterState = 'unfed' | 'rising' | 'ripe' | 'past' | 'hungry' | 'resting' | 'thrown';
 
 /** The next feed: so much is kept, so much flour and water come to it. */
 export interface NextFeed {
@@ -235,8 +235,8 @@ function stateOf(nowMs: number, place: StarterPlace, ripe: StarterNow['ripe'], n
 }
 
 const amountsOf = ({ keepG, flourG, waterG }: Starter, massG: number): Pick<NextFeed, 'keepG' | 'flourG' | 'waterG' | 'discardG'> => {
-  const kept = keepG === null ? massG : Math.min(keepG, massG);
-  return { keepG: kept, flourG, waterG, discardG: massG - kept };
+  const keptG = keepG === null ? massG : Math.min(keepG, massG);
+  return { keepG: keptG, flourG, waterG, discardG: massG - keptG };
 }; // prettier-ignore
 
 interface FedSoFar {
