@@ -8,6 +8,7 @@ import { dayOven } from './dayOven';
 import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Variant } from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
 import { litFor, ovenVisits } from './ovenVisits';
+import { roomResources, roomUses } from './kitRoom';
 import { withFeed, whileRipe } from './fedBlock';
 import { blockKey } from './score';
 import type { DoughFeed } from '../starter/feedFor';
@@ -23,7 +24,7 @@ export interface DayBatchWish {
     readonly sheet: BatchSheet;
     readonly feed?: DoughFeed;
   }[];
-  readonly formula: Pick<Formula, 'bakedAs' | 'steps'>;
+  readonly formula: Pick<Formula, 'bakedAs' | 'steps' | 'style' | 'ways'>;
   readonly ready: { readonly fromMs: number; readonly toMs: number } | null;
   /** Only these; absent: the one it usually goes in, and those of its kind. */
   readonly ovenIds?: readonly string[];
@@ -59,10 +60,6 @@ export interface Day {
 
 /** Nothing is planned in the last minutes before somebody leaves. */
 const LEAVE_MIN = 10;
-
-/** What there is one of where the kit says no more. */
-const ONE_OF = ['mixer', 'kettle', 'fryer', 'plate'] as const;
-const PLENTY = ['fridge', 'freezer'] as const;
 
 function checked({ fromMs: dayMs, endMs, slotMin, hands, batches }: DayWish): Result<null> {
   const { most, slots, people, slotMin: allowed } = DAY_LIMITS;
@@ -116,12 +113,14 @@ export function batchVariants({ id, ways, formula, ready, ovenIds }: DayBatchWis
     const plain = batchStrands(sheet);
     const strands = feed ? withFeed(plain, sheet.steps, feed) : plain;
     for (const block of strands.flatMap((strand) => strand.blocks)) blocks.set(blockKey(id, variantId, block), block);
+    const uses = roomUses(strands, sheet, formula, kit);
     const placed = asDayStrands(strands, {
       slotMin,
       promise,
       // the usual one first
       ovenIds: () => ovenIds ?? [...new Set([usual?.id ?? kit.ovenId, ...alike])],
       shareOf: (block) => shareOf(sheet, block),
+      usesOf: (block) => uses.get(block.id) ?? [],
     });
     return { id: variantId, tasteCost, strands: feed?.kind === 'jar' ? whileRipe(placed, plain, sheet.steps, feed, slotOf) : placed };
   });
@@ -159,7 +158,7 @@ export function dayOf(wish: DayWish): Result<Day> {
         ...(leaves && { leaveSlots: Math.ceil(LEAVE_MIN / slotMin) }),
       })),
       ovens,
-      resources: [...ONE_OF.map((id) => ({ id, capacity: 1 })), ...PLENTY.map((id) => ({ id, capacity: DAY_LIMITS.most }))],
+      resources: roomResources(kit),
       batches: batches.map((batch) => ({ id: batch.id, variants: batchVariants(batch, { kit, slotMin, slotOf, blocks }) })),
     },
   });

@@ -90,7 +90,7 @@ class PlayedDay {
       const end = startSlot + activity.lastsSlots;
       for (const { fromSlot, toSlot } of activity.hands)
         this.busy.push({ from: startSlot + fromSlot, to: startSlot + toSlot });
-      for (const { resourceId } of activity.uses)
+      for (const { resourceId } of activity.uses.filter((use) => this.isOneOf(use.resourceId)))
         this.freeFrom.set(resourceId, Math.max(end, this.freeFrom.get(resourceId) ?? 0));
       if (activity.heat && ovenId !== null)
         this.visits.push({ activity, placed: { startSlot, ovenId }, end });
@@ -114,11 +114,14 @@ class PlayedDay {
     for (const span of hands) this.busy.push({ from: start + span.from, to: start + span.to });
     const end = start + lasts;
     this.ends.set(`${batchId} ${activity.id}`, end);
-    for (const { resourceId } of activity.uses)
-      if (this.problem.resources.find(({ id }) => id === resourceId)?.capacity === 1) this.freeFrom.set(resourceId, end);
+    for (const { resourceId } of activity.uses) if (this.isOneOf(resourceId)) this.freeFrom.set(resourceId, end);
     if (activity.heat && placed.ovenId) this.visits.push({ activity, placed, end });
     return end;
   } // prettier-ignore
+
+  private isOneOf(resourceId: string): boolean {
+    return this.problem.resources.find(({ id }) => id === resourceId)?.capacity === 1;
+  }
 
   private nobodyAt(slot: number): boolean {
     return (this.people[Math.floor(slot)] ?? 1) === 0;

@@ -140,11 +140,12 @@ const SPARE = 0.12;
 /** How it takes its place in the day: in slots, rounded so that a strand keeps its length. */
 export function asDayStrands(
   strands: readonly BatchStrand[],
-  { slotMin, promise, ovenIds, shareOf }: {
+  { slotMin, promise, ovenIds, shareOf, usesOf }: {
     readonly slotMin: number;
     readonly promise: Due | null;
     readonly ovenIds: (block: Block) => readonly string[];
     readonly shareOf: (block: Block) => number;
+    readonly usesOf: (block: Block) => DayActivity['uses'];
   },
 ): Strand[] {
   const slotS = slotMin * 60;
@@ -179,7 +180,7 @@ export function asDayStrands(
         leastSlots: Math.min(spareSlots, mostSlots ?? spareSlots),
         mostSlots,
         hands: handsOf(block, lastsSlots),
-        uses: block.resource === null || block.resource === 'oven' ? [] : [{ resourceId: block.resource, amount: 1 }],
+        uses: usesOf(block),
         heat: block.heat && { ...block.heat, ovenIds: ovenIds(block), share: shareOf(block) },
       };
     });

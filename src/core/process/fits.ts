@@ -109,7 +109,7 @@ function inOven(on: PlateKind | null, piece: Lying, { oven, plates, tins }: Room
   const { floor, shelves } = oven;
   const floorFit: Fit | null = floor && { count: shelves * fitsOn(floor, piece), by: 'oven' };
   if (piece.shape === 'tin') {
-    const mine = tins.filter((tin) => tin.kind === piece.tin && alike(tin, piece));
+    const mine = tins.filter((tin) => tin.kind === piece.tin && isTinFor(tin, piece));
     const have = mine.reduce((sum, { count }) => sum + count, 0);
     return least([floorFit, have > 0 ? { count: have, by: 'tins' } : null]);
   }
@@ -126,7 +126,7 @@ function inOven(on: PlateKind | null, piece: Lying, { oven, plates, tins }: Room
 }
 
 /** A tin of the kit is meant where it is about as long and wide as the formula's, or as a tin for so much dough usually is. */
-function alike(tin: { lengthCm: number; widthCm: number }, piece: Lying): boolean {
+export function isTinFor(tin: { lengthCm: number; widthCm: number }, piece: Lying): boolean {
   const { long, wide } = footprintCm(piece);
   const near = (ownCm: number | null, usualCm: number, tinCm: number) =>
     ownCm === null ? Math.abs(tinCm / usualCm - 1) <= 0.3 : Math.abs(ownCm - tinCm) <= 1.5;
