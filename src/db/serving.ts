@@ -18,6 +18,7 @@ const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
   kitchen_day: ['select', 'insert'],
   kitchen_life: ['select', 'insert'],
   kitchen_starters: ['select', 'insert'],
+  kitchen_orders: ['select', 'insert'],
   bake_card: ['select', 'insert', 'update'],
   bake_under_way: ['select', 'insert', 'update', 'delete'],
   computed_answer: ['select', 'insert', 'update'],

@@ -4,6 +4,7 @@ import { bakeCard, emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { partedLoaf, plainLoaf } from '@/core/formula/testFormulas';
 import { EMPTY_DAY } from '@/core/day/dayDocument';
+import { NO_ORDERS } from '@/core/orders/orderDocument';
 import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
@@ -23,6 +24,7 @@ import { createFormula, duplicateFormula } from '@/server/formulas';
 import { saveEntry } from '@/server/ingredients';
 import { saveDay, saveLife } from '@/server/day';
 import { saveStarters } from '@/server/starters';
+import { saveOrders } from '@/server/orders';
 import { saveKit } from '@/server/kit';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
@@ -59,6 +61,7 @@ beforeAll(async () => {
   await saveDay(here, { requestId: requests.kit, seen: 0, day: EMPTY_DAY });
   await saveLife(here, { requestId: requests.kit, seen: 0, life: ORDINARY_LIFE });
   await saveStarters(here, { requestId: requests.kit, seen: 0, starters: NO_STARTERS });
+  await saveOrders(here, { requestId: requests.kit, seen: 0, orders: NO_ORDERS });
   if (!copy.ok || !running.ok || !over.ok) throw new Error('not made');
   const event = randomUUID();
   const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
@@ -195,7 +198,7 @@ const ofEach = <T>(ask: (store: versions.VersionStore<unknown>) => Promise<T>): 
   );
 
 const TABLES = [
-  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'computed_answer',
+  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'kitchen_orders', 'computed_answer',
 ]; // prettier-ignore
 async function saved(client: pg.PoolClient): Promise<string> {
   const all: unknown[] = [];

@@ -68,6 +68,18 @@ const dayBatchSchema = z.strictObject({
     }),
   ),
   bakeId: z.uuid().nullable(),
+  /** For whom it is made, as it was ordered. */
+  orders: z
+    .array(
+      z.strictObject({
+        orderId: z.uuid(),
+        date: z.string().regex(/^\d{4}-\d\d-\d\d$/),
+        who: plainText(60),
+        pieces: z.number().int().min(1).max(100_000),
+      }),
+    )
+    .max(200)
+    .optional(),
 });
 
 /** What a kitchen is going to make, on one clock; kept in versions. */

@@ -2,7 +2,8 @@ import { DEMO, dayBatch, demoFormula, clockMs } from '../../../tests/kitchenDays
 import type { Kit } from '../kit';
 import { checkPlan } from './checkPlan';
 import { dayOf, type Day } from './dayOf';
-import { batchWays, usualRequest } from './kitchenDay';
+import { batchWays } from './kitchenDay';
+import { usualRequest } from './usualRequest';
 import { searchDay } from './searchDay';
 
 const at = (clock: string) => clockMs(clock);

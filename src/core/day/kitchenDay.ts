@@ -62,13 +62,6 @@ export const formulaKey = ({
   revision,
 }: Pick<DayBatchDocument, 'formulaId' | 'revision'>): string => `${formulaId} ${revision}`;
 
-/** What a formula usually makes. */
-export function usualRequest({ usualYield, ways }: Formula): BatchRequest {
-  const { pieces, pieceMassG, bakeLossPercent, bowlLossPercent } = usualYield;
-  if (!ways?.length) return { mode: 'pieces', pieces, pieceMassG, weighed: 'dough', bakeLossPercent, bowlLossPercent };
-  return { mode: 'factor', factor: 1, pieceMassG, bowlLossPercent };
-} // prettier-ignore
-
 /**
  * The ways a batch can be made: as written first, then by the levers that are allowed.
  *

@@ -10,7 +10,8 @@ import { callsOf, dayOf, lightings, type Day, type DayBatchWish } from './dayOf'
 import { DAY_LIMITS } from './dayLimits';
 import type { Variant } from './dayProblem';
 import type { BatchWay } from './batchWay';
-import { batchWays, usualRequest, variantsBeyond } from './kitchenDay';
+import { batchWays, variantsBeyond } from './kitchenDay';
+import { usualRequest } from './usualRequest';
 import { LEVER_KINDS } from './levers';
 import { handsOf } from './life';
 import { playPlan, type Outcome } from './play';

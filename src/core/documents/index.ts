@@ -8,6 +8,7 @@ export {
   KIT,
   LIFE,
   STARTERS,
+  ORDERS,
   KITCHEN_DETAILS,
   KITCHEN_ENTRY,
   type BakePlan,

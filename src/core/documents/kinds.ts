@@ -4,6 +4,7 @@ import { batchRequestSchema } from '../batch/batchRequest';
 import { batchSheetSchema } from '../batch/batchSheet';
 import { ordinaryScales } from '../batch/scale';
 import { dayDocumentSchema, type DayDocument } from '../day/dayDocument';
+import { ordersDocumentSchema, type OrdersDocument } from '../orders/orderDocument';
 import { startersDocumentSchema, type StartersDocument } from '../starter/starterDocument';
 import { lifeDocumentSchema, type LifeDocument } from '../day/lifeDocument';
 import { formulaSchema, type Formula } from '../formula/formulaSchema';
@@ -114,6 +115,14 @@ export const STARTERS: DocumentKind<StartersDocument> = {
   upgrades: {},
 };
 
+/** What is ordered of a kitchen. */
+export const ORDERS: DocumentKind<OrdersDocument> = {
+  name: 'orders',
+  version: 1,
+  schema: ordersDocumentSchema,
+  upgrades: {},
+};
+
 export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   FORMULA,
   BAKE_PLAN,
@@ -124,4 +133,5 @@ export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   DAY,
   LIFE,
   STARTERS,
+  ORDERS,
 ];

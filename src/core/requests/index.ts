@@ -5,6 +5,7 @@ import { bakeActionSchema } from '../bake/bakeEvent';
 import { BAKINGS, type Baking } from './bakings';
 import { LAST_SEQ } from '../bake/lastSeq';
 import { dayDocumentSchema } from '../day/dayDocument';
+import { ordersDocumentSchema } from '../orders/orderDocument';
 import { startersDocumentSchema } from '../starter/starterDocument';
 import { lifeDocumentSchema } from '../day/lifeDocument';
 import { batchRequestSchema } from '../batch/batchRequest';
@@ -62,8 +63,15 @@ export type SaveDay = z.infer<typeof saveDaySchema>;
 export const saveLifeSchema = z.strictObject({ requestId, seen: version, life: lifeDocumentSchema });
 export type SaveLife = z.infer<typeof saveLifeSchema>;
 
-export const saveStartersSchema = z.strictObject({ requestId, seen: version, starters: startersDocumentSchema });
+export const saveStartersSchema = z.strictObject({
+  requestId,
+  seen: version,
+  starters: startersDocumentSchema,
+});
 export type SaveStarters = z.infer<typeof saveStartersSchema>;
+
+export const saveOrdersSchema = z.strictObject({ requestId, seen: version, orders: ordersDocumentSchema });
+export type SaveOrders = z.infer<typeof saveOrdersSchema>;
 
 export const archiveFormulaSchema = z.strictObject({ archived: z.boolean() });
 

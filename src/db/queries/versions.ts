@@ -1,11 +1,11 @@
 import * as z from 'zod';
-import { DAY, KIT, LIFE, STARTERS, type DocumentKind, type SetAside } from '@/core/documents';
+import { DAY, KIT, LIFE, ORDERS, STARTERS, type DocumentKind, type SetAside } from '@/core/documents';
 import { documentColumns, many, one, only, sift, type Queryable } from '../rows';
 
 /** A table that holds one document of each kitchen, in versions that are never rewritten. */
 export interface VersionStore<T> {
-  readonly table: 'kitchen_kit' | 'kitchen_day' | 'kitchen_life' | 'kitchen_starters';
-  readonly column: 'kit' | 'day' | 'life' | 'starters';
+  readonly table: 'kitchen_kit' | 'kitchen_day' | 'kitchen_life' | 'kitchen_starters' | 'kitchen_orders';
+  readonly column: 'kit' | 'day' | 'life' | 'starters' | 'orders';
   readonly kind: DocumentKind<T>;
 }
 const store = <T>(column: VersionStore<T>['column'], kind: DocumentKind<T>): VersionStore<T> => ({
@@ -17,6 +17,7 @@ export const KITS = store('kit', KIT);
 export const DAYS = store('day', DAY);
 export const LIVES = store('life', LIFE);
 export const STARTER_SHELF = store('starters', STARTERS);
+export const ORDER_BOOK = store('orders', ORDERS);
 
 const versionRow = z.object({ version: z.number().int(), ...documentColumns });
 type VersionRow = z.infer<typeof versionRow>;

@@ -48,6 +48,7 @@ export function routeOf(lane: string): Route | null {
     case 'day':
     case 'life':
     case 'starters':
+    case 'orders':
       return { path: api(`/${kind}`), atOnce: 1, body: first };
     case 'ingredient':
       return { path: api('/ingredients'), atOnce: 1, body: first };

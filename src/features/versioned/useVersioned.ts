@@ -20,7 +20,7 @@ export interface Stored<T> {
 /** What of a kitchen is kept as one document in versions, and how it is sent. */
 export interface VersionedPlace<T> {
   /** Its lane of the queue, and its part of the interface: `kit` goes to `/kit`. */
-  readonly of: 'kit' | 'day' | 'life' | 'starters';
+  readonly of: 'kit' | 'day' | 'life' | 'starters' | 'orders';
   /** What waits, in words. */
   readonly what: string;
   readonly body: (wish: SaveWish<unknown>) => unknown;
