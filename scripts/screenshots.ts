@@ -102,6 +102,84 @@ async function dayOf(home: string, formulaIds: readonly string[]): Promise<void>
   await post(`${home}${DEMO_API}/life`, { requestId: crypto.randomUUID(), seen: 0, life });
   await post(`${home}${DEMO_API}/day`, { requestId: crypto.randomUUID(), seen: 0, day: { batches, lit: [] } });
 } // prettier-ignore
+/** Two starters: one that is fed daily and rises, one that rests in the cold. */
+async function shelfOf(home: string): Promise<void> {
+  const event = (hours: number, what: object) => ({
+    id: crypto.randomUUID(),
+    atMs: Math.round(Date.now() + hours * 3_600_000),
+    ...what,
+  });
+  const fed = (waterG: number) => ({
+    kind: 'fed',
+    keptG: 25,
+    flourG: 50,
+    waterG,
+    place: 'room',
+    tempC: 21,
+    rest: 'jar',
+  });
+  const plain = { school: 'ratio', keepG: 25, flourG: 50, waterG: 50, everyH: 24, begunMs: null };
+  const starters = [
+    {
+      ...plain,
+      id: crypto.randomUUID(),
+      name: 'Mildred',
+      ingredientId: 'sorghum-starter',
+      log: [
+        event(-51, fed(50)),
+        event(-44, { kind: 'top' }),
+        event(-27, fed(50)),
+        event(-20, { kind: 'top' }),
+        event(-3, fed(50)),
+      ],
+    },
+    {
+      ...plain,
+      id: crypto.randomUUID(),
+      name: 'Stiff Jack',
+      school: 'stiff',
+      waterG: 28,
+      ingredientId: 'buckwheat-starter',
+      log: [event(-101, fed(28)), event(-97, { kind: 'moved', place: 'fridge', tempC: 5 })],
+    },
+  ];
+  await post(`${home}${DEMO_API}/starters`, {
+    requestId: crypto.randomUUID(),
+    seen: 0,
+    starters: { starters },
+  });
+}
+
+/** A standing order for two, and a single one. */
+async function orderBook(home: string, rollsId: string, loafId: string): Promise<void> {
+  const order = (who: string, pieces: number, avoids: string[], when: object, loaf = false) => ({
+    id: crypto.randomUUID(),
+    who,
+    pieces,
+    avoids,
+    when,
+    skipped: [],
+    formulaId: loaf ? loafId : rollsId,
+    formulaName: loaf ? DAY_NAMES[2] : DAY_NAMES[0],
+  });
+  const weekly = { kind: 'weekly', days: [3, 6], clock: '08:00' };
+  const orders = [
+    order('The mill café', 24, [], weekly),
+    order('Number nine', 6, ['sesame'], weekly),
+    order(
+      'School fair',
+      4,
+      ['milk', 'gluten'],
+      { kind: 'once', atMs: Math.ceil(Date.now() / 86_400_000 + 2) * 86_400_000 + 36_000_000 },
+      true,
+    ),
+  ];
+  await post(`${home}${DEMO_API}/orders`, {
+    requestId: crypto.randomUUID(),
+    seen: 0,
+    orders: { spare: 1, orders },
+  });
+}
 const DAY_NAMES = ['Pumpkin-seed supper rolls', 'Blue-jar tray bread', 'Millet and linseed tin loaf'];
 
 async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
@@ -164,22 +242,19 @@ try {
   const logged = await idOf(server.url, '/logbook', 'Poppy rings');
   const { weighing, proofing } = await bakeUnderWay(server.url, formula);
   await dayOf(server.url, [rolls, tray, formula]);
+  await shelfOf(server.url);
+  await orderBook(server.url, rolls, formula);
   const table = { width: 1280, height: 800 };
   const tablet = { width: 820, height: 1180 };
   const phone = { width: 390, height: 844 };
   const shots: Shot[] = [
     { name: 'first', path: '/kitchens', door: true, ...table },
     { name: 'day', path: '/day', ...table, height: 1100, settled: 'plan-state' },
+    { name: 'starters', path: '/starters', ...table, settled: 'starters-save' },
+    { name: 'orders', path: '/orders', ...table, settled: 'orders-save' },
     { name: 'today', path: '/', ...table },
     { name: 'formulas', path: '/formulas', ...table, until: 'slice' },
     { name: 'formula', path: `/formulas/${formula}`, ...table, until: 'slice' },
-    {
-      name: 'formula-dough',
-      path: `/formulas/${formula}`,
-      ...table,
-      to: '[aria-label="About this dough"]',
-      until: 'slice',
-    },
     { name: 'formula-method', path: `/formulas/${formula}/method`, ...table, until: 'slice' },
     { name: 'timeline', path: `/formulas/${formula}/timeline`, ...table, height: 1000, until: 'run-set' },
     { name: 'equipment', path: '/kit', ...table },
@@ -187,7 +262,6 @@ try {
     { name: 'ingredients', path: '/ingredients?look=potato-starch&beside=potato-flour', ...table },
     { name: 'history', path: `/formulas/${tray}/story`, ...table },
     { name: 'batch', path: `/formulas/${rolls}/batch?pieces=8&each=85`, ...table },
-    { name: 'bench-weigh-tablet', path: `/bench/${weighing}`, ...tablet },
     { name: 'bench-weigh-phone', path: `/bench/${weighing}`, ...phone },
     { name: 'bench-step-tablet', path: `/bench/${proofing}`, ...tablet },
     { name: 'bench-step-dim', path: `/bench/${proofing}`, ...phone, light: 'dim' },

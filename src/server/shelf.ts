@@ -78,6 +78,7 @@ const NAMES = 40;
 export async function formulaNames(
   { pool, kitchen }: Context,
   find: string,
+  most = NAMES,
 ): Promise<{ readonly id: string; readonly name: string }[]> {
   const { rows } = await listShelf(pool, kitchen.id, {
     words: wordsOf(find),
@@ -85,7 +86,7 @@ export async function formulaNames(
     archived: false,
     order: 'name',
     after: null,
-    most: NAMES,
+    most,
   });
   return rows.map(({ id, name }) => ({ id, name }));
 }

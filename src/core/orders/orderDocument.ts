@@ -17,7 +17,7 @@ const date = z.string().regex(/^\d{4}-\d\d-\d\d$/);
 
 const orderSchema = z.strictObject({
   id: z.uuid(),
-  /** For whom: no more than what stands on the bag. */
+  /** For whom: no more than what stands on the label. */
   who: plainText(ORDER_LIMITS.who).trim().min(1),
   formulaId: z.uuid(),
   /** The formula's name when it was ordered. */

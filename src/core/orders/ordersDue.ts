@@ -8,7 +8,7 @@ import { ok, refuse, type Result } from '../result';
 import { ORDER_LIMITS, type Order, type OrdersDocument } from './orderDocument';
 
 /** One order at one time it is wanted. */
-export interface OrderDue {
+interface OrderDue {
   readonly order: Order;
   readonly atMs: number;
   /** The day by the kitchen's clock, "2026-12-05": with the order's id its name. */

@@ -60,6 +60,12 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
       )}
       {laid?.likely && laid.likely.toMs - laid.likely.fromMs >= 60_000 && <p className="text-sm text-soft">{words.between(say.fromTo(laid.likely.fromMs, laid.likely.toMs))}</p>}
       {batch.ready && laid?.likely && !collision && <p className="text-sm text-soft">{words.chance(Math.round(100 * laid.likely.chance))}</p>}
+      {batch.orders && batch.orders.length > 0 && (
+        <p className="mt-1 text-sm" data-testid="ordered-by">
+          {words.orderedBy(batch.orders.map(({ who, pieces }) => `${pieces} ${who}`).join(', '))}{' '}
+          <KitchenLink href={`/labels?batch=${batch.id}`} className="text-link underline">{words.labels}</KitchenLink>
+        </p>
+      )}
       {made && (
         <p className="mt-1 text-sm">
           <strong>{made[0]!.toUpperCase() + made.slice(1)}.</strong> <span className="text-soft">{words.onlyThisBatch}</span>

@@ -50,16 +50,27 @@ export function useDayWords() {
           return words.light(oven(each.ovenId), units.temperature(each.setC), each.plate);
         case 'look':
           return words.look(step(each));
-        case 'ready':
-          return words.ready;
+        case 'ready': {
+          const orders = day.batches.find(({ id }) => id === each.batchId)?.orders ?? [];
+          return orders.length > 0
+            ? words.readyFor(orders.map(({ who, pieces }) => words.order(who, pieces)).join(', '))
+            : words.ready;
+        }
         case 'keep': {
           const { name, feed, nobody } = each.due;
-          const told = words.keep(name, units.mass(feed.keepG), units.mass(feed.flourG), units.mass(feed.waterG));
+          const told = words.keep(
+            name,
+            units.mass(feed.keepG),
+            units.mass(feed.flourG),
+            units.mass(feed.waterG),
+          );
           return nobody ? `${told} (${words.keepNobody})` : told;
         }
         case 'block': {
           const { feed } = each;
-          return feed ? words.feed(feed.name, units.mass(feed.seedG), units.mass(feed.flourG), units.mass(feed.waterG)) : step(each);
+          return feed
+            ? words.feed(feed.name, units.mass(feed.seedG), units.mass(feed.flourG), units.mass(feed.waterG))
+            : step(each);
         }
       }
     };

@@ -189,6 +189,7 @@ function DayBody({ planning, save, add, feeds, life, changeLife, onAdd }: DayBod
       <div className="no-print mb-3 flex flex-wrap items-center gap-2">
         <h1 className="mr-auto text-3xl">{words.theDay}</h1>
         <KitchenLink href="/formulas" className={buttonClass('plain', 'table', 'min-h-10')}><Plus size={16} aria-hidden />{words.addAnother}</KitchenLink>
+        <KitchenLink href="/orders" className={buttonClass('plain', 'table', 'min-h-10')}>{words.orders}</KitchenLink>
         <Button className="min-h-10" onClick={() => setHours(true)}><Clock3 size={16} aria-hidden />{words.yourHours}</Button>
         {day.batches.length > 0 && (
           <>

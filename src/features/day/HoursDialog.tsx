@@ -4,9 +4,8 @@ import type { LifeDocument } from '@/core/day/lifeDocument';
 import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Dialog } from '@/ui/Dialog';
-import { cx } from '@/ui/cx';
-import { DAYS } from '@/wording/calendar';
 import { words } from '@/wording/screens/day/HoursDialog';
+import { DayToggles } from './DayToggles';
 import { RemoveButton } from '../kit/KitRow';
 import { NumberField } from '../quantities/NumberField';
 import { usePreferences } from '../preferences/PreferencesProvider';
@@ -70,13 +69,6 @@ function HoursList({ title, hint, newName, all, onChange }: HoursListProps) {
 } // prettier-ignore
 
 function HoursRow({ hours, onChange, onRemove }: { hours: Away; onChange: (hours: Away) => void; onRemove: () => void }) {
-  const { weekStart } = usePreferences().ways;
-  const order = weekStart === 'sunday' ? [7, 1, 2, 3, 4, 5, 6] : weekStart === 'saturday' ? [6, 7, 1, 2, 3, 4, 5] : EVERY_DAY;
-  const toggle = (day: number) => {
-    const days = hours.days.includes(day) ? hours.days.filter((each) => each !== day) : [...hours.days, day].sort((a, b) => a - b);
-    // hours of no day are none: they are taken away by their own button
-    if (days.length > 0) onChange({ ...hours, days });
-  };
   const clock = (key: 'from' | 'to', other: string) => (
     <Cell label={words[key]} value={hours[key]} inputMode="text" align="left" maxLength={5} className="w-20 border-b border-edge"
       onType={(text) => {
@@ -92,18 +84,8 @@ function HoursRow({ hours, onChange, onRemove }: { hours: Away; onChange: (hours
     <li className="flex flex-wrap items-center gap-2 border-b border-rule py-2">
       <Cell label={words.name} value={hours.name} inputMode="text" align="left" maxLength={40} className="w-28" inputClassName="font-semibold"
         onType={(text) => { onChange({ ...hours, name: text.trim() }); return null; }} restore={() => onChange(hours)} />
-      <span className="flex gap-1" role="group" aria-label={hours.name}>
-        {order.map((day) => {
-          const name = DAYS[day % 7] ?? '';
-          const on = hours.days.includes(day);
-          return (
-            <button key={day} type="button" aria-pressed={on} aria-label={words.day(hours.name, name)} onClick={() => toggle(day)}
-              className={cx('size-9 rounded border text-xs font-semibold', on ? 'border-ink bg-strong text-strong-ink' : 'border-edge bg-surface text-soft')}>
-              {name.slice(0, 2)}
-            </button>
-          );
-        })}
-      </span>
+      {/* hours of no day are none: they are taken away by their own button */}
+      <DayToggles label={hours.name} nameOf={(day) => words.day(hours.name, day)} days={hours.days} onChange={(days) => onChange({ ...hours, days })} />
       <span className="flex items-center gap-1 text-sm">{words.from} {clock('from', hours.to)} {words.to} {clock('to', hours.from)}</span>
       <RemoveButton name={hours.name} onRemove={onRemove} />
     </li>

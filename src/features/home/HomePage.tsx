@@ -58,6 +58,9 @@ export function HomePage({
           <KitchenLink href="/starters" className="ml-2 text-link underline">
             {words.starters}
           </KitchenLink>{' '}
+          <KitchenLink href="/orders" className="ml-2 text-link underline">
+            {words.orders}
+          </KitchenLink>{' '}
           <Link href="/kitchens" className="ml-2 text-link underline lg:hidden">
             {words.otherKitchens}
           </Link>

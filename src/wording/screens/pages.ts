@@ -2,6 +2,8 @@
 export const words = {
   theDay: 'The day',
   starters: 'Starters',
+  orders: 'Orders',
+  labels: 'Labels',
   help: 'Help',
   bench: 'Bench',
   startedEarlier: 'Started earlier',

@@ -9,6 +9,8 @@ export const words = {
     thrown: (name: string, needed: string) => `It takes ${needed} of ${name}, which was thrown away.`,
   },
   toTheStarters: 'To the starters',
+  orderedBy: (all: string) => `For ${all}.`,
+  labels: 'Labels',
   ready: 'Ready',
   between: (when: string) => `most likely ${when}`,
   chance: (percent: number) => `${percent} of 100 such days keep the promise`,

@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  orders: 'Orders',
   theDay: 'The day',
   nothingIsPlanned: 'Nothing is planned',
   sayWhenItShould:

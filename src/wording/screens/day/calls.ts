@@ -16,6 +16,8 @@ export const words = {
   keep: (name: string, kept: string, flour: string, water: string) => `Feed ${name}: keep ${kept}, add ${flour} flour and ${water} water`,
   keepNobody: 'nobody is there when it is due',
   ready: 'Ready',
+  readyFor: (orders: string) => `Ready: ${orders}`,
+  order: (who: string, pieces: number) => `${pieces} ${who}`,
   tomorrow: 'tomorrow',
   fromTo: (from: string, to: string) => `${from} to ${to}`,
   until: (clock: string) => `until ${clock}`,

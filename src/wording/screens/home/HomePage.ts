@@ -3,6 +3,7 @@ export const words = {
   theDay: 'The day',
   planADay: 'Plan a day',
   starters: 'Starters',
+  orders: 'Orders',
   ovenBakes: (what: string, until: string) => `bakes ${what} until ${until}`,
   ovenCold: (lit: string) => `is cold; light it at ${lit}`,
   ovenHot: (temp: string, at: string) => `heats to ${temp} for ${at}`,

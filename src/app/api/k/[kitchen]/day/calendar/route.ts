@@ -14,7 +14,12 @@ import { kitchenOf, type KitchenParams } from '../../../../kitchenOf';
 export const GET = (_request: Request, { params }: KitchenParams): Promise<Response> =>
   reading(async () => {
     const context = await kitchenOf(params);
-    const [{ value: whole }, { kit }, life, starters] = await Promise.all([loadDay(context), loadKit(context), loadLife(context), loadStarters(context)]);
+    const [{ value: whole }, { kit }, life, starters] = await Promise.all([
+      loadDay(context),
+      loadKit(context),
+      loadLife(context),
+      loadStarters(context),
+    ]);
     const bakes = await dayBakes(context, whole);
     const day = withoutEnded(whole, (id) => bakes[id]?.endedMs != null);
     const nameOf = (id: string) => day.batches.find((batch) => batch.id === id)?.name ?? '';
@@ -25,7 +30,12 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
         const oven = kit.ovens.find(({ id }) => id === call.ovenId)?.name ?? '';
         return words.light(oven, formatTemperature(call.setC, 'C'), call.plate);
       }
-      if (call.kind === 'ready') return `${words.ready}: ${nameOf(call.batchId)}`;
+      if (call.kind === 'ready') {
+        const orders = (day.batches.find((batch) => batch.id === call.batchId)?.orders ?? []).map(
+          ({ who, pieces }) => words.order(who, pieces),
+        );
+        return [`${words.ready}: ${nameOf(call.batchId)}`, ...orders].join(', ');
+      }
       if (call.kind === 'keep') {
         const { name, feed } = call.due;
         return words.keep(name, grams(feed.keepG), grams(feed.flourG), grams(feed.waterG));
