@@ -1,4 +1,5 @@
 import { wallField } from '../../src/core/day/dayEdit';
+import { ORDINARY_LIFE, type LifeDocument } from '../../src/core/day/lifeDocument';
 import { check } from './check';
 import { HOUR, MIN, ZONE, block, card, kitchenOfOwn, laidOut, readyAt, savedDay, toSlot } from './dayKitchen';
 import { awake, expect, test, watch } from './kitchen';
@@ -224,4 +225,22 @@ test('the day can be read by everybody: by day and dim, wide and narrow, with wh
     await page.goto(own.at);
     await check(page);
   }
+}); // prettier-ignore
+
+test('a shared kitchen: nothing is planned while wheat hangs in the air, then cleaning down is called for; egg is kept apart', async ({ page }) => {
+  const own = await kitchenOfOwn(page);
+  const [from, to] = [wallField(ZONE, Date.now() + HOUR), wallField(ZONE, Date.now() + 2 * HOUR)];
+  const weekday = new Date(`${from.slice(0, 10)}T12:00:00Z`).getUTCDay() || 7;
+  const shared = { wheat: [{ name: 'Wheat', days: [weekday], from: from.slice(11, 16), to: to.slice(11, 16) }], settleMin: 60, cleanMin: 20, apart: [], own: ['stone'] };
+  const answer = await page.request.post(`${own.api}/life`, { data: { requestId: crypto.randomUUID(), seen: 1, life: { ...ORDINARY_LIFE, away: [], shared } } });
+  expect(answer.status()).toBe(201);
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', toSlot(Date.now() + 9 * HOUR));
+  await expect(page.getByTestId('agenda')).toContainText('Clean down after wheat: tables, mixer, scale, taps, cloths; then your own stone');
+  for (const { startMs, handsOn } of Object.values((await savedDay(page, own)).batches[0]!.at))
+    if (handsOn) expect(startMs <= Date.now() + HOUR || startMs >= Date.now() + 3.3 * HOUR).toBe(true);
+  await page.getByRole('button', { name: 'Your hours' }).click();
+  const kitchen = page.getByRole('region', { name: 'A shared kitchen' });
+  await kitchen.getByRole('checkbox', { name: 'egg' }).check();
+  await expect.poll(async () => ((await (await page.request.get(`${own.api}/life`)).json()) as { value: LifeDocument }).value.shared?.apart).toEqual(['egg']);
+  await check(page);
 }); // prettier-ignore

@@ -24,6 +24,8 @@ export type DayCallOut =
   | { readonly kind: 'look'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly step: BlockKind; readonly title: string }
   /** A starter is fed so that it lives on. */
   | { readonly kind: 'keep'; readonly atMs: number; readonly due: FeedDue }
+  /** All is cleaned down: after wheat where no allergen is named, else before a batch that is without it. */
+  | { readonly kind: 'clean'; readonly atMs: number; readonly clean: NonNullable<DayDocument['cleans']>[number] }
   | { readonly kind: 'ready'; readonly atMs: number; readonly batchId: string }; // prettier-ignore
 
 type BlockState = 'todo' | 'running' | 'done';
@@ -40,8 +42,8 @@ const saidState = ({ progress }: DayBatchDocument, blockId: string): BlockState 
  * @param feeds of the starters that are kept
  * @param stateOf how far a block is, where somebody knows more than the hand has said: the bench
  */
-export function agendaOf({ batches, lit }: DayDocument, feeds: readonly FeedDue[] = [], stateOf: (batch: DayBatchDocument, blockId: string) => BlockState = saidState): DayCallOut[] {
-  const calls: DayCallOut[] = [...lit.map((each) => ({ kind: 'light', ...each }) as const), ...feeds.map((due) => ({ kind: 'keep', atMs: due.atMs, due }) as const)];
+export function agendaOf({ batches, lit, cleans = [] }: DayDocument, feeds: readonly FeedDue[] = [], stateOf: (batch: DayBatchDocument, blockId: string) => BlockState = saidState): DayCallOut[] {
+  const calls: DayCallOut[] = [...lit.map((each) => ({ kind: 'light', ...each }) as const), ...feeds.map((due) => ({ kind: 'keep', atMs: due.atMs, due }) as const), ...cleans.map((clean) => ({ kind: 'clean', atMs: clean.atMs, clean }) as const)];
   for (const batch of batches) {
     const blocks = Object.entries(batch.at);
     for (const [blockId, { startMs, endMs, kind, title, setC, ovenId, handsOn, looksMs, feed }] of blocks) {
@@ -69,8 +71,9 @@ export function withoutEnded(day: DayDocument, hasEnded: (bakeId: string) => boo
       ({ ovenId, startMs }) => ovenId === one.ovenId && startMs >= one.atMs && startMs < again,
     );
   });
-  return { batches, lit };
-}
+  const cleans = (day.cleans ?? []).filter(({ beforeId }) => batches.length > 0 && (beforeId === null || batches.some(({ id }) => id === beforeId)));
+  return { batches, lit, ...(cleans.length > 0 && { cleans }) };
+} // prettier-ignore
 
 /** What is to be done next: what should have begun and nobody said that it has, else the first that is still to come and asks for somebody. */
 export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOut | null {

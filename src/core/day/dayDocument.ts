@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { batchRequestSchema } from '../batch/batchRequest';
+import { ALLERGENS } from '../ingredients/entryLimits';
 import { localIdSchema } from '../formula/formulaSchema';
 import { PLATE_KINDS } from '../method/heating';
 import { STEP_KINDS, STEP_LIMITS } from '../method/stepLimits';
@@ -90,6 +91,11 @@ export const dayDocumentSchema = z
     lit: z
       .array(z.strictObject({ ovenId: localIdSchema, atMs: momentMs, setC: z.number(), plate: z.enum(PLATE_KINDS).nullable() }))
       .max(30),
+    /** When all is cleaned down: after wheat, or before a batch that is without something. */
+    cleans: z
+      .array(z.strictObject({ atMs: momentMs, untilMs: momentMs, allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), beforeId: z.uuid().nullable() }))
+      .max(60)
+      .optional(),
   })
   .superRefine(({ batches }, context) => {
     const seen = new Set<string>();

@@ -1,6 +1,6 @@
 import type { Plate } from '../heat/parameters';
 import type { BlockKind } from './blockKind';
-import type { DayBatchDocument } from './dayDocument';
+import type { DayBatchDocument, DayDocument } from './dayDocument';
 import type { StarterShort } from './fedWays';
 import type { Lever } from './levers';
 import type { DayNeeds } from './needs';
@@ -93,6 +93,9 @@ export interface Change {
   readonly byMs: number;
 }
 
+/** All is cleaned down: after wheat (no allergen is named), or before a batch that is without something. */
+export type CleanDown = NonNullable<DayDocument['cleans']>[number];
+
 /** A day laid out. */
 export interface DayView {
   readonly nowMs: number;
@@ -113,4 +116,6 @@ export interface DayView {
   readonly needs: DayNeeds | null;
   /** Nothing is looked for any more; chances and collisions are told. */
   readonly final: boolean;
+  /** When all is cleaned down, the first first; told with the last. */
+  readonly cleans: readonly CleanDown[];
 }

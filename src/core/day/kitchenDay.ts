@@ -12,6 +12,7 @@ import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
 import { handsOf } from './life';
 import type { BatchWay } from './batchWay';
+import { NOT_SHARED, wheatMoments } from './shared';
 import { fedWays, type KeptStarters, type StarterShort } from './fedWays';
 import { startersNow } from '../starter/feedsDue';
 import { NO_STARTERS, type StartersDocument } from '../starter/starterDocument';
@@ -113,6 +114,8 @@ export interface KitchenProblem {
   /** Batches whose starter cannot be promised. */
   readonly short: ReadonlyMap<string, StarterShort>;
   readonly jars: KeptStarters;
+  /** Cleaning down after wheat. */
+  readonly cleans: readonly { readonly fromMs: number; readonly toMs: number }[];
 }
 
 const HOUR_MS = 3_600_000;
@@ -182,7 +185,10 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   originMs = downToSlot(Math.max(originMs, nowMs - 48 * HOUR_MS)) - 12 * SLOT_MS;
   const ends = wishes.map(({ ready }) => ready?.toMs ?? 0);
   const endMs = Math.min(Math.max(nowMs + 10 * HOUR_MS, ...ends) + BEYOND_MS, originMs + LONGEST_MS);
-  const hands = handsOf({ ...life, zone }, originMs, endMs);
+  const { dusty, cleans } = wheatMoments(life.shared ?? NOT_SHARED, zone, originMs, endMs);
+  // while wheat hangs in the air nobody works a dough without it; then somebody cleans
+  const once = [...life.once, ...dusty, ...cleans.map((clean) => ({ ...clean, people: 1 }))];
+  const hands = handsOf({ ...life, zone, once }, originMs, endMs);
   if (!hands.ok) return hands;
   const made = dayOf({ fromMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands: hands.value, batches: wishes });
   if (!made.ok) return made;
@@ -214,7 +220,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   const nowSlot = Math.max(0, Math.ceil((nowMs - originMs) / SLOT_MS - 1e-9));
   const begun = begunDay(problem, { batches: saved }, progress, nowSlot);
   return ok({
-    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf, short, jars,
+    day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf, short, jars, cleans,
     isLaidOut: wishes.every(({ id }) => begun.plan.batches[id] !== undefined),
   });
 } // prettier-ignore

@@ -15,6 +15,8 @@ import {
 import { layAnew } from './layAnew';
 import { AS_WRITTEN, LEVER_KINDS, leverOf, tasteCostOf } from './levers';
 import { wallField } from './dayEdit';
+import { everythingIn } from '../cautions/allergenStatement';
+import { keepApart, mixedUp, type HoldsOf } from './keepApart';
 import { fedWays } from './fedWays';
 import { needsOf, type DayNeeds } from './needs';
 import { ovenTrace } from './ovenTrace';
@@ -27,6 +29,7 @@ import type {
   BatchView,
   BlockView,
   Change,
+  CleanDown,
   CollisionView,
   DayView,
   OvenView,
@@ -232,11 +235,44 @@ class View {
     return needsOf(batches, this.all.lots, (ms) => wallField(this.all.zone, ms).slice(0, 10));
   } // prettier-ignore
 
+  /** What each batch that is not done holds of what is kept apart. */
+  holds(): HoldsOf {
+    const apart = this.all.life.shared?.apart ?? [];
+    if (apart.length === 0) return new Map();
+    return new Map(
+      this.all.day.batches.flatMap((batch) => {
+        const formula = this.all.formulas.get(formulaKey(batch));
+        if (!formula) return [];
+        const inIt = new Set(everythingIn(formula, this.all.book).flatMap(({ allergens }) => allergens));
+        return [[batch.id, apart.filter((each) => inIt.has(each))] as const];
+      }),
+    );
+  }
+
+  private cleans({ plan }: Found): CleanDown[] {
+    const { day, cleans } = this.kitchen;
+    const cleanMs = 60_000 * (this.all.life.shared?.cleanMin ?? 0);
+    const works = Object.entries(plan.batches).flatMap(([id, placed]) => {
+      const strands = variantOf(day.problem, id, placed)?.strands ?? [];
+      return strands.flatMap(({ activities }) => activities.flatMap(({ id: blockId, hands }) => (hands.length > 0 ? [this.ms(placed.at[blockId]!.startSlot)] : [])));
+    });
+    const wheat = cleans.flatMap(({ fromMs, toMs }, at): CleanDown[] => {
+      const until = cleans[at + 1]?.fromMs ?? Infinity;
+      const isWanted = toMs > this.all.nowMs && works.some((ms) => ms >= toMs && ms < until);
+      return isWanted ? [{ atMs: fromMs, untilMs: toMs, allergens: [], beforeId: null }] : [];
+    });
+    const mixed = mixedUp(day.problem, plan, this.holds()).map(({ withoutId, allergens, slot }): CleanDown => ({
+      atMs: this.ms(slot) - cleanMs, untilMs: this.ms(slot), allergens: [...allergens], beforeId: withoutId,
+    }));
+    return [...wheat, ...mixed].sort((a, b) => a.atMs - b.atMs).slice(0, 60);
+  } // prettier-ignore
+
   of(found: Found, final: boolean): DayView {
     const { day, leftOut } = this.kitchen;
     return {
       nowMs: this.all.nowMs, fromMs: this.fromMs, untilMs: this.ms(day.problem.slots), leftOut,
       batches: this.batches(found, final), ovens: this.ovens(found.plan), changes: this.changes(found.plan),
+      cleans: final ? this.cleans(found) : [],
       hands: day.problem.hands.map((each) => ({ fromMs: this.ms(each.fromSlot), toMs: this.ms(each.toSlot), people: each.people, unwanted: each.unwanted ?? false })),
       score: found.score, rounds: found.rounds, bound: final ? boundOf(day.problem) : null, final, needs: final ? this.needs(found.plan) : null,
     };
@@ -248,6 +284,9 @@ function looks(startMs: number, { min, typical }: { min: number; typical: number
   const first = Math.min(min, 0.85 * typical);
   return [first, typical].map((s) => Math.round((startMs + 1000 * s * times) / 300_000) * 300_000);
 }
+
+/** So long is looked for an order in which what is kept apart is kept apart, rounds. */
+const APART_ROUNDS = 30;
 
 interface LayOut {
   readonly seed: number;
@@ -282,12 +321,13 @@ export function* layOutDay(
     shown = score;
     step = search.next();
   }
-  return ok(view.of(step.value, true));
+  return ok(view.of(keepApart(problem, step.value, view.holds(), seed, Math.min(rounds, APART_ROUNDS)), true));
 } // prettier-ignore
 
 /** The day as it is to be saved once it is laid out so. */
 export function dayWith(day: DayDocument, view: DayView): DayDocument {
   return {
+    ...(view.cleans.length > 0 && { cleans: [...view.cleans] }),
     lit: view.ovens.flatMap(({ id, lit }) => lit.map((each) => ({ ovenId: id, ...each }))),
     batches: day.batches.map((batch) => {
       const found = view.batches.find(({ id }) => id === batch.id);

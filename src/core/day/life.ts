@@ -4,7 +4,7 @@ import { ok, refuse, type Result } from '../result';
 import type { DayWish } from './dayOf';
 
 /** Hours that come again: on these days of the week (1 Monday to 7 Sunday), by the clock on the wall; past midnight where they end before they begin. */
-interface Hours {
+export interface Hours {
   readonly days: readonly number[];
   readonly from: string;
   readonly to: string;
@@ -22,8 +22,8 @@ export interface Life {
   readonly preferred: readonly Hours[];
   /** Whether other hours may be used where a promise asks for them. */
   readonly otherHours: boolean;
-  /** Single times in which nobody is there. */
-  readonly once?: readonly { readonly fromMs: number; readonly toMs: number }[];
+  /** Single times in which so many are not there; absent: nobody is. */
+  readonly once?: readonly { readonly fromMs: number; readonly toMs: number; readonly people?: number }[];
 }
 
 const CLOCK = /^([01]\d|2[0-3]):([0-5]\d)$|^24:00$/;
@@ -46,7 +46,7 @@ function checked({ zone, people, away, preferred }: Life): Result<null> {
 } // prettier-ignore
 
 /** The moments of hours that come again, as far as they touch a stretch of time. A clock that is put forward or back shortens or lengthens them. */
-function momentsOf({ days, from, to }: Hours, zone: string, fromMs: number, toMs: number): { fromMs: number; toMs: number }[] {
+export function momentsOf({ days, from, to }: Hours, zone: string, fromMs: number, toMs: number): { fromMs: number; toMs: number }[] {
   const found: { fromMs: number; toMs: number }[] = [];
   const [fromH = 0, fromMin = 0] = from.split(':').map(Number);
   const [toH = 0, toMin = 0] = to.split(':').map(Number);
@@ -75,7 +75,7 @@ export function handsOf(life: Life, fromMs: number, toMs: number): Result<DayWis
     ...away.flatMap((hours) =>
       momentsOf(hours, zone, fromMs, toMs).map((moment) => ({ ...moment, people: hours.people ?? people })),
     ),
-    ...once.map((moment) => ({ ...moment, people })),
+    ...once.map((moment) => ({ ...moment, people: moment.people ?? people })),
   ];
   const liked = preferred.flatMap((hours) => momentsOf(hours, zone, fromMs, toMs));
   const edges = [

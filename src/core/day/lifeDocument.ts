@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { plainText } from '../plainTextSchema';
 import { DAY_LIMITS } from './dayLimits';
+import { sharedSchema } from './shared';
 
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/);
 const hours = {
@@ -24,6 +25,8 @@ export const lifeDocumentSchema = z
         z.strictObject({ name: plainText(80), fromMs: z.number().int().min(0), toMs: z.number().int().min(0) }),
       )
       .max(400),
+    /** Shared with wheat, or with what somebody must not eat; absent: it is not. */
+    shared: sharedSchema.optional(),
   })
   .superRefine(({ away, preferred, once, people }, context) => {
     const refuse = (path: (string | number)[], code: string) => context.addIssue({ code: 'custom', path, params: { code } });

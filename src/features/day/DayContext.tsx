@@ -3,6 +3,8 @@ import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import type { DayDocument } from '@/core/day/dayDocument';
 import type { DayEdit } from '@/core/day/dayEdit';
 import type { DayView } from '@/core/day/dayView';
+import type { OwnTool } from '@/core/day/shared';
+import { ALLERGEN_WORD } from '@/wording/allergens';
 import type { DayCallOut } from '@/core/day/agenda';
 import { words } from '@/wording/screens/day/calls';
 import { BLOCK_WORD } from '@/wording/words';
@@ -14,12 +16,15 @@ interface DayValue {
   readonly view: DayView | null;
   readonly ovens: readonly { readonly id: string; readonly name: string }[];
   readonly nowMs: number;
+  /** What is kept apart for bread without gluten. */
+  readonly own?: readonly OwnTool[];
   /** When the bake of a batch ended; absent: it has not. */
   readonly overMs?: ReadonlyMap<string, number>;
   /** Answers why not; null: it is done. Where the day is only shown, absent. */
   readonly edit?: (edit: DayEdit) => string | null;
 }
 
+const NONE: readonly OwnTool[] = [];
 const Context = createContext<DayValue | null>(null);
 export function DayProvider({ value, children }: { value: DayValue; children: ReactNode }) {
   return <Context value={value}>{children}</Context>;
@@ -36,7 +41,7 @@ export const useDayEdit = (): NonNullable<DayValue['edit']> => useDayValue().edi
 
 /** How things of the day are told: by the kitchen's clock, its ovens by their names, its batches by their formulas'. */
 export function useDayWords() {
-  const { day, ovens, nowMs } = useDayValue();
+  const { day, ovens, nowMs, own = NONE } = useDayValue();
   const clockWords = useClockWords(nowMs);
   const units = useUnits();
   return useMemo(() => {
@@ -66,6 +71,14 @@ export function useDayWords() {
           );
           return nobody ? `${told} (${words.keepNobody})` : told;
         }
+        case 'clean': {
+          const { allergens, beforeId } = each.clean;
+          if (beforeId === null) return words.cleanAfterWheat(words.own(own));
+          return words.cleanBefore(
+            allergens.map((allergen) => ALLERGEN_WORD[allergen]).join(', '),
+            batch(beforeId),
+          );
+        }
         case 'block': {
           const { feed } = each;
           return feed
@@ -81,5 +94,5 @@ export function useDayWords() {
       call,
       temp: units.temperature,
     };
-  }, [day.batches, ovens, clockWords, units]);
+  }, [day.batches, ovens, own, clockWords, units]);
 }

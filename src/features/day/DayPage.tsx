@@ -136,7 +136,7 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
     })),
     [day.batches, bakes],
   );
-  const value = { day, view, ovens: kit.ovens, nowMs, overMs, edit };
+  const value = { day, view, ovens: kit.ovens, nowMs, overMs, edit, ...(life.shared && { own: life.shared.own }) };
   return (
     <DayProvider value={value}>
       <DayBody planning={planning} save={save} add={add} feeds={feeds} life={life} changeLife={changeLife}

@@ -52,7 +52,13 @@ export function useDayPlan(day: DayDocument, around: Around): DayPlanning {
   const wanted = wantedOf(day);
   const told = useMemo(
     () =>
-      JSON.stringify([life, kit, bakes, starters, formulas.map(({ formulaId, revision }) => [formulaId, revision])]),
+      JSON.stringify([
+        life,
+        kit,
+        bakes,
+        starters,
+        formulas.map(({ formulaId, revision }) => [formulaId, revision]),
+      ]),
     [life, kit, bakes, starters, formulas],
   );
   const key = `${wanted} ${told}`;

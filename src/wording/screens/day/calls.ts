@@ -1,3 +1,4 @@
+import type { OwnTool } from '@/core/day/shared';
 import type { PlateKind } from '@/core/method/heating';
 
 const WITH: Record<PlateKind, string> = {
@@ -8,6 +9,15 @@ const WITH: Record<PlateKind, string> = {
   griddle: '',
 };
 
+const OWN: Record<OwnTool, string> = {
+  stone: 'stone',
+  oil: 'oil',
+  baskets: 'baskets',
+  sieves: 'sieves',
+  boards: 'boards',
+  scale: 'scale',
+};
+
 /** How a call of the day is worded. */
 export const words = {
   light: (oven: string, temp: string, plate: PlateKind | null) => `Light ${oven}: ${temp}${plate ? WITH[plate] : ''}`,
@@ -16,6 +26,9 @@ export const words = {
   keep: (name: string, kept: string, flour: string, water: string) => `Feed ${name}: keep ${kept}, add ${flour} flour and ${water} water`,
   keepNobody: 'nobody is there when it is due',
   ready: 'Ready',
+  cleanAfterWheat: (own: string) => `Clean down after wheat: tables, mixer, scale, taps, cloths${own}`,
+  cleanBefore: (what: string, bread: string) => `Clean down after ${what}, before ${bread}`,
+  own: (tools: readonly OwnTool[]) => (tools.length > 0 ? `; then your own ${tools.map((tool) => OWN[tool]).join(', ')}` : ''),
   readyFor: (orders: string) => `Ready: ${orders}`,
   order: (who: string, pieces: number) => `${pieces} ${who}`,
   tomorrow: 'tomorrow',

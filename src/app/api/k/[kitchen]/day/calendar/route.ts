@@ -6,6 +6,7 @@ import { dayCalendar } from '@/server/dayCalendar';
 import { dayBakes } from '@/server/dayPage';
 import { loadKit } from '@/server/kit';
 import { words } from '@/wording/screens/day/calls';
+import { ALLERGEN_WORD } from '@/wording/allergens';
 import { BLOCK_WORD } from '@/wording/words';
 import { reading } from '../../../../edge';
 import { kitchenOf, type KitchenParams } from '../../../../kitchenOf';
@@ -39,6 +40,11 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
       if (call.kind === 'keep') {
         const { name, feed } = call.due;
         return words.keep(name, grams(feed.keepG), grams(feed.flourG), grams(feed.waterG));
+      }
+      if (call.kind === 'clean') {
+        const { allergens, beforeId } = call.clean;
+        if (beforeId === null) return words.cleanAfterWheat(words.own(life.value.shared?.own ?? []));
+        return words.cleanBefore(allergens.map((each) => ALLERGEN_WORD[each]).join(', '), nameOf(beforeId));
       }
       if (call.kind === 'block' && call.feed) {
         const { name, seedG, flourG, waterG } = call.feed;
