@@ -10,6 +10,7 @@ import {
   wholeRevisions,
   type WholePlace,
 } from '@/db/queries/whole';
+import { LIVES, newestVersion, ORDER_BOOK, STARTER_SHELF, type VersionStore } from '@/db/queries/versions';
 import type { Context } from './context';
 import { Busy } from './failure';
 
@@ -32,6 +33,18 @@ class LeftOut {
     for (const { kind, id, name } of setAside)
       this.all.push({ kind, id, name: name?.slice(0, 200) ?? null, of: null });
   }
+}
+
+/** A document of the kitchen as it was last; null: nobody has said anything. */
+async function newestOf<T>(
+  db: pg.PoolClient,
+  store: VersionStore<T>,
+  kitchenId: string,
+  leftOut: LeftOut,
+): Promise<T | null> {
+  const { newest, setAside } = await newestVersion(db, store, kitchenId);
+  if (setAside) leftOut.add([setAside]);
+  return newest?.value ?? null;
 }
 
 async function entriesOf(
@@ -171,7 +184,12 @@ async function* wholeKitchen(
         } while (after);
       })(),
     );
-    yield `],\n"leftOut":${JSON.stringify(leftOut.all)}}\n`;
+    const newest = {
+      life: await newestOf(client, LIVES, kitchen.id, leftOut),
+      starters: await newestOf(client, STARTER_SHELF, kitchen.id, leftOut),
+      orders: await newestOf(client, ORDER_BOOK, kitchen.id, leftOut),
+    };
+    yield `],\n${JSON.stringify(newest).slice(1, -1)},\n"leftOut":${JSON.stringify(leftOut.all)}}\n`;
   } finally {
     // nothing was written; a client that left in the middle leaves no transaction behind
     await client.query('rollback').then(

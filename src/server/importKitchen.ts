@@ -8,7 +8,14 @@ import { insertBake, insertEvents } from '@/db/queries/bakes';
 import { insertRevision, setArchived, setBranch } from '@/db/queries/formulas';
 import { insertEntry } from '@/db/queries/ingredients';
 import type { KitchenRow } from '@/db/queries/kitchens';
-import { insertVersion, KITS } from '@/db/queries/versions';
+import {
+  insertVersion,
+  KITS,
+  LIVES,
+  ORDER_BOOK,
+  STARTER_SHELF,
+  type VersionStore,
+} from '@/db/queries/versions';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
 import { saveCard } from './bakeCards';
@@ -103,6 +110,30 @@ async function importBakes(
   }
 }
 
+/** What a file's kitchen has in one document each: as it was last, under a first version of its own. */
+async function importNewest(
+  { db, kitchenId, newId }: Into,
+  { kits, life, starters, orders }: KitchenFile,
+  ids: ReadonlyMap<string, string>,
+) {
+  // the file does not say when: as old as its kit
+  const savedAt = new Date(kits.at(-1)?.savedAt ?? 0);
+  const put = async <T>(store: VersionStore<T>, value: T | null) => {
+    if (value) await insertVersion(db, store, { kitchenId, version: 1, requestId: newId(), value, savedAt });
+  };
+  const here = orders && {
+    ...orders,
+    // of a formula that is not in the file nothing can be ordered
+    orders: orders.orders.flatMap((order) => {
+      const formulaId = ids.get(order.formulaId);
+      return formulaId ? [{ ...order, formulaId }] : [];
+    }),
+  };
+  await put(LIVES, life);
+  await put(STARTER_SHELF, starters);
+  await put(ORDER_BOOK, here);
+}
+
 /** How the kitchen of a file stands in this installation. */
 export interface ImportAs {
   readonly demo?: boolean;
@@ -121,7 +152,9 @@ export async function insertKitchenFile(
   if (!made.isNew) return made.kitchen;
   const into: Into = { db, kitchenId: made.kitchen.id, newId };
   await importBook(into, file);
-  await importBakes(into, file, await importFormulas(into, file));
+  const ids = await importFormulas(into, file);
+  await importBakes(into, file, ids);
+  await importNewest(into, file, ids);
   return made.kitchen;
 }
 

@@ -1,3 +1,9 @@
+import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
+import { NOT_SHARED } from '@/core/day/shared';
+import { fed, starter, told } from '@/core/starter/testStarters';
+import { loadLife, saveLife } from '@/server/day';
+import { loadOrders, orderedFormulas, saveOrders } from '@/server/orders';
+import { loadStarters, saveStarters } from '@/server/starters';
 import { randomUUID } from 'node:crypto';
 import { eightRolls } from '@/core/batch/testBatch';
 import type { KitchenFile } from '@/core/formats';
@@ -197,6 +203,10 @@ function plain(text: string): unknown {
       branchedFrom: branchedFrom && { ...branchedFrom, formula: order.get(branchedFrom.formula) },
     })),
     bakes: file.bakes.map(bare).sort(),
+    orders: file.orders && {
+      ...file.orders,
+      orders: file.orders.orders.map((each) => ({ ...each, formulaId: order.get(each.formulaId) })),
+    },
   };
 }
 async function written(context: Context): Promise<string> {
@@ -256,12 +266,41 @@ test('a kitchen written out and read in again is the same, with every version of
     { eventId: randomUUID(), agoMs: 0, action: { type: 'lotUsed', ingredientId, lotId: 'own-sack-a' } },
   ]);
   await sack('a', 1, '2026-09-01', true);
+  await saveLife(withSacks, {
+    requestId: randomUUID(),
+    seen: 0,
+    life: { ...ORDINARY_LIFE, people: 3, shared: { ...NOT_SHARED, apart: ['egg'] } },
+  });
+  await saveStarters(withSacks, {
+    requestId: randomUUID(),
+    seen: 0,
+    starters: { starters: [starter(told([0, fed(25, 50, 50)]))] },
+  });
+  await saveOrders(withSacks, {
+    requestId: randomUUID(),
+    seen: 0,
+    orders: {
+      spare: 2,
+      orders: [
+        {
+          id: randomUUID(),
+          who: 'Mill café',
+          formulaId: branch.value.id,
+          formulaName: 'Rolls',
+          pieces: 6,
+          avoids: [],
+          when: { kind: 'weekly', days: [6], clock: '08:00' },
+          skipped: [],
+        },
+      ],
+    },
+  });
   const text = await written(await inside(demo!.address));
   expect(text).toContain('"lotUsed"');
   expect(text).toContain('"formulaId"');
   const file = JSON.parse(text) as KitchenFile;
   expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
-    10,
+    11,
     17,
     29,
     3,
@@ -277,6 +316,17 @@ test('a kitchen written out and read in again is the same, with every version of
   ]);
   expect(plain(await written(await inside(again.value.address)))).toEqual(plain(text));
   expect(plain(await written(await inside(demo!.address)))).toEqual(plain(text));
+  // its hours, starters and orders too; each order of this kitchen’s own formula
+  const there = await inside(again.value.address);
+  expect([file.life?.people, (await loadLife(there)).value, (await loadStarters(there)).value]).toEqual([
+    3,
+    file.life,
+    file.starters,
+  ]);
+  const [ordered] = (await loadOrders(there)).value.orders;
+  expect(await orderedFormulas(there, (await loadOrders(there)).value)).toMatchObject([
+    { formulaId: ordered!.formulaId },
+  ]);
   const elsewhere = await testDatabase();
   try {
     const moved = await importKitchen({ ...here, pool: elsewhere.pool }, file);
@@ -342,7 +392,7 @@ test('two at once are written out, so that slow readers leave the database to ev
   const three = await begun();
   await expect(begun()).rejects.toBeInstanceOf(Busy);
   for (const pieces of [two, three]) await pieces.return(undefined);
-  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 10 });
+  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 11 });
 });
 
 test('whoever leaves in the middle of a file leaves no transaction behind', async () => {

@@ -8,6 +8,9 @@ import { planBatch } from '../batch/planBatch';
 import { checkFormula } from '../formula/checkFormula';
 import type { Formula } from '../formula/formula';
 import { formulaSchema } from '../formula/formulaSchema';
+import { lifeDocumentSchema } from '../day/lifeDocument';
+import { ordersDocumentSchema } from '../orders/orderDocument';
+import { startersDocumentSchema } from '../starter/starterDocument';
 import { sizeFromWords } from '../formula/sizeFromWords';
 import { ORDINARY_KIT, withRoom, type Kit } from '../kit/kit';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
@@ -28,10 +31,10 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
  * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats; 7,
  * lots, and which of them a bake was made of; 8, parts by purpose, steps as fields, ways; 9, sizes, vessels,
- * places and own measures in the kit, mixes in a bake's sheet.
+ * places and own measures in the kit, mixes in a bake's sheet; 11, when hands are free, starters, orders.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 10;
+export const KITCHEN_VERSION = 11;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -84,6 +87,11 @@ const kitchenFileSchema = z.strictObject({
       }),
     )
     .max(50_000),
+  /** As they were last; null: nobody has said anything. What is planned for this week is not in it. */
+  life: lifeDocumentSchema.nullable(),
+  starters: startersDocumentSchema.nullable(),
+  /** Each of a formula by its key; of one that is not in the file it is left out where it is read. */
+  orders: ordersDocumentSchema.nullable(),
   /** What could not be read where the file was written, and so is not in it; of an entry of a log, the bake it is of. */
   leftOut: z
     .array(
@@ -184,6 +192,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
     };
   },
   9: (file) => ({ ...file, version: 10 }),
+  10: (file) => ({ ...file, version: 11, life: null, starters: null, orders: null }),
 };
 
 /** Each of a list in a file that nobody has checked yet; what is no list is left for the check. */
