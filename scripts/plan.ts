@@ -1,4 +1,4 @@
-import { planDayFile } from '../src/core/day/planFile';
+import { planDayFile } from '../src/core/planFile/planFile';
 import { libraryBook } from '../src/core/ingredients';
 import { fail, fileIn } from './fileIn';
 

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { eightRolls } from '@/core/batch/testBatch';
 import { EMPTY_DAY, type DayDocument } from '@/core/day/dayDocument';
 import { editDay } from '@/core/day/dayEdit';
+import { planDayFile } from '@/core/planFile/planFile';
+import { libraryBook } from '@/core/ingredients';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { rollsWithMethod } from '@/core/run/testRuns';
@@ -9,6 +11,7 @@ import { loadBake } from '@/server/bakeRecords';
 import { recordTaps, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { loadDay, loadLife, saveDay, saveLife } from '@/server/day';
+import { dayFile } from '@/server/dayFile';
 import { dayBakes, dayPageData } from '@/server/dayPage';
 import { createFormula } from '@/server/formulas';
 import { testDatabase, type TestDatabase } from './testDatabase';
@@ -111,4 +114,21 @@ test('a batch is made by its lever: less yeast on the sheet, the formula as it w
   expect(half / plain).toBeLessThan(0.6);
   expect(await start('more love')).toMatchObject({ ok: false, failure: { kind: 'invalid', problems: [{ code: 'notAllowed', path: 'lever' }] } });
   expect(await start('yeast 9')).toMatchObject({ ok: false, failure: { kind: 'invalid', problems: [{ code: 'notSolvable' }] } });
+}); // prettier-ignore
+
+test('the day as a file of its own is one that can be planned, without a database', async () => {
+  const rolls = await createFormula(here, { requestId: randomUUID(), formula: rollsWithMethod() });
+  if (!rolls.ok) throw new Error('no formula');
+  const readyMs = here.now().getTime() + 9 * 3_600_000;
+  const made = editDay(EMPTY_DAY, { type: 'add', batch: { id: BATCH, formulaId: rolls.value.id, revision: 1, name: 'Rolls', batch: eightRolls, ready: { fromMs: readyMs, toMs: readyMs } } }, here.now().getTime());
+  if (!made.ok) throw new Error(made.problem.code);
+  await keep(made.value, 0);
+  await saveLife(here, { requestId: randomUUID(), seen: 0, life: { ...ORDINARY_LIFE, away: [], once: [{ name: 'Out', fromMs: readyMs - 7_200_000, toMs: readyMs - 5_400_000 }] } });
+  const plan = planDayFile(JSON.stringify(await dayFile(here)), libraryBook);
+  if (!plan.ok) throw new Error(`${plan.problem.code} ${plan.problem.path}`);
+  expect(plan.value.batches).toMatchObject([{ id: BATCH, placed: true }]);
+  for (const { from, to, handsOn } of plan.value.calls)
+    if (handsOn) expect(Date.parse(to) <= readyMs - 7_200_000 || Date.parse(from) >= readyMs - 5_400_000).toBe(true);
+  // a stranger has a day of his own, with nothing on it
+  expect((await dayFile(await db.kitchen())).batches).toEqual([]);
 }); // prettier-ignore

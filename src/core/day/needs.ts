@@ -33,14 +33,27 @@ interface MadeAhead {
   readonly byMs: number;
 }
 
+/** What goes into one batch, part by part. */
+interface BatchNeeds {
+  readonly batchId: string;
+  readonly firstMs: number;
+  /** Mixed in so many goes, each with its share. */
+  readonly mixes: number;
+  readonly parts: readonly {
+    readonly name: string;
+    readonly lines: readonly { readonly name: string; readonly massG: number }[];
+  }[];
+}
+
 export interface DayNeeds {
+  readonly batches: readonly BatchNeeds[];
   readonly needs: readonly Need[];
   readonly ahead: readonly MadeAhead[];
 }
 
 interface NeedBatch {
   readonly id: string;
-  readonly sheet: Pick<BatchSheet, 'stages'>;
+  readonly sheet: Pick<BatchSheet, 'stages' | 'mixes'>;
   /** When it is begun. */
   readonly firstMs: number;
 }
@@ -70,5 +83,9 @@ export function needsOf(batches: readonly NeedBatch[], lots: readonly LotEntry[]
     const bestBefore = open.get(ingredientId)?.bestBefore ?? null;
     return { ingredientId, ...each, pastDate: bestBefore !== null && bestBefore < dayOf(each.firstMs) ? bestBefore : null };
   });
-  return { needs, ahead };
+  const whole = [...batches].sort((a, b) => a.firstMs - b.firstMs).map(({ id, sheet, firstMs }): BatchNeeds => ({
+    batchId: id, firstMs, mixes: sheet.mixes?.count ?? 1,
+    parts: sheet.stages.map(({ name, lines }) => ({ name, lines: lines.filter(isAskedFor).map((line) => ({ name: line.name, massG: line.massG })) })).filter(({ lines }) => lines.length > 0),
+  }));
+  return { needs, ahead, batches: whole };
 } // prettier-ignore

@@ -236,6 +236,9 @@ function DayBody({ planning, save, add, feeds, life, changeLife, onAdd }: DayBod
             <AgendaList calls={calls} onChoose={(batchId, blockId) => { setChosen({ batchId, blockId }); document.getElementById('lanes-title')?.scrollIntoView(); }} />
           </section>
           {view?.needs && <NeedsList needs={view.needs} />}
+          <p className="no-print mt-4 text-sm text-soft">
+            <a href={kitchen.api('/day/file')} download className="text-link underline">{words.asFile}</a> {words.asFileHint}
+          </p>
         </>
       )}
       {hours && <HoursDialog life={life} nowMs={nowMs} onChange={changeLife} onClose={() => setHours(false)} />}

@@ -5,7 +5,7 @@ import { useUnits } from '../preferences/PreferencesProvider';
 import { useDayWords } from './DayContext';
 
 /** Everything to have in the house, summed, in the order in which it is wanted; what is made ahead first. */
-export function NeedsList({ needs: { needs, ahead } }: { needs: DayNeeds }) {
+export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeeds }) {
   const say = useDayWords();
   const units = useUnits();
   if (needs.length === 0) return null;
@@ -31,6 +31,19 @@ export function NeedsList({ needs: { needs, ahead } }: { needs: DayNeeds }) {
           ))}
         </tbody>
       </table>
+      <ul className="mt-4 grid gap-x-6 gap-y-3 sm:grid-cols-2 print:grid-cols-2" data-testid="amounts">
+        {batches.map(({ batchId, firstMs, mixes, parts }) => (
+          <li key={batchId} className="break-inside-avoid text-sm">
+            <h3 className="text-base">{say.batch(batchId)} <span className="font-sans text-sm font-normal text-soft">{say.at(firstMs)}{mixes > 1 && `, ${words.mixes(mixes)}`}</span></h3>
+            {parts.map((part) => (
+              <p key={part.name}>
+                {parts.length > 1 && <strong>{part.name}: </strong>}
+                {part.lines.map((line) => `${units.mass(line.massG)} ${line.name.toLowerCase()}`).join(', ')}
+              </p>
+            ))}
+          </li>
+        ))}
+      </ul>
     </section>
   );
 } // prettier-ignore

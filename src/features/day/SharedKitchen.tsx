@@ -24,7 +24,6 @@ export function SharedKitchen({ shared, onChange }: { shared: Shared; onChange: 
       {shared.wheat.length > 0 && (
         <div className="mt-2">
           <NumberField word={words.settles} unit={words.min} places={0} name="settleMin" value={shared.settleMin} bounds={SHARED_LIMITS.min} onChange={(settleMin) => settleMin !== null && Number.isInteger(settleMin) && put({ settleMin })} />
-          <NumberField word={words.cleans} unit={words.min} places={0} name="cleanMin" value={shared.cleanMin} bounds={SHARED_LIMITS.cleanMin} onChange={(cleanMin) => cleanMin !== null && Number.isInteger(cleanMin) && put({ cleanMin })} />
           <fieldset className="mt-2">
             <legend className="text-sm text-soft">{words.own}</legend>
             <div className="flex flex-wrap gap-x-4">
@@ -32,6 +31,9 @@ export function SharedKitchen({ shared, onChange }: { shared: Shared; onChange: 
             </div>
           </fieldset>
         </div>
+      )}
+      {(shared.wheat.length > 0 || shared.apart.length > 0) && (
+        <NumberField word={words.cleans} unit={words.min} places={0} name="cleanMin" value={shared.cleanMin} bounds={SHARED_LIMITS.cleanMin} onChange={(cleanMin) => cleanMin !== null && Number.isInteger(cleanMin) && put({ cleanMin })} />
       )}
       <fieldset className="mt-3">
         <legend className="text-base font-semibold">{words.apart}</legend>

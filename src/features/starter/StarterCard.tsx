@@ -105,10 +105,12 @@ function Next({ next: { dueMs, keepG, flourG, waterG, discardG, why }, state, no
     words.adds(units.mass(flourG), units.mass(waterG)),
     discardG > 0 && words.over(units.mass(discardG)),
   ].filter(Boolean);
+  const told = parts.join(', ');
+  const isFirst = why === 'begin' || state === 'hungry' || state === 'resting';
   return (
     <p className="mt-1 text-lg" data-testid="next-feed">
-      {why !== 'begin' && state !== 'hungry' && state !== 'resting' && <strong>{words.nextFeed(say.at(dueMs))}: </strong>}
-      {parts.join(', ')}.
+      {!isFirst && <strong>{words.nextFeed(say.at(dueMs))}: </strong>}
+      {isFirst ? told[0]!.toUpperCase() + told.slice(1) : told}.
     </p>
   );
 } // prettier-ignore

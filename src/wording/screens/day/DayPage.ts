@@ -1,5 +1,7 @@
 /** What the screen says. */
 export const words = {
+  asFile: 'The day as a file',
+  asFileHint: 'to keep, or to be planned by ./crumb plan.',
   orders: 'Orders',
   theDay: 'The day',
   nothingIsPlanned: 'Nothing is planned',

@@ -1,6 +1,7 @@
 /** What the screen says. */
 export const words = {
   title: 'What the day needs',
+  mixes: (count: number) => `in ${count} mixes`,
   ahead: 'To make ahead',
   by: (when: string) => `by ${when}`,
   what: 'What',

@@ -5,20 +5,20 @@ import { readJson } from '../formats/readJson';
 import type { IngredientBook } from '../ingredients';
 import { readAs } from '../readAs';
 import { ok, refuse, type Problem, type Result } from '../result';
-import { collisionOf, type WayOut } from './collision';
-import { callsOf, dayOf, lightings, type Day, type DayBatchWish } from './dayOf';
-import { DAY_LIMITS } from './dayLimits';
-import type { Variant } from './dayProblem';
-import type { BatchWay } from './batchWay';
-import { batchWays, variantsBeyond } from './kitchenDay';
-import { usualRequest } from './usualRequest';
-import { LEVER_KINDS } from './levers';
-import { handsOf } from './life';
-import { playPlan, type Outcome } from './play';
-import { searchDay, type Found } from './searchDay';
+import { collisionOf, type WayOut } from '../day/collision';
+import { callsOf, dayOf, lightings, type Day, type DayBatchWish } from '../day/dayOf';
+import { DAY_LIMITS } from '../day/dayLimits';
+import type { Variant } from '../day/dayProblem';
+import type { BatchWay } from '../day/batchWay';
+import { batchWays, variantsBeyond } from '../day/kitchenDay';
+import { usualRequest } from '../day/usualRequest';
+import { LEVER_KINDS } from '../day/levers';
+import { handsOf } from '../day/life';
+import { playPlan, type Outcome } from '../day/play';
+import { searchDay, type Found } from '../day/searchDay';
 
-const DAY_FORMAT = 'honest-crumb.day';
-const DAY_VERSION = 1;
+export const DAY_FORMAT = 'honest-crumb.day';
+export const DAY_VERSION = 1;
 
 const moment = z.iso.datetime({ offset: true });
 const hours = {
@@ -27,7 +27,7 @@ const hours = {
   to: z.string().max(5),
 };
 /** A day to be planned, as a file: a kitchen as it writes itself, its life, and what is to be made. */
-const dayFileSchema = z.strictObject({
+export const dayFileSchema = z.strictObject({
   format: z.literal(DAY_FORMAT),
   version: z.literal(DAY_VERSION),
   now: moment,
@@ -39,6 +39,8 @@ const dayFileSchema = z.strictObject({
     away: z.array(z.strictObject({ ...hours, people: z.number().int().min(1).optional() })).max(60).default([]),
     preferred: z.array(z.strictObject(hours)).max(20).default([]),
     otherHours: z.boolean().default(false),
+    /** Single times in which nobody is there. */
+    once: z.array(z.strictObject({ from: moment, to: moment })).max(400).default([]),
   }),
   kitchen: z.looseObject({ format: z.string() }),
   batches: z
@@ -95,7 +97,8 @@ function readDay(
   const kit = newestKit(file.value);
   const nowMs = Date.parse(now);
   const endMs = Date.parse(until);
-  const hands = handsOf(life, nowMs, endMs);
+  const once = life.once.map(({ from, to }) => ({ fromMs: Date.parse(from), toMs: Date.parse(to) }));
+  const hands = handsOf({ ...life, once }, nowMs, endMs);
   if (!hands.ok) return at('life', hands);
   const wishes: DayBatchWish[] = [];
   const around = { kit, book: book.value };
