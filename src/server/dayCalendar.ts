@@ -20,7 +20,7 @@ export function dayCalendar(day: DayDocument, feeds: readonly FeedDue[], kitchen
     if (text === null || (call.kind === 'block' && (call.byItself || call.state === 'done'))) continue;
     const start = new Date(call.atMs);
     const end = new Date(call.kind === 'block' || call.kind === 'clean' ? Math.max(call.kind === 'block' ? call.untilMs : call.clean.untilMs, call.atMs + 300_000) : call.atMs + 300_000);
-    const what = call.kind === 'light' ? call.ovenId : call.kind === 'keep' ? call.due.starterId : call.kind === 'clean' ? (call.clean.beforeId ?? 'wheat') : `${call.batchId}-${'blockId' in call ? call.blockId : ''}`;
+    const what = call.kind === 'light' ? call.ovenId : call.kind === 'keep' ? call.due.starterId : call.kind === 'clean' ? `${call.clean.beforeId ?? 'wheat'}-${new Date(call.atMs).toISOString().slice(0, 10)}` : `${call.batchId}-${'blockId' in call ? call.blockId : ''}`;
     const event = calendar.createEvent({
       // the same call has the same name however often the file is taken: a calendar moves it, and does not double it
       id: `${kitchenId}-${call.kind}-${what}@honest-crumb.invalid`,

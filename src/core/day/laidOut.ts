@@ -326,8 +326,10 @@ export function* layOutDay(
 
 /** The day as it is to be saved once it is laid out so. */
 export function dayWith(day: DayDocument, view: DayView): DayDocument {
+  // what is cleaned down is told with the last plan alone
+  const cleans = view.final ? view.cleans : (day.cleans ?? []);
   return {
-    ...(view.cleans.length > 0 && { cleans: [...view.cleans] }),
+    ...(cleans.length > 0 && { cleans: [...cleans] }),
     lit: view.ovens.flatMap(({ id, lit }) => lit.map((each) => ({ ovenId: id, ...each }))),
     batches: day.batches.map((batch) => {
       const found = view.batches.find(({ id }) => id === batch.id);

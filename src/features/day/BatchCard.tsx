@@ -72,7 +72,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
         </p>
       )}
       {laid?.fromJar && <p className="mt-1 text-sm">{words.fromJar(units.mass(laid.fromJar.massG), laid.fromJar.name)}</p>}
-      {laid?.short && over === undefined && batch.bakeId === null && (
+      {laid?.short && over === undefined && !isBegun && (
         <p className="mt-1 text-sm font-semibold text-alarm" data-testid="starter-short">
           {words.short[laid.short.why](laid.short.name, units.mass(laid.short.neededG), units.mass(laid.short.massG))}{' '}
           <KitchenLink href="/starters" className="underline">{words.toTheStarters}</KitchenLink>
