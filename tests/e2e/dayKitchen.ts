@@ -2,6 +2,7 @@ import type { Locator, Page } from '@playwright/test';
 import { ORDINARY_LIFE, type LifeDocument } from '../../src/core/day/lifeDocument';
 import type { DayDocument } from '../../src/core/day/dayDocument';
 import { wallField } from '../../src/core/day/dayEdit';
+import { check } from './check';
 import { awake, expect } from './kitchen';
 
 export const ZONE = 'Europe/Lisbon';
@@ -66,3 +67,17 @@ export const savedDay = async (page: Page, own: Own): Promise<DayDocument> =>
   ((await (await page.request.get(`${own.api}/day`)).json()) as { value: DayDocument }).value;
 
 export const toSlot = (ms: number): number => Math.ceil(ms / (5 * MIN)) * 5 * MIN;
+
+/** What a page looks like to everybody: as it is, and narrow in dim light; then as it was. */
+export async function checkNarrowAndDim(page: Page, baseURL: string | undefined): Promise<void> {
+  await check(page);
+  const light = async (name: 'day' | 'dim', width: number, height: number) => {
+    await page.context().addCookies([{ name: 'crumb-view', value: `${name}.g.C`, url: baseURL ?? '' }]);
+    await page.setViewportSize({ width, height });
+    await page.reload();
+    await awake(page);
+  };
+  await light('dim', 320, 640);
+  await check(page);
+  await light('day', 1280, 800);
+}

@@ -1,12 +1,11 @@
 import { wallField } from '../../src/core/day/dayEdit';
 import type { OrdersDocument } from '../../src/core/orders/orderDocument';
-import { check } from './check';
-import { HOUR, kitchenOfOwn, laidOut, savedDay, toSlot, ZONE } from './dayKitchen';
+import { checkNarrowAndDim, HOUR, kitchenOfOwn, laidOut, savedDay, toSlot, ZONE } from './dayKitchen';
 import { awake, expect, test } from './kitchen';
 
 const ROLLS = 'Pumpkin-seed supper rolls';
 
-test('orders become a batch of the day, with its orders and labels; a week is left out; what must not be in it is said', async ({ page }) => {
+test('orders become a batch of the day, with its orders and labels; a week is left out; what must not be in it is said', async ({ page, baseURL }) => {
   const own = await kitchenOfOwn(page);
   const stored = async () => ((await (await page.request.get(`${own.api}/orders`)).json()) as { value: OrdersDocument }).value;
   await page.goto(`${own.at}/orders`);
@@ -54,7 +53,7 @@ test('orders become a batch of the day, with its orders and labels; a week is le
   await expect(group).toContainText('18 pieces and 1 spare');
   await expect(page.getByTestId('orders-save')).toHaveText('Saved');
   await expect.poll(async () => (await stored()).orders.map(({ pieces }) => pieces)).toEqual([12, 6, 4]);
-  await check(page);
+  await checkNarrowAndDim(page, baseURL);
 
   await group.getByRole('button', { name: 'Onto the day' }).click();
   const batch = page.locator(`[data-batch="${ROLLS}"]`);
@@ -70,7 +69,7 @@ test('orders become a batch of the day, with its orders and labels; a week is le
   await expect(labels.first()).toContainText('Check your local rule.');
   await page.getByText('pieces', { exact: true }).click();
   await expect(labels).toHaveCount(19);
-  await check(page);
+  await checkNarrowAndDim(page, baseURL);
   // on the day it is not asked for again; the one left out still could be
   await page.goto(`${own.at}/orders`);
   await expect(page.getByTestId('order-group').filter({ hasText: 'Fair' })).toContainText('All of it is on the day.');

@@ -2,8 +2,17 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { wallField } from '../../src/core/day/dayEdit';
 import type { StartersDocument } from '../../src/core/starter/starterDocument';
-import { check } from './check';
-import { HOUR, kitchenOfOwn, laidOut, readyAt, savedDay, toSlot, ZONE, type Own } from './dayKitchen';
+import {
+  checkNarrowAndDim,
+  HOUR,
+  kitchenOfOwn,
+  laidOut,
+  readyAt,
+  savedDay,
+  toSlot,
+  ZONE,
+  type Own,
+} from './dayKitchen';
 import { awake, expect, test, watch } from './kitchen';
 
 const stored = async (page: Page, own: Own) =>
@@ -46,7 +55,7 @@ test('a starter is kept: added, fed, ripe when it says, moved into the cold and 
   await expect(card.getByTestId('starter-state')).toHaveAttribute('data-state', 'rising');
   await expect(page.getByTestId('starters-save')).toHaveText('Saved');
   await expect.poll(async () => (await stored(page, own)).value.starters[0]!.log.map(({ kind }) => kind)).toEqual(['fed']);
-  await check(page);
+  await checkNarrowAndDim(page, baseURL);
 
   // another tab that was open before
   const faults: string[] = [];
