@@ -8,6 +8,7 @@ import { dayOven } from './dayOven';
 import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Variant } from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
 import { litFor, ovenVisits } from './ovenVisits';
+import { provedInOven } from './ovenProof';
 import { roomResources, roomUses } from './kitRoom';
 import { withFeed, whileRipe } from './fedBlock';
 import { blockKey } from './score';
@@ -98,19 +99,21 @@ interface Grain {
   readonly slotMin: number;
   /** Of a moment, its slot, with its fraction. */
   readonly slotOf: (ms: number) => number;
+  readonly ovens: readonly DayOven[];
   /** Gets what the blocks of every variant are. */
   readonly blocks: Map<string, Block>;
 }
 
 /** The ways a batch can be made as strands of the day. */
-export function batchVariants({ id, ways, formula, ready, ovenIds }: DayBatchWish, { kit, slotMin, slotOf, blocks }: Grain): Variant[] {
+export function batchVariants({ id, ways, formula, ready, ovenIds }: DayBatchWish, { kit, slotMin, slotOf, ovens, blocks }: Grain): Variant[] {
   const usual = ovenFor(kit, formula);
   const alike = kit.ovens.filter(({ kind }) => kind === usual?.kind).map((oven) => oven.id);
   const promise = ready
     ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
     : { fromSlot: 0, toSlot: 0 };
   return ways.map(({ id: variantId, tasteCost, sheet, feed }) => {
-    const plain = batchStrands(sheet);
+    const oven = ovens.find(({ id: ovenId }) => ovenId === (ovenIds?.[0] ?? usual?.id ?? kit.ovenId));
+    const plain = provedInOven(batchStrands(sheet), { steps: sheet.steps, kit, oven, slotMin });
     const strands = feed ? withFeed(plain, sheet.steps, feed) : plain;
     for (const block of strands.flatMap((strand) => strand.blocks)) blocks.set(blockKey(id, variantId, block), block);
     const uses = roomUses(strands, sheet, formula, kit);
@@ -159,7 +162,7 @@ export function dayOf(wish: DayWish): Result<Day> {
       })),
       ovens,
       resources: roomResources(kit),
-      batches: batches.map((batch) => ({ id: batch.id, variants: batchVariants(batch, { kit, slotMin, slotOf, blocks }) })),
+      batches: batches.map((batch) => ({ id: batch.id, variants: batchVariants(batch, { kit, slotMin, slotOf, ovens, blocks }) })),
     },
   });
 } // prettier-ignore

@@ -12,6 +12,7 @@ import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
 import { handsOf } from './life';
 import type { BatchWay } from './batchWay';
+import { outBlockId } from './ovenProof';
 import { NOT_SHARED, wheatMoments } from './shared';
 import { fedWays, type KeptStarters, type StarterShort } from './fedWays';
 import { startersNow } from '../starter/feedsDue';
@@ -89,7 +90,7 @@ export function batchWays(
 /** Of ways a batch can be made those it has not been given, as variants for a collision to look at. */
 export function variantsBeyond(wish: DayBatchWish, ways: readonly BatchWay[], { problem, fromMs, slotMs }: Day, kit: Kit): Variant[] {
   const known = new Set(wish.ways.map(({ id }) => id));
-  return batchVariants({ ...wish, ways: ways.filter(({ id }) => !known.has(id)) }, { kit, slotMin: problem.slotMin, slotOf: (ms) => (ms - fromMs) / slotMs, blocks: new Map() });
+  return batchVariants({ ...wish, ways: ways.filter(({ id }) => !known.has(id)) }, { kit, slotMin: problem.slotMin, slotOf: (ms) => (ms - fromMs) / slotMs, ovens: problem.ovens, blocks: new Map() });
 } // prettier-ignore
 
 /** Ways of batches, remembered: they follow from formula, request, levers, kit and book alone. */
@@ -138,6 +139,8 @@ function benchProgress({ calls, startedMs }: BakeProgress, day: Day, batchId: st
       const times = told.flatMap((call) => [call?.startMs, call?.doneMs]).filter((ms): ms is number => typeof ms === 'number');
       if (times.length === 0) continue;
       const last = told.at(-1)?.doneMs ?? null;
+      // the rest of a rise beside the oven goes by the same tap as the rise: it is known only when it is over
+      if (id.endsWith(outBlockId('')) && last === null) continue;
       const start = Math.min(...times);
       // only that it was done is known: it took as long as it takes
       const known = told[0]?.startMs ?? null;

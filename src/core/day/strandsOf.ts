@@ -191,6 +191,8 @@ export function asDayStrands(
 
 /** Hands all through, or to put in and to take out. */
 function handsOf({ handsOn, resource, kind }: Block, lastsSlots: number): DayActivity['hands'] {
+  // whoever shaped it puts it in; it is taken out when the oven is lit
+  if (resource === 'oven' && RISES.has(kind)) return [];
   if (kind === FEED) return [{ fromSlot: 0, toSlot: 1 }];
   if (handsOn && resource !== 'oven') return [{ fromSlot: 0, toSlot: lastsSlots }];
   if (resource !== 'oven') return [];

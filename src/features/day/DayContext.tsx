@@ -3,6 +3,7 @@ import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import type { DayDocument } from '@/core/day/dayDocument';
 import type { DayEdit } from '@/core/day/dayEdit';
 import type { DayView } from '@/core/day/dayView';
+import { PROOF_MOST_C } from '@/core/day/proofWarmth';
 import type { OwnTool } from '@/core/day/shared';
 import { ALLERGEN_WORD } from '@/wording/allergens';
 import type { DayCallOut } from '@/core/day/agenda';
@@ -52,6 +53,7 @@ export function useDayWords() {
     const call = (each: DayCallOut): string => {
       switch (each.kind) {
         case 'light':
+          if (each.setC <= PROOF_MOST_C) return words.warm(oven(each.ovenId), units.temperature(each.setC));
           return words.light(oven(each.ovenId), units.temperature(each.setC), each.plate);
         case 'look':
           return words.look(step(each));

@@ -21,6 +21,7 @@ const OWN: Record<OwnTool, string> = {
 /** How a call of the day is worded. */
 export const words = {
   light: (oven: string, temp: string, plate: PlateKind | null) => `Light ${oven}: ${temp}${plate ? WITH[plate] : ''}`,
+  warm: (oven: string, temp: string) => `Warm ${oven} a little, ${temp}, for the dough: its lamp may do`,
   look: (step: string) => `Look at the ${step.toLowerCase()}`,
   feed: (name: string, seed: string, flour: string, water: string) => `Feed ${name}: ${seed} of it, ${flour} flour, ${water} water`,
   keep: (name: string, kept: string, flour: string, water: string) => `Feed ${name}: keep ${kept}, add ${flour} flour and ${water} water`,

@@ -1,4 +1,5 @@
 import { withoutEnded, type DayCallOut } from '@/core/day/agenda';
+import { PROOF_MOST_C } from '@/core/day/proofWarmth';
 import { formatMass, formatTemperature } from '@/core/units';
 import { loadDay, loadLife } from '@/server/day';
 import { feedsOn, loadStarters } from '@/server/starters';
@@ -29,6 +30,7 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
     const say = (call: DayCallOut): string => {
       if (call.kind === 'light') {
         const oven = kit.ovens.find(({ id }) => id === call.ovenId)?.name ?? '';
+        if (call.setC <= PROOF_MOST_C) return words.warm(oven, formatTemperature(call.setC, 'C'));
         return words.light(oven, formatTemperature(call.setC, 'C'), call.plate);
       }
       if (call.kind === 'ready') {
