@@ -13,8 +13,8 @@ export const STARTER_LIMITS = {
   name: 40,
   /** Starters of one kitchen. */
   most: 12,
-  /** What is known of one; the oldest goes where more is said. */
-  log: 300,
+  /** What is known of one, so much that all of them can be sent at once; the oldest goes where more is said. */
+  log: 150,
   massG: { min: 0, max: 20_000 },
   feedG: { min: 1, max: 10_000 },
   everyH: { min: 4, max: 168 },

@@ -39,7 +39,7 @@ export function StarterDialog({ was, nowMs, edit, onClose }: StarterDialogProps)
   );
   const put = (part: Partial<typeof value>) => setValue((before) => ({ ...before, ...part }));
   const offered = [...book.values()].filter((each) => !away.has(each.id) || each.id === was?.ingredientId).sort((a, b) => a.name.localeCompare(b.name, 'en'));
-  const isOwn = stored.some((each) => each.id === value.ingredientId) || value.ingredientId.startsWith(OF_FLOUR);
+  const isOwn = stored.some(({ id: own, entry }) => own === value.ingredientId && entry.kind === 'blend') || value.ingredientId.startsWith(OF_FLOUR);
   const differs = !isOwn && Math.abs(value.waterG / value.flourG - 1) > 0.15;
   const save = async () => {
     const name = value.name.trim();
