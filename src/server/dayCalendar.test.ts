@@ -5,7 +5,7 @@ import { dayCalendar } from './dayCalendar';
 
 const at = (clock: string) => Date.parse(`2026-11-28T${clock}:00Z`);
 const block = (from: string, to: string, kind: 'mix' | 'proof' | 'bake', handsOn: boolean) => ({
-  startMs: at(from), endMs: at(to), ovenId: null, kind, title: '', setC: null, handsOn, looksMs: kind === 'proof' ? [at('17:40')] : [],
+  startMs: at(from), endMs: at(to), ovenId: kind === 'bake' ? 'range' : null, kind, title: '', setC: null, handsOn, looksMs: kind === 'proof' ? [at('17:40')] : [],
 }); // prettier-ignore
 const DAY: DayDocument = {
   lit: [{ ovenId: 'range', atMs: at('17:20'), setC: 205, plate: null }],
@@ -54,14 +54,15 @@ test('the day as a calendar file: what asks for somebody, with an alarm when it 
     '17:20-17:25 light',
     '17:40-17:45 look proof',
     '17:50-18:15 block bake',
+    '18:15-18:20 out',
     '18:15-18:20 ready',
     '21:00-21:05 keep',
   ]);
   // the alarm rings as it begins
-  expect(events.map(({ alarmS }) => Math.abs(alarmS ?? -1))).toEqual([0, 0, 0, 0, 0, 0]);
+  expect(events.map(({ alarmS }) => Math.abs(alarmS ?? -1))).toEqual([0, 0, 0, 0, 0, 0, 0]);
   // the same call is the same event, however often the file is taken
   const again = readBack(dayCalendar({ ...DAY, lit: [{ ...DAY.lit[0]!, atMs: at('17:30') }] }, FEEDS, 'k1', at('13:00'), { name: 'Ours', say }));
   expect([...again.map(({ uid }) => uid)].sort()).toEqual([...events.map(({ uid }) => uid)].sort());
-  expect(new Set(events.map(({ uid }) => uid)).size).toBe(6);
+  expect(new Set(events.map(({ uid }) => uid)).size).toBe(7);
   expect(readBack(dayCalendar(EMPTY_DAY, [], 'k1', 0, { name: 'Ours', say }))).toEqual([]);
 }); // prettier-ignore

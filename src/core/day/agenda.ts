@@ -22,6 +22,8 @@ export type DayCallOut =
       readonly feed?: DayBatchDocument['at'][string]['feed'];
     }
   | { readonly kind: 'look'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly step: BlockKind; readonly title: string }
+  /** Out of the oven. */
+  | { readonly kind: 'out'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly ovenId: string; readonly state: BlockState }
   /** A starter is fed so that it lives on. */
   | { readonly kind: 'keep'; readonly atMs: number; readonly due: FeedDue }
   /** All is cleaned down: after wheat where no allergen is named, else before a batch that is without it. */
@@ -31,9 +33,12 @@ export type DayCallOut =
 type BlockState = 'todo' | 'running' | 'done';
 
 /** What the baker said by hand. */
-const saidState = ({ progress }: DayBatchDocument, blockId: string): BlockState => {
+const saidState = ({ progress, at }: DayBatchDocument, blockId: string): BlockState => {
   const told = progress[blockId];
-  return told === undefined ? 'todo' : told.endMs === null ? 'running' : 'done';
+  if (told) return told.endMs === null ? 'running' : 'done';
+  // what lies behind something that has begun is done, whether or not anybody said so
+  const endMs = at[blockId]?.endMs ?? Infinity;
+  return Object.keys(progress).some((id) => (at[id]?.startMs ?? -Infinity) >= endMs) ? 'done' : 'todo';
 };
 
 /**
@@ -50,6 +55,7 @@ export function agendaOf({ batches, lit, cleans = [] }: DayDocument, feeds: read
       const state = stateOf(batch, blockId);
       calls.push({ kind: 'block', atMs: startMs, untilMs: endMs, batchId: batch.id, blockId, step: kind, title, setC, ovenId, byItself: !handsOn, state, ...(feed && { feed }) });
       if (state === 'done') continue;
+      if (ovenId !== null) calls.push({ kind: 'out', atMs: endMs, batchId: batch.id, blockId, ovenId, state });
       for (const atMs of looksMs)
         if (atMs < endMs) calls.push({ kind: 'look', atMs, batchId: batch.id, blockId, step: kind, title });
     }
@@ -75,9 +81,25 @@ export function withoutEnded(day: DayDocument, hasEnded: (bakeId: string) => boo
   return { batches, lit, ...(cleans.length > 0 && { cleans }) };
 } // prettier-ignore
 
+/** So long a call stands that nobody answers. */
+const STANDS_MS = 10 * 60_000;
+
 /** What is to be done next: what should have begun and nobody said that it has, else the first that is still to come and asks for somebody. */
 export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOut | null {
-  const asks = (call: DayCallOut): boolean =>
-    call.kind === 'block' ? call.state === 'todo' && !call.byItself : call.kind === 'keep' || call.atMs >= nowMs - 60_000;
+  const asks = (call: DayCallOut): boolean => {
+    switch (call.kind) {
+      case 'block':
+        return call.state === 'todo' && !call.byItself;
+      case 'keep':
+        return true;
+      case 'out':
+        return call.state === 'running' || call.atMs >= nowMs;
+      case 'ready':
+        return call.atMs >= nowMs - 60_000;
+      default:
+        // nobody tells that it was done: it stands for a while
+        return call.atMs >= nowMs - STANDS_MS;
+    }
+  };
   return calls.find(asks) ?? null;
 } // prettier-ignore

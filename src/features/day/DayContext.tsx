@@ -56,7 +56,9 @@ export function useDayWords() {
           if (each.setC <= PROOF_MOST_C) return words.warm(oven(each.ovenId), units.temperature(each.setC));
           return words.light(oven(each.ovenId), units.temperature(each.setC), each.plate);
         case 'look':
-          return words.look(step(each));
+          return each.step === 'feed' ? words.lookRipe : words.look(step(each));
+        case 'out':
+          return words.out(oven(each.ovenId));
         case 'ready': {
           const orders = day.batches.find(({ id }) => id === each.batchId)?.orders ?? [];
           return orders.length > 0

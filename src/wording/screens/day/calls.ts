@@ -26,6 +26,8 @@ export const words = {
   feed: (name: string, seed: string, flour: string, water: string) => `Feed ${name}: ${seed} of it, ${flour} flour, ${water} water`,
   keep: (name: string, kept: string, flour: string, water: string) => `Feed ${name}: keep ${kept}, add ${flour} flour and ${water} water`,
   keepNobody: 'nobody is there when it is due',
+  lookRipe: 'Look whether the starter is ripe',
+  out: (oven: string) => `Take out of ${oven}`,
   ready: 'Ready',
   cleanAfterWheat: (own: string) => `Clean down after wheat: tables, mixer, scale, taps, cloths${own}`,
   cleanBefore: (what: string, bread: string) => `Clean down after ${what}, before ${bread}`,

@@ -43,6 +43,8 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
         const { name, feed } = call.due;
         return words.keep(name, grams(feed.keepG), grams(feed.flourG), grams(feed.waterG));
       }
+      if (call.kind === 'out')
+        return `${words.out(kit.ovens.find(({ id }) => id === call.ovenId)?.name ?? '')}: ${nameOf(call.batchId)}`;
       if (call.kind === 'clean') {
         const { allergens, beforeId } = call.clean;
         if (beforeId === null) return words.cleanAfterWheat(words.own(life.value.shared?.own ?? []));
@@ -53,7 +55,7 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
         return `${words.feed(name, grams(seedG), grams(flourG), grams(waterG))}: ${nameOf(call.batchId)}`;
       }
       const step = call.title || BLOCK_WORD[call.step];
-      return `${call.kind === 'look' ? words.look(step) : step}: ${nameOf(call.batchId)}`;
+      return `${call.kind === 'look' ? (call.step === 'feed' ? words.lookRipe : words.look(step)) : step}: ${nameOf(call.batchId)}`;
     };
     const { id, details } = context.kitchen;
     return new Response(dayCalendar(day, feeds, id, context.now().getTime(), { name: details.name, say }), {
