@@ -8,6 +8,7 @@ import { editDay, type DayEdit } from '@/core/day/dayEdit';
 import { type BakeProgress, type DayFormula } from '@/core/day/kitchenDay';
 import { usualRequest } from '@/core/day/usualRequest';
 import { dayWith } from '@/core/day/laidOut';
+import type { DayView } from '@/core/day/dayView';
 import type { Score } from '@/core/day/score';
 import type { LifeDocument } from '@/core/day/lifeDocument';
 import { formatDuration } from '@/core/units';
@@ -256,6 +257,14 @@ function Nothing() {
   );
 } // prettier-ignore
 
+/** The plan is there, and the day has not been given its places yet: that is a moment later. */
+const isUnsaved = ({ batches }: DayDocument, view: DayView | null): boolean =>
+  view?.final === true &&
+  batches.some(
+    ({ id, at }) =>
+      Object.keys(at).length === 0 && (view.batches.find((laid) => laid.id === id)?.blocks.length ?? 0) > 0,
+  );
+
 /** What has to be known of the plan itself: that it is looked for, is not saved, cannot be made. */
 function Notes({ planning, save }: Pick<DayBodyProps, 'planning' | 'save'>) {
   const { day, view } = useDayValue();
@@ -270,7 +279,7 @@ function Notes({ planning, save }: Pick<DayBodyProps, 'planning' | 'save'>) {
       )}
       {trouble && <p role="alert" className="no-print mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-sm text-alarm">{trouble}</p>}
       {leftOut.length > 0 && <p role="alert" className="no-print mb-3 text-sm text-alarm">{words.leftOut(leftOut.join(', '))}</p>}
-      {day.batches.length > 0 && <p role="status" className="no-print mb-2 min-h-6 text-sm text-soft" data-testid="plan-state">{planning.looking ? words.looking : save === 'saving' ? words.saving : words.saved}</p>}
+      {day.batches.length > 0 && <p role="status" className="no-print mb-2 min-h-6 text-sm text-soft" data-testid="plan-state">{planning.looking ? words.looking : save === 'saving' || isUnsaved(day, view) ? words.saving : words.saved}</p>}
     </>
   );
 } // prettier-ignore
