@@ -41,7 +41,7 @@ function given({ progress, at, variantId }: DayBatchDocument, { starter, now }: 
   const parts = Number(/ ripe (\d)$/.exec(variantId)?.[1] ?? 0);
   if (!progress[id] || !feed || parts === 0) return null;
   const { seedG, flourG, waterG } = feed;
-  const made = ripening({ seed: seedG, flour: flourG, water: waterG, tempC, totalG: Math.max(10, seedG + flourG + waterG) }, [{ tempC, durationS: followedS(tempC) }], now.vigour);
+  const made = ripening({ seed: seedG, flour: flourG, water: waterG, tempC, totalG: Math.max(10, seedG + flourG + waterG) }, [{ tempC, durationS: followedS(tempC) }], now.fedNext);
   return made && { kind: 'feed', starterId: starter.id, name: starter.name, parts, seedG, flourG, waterG, ripeS: made.fromS, mayWaitS: made.untilS - made.fromS.typical };
 } // prettier-ignore
 

@@ -34,7 +34,7 @@ const SPARE = 1.05;
  */
 export function feedsFor(
   { id, name, flourG, waterG }: Starter,
-  { massG, ripe, vigour, built, state }: StarterNow,
+  { massG, ripe, fedNext, built, state }: StarterNow,
   neededG: number,
   tempC: number,
   nowMs: number,
@@ -48,7 +48,7 @@ export function feedsFor(
     const seedG = Math.ceil((neededG * SPARE) / (1 + parts + parts * wet));
     if (seedG > massG - KEPT_G) continue;
     const feed = { seed: seedG, flour: Math.ceil(seedG * parts), water: Math.ceil(seedG * parts * wet) };
-    const made = ripening({ ...feed, tempC, totalG: Math.max(10, feed.seed + feed.flour + feed.water) }, [{ tempC, durationS: followedS(tempC) }], vigour);
+    const made = ripening({ ...feed, tempC, totalG: Math.max(10, feed.seed + feed.flour + feed.water) }, [{ tempC, durationS: followedS(tempC) }], fedNext);
     if (!made) continue;
     feeds.push({ kind: 'feed', starterId: id, name, parts, seedG, flourG: feed.flour, waterG: feed.water, ripeS: made.fromS, mayWaitS: made.untilS - made.fromS.typical });
   }

@@ -86,6 +86,10 @@ test('a rest in the fridge: due in a week; out of it, it is fed in the warm befo
   const out = [...log, ...told([12 * 24, fed(25, 50, 50)]).map((event) => ({ ...event, id: '00000000-0000-4000-8000-00000000000f' }))];
   const revived = starterNow(starter(out), at(12 * 24 + 1));
   expect(revived.revivals).toBe(1);
+  // fed for a dough straight out of the cold it takes longer, too
+  const ripeS = (now: typeof cold, ms: number) => feedsFor(starter(log), now, 60, 22, ms).flatMap((feed) => (feed.kind === 'feed' && feed.parts === 2 ? [feed.ripeS.typical] : []))[0]!;
+  const [fresh, old] = [ripeS(starterNow(starter(log), at(4)), at(4)), ripeS(starterNow(starter(log), at(13 * 24)), at(13 * 24))];
+  expect(old).toBeGreaterThan(fresh + 1800);
   // weak from the cold it is ripe later than it was
   const usual = starterNow(starter(told([0, fed(25, 50, 50)])), at(1));
   expect(revived.ripe!.top.typicalMs - at(12 * 24)).toBeGreaterThan(usual.ripe!.top.typicalMs - at(0) + 0.5 * HOUR);

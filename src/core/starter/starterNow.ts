@@ -46,6 +46,8 @@ export interface StarterNow {
   readonly revivals: number;
   readonly discard: { readonly massG: number; readonly oldestMs: number } | null;
   readonly vigour: Vigour & { readonly marks: number };
+  /** How lively it is at its next feed: weaker out of the cold. */
+  readonly fedNext: Vigour;
   /** Built: it was at its highest within eight hours twice in a row, came so, or the baker says so. Else on which day it is. */
   readonly built:
     { readonly done: true } | { readonly done: false; readonly day: number; readonly quick: number };
@@ -201,14 +203,17 @@ export function starterNow(starter: Starter, nowMs: number): StarterNow {
   const last = parts.at(-1);
   const { place, tempC } = last?.stays.at(-1) ?? { place: 'room' as const, tempC: 0 };
   const thrown = log.at(-1)?.kind === 'thrown';
-  const plain = { massG, place, discard, vigour, built };
+  const plain = { massG, place, discard, vigour, fedNext: vigour, built };
   if (!last || thrown) {
     const next = { ...amountsOf(starter, 0), fromMs: nowMs, dueMs: nowMs, latestMs: nowMs + DAY_MS, why: 'begin' as const };
     return { ...plain, state: thrown ? 'thrown' : 'unfed', fedMs: null, ripe: null, next: thrown ? null : next, revivals: 0 };
   }
   const { coldMs, warmFeeds } = coldBefore(parts, nowMs);
   const fedMs = last.fed.atMs;
-  const slower = Math.max(COLD.least, 1 - (COLD.lossPerDay * (warmFeeds === 0 ? 0 : coldMs / warmFeeds)) / DAY_MS);
+  // each feed in the warm shares out what the cold has cost
+  const weakened = (feeds: number) => (feeds === 0 ? 1 : Math.max(COLD.least, 1 - (COLD.lossPerDay * coldMs) / feeds / DAY_MS));
+  const slower = weakened(warmFeeds);
+  const fedNext = { value: vigour.value * weakened(warmFeeds + 1), cv: vigour.cv };
   const endMs = Math.max(nowMs, last.stays.at(-1)!.atMs) + (place === 'fridge' ? 0 : 1000 * followedS(tempC));
   const made = ripening(feedOf(last.fed), staysUntil(last, endMs), { ...vigour, value: vigour.value * slower });
   const seen = last.topMs;
@@ -222,7 +227,7 @@ export function starterNow(starter: Starter, nowMs: number): StarterNow {
   };
   const next = nextFeed(starter, { fedMs, massG, place, ripeMs: ripe?.from.typicalMs ?? null, topMs: ripe?.top.typicalMs ?? null, built, tempC });
   const revivals = Math.max(0, revivalsOf(coldMs) - warmFeeds);
-  return { ...plain, fedMs, ripe, next, revivals, state: stateOf(nowMs, place, ripe, next) };
+  return { ...plain, fedNext, fedMs, ripe, next, revivals, state: stateOf(nowMs, place, ripe, next) };
 } // prettier-ignore
 
 const exactly = (ms: number): Moment => ({ lowMs: ms, typicalMs: ms, highMs: ms });
