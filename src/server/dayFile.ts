@@ -1,4 +1,5 @@
 import { DAY_FORMAT, DAY_VERSION, type dayFileSchema } from '@/core/planFile/planFile';
+import { NOT_SHARED, wheatMoments } from '@/core/day/shared';
 import { KITCHEN_FORMAT, KITCHEN_VERSION, type KitchenFile } from '@/core/formats';
 import type * as z from 'zod';
 import type { Context } from './context';
@@ -64,7 +65,11 @@ export async function dayFile(context: Context): Promise<DayFile> {
       })),
       preferred: life.preferred.map(({ days, from, to }) => ({ days, from, to })),
       otherHours: life.otherHours,
-      once: life.once.map(({ fromMs, toMs }) => ({
+      // while wheat hangs in the air nobody is there for it
+      once: [
+        ...life.once,
+        ...wheatMoments(life.shared ?? NOT_SHARED, kitchen.details.timeZone, nowMs, nowMs + LONGEST_MS).dusty,
+      ].map(({ fromMs, toMs }) => ({
         from: new Date(fromMs).toISOString(),
         to: new Date(toMs).toISOString(),
       })),

@@ -6,8 +6,8 @@ import { searchDay, type Found } from './searchDay';
 /** So much older than it need be breads may be at their time, all together, for the sake of the order, min. */
 const OLDER_MIN = 90;
 
-/** What each batch holds of what is kept apart. */
-export type HoldsOf = ReadonlyMap<string, readonly Allergen[]>;
+/** What each batch holds of what is kept apart, and whether it has been worked already. */
+export type HoldsOf = ReadonlyMap<string, { readonly holds: readonly Allergen[]; readonly begun: boolean }>;
 
 /** A batch without something is worked after one with it. */
 export interface MixedUp {
@@ -39,10 +39,12 @@ export function mixedUp(problem: DayProblem, plan: DayPlan, holds: HoldsOf): Mix
   const found: MixedUp[] = [];
   for (const [withId, mine] of holds)
     for (const [withoutId, others] of holds) {
-      const allergens = above(mine, others);
+      const allergens = above(mine.holds, others.holds);
       const [a, b] = [workOf(problem, plan, withId), workOf(problem, plan, withoutId)];
-      if (allergens.length === 0 || !a || !b || a.first >= b.last) continue;
-      found.push({ withId, withoutId, allergens, slot: Math.min(...b.starts.filter((slot) => slot >= a.first), b.last) });
+      // what has begun was worked first, whatever is still to be done with it
+      const first = mine.begun ? -1 : (a?.first ?? Infinity);
+      if (allergens.length === 0 || !b || first >= b.last) continue;
+      found.push({ withId, withoutId, allergens, slot: Math.min(...b.starts.filter((slot) => slot >= first), b.last) });
     }
   return found;
 } // prettier-ignore
@@ -80,7 +82,9 @@ const bounded = (problem: DayProblem, bounds: ReadonlyMap<string, { readonly fro
  */
 export function keepApart(problem: DayProblem, found: Found, holds: HoldsOf, seed: number, rounds: number): Found {
   const mixed = mixedUp(problem, found.plan, holds);
-  if (mixed.length === 0) return found;
+  // of what has begun nothing can be put off
+  const open = mixed.filter(({ withId }) => holds.get(withId)?.begun !== true);
+  if (open.length === 0) return found;
   const put = (bounds: Map<string, { from?: number; to?: number }>): Found => {
     const search = searchDay(bounded(problem, bounds), seed, rounds, found.plan);
     let step = search.next();
@@ -89,7 +93,7 @@ export function keepApart(problem: DayProblem, found: Found, holds: HoldsOf, see
   };
   const later = new Map<string, { from: number }>();
   const sooner = new Map<string, { to: number }>();
-  for (const { withId, withoutId } of mixed) {
+  for (const { withId, withoutId } of open) {
     const last = workOf(problem, found.plan, withoutId)!.last;
     const first = workOf(problem, found.plan, withId)!.first;
     later.set(withId, { from: Math.max(last, later.get(withId)?.from ?? 0) });

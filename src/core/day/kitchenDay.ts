@@ -10,10 +10,9 @@ import { DAY_LIMITS } from './dayLimits';
 import type { DayPlan, PlacedBatch, Variant } from './dayProblem';
 import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
-import { handsOf } from './life';
+import { lifeHands } from './lifeHands';
 import type { BatchWay } from './batchWay';
 import { outBlockId } from './ovenProof';
-import { NOT_SHARED, wheatMoments } from './shared';
 import { fedWays, type KeptStarters, type StarterShort } from './fedWays';
 import { startersNow } from '../starter/feedsDue';
 import { NO_STARTERS, type StartersDocument } from '../starter/starterDocument';
@@ -188,12 +187,10 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
   originMs = downToSlot(Math.max(originMs, nowMs - 48 * HOUR_MS)) - 12 * SLOT_MS;
   const ends = wishes.map(({ ready }) => ready?.toMs ?? 0);
   const endMs = Math.min(Math.max(nowMs + 10 * HOUR_MS, ...ends) + BEYOND_MS, originMs + LONGEST_MS);
-  const { dusty, cleans } = wheatMoments(life.shared ?? NOT_SHARED, zone, originMs, endMs);
-  // while wheat hangs in the air nobody works a dough without it; then somebody cleans
-  const once = [...life.once, ...dusty, ...cleans.map((clean) => ({ ...clean, people: 1 }))];
-  const hands = handsOf({ ...life, zone, once }, originMs, endMs);
-  if (!hands.ok) return hands;
-  const made = dayOf({ fromMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands: hands.value, batches: wishes });
+  const there = lifeHands(life, zone, originMs, endMs);
+  if (!there.ok) return there;
+  const { hands, cleans } = there.value;
+  const made = dayOf({ fromMs: originMs, endMs, slotMin: SLOT_MIN, kit, hands, batches: wishes });
   if (!made.ok) return made;
   const slotOf = (ms: number) => Math.max(0, Math.round((ms - originMs) / SLOT_MS));
   const progress = new Map<string, Progress>();

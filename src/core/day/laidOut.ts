@@ -235,7 +235,7 @@ class View {
     return needsOf(batches, this.all.lots, (ms) => wallField(this.all.zone, ms).slice(0, 10));
   } // prettier-ignore
 
-  /** What each batch that is not done holds of what is kept apart. */
+  /** What each batch holds of what is kept apart. */
   holds(): HoldsOf {
     const apart = this.all.life.shared?.apart ?? [];
     if (apart.length === 0) return new Map();
@@ -244,7 +244,12 @@ class View {
         const formula = this.all.formulas.get(formulaKey(batch));
         if (!formula) return [];
         const inIt = new Set(everythingIn(formula, this.all.book).flatMap(({ allergens }) => allergens));
-        return [[batch.id, apart.filter((each) => inIt.has(each))] as const];
+        return [
+          [
+            batch.id,
+            { holds: apart.filter((each) => inIt.has(each)), begun: this.kitchen.begunIds.has(batch.id) },
+          ] as const,
+        ];
       }),
     );
   }

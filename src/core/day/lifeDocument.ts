@@ -1,23 +1,15 @@
 import * as z from 'zod';
 import { plainText } from '../plainTextSchema';
 import { DAY_LIMITS } from './dayLimits';
+import { hoursSchema } from './hoursSchema';
 import { sharedSchema } from './shared';
-
-const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/);
-const hours = {
-  name: plainText(40).trim(),
-  /** 1 Monday to 7 Sunday. */
-  days: z.array(z.number().int().min(1).max(7)).min(1).max(7),
-  from: clock,
-  to: clock,
-};
 
 /** Hours in which hands are not free, and those one likes to work in, week by week; and single times off, from a calendar. */
 export const lifeDocumentSchema = z
   .strictObject({
     people: z.number().int().min(1).max(DAY_LIMITS.people.max),
-    away: z.array(z.strictObject({ ...hours, people: z.number().int().min(1).max(DAY_LIMITS.people.max).nullable() })).max(40),
-    preferred: z.array(z.strictObject(hours)).max(20),
+    away: z.array(hoursSchema.extend({ people: z.number().int().min(1).max(DAY_LIMITS.people.max).nullable() })).max(40),
+    preferred: z.array(hoursSchema).max(20),
     otherHours: z.boolean(),
     /** Once: from a calendar that was read. */
     once: z
@@ -28,12 +20,11 @@ export const lifeDocumentSchema = z
     /** Shared with wheat, or with what somebody must not eat; absent: it is not. */
     shared: sharedSchema.optional(),
   })
-  .superRefine(({ away, preferred, once, people }, context) => {
+  .superRefine(({ away, preferred, once, people, shared }, context) => {
     const refuse = (path: (string | number)[], code: string) => context.addIssue({ code: 'custom', path, params: { code } });
-    for (const [name, all] of [['away', away], ['preferred', preferred]] as const)
+    for (const [name, all] of [['away', away], ['preferred', preferred], ['shared.wheat', shared?.wheat ?? []]] as const)
       for (const [at, { from, to }] of all.entries()) {
-        if (from === to) refuse([name, at, 'to'], 'rangeReversed');
-        if (from === '24:00') refuse([name, at], 'notAllowed');
+        if (from === to) refuse([...name.split('.'), at, 'to'], 'rangeReversed');
       }
     for (const [at, each] of away.entries()) if ((each.people ?? 1) > people) refuse(['away', at, 'people'], 'tooLarge');
     for (const [at, { fromMs, toMs }] of once.entries()) if (toMs <= fromMs) refuse(['once', at, 'toMs'], 'rangeReversed');

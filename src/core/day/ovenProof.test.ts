@@ -3,7 +3,10 @@ import type { Formula } from '../formula';
 import { checkPlan } from './checkPlan';
 import { dayOf, lightings, type Day } from './dayOf';
 import { batchWays } from './kitchenDay';
+import { peopleBySlot } from './dayProblem';
 import { outBlockId } from './ovenProof';
+import { ovenTrace } from './ovenTrace';
+import { litFor, ovenVisits } from './ovenVisits';
 import { searchDay } from './searchDay';
 import { usualRequest } from './usualRequest';
 
@@ -58,9 +61,17 @@ test('what rises in the oven comes out of it in time for it to heat, and goes on
   // out of it, and lit in that moment: hot when the rolls go in, risen as long as they were to
   expect(beside[0]).toBe(within[1]);
   expect(bake[0] >= beside[1]).toBe(true);
-  const [lit, ...more] = lightings(day, found.plan);
+  const [warm, fire, ...more] = lightings(day, found.plan);
   expect(more).toEqual([]);
-  expect(lit!.setC).toBeLessThanOrEqual(30);
+  expect(warm!.setC).toBeLessThanOrEqual(30);
+  // the lamp is no fire: lit when the rolls are out, and hot by the time they go in
+  expect(fire!.setC).toBe(205);
+  expect(clockOf(fire!.atMs) >= within[1] && clockOf(fire!.atMs) < bake[0]).toBe(true);
+  const [oven] = day.problem.ovens;
+  const points = ovenTrace(oven!, ovenVisits(day.problem, found.plan, oven!.id), litFor(oven!, ovenVisits(day.problem, found.plan, oven!.id), peopleBySlot(day.problem)), KIT.roomC, day.problem.slots);
+  expect(points.every(({ slot }, at) => at === 0 || slot >= points[at - 1]!.slot - 1e-9)).toBe(true);
+  const heatOf = (clock: string) => points.find(({ slot }) => clockOf(day.fromMs + slot * day.slotMs) === clock)?.tempC;
+  expect([heatOf(within[1]), heatOf(bake[0])]).toEqual([warm!.setC, 205]);
   const plain = dayWith([{ id: 'rolls', formula: demoFormula('supper-rolls'), ready: '19:00' }]);
   const whole = plain.problem.batches[0]!.variants[0]!.strands.flatMap(({ activities }) => activities).find(({ id }) => id === proof)!;
   const parts = day.problem.batches[0]!.variants[0]!.strands.flatMap(({ activities }) => activities).filter(({ id }) => id === proof || id === outBlockId(proof));

@@ -55,9 +55,9 @@ export function ovenTrace(oven: DayOven, visits: readonly OvenVisit[], lit: read
     const anew = lit.find(({ startSlot }) => startSlot === visit.startSlot);
     const change = last ? changeSlots(oven, last.heat, visit.heat) : 0;
     if (anew) {
-      if (last) falling(last.heat.endC, roomC, last.endSlot, Math.max(1, anew.litSlot - last.endSlot));
-      const cold = coldSlots(oven, visit.heat);
-      heating(Math.max(roomC, points.at(-1)?.tempC ?? roomC), visit.heat, anew.litSlot + cold, cold);
+      if (last && anew.litSlot > last.endSlot) falling(last.heat.endC, roomC, last.endSlot, anew.litSlot - last.endSlot);
+      const takes = Math.min(coldSlots(oven, visit.heat), visit.startSlot - anew.litSlot);
+      heating(Math.max(roomC, points.at(-1)?.tempC ?? roomC), visit.heat, anew.litSlot + takes, takes);
     } else if (last && visit.heat.setC >= last.heat.endC) {
       put(visit.startSlot - change, last.heat.endC);
       heating(last.heat.endC, visit.heat, visit.startSlot, change);

@@ -1,5 +1,6 @@
 import type { DayOven, DayPlan, DayProblem, Heat } from './dayProblem';
 import { changeSlots, coldSlots } from './ovenChange';
+import { PROOF_MOST_C } from './proofWarmth';
 import { variantOf } from './score';
 
 /** A visit of an oven, as the plan has it or as it has been. */
@@ -24,13 +25,16 @@ export function ovenVisits(problem: DayProblem, plan: DayPlan, ovenId: string): 
   return visits.sort((a, b) => a.startSlot - b.startSlot);
 } // prettier-ignore
 
+/** A dough rises in it. */
+const isWarm = ({ heat }: OvenVisit): boolean => heat.setC <= PROOF_MOST_C;
+
 /** A visit for which an oven is lit, and when. */
 export interface LitVisit extends OvenVisit {
   readonly litSlot: number;
 }
 
 /**
- * Visits for which an oven is lit: the first, and each so long after another that heating it again takes less than keeping it hot. Somebody has to be there to
+ * Visits for which an oven is lit: the first, the first that bakes after a dough has risen in it, and each so long after another that heating it again takes less than keeping it hot. Somebody has to be there to
  * light it: where nobody is when it has to be, it is lit before he leaves, and where nobody was since the last load, it is left on.
  *
  * @param visits the first first
@@ -47,6 +51,8 @@ export function litFor(oven: DayOven, visits: readonly OvenVisit[], people: Int1
     if (!Number.isFinite(cold)) return [];
     let litSlot = visit.startSlot - cold;
     if (!before) return [{ ...visit, litSlot: onSinceSlot ?? litSlot }];
+    // a lamp is no fire: it is lit when the dough is out of it
+    if (isWarm(before) && !isWarm(visit)) return [{ ...visit, litSlot: Math.max(before.endSlot, visit.startSlot - changeSlots(oven, before.heat, visit.heat)) }];
     if (litSlot - changeSlots(oven, before.heat, visit.heat) <= before.endSlot) return [];
     while (litSlot > before.endSlot && people[litSlot] === 0) litSlot -= 1;
     return litSlot > before.endSlot ? [{ ...visit, litSlot }] : [];

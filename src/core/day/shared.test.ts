@@ -1,8 +1,11 @@
 import { clockMs, clockOf, dayBatch, laidOut } from '../../../tests/kitchenDays';
 import { agendaOf } from './agenda';
 import type { DayDocument } from './dayDocument';
+import type { DayBatch, DayPlan, DayProblem } from './dayProblem';
+import { mixedUp } from './keepApart';
 import { dayWith } from './laidOut';
 import { ORDINARY_LIFE, lifeDocumentSchema, type LifeDocument } from './lifeDocument';
+import { lifeHands } from './lifeHands';
 import { NOT_SHARED, wheatMoments, type Shared } from './shared';
 
 const EGG_FREE = '0b8f6d1c-52a1-4b0f-8a53-1f4f7c1f9d01';
@@ -68,7 +71,26 @@ test('without egg before with egg, where no promise breaks by it; else cleaning 
   expect(laidOut(both('12:00', '20:00'), '06:00', { life, rounds: 20 }).cleans).toEqual([]);
 }); // prettier-ignore
 
+test('nobody has a hand for bread without wheat while it is worked, and one less while it is cleaned', () => {
+  const life = { ...lifeWith({ wheat: WHEAT, settleMin: 60, cleanMin: 30 }), away: [], people: 2 };
+  const there = lifeHands(life, 'Europe/Lisbon', clockMs('06:00'), clockMs('20:00'));
+  if (!there.ok) throw new Error(there.problem.code);
+  expect(there.value.hands.map(({ fromMs, toMs, people }) => [clockOf(fromMs), clockOf(toMs), people])).toEqual([['06:00', '08:00', 2], ['12:00', '12:30', 1], ['12:30', '20:00', 2]]);
+}); // prettier-ignore
+
 test('a shared kitchen that cannot be is refused', () => {
   const good = (shared: object) => lifeDocumentSchema.safeParse({ ...ORDINARY_LIFE, shared: { ...NOT_SHARED, ...shared } }).success;
-  expect([good({}), good({ wheat: WHEAT }), good({ settleMin: -1 }), good({ cleanMin: 2.5 }), good({ apart: ['bread'] }), good({ wheat: [{ ...WHEAT[0], days: [] }] })]).toEqual([true, true, false, false, false, false]);
+  expect([good({}), good({ wheat: WHEAT }), good({ settleMin: -1 }), good({ cleanMin: 2.5 }), good({ apart: ['bread'] }), good({ wheat: [{ ...WHEAT[0], days: [] }] }), good({ wheat: [{ ...WHEAT[0], to: '08:00' }] })]).toEqual([true, true, false, false, false, false, false]);
+}); // prettier-ignore
+
+test('what has begun with egg was worked first, however late it is gone on with', () => {
+  const work = (id: string): DayBatch => ({
+    id,
+    variants: [{ id: 'v', tasteCost: 0, strands: [{ id: 'd', afterId: null, promise: null, activities: [{ id: 'mix', lastsSlots: 3, leastSlots: 0, mostSlots: null, hands: [{ fromSlot: 0, toSlot: 3 }], uses: [], heat: null }] }] }],
+  });
+  const problem: DayProblem = { slotMin: 5, slots: 100, batches: [work('egg'), work('free')], hands: [{ fromSlot: 0, toSlot: 100, people: 1 }], ovens: [], resources: [] };
+  const plan: DayPlan = { batches: { egg: { variantId: 'v', at: { mix: { startSlot: 50, ovenId: null } } }, free: { variantId: 'v', at: { mix: { startSlot: 20, ovenId: null } } } } };
+  const mixed = (begun: boolean) => mixedUp(problem, plan, new Map([['egg', { holds: ['egg' as const], begun }], ['free', { holds: [], begun: false }]]));
+  expect(mixed(false)).toEqual([]);
+  expect(mixed(true)).toEqual([{ withId: 'egg', withoutId: 'free', allergens: ['egg'], slot: 20 }]);
 }); // prettier-ignore

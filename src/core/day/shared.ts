@@ -1,31 +1,24 @@
 import * as z from 'zod';
 import { ALLERGENS } from '../ingredients/entryLimits';
-import { momentsOf, type Hours } from './life';
+import { hoursSchema } from './hoursSchema';
+import { momentsOf } from './life';
 
 /** What is kept apart for bread without gluten. */
 export const OWN_TOOLS = ['stone', 'oil', 'baskets', 'sieves', 'boards', 'scale'] as const;
 export type OwnTool = (typeof OWN_TOOLS)[number];
 
 export const SHARED_LIMITS = {
-  min: { min: 0, max: 1440 },
+  settleMin: { min: 0, max: 1440 },
   cleanMin: { min: 0, max: 180 },
   wheat: 20,
 } as const;
-
-/** Hours as a document writes them. */
-const hoursSchema = z.strictObject({
-  name: z.string().max(40),
-  days: z.array(z.number().int().min(1).max(7)).min(1).max(7),
-  from: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/),
-  to: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/),
-});
 
 /** A kitchen that is shared with wheat, or with what somebody must not eat. */
 export const sharedSchema = z.strictObject({
   /** When wheat is worked. */
   wheat: z.array(hoursSchema).max(SHARED_LIMITS.wheat),
   /** Its dust settles for so long, min. */
-  settleMin: z.number().int().min(SHARED_LIMITS.min.min).max(SHARED_LIMITS.min.max),
+  settleMin: z.number().int().min(SHARED_LIMITS.settleMin.min).max(SHARED_LIMITS.settleMin.max),
   /** Then all is cleaned down, min. */
   cleanMin: z.number().int().min(SHARED_LIMITS.cleanMin.min).max(SHARED_LIMITS.cleanMin.max),
   /** Without these before with these. */
@@ -48,7 +41,7 @@ export function wheatMoments({ wheat, settleMin, cleanMin }: Shared, zone: strin
   // what ended before it all may still hang in the air
   const backMs = fromMs - (settleMin + cleanMin) * MIN_MS;
   const dusty = wheat
-    .flatMap((hours: Hours) => momentsOf(hours, zone, backMs, toMs))
+    .flatMap((hours) => momentsOf(hours, zone, backMs, toMs))
     .map((moment) => ({ fromMs: moment.fromMs, toMs: moment.toMs + settleMin * MIN_MS }))
     .sort((a, b) => a.fromMs - b.fromMs);
   const cleans = dusty

@@ -23,6 +23,8 @@ export type DoughFeed =
 const PARTS = [2, 1, 5] as const;
 /** So much stays in the jar, g: without it there is no starter tomorrow. */
 const KEPT_G = 10;
+/** What is ripe for less than this more is not begun with: weighing comes before mixing. */
+const BEGIN_MS = 30 * 60_000;
 /** More is fed than the dough takes: some stays on the glass. */
 const SPARE = 1.05;
 
@@ -41,7 +43,7 @@ export function feedsFor(
 ): DoughFeed[] {
   if (!built.done || state === 'thrown') return [];
   const feeds: DoughFeed[] = [];
-  if (ripe && ripe.untilMs > nowMs && massG - neededG >= KEPT_G)
+  if (ripe && ripe.untilMs > nowMs + BEGIN_MS && massG - neededG >= KEPT_G)
     feeds.push({ kind: 'jar', starterId: id, name, massG: neededG, fromMs: ripe.from.typicalMs, untilMs: ripe.untilMs });
   const wet = waterG / flourG;
   for (const parts of PARTS) {

@@ -25,8 +25,6 @@ export interface Ripening {
   readonly topS: { readonly low: number; readonly value: number; readonly high: number };
   /** Until then it still lifts well; after it, it goes hungry. */
   readonly untilS: number;
-  /** Its volume at the highest over that when fed. */
-  readonly top: number;
 }
 
 const RIPE_SHARE = 0.85;
@@ -67,7 +65,6 @@ export function ripening(feed: Feed, stays: readonly StarterStay[], vigour: Vigo
     fromS: { min: times * topAtS.low, typical: fromS, max: times * topAtS.high },
     topS: { low: topAtS.low, value: topAtS.value, high: topAtS.high },
     untilS: topAtS.value + Math.max(USABLE.leastS, USABLE.share * topAtS.value),
-    top: top.value,
   };
 }
 

@@ -125,6 +125,25 @@ test('thrown away it is nothing any more: begun anew it starts from nothing', ()
     at(31),
   );
   expect(anew).toMatchObject({ massG: 100, state: 'rising' });
+  // from flour and water alone it has to be built anew, though it lifted bread before; from somebody's starter it has not
+  expect(anew.built).toEqual({ done: false, day: 1, quick: 0 });
+  const given = starterNow(
+    starter(
+      told(
+        [0, fed(25, 50, 50)],
+        [5, { kind: 'grown' }],
+        [6, { kind: 'thrown', sign: null }],
+        [30, fed(20, 50, 50)],
+      ),
+    ),
+    at(31),
+  );
+  expect(given.built).toEqual({ done: true });
+  // its discard was no better
+  const bad = told([0, fed(25, 50, 50)], [24, fed(25, 50, 50)], [30, { kind: 'thrown', sign: 'fuzzy' }]);
+  expect([starterNow(starter(bad), at(25)).discard?.massG, starterNow(starter(bad), at(31)).discard]).toEqual(
+    [100, null],
+  );
 });
 
 test('for a dough: from the jar while it is ripe and enough is left, else fed for it, quick or slow enough for a night; amounts add up', () => {
@@ -145,6 +164,10 @@ test('for a dough: from the jar while it is ripe and enough is left, else fed fo
   // ten grams stay in the jar
   expect(feedsFor(one, now, 116, 22, at(2)).some(({ kind }) => kind === 'jar')).toBe(false);
   expect(feedsFor(one, now, 2000, 22, at(2))).toEqual([]);
+  // what is ripe for less than half an hour more is not begun with
+  const { untilMs } = now.ripe!;
+  const jars = [31, 29].map((min) => feedsFor(one, starterNow(one, untilMs - min * 60_000), 90, 22, untilMs - min * 60_000).some(({ kind }) => kind === 'jar'));
+  expect(jars).toEqual([true, false]);
   // past it is no more from the jar
   expect(feedsFor(one, starterNow(one, at(20)), 90, 22, at(20)).some(({ kind }) => kind === 'jar')).toBe(false);
 }); // prettier-ignore

@@ -122,7 +122,11 @@ function vigourOf(parts: readonly Stretch[], prior: Vigour): StarterNow['vigour'
   return { value: Math.exp(sum / weight), cv: 1 / Math.sqrt(weight), marks };
 }
 
-function builtOf({ begunMs, log }: Starter, parts: readonly Stretch[], nowMs: number): StarterNow['built'] {
+/** @param isAnew it was thrown away once
+ * @param log since then; begun anew from flour and water alone it has to be built anew, from somebody's starter it has not */
+function builtOf(starter: Starter, isAnew: boolean, log: readonly StarterEvent[], parts: readonly Stretch[], nowMs: number): StarterNow['built'] {
+  const first = parts[0]?.fed;
+  const begunMs = !isAnew ? starter.begunMs : first?.keptG === 0 ? first.atMs : null;
   if (begunMs === null || log.some(({ kind }) => kind === 'grown')) return { done: true };
   let quick = 0;
   for (const { fed, topMs } of parts)
@@ -153,7 +157,9 @@ function jarOf(log: readonly StarterEvent[]): Jar {
         jar.massG = event.massG;
         break;
       case 'thrown':
+        // what was taken off it before is no better
         jar.massG = 0;
+        jar.discards = [];
         break;
       case 'moved':
       case 'top':
@@ -195,16 +201,18 @@ function coldBefore(parts: readonly Stretch[], nowMs: number): { readonly coldMs
  */
 export function starterNow(starter: Starter, nowMs: number): StarterNow {
   const log = starter.log.filter(({ atMs }) => atMs <= nowMs).sort((a, b) => a.atMs - b.atMs);
-  const parts = stretchesOf(log.slice(log.findLastIndex(({ kind }) => kind === 'thrown') + 1));
-  const built = builtOf(starter, parts, nowMs);
+  const thrownAt = log.findLastIndex(({ kind }) => kind === 'thrown');
+  const since = log.slice(thrownAt + 1);
+  const parts = stretchesOf(since);
+  const built = builtOf(starter, thrownAt >= 0, since, parts, nowMs);
   const vigour = vigourOf(parts, built.done ? { value: 1, cv: FERMENTATION.wild.cv } : YOUNG);
   const { massG, discards } = jarOf(log);
   const discard = discards.length > 0 ? { massG: discards.reduce((sum, each) => sum + each.massG, 0), oldestMs: discards[0]!.atMs } : null;
   const last = parts.at(-1);
   const { place, tempC } = last?.stays.at(-1) ?? { place: 'room' as const, tempC: 0 };
-  const thrown = log.at(-1)?.kind === 'thrown';
+  const thrown = !last && thrownAt >= 0;
   const plain = { massG, place, discard, vigour, fedNext: vigour, built };
-  if (!last || thrown) {
+  if (!last) {
     const next = { ...amountsOf(starter, 0), fromMs: nowMs, dueMs: nowMs, latestMs: nowMs + DAY_MS, why: 'begin' as const };
     return { ...plain, state: thrown ? 'thrown' : 'unfed', fedMs: null, ripe: null, next: thrown ? null : next, revivals: 0 };
   }
@@ -225,7 +233,7 @@ export function starterNow(starter: Starter, nowMs: number): StarterNow {
     top: seen === null ? moment(made.topS.low, made.topS.value, made.topS.high) : exactly(seen),
     untilMs: (seen ?? at(made.topS.value)) + 1000 * (made.untilS - made.topS.value),
   };
-  const next = nextFeed(starter, { fedMs, massG, place, ripeMs: ripe?.from.typicalMs ?? null, topMs: ripe?.top.typicalMs ?? null, built, tempC });
+  const next = nextFeed(starter, { fedMs, massG, place, ripeMs: ripe?.from.typicalMs ?? null, topMs: ripe?.top.typicalMs ?? null, built });
   const revivals = Math.max(0, revivalsOf(coldMs) - warmFeeds);
   return { ...plain, fedNext, fedMs, ripe, next, revivals, state: stateOf(nowMs, place, ripe, next) };
 } // prettier-ignore
@@ -248,7 +256,6 @@ interface FedSoFar {
   readonly fedMs: number;
   readonly massG: number;
   readonly place: StarterPlace;
-  readonly tempC: number;
   readonly ripeMs: number | null;
   readonly topMs: number | null;
   readonly built: StarterNow['built'];

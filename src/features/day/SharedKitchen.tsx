@@ -23,7 +23,7 @@ export function SharedKitchen({ shared, onChange }: { shared: Shared; onChange: 
         onChange={(all) => put({ wheat: all.map(({ people: _, ...each }) => each) })} />
       {shared.wheat.length > 0 && (
         <div className="mt-2">
-          <NumberField word={words.settles} unit={words.min} places={0} name="settleMin" value={shared.settleMin} bounds={SHARED_LIMITS.min} onChange={(settleMin) => settleMin !== null && Number.isInteger(settleMin) && put({ settleMin })} />
+          <NumberField word={words.settles} unit={words.min} places={0} name="settleMin" value={shared.settleMin} bounds={SHARED_LIMITS.settleMin} onChange={(settleMin) => settleMin !== null && Number.isInteger(settleMin) && put({ settleMin })} />
           <fieldset className="mt-2">
             <legend className="text-sm text-soft">{words.own}</legend>
             <div className="flex flex-wrap gap-x-4">

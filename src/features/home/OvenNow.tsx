@@ -1,5 +1,6 @@
 'use client';
 import { Flame } from 'lucide-react';
+import { PROOF_MOST_C } from '@/core/day/proofWarmth';
 import type { DayCallOut } from '@/core/day/agenda';
 import { words } from '@/wording/screens/home/HomePage';
 import { useDayValue, useDayWords } from '../day/DayContext';
@@ -12,7 +13,7 @@ export function OvenNow({ calls }: { calls: readonly DayCallOut[] }) {
     const bakes = calls.flatMap((call) => (call.kind === 'block' && call.ovenId === id ? [call] : []));
     const baking = bakes.find(({ atMs, untilMs }) => atMs <= nowMs && untilMs > nowMs);
     const next = bakes.find(({ atMs }) => atMs > nowMs);
-    if (baking) return [{ name, on: true, text: words.ovenBakes(say.batch(baking.batchId), say.clock(baking.untilMs)) }];
+    if (baking) return [{ name, on: true, text: (baking.setC ?? 0) <= PROOF_MOST_C ? words.ovenRises(say.batch(baking.batchId), say.clock(baking.untilMs)) : words.ovenBakes(say.batch(baking.batchId), say.clock(baking.untilMs)) }];
     if (!next) return [];
     const lit = calls.findLast((call) => call.kind === 'light' && call.ovenId === id && call.atMs <= next.atMs);
     if (lit && lit.atMs > nowMs) return [{ name, on: false, text: words.ovenCold(say.at(lit.atMs)) }];

@@ -4,6 +4,7 @@ export const words = {
   planADay: 'Plan a day',
   starters: 'Starters',
   orders: 'Orders',
+  ovenRises: (bread: string, until: string) => `is off: ${bread} rises in it until ${until}`,
   ovenBakes: (what: string, until: string) => `bakes ${what} until ${until}`,
   ovenCold: (lit: string) => `is cold; light it at ${lit}`,
   ovenHot: (temp: string, at: string) => `heats to ${temp} for ${at}`,
