@@ -1,10 +1,10 @@
 import type { SetAside } from '@/core/documents';
 import { ORDINARY_KIT, type Kit } from '@/core/kit';
 import type { SaveKit } from '@/core/requests';
-import { KITS, newestVersion } from '@/db/queries/versions';
+import { KITS } from '@/db/queries/versions';
 import type { Context } from './context';
 import { done, type Done } from './failure';
-import { saveVersion } from './versions';
+import { loadVersion, saveVersion } from './versions';
 
 export interface StoredKit {
   /** 0: nobody has said anything yet, these are ordinary figures. */
@@ -15,9 +15,9 @@ export interface StoredKit {
 }
 
 /** The kitchen's kit; ordinary figures until somebody says more. */
-export async function loadKit({ pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>): Promise<StoredKit> {
-  const { newest, setAside, version } = await newestVersion(pool, KITS, kitchen.id);
-  return { version, kit: newest?.value ?? ORDINARY_KIT, ...(setAside && { setAside }) };
+export async function loadKit(context: Pick<Context, 'pool' | 'kitchen'>): Promise<StoredKit> {
+  const { value, ...stored } = await loadVersion(context, KITS, ORDINARY_KIT);
+  return { ...stored, kit: value };
 }
 
 /** Keeps the next version of the kit: {@link saveVersion}. */

@@ -2,31 +2,17 @@ import type { SaveOrders } from '@/core/requests';
 import type { DayFormula } from '@/core/day/kitchenDay';
 import { NO_ORDERS, type OrdersDocument } from '@/core/orders/orderDocument';
 import { findFormula } from '@/db/queries/formulas';
-import { newestVersion, ORDER_BOOK } from '@/db/queries/versions';
+import { ORDER_BOOK } from '@/db/queries/versions';
 import type { Context } from './context';
-import type { Stored } from './day';
-import { done, type Done } from './failure';
 import { orUnreadable } from './orUnreadable';
-import { saveVersion } from './versions';
-
-export type StoredOrders = Stored<OrdersDocument>;
+import { loadVersion, saveNext, type Stored } from './versions';
 
 /** What is ordered of a kitchen. */
-export async function loadOrders({
-  pool,
-  kitchen,
-}: Pick<Context, 'pool' | 'kitchen'>): Promise<StoredOrders> {
-  const { newest, setAside, version } = await newestVersion(pool, ORDER_BOOK, kitchen.id);
-  return { version, value: newest?.value ?? NO_ORDERS, ...(setAside && { setAside }) };
-}
+export const loadOrders = (context: Pick<Context, 'pool' | 'kitchen'>): Promise<Stored<OrdersDocument>> =>
+  loadVersion(context, ORDER_BOOK, NO_ORDERS);
 
-export async function saveOrders(
-  context: Context,
-  { requestId, seen, orders }: SaveOrders,
-): Promise<Done<{ readonly version: number }>> {
-  const answer = await saveVersion(context, ORDER_BOOK, { requestId, seen, value: orders });
-  return answer.ok ? done({ version: answer.value.version }) : answer;
-}
+export const saveOrders = (context: Context, { requestId, seen, orders }: SaveOrders) =>
+  saveNext(context, ORDER_BOOK, { requestId, seen, value: orders });
 
 /** The formulas that are ordered, as they are now; one that is gone or cannot be read is left out. */
 export async function orderedFormulas({ pool, kitchen }: Context, { orders }: OrdersDocument): Promise<DayFormula[]> {

@@ -6,6 +6,7 @@ import {
   type Version,
   type VersionStore,
 } from '@/db/queries/versions';
+import type { SetAside } from '@/core/documents';
 import type { Context } from './context';
 import { done, failed, type Done } from './failure';
 import { sameContent } from './sameContent';
@@ -15,6 +16,25 @@ interface SaveVersion<T> {
   /** The version the writer had before its eyes. */
   readonly seen: number;
   readonly value: T;
+}
+
+/** A kitchen's document, and how it was saved. */
+export interface Stored<T> {
+  /** 0: nobody has said anything yet. */
+  readonly version: number;
+  readonly value: T;
+  /** The newest version cannot be read: an older one stands in for it. */
+  readonly setAside?: SetAside;
+}
+
+/** A kitchen's document as it is now; what it is where nobody has said anything yet. */
+export async function loadVersion<T>(
+  { pool, kitchen }: Pick<Context, 'pool' | 'kitchen'>,
+  store: VersionStore<T>,
+  atFirst: T,
+): Promise<Stored<T>> {
+  const { newest, setAside, version } = await newestVersion(pool, store, kitchen.id);
+  return { version, value: newest?.value ?? atFirst, ...(setAside && { setAside }) };
 }
 
 /**
@@ -64,3 +84,9 @@ export async function saveVersion<T>(
     return stale();
   }
 }
+
+/** {@link saveVersion}, answered with the version alone: whoever saves knows what. */
+export async function saveNext<T>(...[context, store, save, options]: Parameters<typeof saveVersion<T>>): Promise<Done<{ readonly version: number }>> {
+  const answer = await saveVersion(context, store, save, options);
+  return answer.ok ? done({ version: answer.value.version }) : answer;
+} // prettier-ignore

@@ -9,10 +9,13 @@ import { ORDER_LIMITS, type Order, type OrdersDocument } from '@/core/orders/ord
 import { editOrders, type OrderEdit } from '@/core/orders/orderEdit';
 import { batchForOrders, ordersDue, type OrderGroup } from '@/core/orders/ordersDue';
 import type { ProblemCode } from '@/core/result';
+import { within } from '@/core/units';
 import { Button } from '@/ui/Button';
+import { Cell } from '@/ui/Cell';
 import { newUuid } from '@/ui/newUuid';
 import { useTwice } from '@/ui/useTwice';
 import { DAYS } from '@/wording/calendar';
+import { wordProblem } from '@/wording/problems';
 import { words } from '@/wording/screens/orders/orders';
 import { ask } from '../asking/ask';
 import { clockOffsetMs, useNow } from '../clock/useNow';
@@ -22,6 +25,7 @@ import { useKitchenTime } from '../preferences/time';
 import { NumberField } from '../quantities/NumberField';
 import { readWhole } from '../quantities/readWhole';
 import type { Stored } from '../versioned/useVersioned';
+import { VersionedStatus } from '../versioned/VersionedStatus';
 import { OrderGroupCard } from './OrderGroupCard';
 import { useOrders } from './useOrders';
 
@@ -75,14 +79,11 @@ export function OrdersPage({ stored, day, formulas, names, nowMs: drawnMs }: Ord
     if (answer.kind !== 'ok') return say(words.notSaved);
     router.push('/day');
   };
-  const well = save === 'saved' || save === 'saving';
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="text-3xl">{words.orders}</h1>
-        <p role={well ? 'status' : 'alert'} data-testid="orders-save" className={well ? 'min-w-16 text-sm text-soft' : 'text-sm font-semibold text-alarm'}>
-          {words.save[save]} {save === 'stale' && <Button look="quiet" onClick={() => window.location.reload()}>{words.loadAgain}</Button>}
-        </p>
+        <VersionedStatus save={save} testId="orders-save" />
         <Button className="ml-auto min-h-11" onClick={() => setTaking(true)}><Plus size={16} aria-hidden />{words.take}</Button>
       </div>
       <p className="mb-4 max-w-prose text-sm text-soft">{words.about}</p>
@@ -120,11 +121,28 @@ function OrderRow({ order, nowMs, edit }: { order: Order; nowMs: number; edit: (
   const { when } = order;
   return (
     <li className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1">
+      <Pieces order={order} edit={edit} />
       <span className="mr-auto">
-        <strong>{order.pieces}</strong> {order.formulaName} <span className="text-soft">{order.who}, {when.kind === 'weekly' ? words.every(when.days.map((day) => DAYS[day % 7]).join(', '), when.clock) : time.dayAndClock(when.atMs)}{when.kind === 'once' && when.atMs <= nowMs && `, ${words.over}`}</span>
+        {order.formulaName} <span className="text-soft">{order.who}, {when.kind === 'weekly' ? words.every(when.days.map((day) => DAYS[day % 7]).join(', '), when.clock) : time.dayAndClock(when.atMs)}{when.kind === 'once' && when.atMs <= nowMs && `, ${words.over}`}</span>
       </span>
       {when.kind === 'once' && <Button look="quiet" onClick={() => edit({ type: 'again', orderId: order.id, id: newUuid(), atMs: when.atMs + WEEK_MS * Math.max(1, Math.ceil((nowMs - when.atMs) / WEEK_MS)) })}>{words.again}</Button>}
       <Button look={twice.asked ? 'alarm' : 'quiet'} onClick={() => twice.press() && edit({ type: 'remove', orderId: order.id })}>{twice.asked ? words.reallyRemove : words.remove}</Button>
     </li>
+  );
+} // prettier-ignore
+
+/** How many, to be changed where they stand. */
+function Pieces({ order: { id, who, pieces }, edit }: { order: Order; edit: (edit: OrderEdit) => unknown }) {
+  const { preferences } = usePreferences();
+  return (
+    <Cell label={words.piecesOf(who)} value={String(pieces)} inputMode="numeric" className="w-20" inputClassName="font-semibold"
+      onType={(text) => {
+        const read = readWhole(text);
+        const count = read.ok ? within(read.value, ORDER_LIMITS.pieces, 'pieces') : read;
+        if (!count.ok) return wordProblem(count.problem, preferences);
+        edit({ type: 'pieces', orderId: id, pieces: count.value });
+        return null;
+      }}
+      restore={() => edit({ type: 'pieces', orderId: id, pieces })} />
   );
 } // prettier-ignore

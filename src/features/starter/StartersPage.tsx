@@ -9,6 +9,7 @@ import { words } from '@/wording/screens/starter/starters';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { useStoredKit } from '../kit/KitProvider';
 import type { Stored } from '../versioned/useVersioned';
+import { VersionedStatus } from '../versioned/VersionedStatus';
 import { StarterCard } from './StarterCard';
 import { useStarters } from './useStarters';
 
@@ -35,24 +36,12 @@ export function StartersPage({
     change(next.value);
     return null;
   };
-  const well = save === 'saved' || save === 'saving';
   const was = value.starters.find(({ id }) => id === writing?.id) ?? null;
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="text-3xl">{words.starters}</h1>
-        <p
-          role={well ? 'status' : 'alert'}
-          data-testid="starters-save"
-          className={well ? 'min-w-16 text-sm text-soft' : 'text-sm font-semibold text-alarm'}
-        >
-          {words.save[save]}{' '}
-          {save === 'stale' && (
-            <Button look="quiet" onClick={() => window.location.reload()}>
-              {words.loadAgain}
-            </Button>
-          )}
-        </p>
+        <VersionedStatus save={save} testId="starters-save" />
         <Button className="ml-auto min-h-11" onClick={() => setWriting({ id: null })}>
           <Plus size={16} aria-hidden />
           {words.add}

@@ -18,7 +18,7 @@ export interface Stored<T> {
 }
 
 /** What of a kitchen is kept as one document in versions, and how it is sent. */
-export interface VersionedPlace<T> {
+interface VersionedPlace<T> {
   /** Its lane of the queue, and its part of the interface: `kit` goes to `/kit`. */
   readonly of: 'kit' | 'day' | 'life' | 'starters' | 'orders';
   /** What waits, in words. */
@@ -27,6 +27,34 @@ export interface VersionedPlace<T> {
   /** What was left behind by a tab that is gone; null where it is none. */
   readonly readDraft: (body: unknown) => Promise<SaveWish<T> | null>;
 }
+
+type Of = VersionedPlace<unknown>['of'];
+
+/** What the schema of a request that saves a document makes of something. */
+interface Draft<D> {
+  readonly safeParse: (
+    body: unknown,
+  ) => { readonly success: true; readonly data: D } | { readonly success: false };
+}
+
+/**
+ * How a document that a kitchen has in versions is sent, and read again where a tab left it behind.
+ *
+ * @param schema of the request that saves it; fetched only where a draft was left behind
+ */
+export const versionedPlace = <K extends Of, D extends { readonly requestId: string; readonly seen: number } & Readonly<Record<K, unknown>>>(
+  of: K,
+  what: string,
+  schema: () => Promise<Draft<D>>,
+): VersionedPlace<D[K]> => ({
+  of,
+  what,
+  body: ({ requestId, seen, value }) => ({ requestId, seen, [of]: value }),
+  readDraft: async (body) => {
+    const read = (await schema()).safeParse(body);
+    return read.success ? { requestId: read.data.requestId, seen: read.data.seen, value: read.data[of] } : null;
+  },
+}); // prettier-ignore
 
 const SAVE_OF: Readonly<Record<SaveState['kind'], VersionedSave>> = {
   saved: 'saved',

@@ -21,14 +21,6 @@ export const words = {
   add: 'Add a starter',
   none: 'No starter is kept here yet',
   noneHint: 'Add one that lifts bread already, or begin one from flour and water: it takes a week or two.',
-  save: {
-    saved: 'Saved',
-    saving: 'Saving …',
-    unreachable: 'The server does not answer: what you told is kept here and sent later.',
-    stale: 'Somebody told something of the starters meanwhile: this was not saved.',
-    refused: 'The server could not take that.',
-  },
-  loadAgain: 'Load again',
   state: {
     unfed: 'Not fed yet',
     rising: 'Ripe about',
