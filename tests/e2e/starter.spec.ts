@@ -110,4 +110,13 @@ test('a starter fed on time: the day feeds it for the dough, the jar gives it, T
   await expect.poll(async () => (await stored(page, own)).value.starters[0]!.log.map(({ kind }) => kind)).toEqual(['fed', 'taken']);
   await panel.getByRole('button', { name: 'It was not so' }).click();
   await expect.poll(async () => (await stored(page, own)).value.starters[0]!.log.map(({ kind }) => kind)).toEqual(['fed']);
+
+  // what is ripe in the jar goes in as it is
+  const { version, value } = await stored(page, own);
+  const [mildred] = value.starters;
+  const ripe = { ...mildred!, log: [...mildred!.log, { ...mildred!.log[0]!, id: crypto.randomUUID(), atMs: Math.round(Date.now() - 7.5 * HOUR), keptG: 60, flourG: 120, waterG: 120 }] };
+  const told = await page.request.post(`${own.api}/starters`, { data: { requestId: crypto.randomUUID(), seen: version, starters: { starters: [ripe] } } });
+  expect(told.status()).toBe(201);
+  await readyAt(page, own, formula.name, 'Start now');
+  await expect(batch.filter({ hasText: 'of Mildred as it is: ripe in the jar.' })).toHaveCount(1);
 }); // prettier-ignore
