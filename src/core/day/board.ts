@@ -9,14 +9,17 @@ interface Visit {
   readonly heat: Heat;
 }
 
-/** Where an activity can begin, and what each such start costs beside its time: slots of hands in unwanted hours, slots of an idle hot oven. */
+/** Where an activity can begin of the starts in question, and what each costs beside its time: slots of hands in unwanted hours, slots of an idle hot oven. By start, counted from `from`. */
 export interface Openings {
-  /** 1 where it may begin. */
-  readonly open: Uint8Array;
-  readonly unwanted: Int32Array;
-  readonly idle: Int32Array;
-  /** By start: which of its ovens, as an index; all zeros where it needs none. */
-  readonly oven: Uint8Array;
+  readonly from: number;
+  /** 1 where it may begin; null: anywhere within the day. */
+  readonly open: Uint8Array | null;
+  /** Null: nobody's hands. */
+  readonly unwanted: Int32Array | null;
+  /** Null: no oven. */
+  readonly idle: Int32Array | null;
+  /** Which of its ovens, as an index; null: the first, or none. */
+  readonly oven: Uint8Array | null;
 }
 
 /**
@@ -132,22 +135,24 @@ export class Board {
     return idle;
   }
 
-  /** @param from to: the starts in question; of others nothing is said, and none is open */
+  /** @param from to: the starts in question */
   openings({ lastsSlots, hands, uses, heat }: DayActivity, from = 0, to = this.slots): Openings {
+    if (hands.length === 0 && uses.length === 0 && !heat)
+      return { from, open: null, unwanted: null, idle: null, oven: null };
     const { slots, unwantedUpTo } = this;
-    const open = new Uint8Array(slots + 1);
-    const unwanted = new Int32Array(slots + 1);
-    const idle = new Int32Array(slots + 1);
-    const oven = new Uint8Array(slots + 1);
+    const size = Math.max(0, to - from + 1);
+    const open = new Uint8Array(size);
+    const unwanted = hands.length > 0 ? new Int32Array(size) : null;
     const last = Math.min(to, slots - lastsSlots);
-    if (last < from) return { open, unwanted, idle, oven };
-    open.fill(1, from, last + 1);
-    const taken = hands.length > 0 ? this.taken() : null;
-    for (const { fromSlot, toSlot } of hands)
+    if (last < from) return { from, open, unwanted, idle: null, oven: null };
+    open.fill(1, 0, last - from + 1);
+    for (const { fromSlot, toSlot } of hands) {
+      const taken = this.taken();
       for (let start = from; start <= last; start += 1) {
-        if (taken![start + toSlot]! > taken![start + fromSlot]!) open[start] = 0;
-        unwanted[start]! += unwantedUpTo[start + toSlot]! - unwantedUpTo[start + fromSlot]!;
+        if (taken[start + toSlot]! > taken[start + fromSlot]!) open[start - from] = 0;
+        unwanted![start - from]! += unwantedUpTo[start + toSlot]! - unwantedUpTo[start + fromSlot]!;
       }
+    }
     for (const { resourceId, amount } of uses) {
       const used = this.used.get(resourceId);
       const most = (this.capacity.get(resourceId) ?? 0) - amount + 1e-9;
@@ -155,74 +160,80 @@ export class Board {
       let full = slots + lastsSlots;
       for (let at = last + lastsSlots - 1; at >= from; at -= 1) {
         if ((used ? used[at]! : 0) > most) full = at;
-        if (full < at + lastsSlots) open[at] = 0;
+        if (at <= last && full < at + lastsSlots) open[at - from] = 0;
       }
     }
-    if (heat) this.inOvens(heat, lastsSlots, { open, unwanted, idle, oven }, from, last);
-    return { open, unwanted, idle, oven };
-  }
+    return { from, open, unwanted, ...(heat ? this.inOvens(heat, lastsSlots, from, last, open) : { idle: null, oven: null }) };
+  } // prettier-ignore
 
-  /** Of several ovens the one that is hot for nothing the shortest while; the first where they are alike. */
-  private inOvens(heat: Heat, lastsSlots: number, { open, idle, oven }: Openings, from: number, to: number) {
-    const any = new Uint8Array(open.length);
-    heat.ovenIds.forEach((id, index) => {
-      const there = this.ovens.get(id);
-      if (!there) return;
-      const one = this.inOven(there, heat, lastsSlots, from, to);
-      for (let at = from; at <= to; at += 1) {
-        if (!one.open[at]) continue;
-        if (any[at] && idle[at]! <= one.idle[at]!) continue;
+  /** Of several ovens the one that is hot for nothing the shortest while; the first where they are alike. Closes what none of them is open for. */
+  private inOvens(heat: Heat, lastsSlots: number, from: number, last: number, open: Uint8Array): Pick<Openings, 'idle' | 'oven'> {
+    const there = heat.ovenIds.flatMap((id, index) => (this.ovens.has(id) ? [{ index, found: this.inOven(this.ovens.get(id)!, heat, lastsSlots, from, last) }] : []));
+    const [only] = there;
+    if (!only) {
+      open.fill(0);
+      return { idle: null, oven: null };
+    }
+    const { idle } = only.found;
+    const oven = there.length > 1 || only.index > 0 ? new Uint8Array(open.length).fill(only.index) : null;
+    const any = only.found.open;
+    for (const { index, found } of there.slice(1))
+      for (let at = 0; at < any.length; at += 1) {
+        if (!found.open[at] || (any[at] && idle[at]! <= found.idle[at]!)) continue;
         any[at] = 1;
-        idle[at] = one.idle[at]!;
-        oven[at] = index;
+        idle[at] = found.idle[at]!;
+        oven![at] = index;
       }
-    });
-    for (let at = from; at <= to; at += 1) open[at]! &= any[at]!;
-  }
+    for (let at = 0; at < any.length; at += 1) open[at]! &= any[at]!;
+    return { idle, oven };
+  } // prettier-ignore
 
   private inOven(oven: DayOven, heat: Heat, lastsSlots: number, first: number, last: number) {
-    const { slots } = this;
     const visits = this.visits.get(oven.id)!;
-    const open = new Uint8Array(slots + 1).fill(1, first, last + 1);
+    const size = last - first + 1;
+    const open = new Uint8Array(size).fill(1);
+    const close = (from: number, to: number) =>
+      open.fill(0, Math.max(0, Math.min(size, from - first)), Math.max(0, Math.min(size, to - first)));
     const cold = coldSlots(oven, heat);
     // before everything else it has to be lit
     const firstSlot = visits[0]?.fromSlot ?? Infinity;
     for (let at = first; at <= last && at < firstSlot; at += 1)
-      open[at] = Number(this.lightable(oven, heat, at));
-    if (cold > slots) open.fill(0);
+      open[at - first] = Number(this.lightable(oven, heat, at));
+    if (cold > this.slots) open.fill(0);
     let shares: Float64Array | null = null;
     for (const visit of visits) {
-      const together = mayShare(visit.heat, heat);
-      if (together) {
-        shares ??= new Float64Array(slots);
-        for (let at = visit.fromSlot; at < visit.toSlot; at += 1) shares[at]! += visit.heat.share;
+      if (mayShare(visit.heat, heat)) {
+        shares ??= new Float64Array(size + lastsSlots);
+        for (let at = Math.max(first, visit.fromSlot); at < Math.min(last + lastsSlots, visit.toSlot); at += 1)
+          shares[at - first]! += visit.heat.share;
         continue;
       }
-      const from = visit.fromSlot - lastsSlots - changeSlots(oven, heat, visit.heat) + 1;
-      const to = visit.toSlot + changeSlots(oven, visit.heat, heat);
-      open.fill(0, Math.max(0, Math.min(slots + 1, from)), Math.max(0, Math.min(slots + 1, to)));
+      close(
+        visit.fromSlot - lastsSlots - changeSlots(oven, heat, visit.heat) + 1,
+        visit.toSlot + changeSlots(oven, visit.heat, heat),
+      );
     }
     if (shares) {
       const most = 1 - heat.share + 1e-9;
-      let full = slots + lastsSlots;
-      for (let at = Math.min(slots, last + lastsSlots) - 1; at >= first; at -= 1) {
-        if (shares[at]! > most) full = at;
-        if (full < at + lastsSlots) open[at] = 0;
+      let full = Infinity;
+      for (let at = last + lastsSlots - 1; at >= first; at -= 1) {
+        if (shares[at - first]! > most) full = at;
+        if (at <= last && full < at + lastsSlots) open[at - first] = 0;
       }
       // one after the other at one temperature: what the first took comes back first
       for (const visit of visits)
         if (mayShare(visit.heat, heat)) {
-          open.fill(0, Math.max(0, visit.fromSlot - lastsSlots - oven.recoverSlots + 1), Math.max(0, visit.fromSlot - lastsSlots + 1));
-          open.fill(0, visit.toSlot, Math.min(slots + 1, visit.toSlot + oven.recoverSlots));
+          close(visit.fromSlot - lastsSlots - oven.recoverSlots + 1, visit.fromSlot - lastsSlots + 1);
+          close(visit.toSlot, visit.toSlot + oven.recoverSlots);
         }
-    } // prettier-ignore
+    }
     return { open, idle: this.idleWith(oven, heat, lastsSlots, first, last) };
   }
 
   /** By start: how much longer the oven is hot for nothing with this load than without it. */
   private idleWith(oven: DayOven, heat: Heat, lastsSlots: number, first: number, last: number): Int32Array {
     const { slots } = this;
-    const idle = new Int32Array(slots + 1);
+    const idle = new Int32Array(last - first + 1);
     const visits = this.visits.get(oven.id)!;
     const cold = coldSlots(oven, heat);
     for (let next = 0; next <= visits.length && visits.length > 0; next += 1) {
@@ -249,7 +260,7 @@ export class Board {
           const gap = after.fromSlot - start - lastsSlots - down;
           sum += gap < 0 ? 0 : gap > coldAfter ? coldAfter : gap;
         }
-        idle[start] = sum;
+        idle[start - first] = sum;
       }
     }
     return idle;

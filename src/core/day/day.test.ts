@@ -75,9 +75,9 @@ describe('an oven between two loads', () => {
 test('the least within a window behind each place', () => {
   const values = Float64Array.from([5, 3, Infinity, 4, 1]);
   const { POSITIVE_INFINITY: none } = Number;
-  expect([...leastWithin(values, 0, 1)]).toEqual([3, 3, 4, 1, 1]);
-  expect([...leastWithin(values, 1, 2)]).toEqual([3, 4, 1, 1, none]);
-  expect([...leastWithin(values, 2, null)]).toEqual([1, 1, 1, none, none]);
+  expect([...leastWithin({ from: 0, values }, 0, 1, 0, 4).values]).toEqual([3, 3, 4, 1, 1]);
+  expect([...leastWithin({ from: 0, values }, 1, 2, 0, 4).values]).toEqual([3, 4, 1, 1, none]);
+  expect([...leastWithin({ from: 0, values }, 2, null, 0, 4).values]).toEqual([1, 1, 1, none, none]);
 });
 
 describe('every rule is noticed where it is broken', () => {
