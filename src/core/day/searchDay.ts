@@ -31,15 +31,13 @@ class Search {
     this.batches = problem.batches;
   }
 
-  /** Leaves out for good what finds no place even where it is alone. */
-  forgetHopeless() {
+  /** Leaves out what finds no place even where it is alone. */
+  forgetHopeless({ thorough }: { readonly thorough: boolean }) {
     const { problem } = this;
     this.batches = problem.batches.filter(
-      (batch) =>
-        this.placed.has(batch.id) ||
-        placeBatch(problem, new Board(problem), batch, { thorough: true }) !== null,
+      (batch) => this.placed.has(batch.id) || placeBatch(problem, new Board(problem), batch, { thorough }) !== null,
     );
-  }
+  } // prettier-ignore
 
   /** Leaves where they are those that may stay where a plan has them; the others are to find a place. */
   stay(earlier: DayPlan): DayBatch[] {
@@ -167,17 +165,24 @@ class Search {
   /** Some of the batches: one, a few, now and then eight; as they come, or those that are due about when one of them is. */
   some(): DayBatch[] {
     const all = this.shuffled(this.batches);
+    const without = all.findIndex(({ id }) => !this.placed.has(id));
+    // what has no place yet is tried more often than others
+    if (without > 0 && this.random() < 0.5) all.unshift(...all.splice(without, 1));
     const [one] = all;
     if (one && this.random() < 0.6) {
       const due = firstPromise(one);
       const apart = new Map(all.map((batch) => [batch.id, Math.abs(firstPromise(batch) - due)]));
       all.sort((a, b) => apart.get(a.id)! - apart.get(b.id)!);
     }
-    const few = 1 + Math.floor(this.random() * Math.min(4, all.length));
+    // one alone has its best place beside the others already, unless it is drawn among those alike
+    const few = this.random() < 0.1 ? 1 : Math.min(all.length, 2 + Math.floor(this.random() * 3));
     // in any order: who goes first is what is looked for
     return this.shuffled(all.slice(0, this.random() < 0.15 ? Math.min(8, all.length) : few));
   }
 }
+
+const THOROUGH_ROUND = 60;
+const SETTLE_ROUNDS = 6;
 
 /** How much earlier than it must a batch is made to make room, slots. */
 const MOST_EARLY_SLOTS = 30;
@@ -207,23 +212,32 @@ export function* searchDay(problem: DayProblem, seed: number, rounds: number, ea
     plan = search.plan();
     score = scoreOf(problem, plan);
   }
+  let betterAt = 0;
   for (let round = 1; round <= rounds; round += 1) {
     yield { plan, score, rounds: round };
-    if (round === 1) search.forgetHopeless();
+    // at first what is soon seen to be hopeless; later once more and to the last slot, for that takes as long as many rounds
+    if (round === 1 || round === THOROUGH_ROUND) search.forgetHopeless({ thorough: round > 1 });
     const some = search.some();
     const ids = some.map(({ id }) => id);
     const before = plan;
     search.remove(ids);
-    if (search.coin(0.5)) search.inOrder(some);
+    if (some.length > 1 && search.coin(0.5)) search.inOrder(some);
     else if (search.coin(0.5)) search.yielding(some);
     else search.add(some);
     const found = search.score();
-    if (found && compareScores(found, score) < 0) {
+    const is = found ? compareScores(found, score) : 1;
+    if (is > 0) search.restore(before, ids);
+    else plan = search.plan();
+    if (found && is < 0) {
+      score = found;
+      betterAt = round;
+    }
+    // each as it is usual beside all others takes as long as some rounds: when nothing better has come for a while
+    if (round - betterAt === SETTLE_ROUNDS) {
       search.settle();
       plan = search.plan();
       score = scoreOf(problem, plan);
-    } else if (found && compareScores(found, score) === 0) plan = search.plan();
-    else search.restore(before, ids);
+    }
   }
   if (rounds > 0) search.settle();
   plan = search.plan();
