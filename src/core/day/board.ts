@@ -34,6 +34,8 @@ export class Board {
   private readonly capacity = new Map<string, number>();
   private readonly ovens: ReadonlyMap<string, DayOven>;
   private readonly visits = new Map<string, Visit[]>();
+  /** No two loads that are farther apart get into one another's way. */
+  private readonly farSlots = new Map<string, number>();
   /** How many slots with nobody free there are up to each; null: somebody's hands have changed since. */
   private takenUpTo: Int32Array | null = null;
   private readonly nowSlot: number;
@@ -55,7 +57,11 @@ export class Board {
       this.used.set(id, new Float64Array(slots));
     }
     this.ovens = new Map(ovens.map((oven) => [oven.id, oven]));
-    for (const { id } of ovens) this.visits.set(id, []);
+    for (const { id, heats, cools, recoverSlots } of ovens) {
+      this.visits.set(id, []);
+      const changes = [...Object.values(heats), cools].flatMap((curve) => curve.filter((each) => each <= slots));
+      this.farSlots.set(id, Math.ceil(Math.max(recoverSlots, ...changes)) + 1);
+    }
     for (const [at, { activity, startSlot, ovenId }] of facts.entries())
       this.put(activity, `fact ${at}`, startSlot, ovenId);
   }
@@ -201,7 +207,9 @@ export class Board {
       open[at - first] = Number(this.lightable(oven, heat, at));
     if (cold > this.slots) open.fill(0);
     let shares: Float64Array | null = null;
+    const far = this.farSlots.get(oven.id)!;
     for (const visit of visits) {
+      if (visit.toSlot + far < first || visit.fromSlot - far > last + lastsSlots) continue;
       if (mayShare(visit.heat, heat)) {
         shares ??= new Float64Array(size + lastsSlots);
         for (let at = Math.max(first, visit.fromSlot); at < Math.min(last + lastsSlots, visit.toSlot); at += 1)

@@ -162,22 +162,35 @@ class Search {
     return { ...parts.reduce(addScores, { ...NOTHING, unplaced }), idle: this.board.idleSlots() };
   }
 
-  /** Some of the batches: one, a few, now and then eight; as they come, or those that are due about when one of them is. */
+  /** Some of the batches, the worst off more often: with those that come out when it is due, those that are due then, or any. */
   some(): DayBatch[] {
     const all = this.shuffled(this.batches);
-    const without = all.findIndex(({ id }) => !this.placed.has(id));
-    // what has no place yet is tried more often than others
-    if (without > 0 && this.random() < 0.5) all.unshift(...all.splice(without, 1));
+    if (this.random() < 0.6) {
+      const worst = all.toSorted((a, b) => this.badness(b) - this.badness(a));
+      const one = worst[Math.floor(worst.length * this.random() ** 3)];
+      if (one) all.unshift(...all.splice(all.indexOf(one), 1));
+    }
     const [one] = all;
-    if (one && this.random() < 0.6) {
+    if (one && this.random() < 0.7) {
       const due = firstPromise(one);
-      const apart = new Map(all.map((batch) => [batch.id, Math.abs(firstPromise(batch) - due)]));
+      const when = this.random() < 0.6 ? (batch: DayBatch) => this.readySlot(batch) : firstPromise;
+      const apart = new Map(all.map((batch) => [batch.id, batch === one ? -1 : Math.abs(when(batch) - due)]));
       all.sort((a, b) => apart.get(a.id)! - apart.get(b.id)!);
     }
     // one alone has its best place beside the others already, unless it is drawn among those alike
     const few = this.random() < 0.1 ? 1 : Math.min(all.length, 2 + Math.floor(this.random() * 3));
     // in any order: who goes first is what is looked for
     return this.shuffled(all.slice(0, this.random() < 0.15 ? Math.min(8, all.length) : few));
+  }
+
+  private badness({ id }: DayBatch): number {
+    const part = this.placed.has(id) && this.parts.get(id);
+    return part ? 1e6 * part.late + 1e3 * part.unwanted + part.old : 1e12;
+  }
+
+  private readySlot(batch: DayBatch): number {
+    const placed = this.placed.get(batch.id);
+    return placed ? Math.max(...Object.values(placed.at).map(({ startSlot }) => startSlot)) : firstPromise(batch);
   }
 }
 
