@@ -310,7 +310,8 @@ function placeVariant(one: Try, { id, strands, tasteCost }: Variant, beat: Score
     const first = oneOfLeast(root.ahead[0]!, 0, NEVER, 'last', one.drawn);
     const dough = follow(root, first, one.drawn);
     const turn = one.drawn ? Math.floor(one.drawn() * orders.length) : 0;
-    for (const wanted of ['first', 'soonest'] as const)
+    // where the first time of the dough did not do it is seldom the best of each bread that fails, but its finding room at all
+    for (const wanted of tries === 0 || one.thorough ? (['first', 'soonest'] as const) : (['soonest'] as const))
       for (let at = 0; at < orders.length; at += 1) {
         const found = placeStrands(one, orders[(turn + at) % orders.length]!, dough, wanted);
         if (found) return { variantId: id, at: wanted === 'first' ? found : freshened(one, strands, found) };
