@@ -78,7 +78,7 @@ export function withoutEnded(day: DayDocument, hasEnded: (bakeId: string) => boo
     );
   });
   const cleans = (day.cleans ?? []).filter(({ beforeId }) => batches.length > 0 && (beforeId === null || batches.some(({ id }) => id === beforeId)));
-  return { batches, lit, ...(cleans.length > 0 && { cleans }) };
+  return { batches, lit, ...(cleans.length > 0 && { cleans }), ...(day.notHot && { notHot: day.notHot }) };
 } // prettier-ignore
 
 /** So long a call stands that nobody answers. */

@@ -1,6 +1,6 @@
 import { begunDay, type Progress } from './begunDay';
 import { checkPlan } from './checkPlan';
-import type { DayPlan, DayProblem } from './dayProblem';
+import type { DayActivity, DayBatch, DayPlan, DayProblem, Strand } from './dayProblem';
 import { layAnew } from './layAnew';
 import { compareScores, keyOf, scoreOf } from './score';
 import { searchDay } from './searchDay';
@@ -100,6 +100,25 @@ test('what waits too long already may be gone on with at once', () => {
   expect(checkPlan(begun.problem, plan)).toEqual([]);
   expect(score.unplaced).toBe(0);
   expect(startOf(plan, 'loaf', 'shape')).toBeLessThanOrEqual(44);
+}); // prettier-ignore
+
+test('loads of a dough that has waited too long go in as soon as they can, and not before their oven is hot', () => {
+  const strand = (id: string, activities: DayActivity[], afterId: string | null): Strand => ({ id, afterId, activities, promise: afterId === null ? null : { fromSlot: 30, toSlot: 32 } });
+  const load = (at: number) => strand(`bread/${at}`, [inOven(`bake${at}`, 4, 220, { mostSlots: 2 + 5 * (at - 1) })], 'dough');
+  const rolls: DayBatch = { id: 'rolls', variants: [{ id: 'plain', tasteCost: 0, strands: [strand('dough', [withHands('mix', 2), act('proof', 10, { mostSlots: 0 })], null), load(1), load(2)] }] };
+  const problem: DayProblem = { ...day, batches: [rolls] };
+  const { plan } = last(searchDay(problem, 1, 10));
+  // proofed since slot 12, and nobody put anything in until 40
+  const progress = new Map([['rolls mix', { startSlot: 0, endSlot: 2 }], ['rolls proof', { startSlot: 2, endSlot: 12 }]]);
+  const starts = (hot: number) => {
+    const begun = begunDay({ ...problem, litSlot: { oven: 20 } }, plan, progress, 40, () => hot);
+    const anew = last(layAnew(begun.problem, begun.plan, 1, 10));
+    expect([hot, checkPlan(begun.problem, anew.plan), anew.score.unplaced]).toEqual([hot, [], 0]);
+    return begun.problem.batches[0]!.variants[0]!.strands.slice(1).map(({ activities }) => activities[0]!.mostSlots);
+  };
+  // so long after the dough was ready
+  expect(starts(0)).toEqual([28 + 2, 28 + 7]);
+  expect(starts(46)).toEqual([34 + 2, 34 + 7]);
 }); // prettier-ignore
 
 test('a dough that is there sooner than planned is not left to wait longer than it bears', () => {

@@ -19,6 +19,8 @@ export interface Progress {
   readonly lastsSlots?: number;
 }
 
+/** Before then no oven is hot that an activity can go in; 0: nobody says so. */
+type HotSlot = (activity: DayActivity) => number;
 type ProgressOf = (activity: Pick<DayActivity, 'id'>) => Progress | undefined;
 
 /** Hands of what is under way: all through, or as long before its new end as they were before the old one. */
@@ -31,13 +33,17 @@ function handsOfBegun({ hands, lastsSlots }: DayActivity, lasts: number): DayAct
 }
 
 /** One strand of a batch that has begun: what of it is so, and what is left of it. */
-function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, partsSlot: number | null) {
+function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, partsSlot: number | null, hotSlot: HotSlot, doughEnd: number | null) {
   const facts: Fact[] = [];
   const { activities } = strand;
   // what comes of it has begun: so all of it is done
   const last =
     partsSlot === null ? activities.findLastIndex((activity) => progressOf(activity)) : activities.length - 1;
-  if (last === -1) return { strand: { ...strand, activities: activities.map(unspared) }, facts };
+  if (last === -1) {
+    const [head, ...rest] = activities;
+    const left = head && doughEnd !== null ? [overdue(head, Math.max(nowSlot, hotSlot(head)) - doughEnd), ...rest] : activities;
+    return { strand: { ...strand, activities: left.map(unspared) }, facts, endSlot: null };
+  }
   let endSlot = partsSlot;
   let marker: DayActivity | null = null;
   for (let at = last; at >= 0; at -= 1) {
@@ -61,8 +67,8 @@ function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, pa
   } // prettier-ignore
   const markerEnd = marker!.within!.fromSlot + marker!.lastsSlots;
   const [next, ...rest] = activities.slice(last + 1);
-  const left = next ? [overdue(next, nowSlot - markerEnd), ...rest].map(unspared) : [];
-  return { strand: { ...strand, activities: [marker!, ...left] }, facts };
+  const left = next ? [overdue(next, Math.max(nowSlot, hotSlot(next)) - markerEnd), ...rest].map(unspared) : [];
+  return { strand: { ...strand, activities: [marker!, ...left] }, facts, endSlot: left.length > 0 ? null : markerEnd };
 }
 
 /** Of a batch that has begun what was left free in it is there to be used. */
@@ -106,6 +112,7 @@ function partsBeginSlot(strands: readonly Strand[], { id }: Strand, progressOf: 
  * as soon as if it had been ready now.
  *
  * @param plan by which it was begun: which variant, which oven
+ * @param hotSlot what waits for an oven that is not hot goes in when it is, however long it has waited
  * @param progress what has begun, by the key of its activity ({@link keyOf}); what comes before something that has begun counts as done
  */
 export function begunDay(
@@ -113,6 +120,7 @@ export function begunDay(
   plan: DayPlan,
   progress: ReadonlyMap<string, Progress>,
   nowSlot: number,
+  hotSlot: HotSlot = () => 0,
 ): { readonly problem: DayProblem; readonly plan: DayPlan } {
   const facts: Fact[] = [...(problem.facts ?? [])];
   const batches = problem.batches.map((batch): DayBatch => {
@@ -121,13 +129,17 @@ export function begunDay(
     const variant = (placed && variantOf(problem, batch.id, placed)) ?? batch.variants[0];
     const strands = variant?.strands ?? [];
     if (!variant || !strands.some(({ activities }) => activities.some(progressOf))) return batch;
+    // where all of what they part from has begun, by which end
+    const ends = new Map<string, number | null>();
     return {
       ...batch,
       variants: [
         {
           ...variant,
           strands: strands.map((each) => {
-            const { strand, facts: mine } = begunStrand(each, progressOf, nowSlot, partsBeginSlot(strands, each, progressOf));
+            const doughEnd = each.afterId === null ? null : (ends.get(each.afterId) ?? null);
+            const { strand, facts: mine, endSlot } = begunStrand(each, progressOf, nowSlot, partsBeginSlot(strands, each, progressOf), hotSlot, doughEnd);
+            ends.set(each.id, endSlot);
             for (const fact of mine)
               facts.push({ ...fact, ovenId: fact.activity.heat ? (placed?.at[fact.activity.id]?.ovenId ?? fact.activity.heat.ovenIds[0] ?? null) : null });
             return strand;

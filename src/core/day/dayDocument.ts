@@ -96,6 +96,11 @@ export const dayDocumentSchema = z
       .array(z.strictObject({ atMs: momentMs, untilMs: momentMs, allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), beforeId: z.uuid().nullable() }))
       .max(60)
       .optional(),
+    /** Ovens that are not as hot as they should be by now: hot then, as far as anybody knows. */
+    notHot: z
+      .array(z.strictObject({ ovenId: localIdSchema, untilMs: momentMs, setC: z.number(), plate: z.enum(PLATE_KINDS).nullable() }))
+      .max(30)
+      .optional(),
   })
   .superRefine(({ batches }, context) => {
     const seen = new Set<string>();

@@ -57,6 +57,14 @@ test('what is wanted otherwise finds its place anew; what has begun stays where 
   expect(after(day, { type: 'remove', batchId: 'a' }).batches.map(({ id }) => id)).toEqual(['b']);
 }); // prettier-ignore
 
+test('an oven that is not hot is until then, or until somebody says that it is', () => {
+  const cold = (ovenId: string, untilMs: number): DayEdit => ({ type: 'notHot', ovenId, untilMs, setC: 230, plate: 'stone' });
+  const day = after(EMPTY_DAY, cold('range', now + 600_000), cold('deck', now + 900_000), cold('range', now + 1_200_000));
+  expect(day.notHot).toEqual([{ ovenId: 'deck', untilMs: now + 900_000, setC: 230, plate: 'stone' }, { ovenId: 'range', untilMs: now + 1_200_000, setC: 230, plate: 'stone' }]);
+  expect(after(day, { type: 'hot', ovenId: 'deck' }).notHot?.map(({ ovenId }) => ovenId)).toEqual(['range']);
+  expect(after(EMPTY_DAY, cold('deck', now - 1), { type: 'hot', ovenId: 'other' })).toEqual(EMPTY_DAY);
+}); // prettier-ignore
+
 test.each<[string, DayEdit, string, string]>([
   ['a window before now', batch('x', at(now - 1)), 'tooSmall', 'ready'],
   ['a window the wrong way round', batch('x', { fromMs: now + 2, toMs: now + 1 }), 'rangeReversed', 'ready'],

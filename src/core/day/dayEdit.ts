@@ -6,6 +6,7 @@ import { DAY_LIMITS } from './dayLimits';
 import type { LeverKind } from './levers';
 
 type Ready = DayBatchDocument['ready'];
+type NotHot = NonNullable<DayDocument['notHot']>[number];
 
 /** A change of a day, as a hand makes it. What a batch is wanted as decides where it lies: then it is laid out from the beginning. */
 export type DayEdit =
@@ -21,6 +22,8 @@ export type DayEdit =
   | { readonly type: 'over'; readonly batchId: string; readonly blockId: string; readonly atMs: number }
   | { readonly type: 'longer'; readonly batchId: string; readonly blockId: string; readonly startMs: number; readonly lastsS: number }
   | { readonly type: 'takeBack'; readonly batchId: string; readonly blockId: string }
+  | ({ readonly type: 'notHot' } & NotHot)
+  | { readonly type: 'hot'; readonly ovenId: string }
   | { readonly type: 'bake'; readonly batchId: string; readonly bakeId: string }; // prettier-ignore
 
 /** How far ahead a day may be planned. */
@@ -47,6 +50,13 @@ export function editDay(day: DayDocument, edit: DayEdit, nowMs: number): Result<
     if (!good.ok) return good;
     const made: DayBatchDocument = { levers: [], ovenIds: [], variantId: '', at: {}, pins: {}, progress: {}, bakeId: null, ...edit.batch };
     return ok({ ...day, batches: [...day.batches, made] });
+  }
+  if (edit.type === 'hot' || edit.type === 'notHot') {
+    const { notHot: said = [], ...rest } = day;
+    const others = said.filter(({ ovenId, untilMs }) => ovenId !== edit.ovenId && untilMs > nowMs);
+    const { type: _, ...told } = edit;
+    const notHot = 'untilMs' in told ? [...others, told] : others;
+    return ok({ ...rest, ...(notHot.length > 0 && { notHot }) });
   }
   if (!day.batches.some(({ id }) => id === edit.batchId)) return refuse('notAllowed', 'batchId');
   if (edit.type === 'remove') return ok({ ...day, batches: day.batches.filter(({ id }) => id !== edit.batchId) });

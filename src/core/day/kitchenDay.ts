@@ -7,7 +7,8 @@ import { ok, type Result } from '../result';
 import type { DayBatchDocument, DayDocument } from './dayDocument';
 import { batchVariants, dayOf, type Day, type DayBatchWish } from './dayOf';
 import { DAY_LIMITS } from './dayLimits';
-import type { DayPlan, PlacedBatch, Variant } from './dayProblem';
+import type { DayActivity, DayPlan, Fact, PlacedBatch, Variant } from './dayProblem';
+import type { Plate } from '../heat/parameters';
 import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
 import { lifeHands } from './lifeHands';
@@ -216,13 +217,27 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
     // made in a way that is none any more, it finds its place anew
     if (Object.keys(at).length > 0 && (batch.variantId === variantId || batch.variantId === '')) saved[batch.id] = { variantId, at };
   }
-  const problem = withPins(made.value.problem, pinned);
   const nowSlot = Math.max(0, Math.ceil((nowMs - originMs) / SLOT_MS - 1e-9));
-  const begun = begunDay(problem, { batches: saved }, progress, nowSlot);
+  const notHot = (wanted.notHot ?? []).map((each) => ({ ...each, untilSlot: slotOf(each.untilMs) }));
+  const hotSlot = ({ heat }: DayActivity) => Math.max(0, ...notHot.flatMap(({ ovenId, untilSlot }) => (heat?.ovenIds.includes(ovenId) ? [untilSlot] : [])));
+  const problem = withPins(withNotHot(made.value.problem, notHot, nowSlot), pinned);
+  const begun = begunDay(problem, { batches: saved }, progress, nowSlot, hotSlot);
   return ok({
     day: { ...made.value, problem: begun.problem }, saved: begun.plan, whole: problem, ways, wishes, leftOut, progress, begunIds, waysOf, short, jars, cleans,
     isLaidOut: wishes.every(({ id }) => begun.plan.batches[id] !== undefined),
   });
+} // prettier-ignore
+
+/** What is not hot yet is as if it were full until then: at the heat it is wanted at, so that the load may go in when it is there. */
+function withNotHot(problem: Day['problem'], notHot: readonly { readonly ovenId: string; readonly setC: number; readonly plate: Plate | null; readonly untilSlot: number }[], nowSlot: number): Day['problem'] {
+  const facts = notHot.flatMap(({ ovenId, setC, plate, untilSlot }): Fact[] => {
+    const oven = problem.ovens.find(({ id }) => id === ovenId);
+    const lastsSlots = untilSlot - nowSlot - (oven?.recoverSlots ?? 0);
+    if (!oven || lastsSlots <= 0) return [];
+    const heat = { ovenIds: [ovenId], setC, endC: setC, share: 1, plate };
+    return [{ activity: { id: 'not hot', lastsSlots, leastSlots: 0, mostSlots: null, hands: [], uses: [], heat }, startSlot: nowSlot, ovenId }];
+  });
+  return facts.length > 0 ? { ...problem, facts: [...(problem.facts ?? []), ...facts] } : problem;
 } // prettier-ignore
 
 /** Blocks that may not move. */

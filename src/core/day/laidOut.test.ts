@@ -107,6 +107,23 @@ test('out from two to half past four: what collides is said, and one of the ways
   expect(clockOf(blockOf(solved, 'rolls', 'bake').startMs) >= '16:30').toBe(true);
 }); // prettier-ignore
 
+test('an oven that is not hot yet: the load goes in as soon as it is, nothing before it moves, and said to be hot it is as before', () => {
+  const day = dayOf(dayBatch('rolls', 'supper-rolls', '19:00'));
+  const saved = dayWith(day, laidOut(day, '12:00'));
+  const bake = Object.values(saved.batches[0]!.at).find(({ kind }) => kind === 'bake')!;
+  const [proofId, proof] = Object.entries(saved.batches[0]!.at).find(([, { kind }]) => kind === 'proof')!;
+  const begun = edited(saved, { type: 'begun', batchId: 'rolls', blockId: proofId, atMs: proof.startMs }, '12:00');
+  const late = edited(begun, { type: 'notHot', ovenId: bake.ovenId!, untilMs: bake.startMs + 15 * 60_000, setC: bake.setC!, plate: null }, '12:00');
+  const nowMs = bake.startMs - 5 * 60_000;
+  const view = laidOut(late, nowMs);
+  expect((blockOf(view, 'rolls', 'bake').startMs - bake.startMs) / 60_000).toBe(15);
+  expect(blockOf(view, 'rolls', 'proof').startMs).toBe(proof.startMs);
+  expect(view.changes[0]).toMatchObject({ kind: 'bake', byMs: 15 * 60_000 });
+  // it is part of the day as it is saved
+  expect(dayWith(late, view).notHot).toEqual(late.notHot);
+  expect(blockOf(laidOut(edited(late, { type: 'hot', ovenId: bake.ovenId! }, '12:00'), nowMs), 'rolls', 'bake').startMs).toBe(bake.startMs);
+}); // prettier-ignore
+
 test('what is pinned where it cannot be is said, and let go of it lies well', () => {
   const day = dayOf(dayBatch('rolls', 'supper-rolls', '19:00'));
   const saved = dayWith(day, laidOut(day, '12:00'));

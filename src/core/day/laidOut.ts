@@ -24,7 +24,7 @@ import { litFor, ovenVisits } from './ovenVisits';
 import { playPlan } from './play';
 import { blockKey, keyOf, variantOf, type Score } from './score';
 import { searchDay, type Found } from './searchDay';
-import { RISES } from './strandsOf';
+import { RISES } from './blockKind';
 import type {
   BatchView,
   BlockView,
@@ -335,6 +335,7 @@ export function dayWith(day: DayDocument, view: DayView): DayDocument {
   const cleans = view.final ? view.cleans : (day.cleans ?? []);
   return {
     ...(cleans.length > 0 && { cleans: [...cleans] }),
+    ...(day.notHot && { notHot: day.notHot }),
     lit: view.ovens.flatMap(({ id, lit }) => lit.map((each) => ({ ovenId: id, ...each }))),
     batches: day.batches.map((batch) => {
       const found = view.batches.find(({ id }) => id === batch.id);

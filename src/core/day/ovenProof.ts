@@ -3,7 +3,8 @@ import type { Kit } from '../kit';
 import type { DayOven } from './dayProblem';
 import { coldSlots } from './ovenChange';
 import { PROOF_MOST_C } from './proofWarmth';
-import { RISES, type BatchStrand, type Block } from './strandsOf';
+import { RISES } from './blockKind';
+import type { BatchStrand, Block } from './strandsOf';
 
 /** Where a dough rises in an oven that is off, its lamp on or a little warm. */
 const OVEN_PLACES: ReadonlySet<string> = new Set(['oven', 'ovenLight']);

@@ -12,7 +12,8 @@ import {
   type Placed,
   type Strand,
 } from './dayProblem';
-import { RISES, type Block } from './strandsOf';
+import { RISES } from './blockKind';
+import type { Block } from './strandsOf';
 import { changeSlots, mayShare } from './ovenChange';
 import { blockKey, variantOf } from './score';
 

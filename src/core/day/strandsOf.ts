@@ -5,7 +5,7 @@ import type { MethodStep } from '../method/step';
 import { usualHeatC } from '../method/usualTimes';
 import { ONE_LOAD, RECOVERS_S, type Process } from '../process/processOf';
 import { stepHeat, type StepHeat } from '../process/stepHeat';
-import { FEED, type BlockKind } from './blockKind';
+import { FEED, RISES, type BlockKind } from './blockKind';
 import type { DayActivity, Due, Strand } from './dayProblem';
 
 type Placed = Process['activities'][number];
@@ -133,8 +133,7 @@ export function batchStrands(sheet: Pick<BatchSheet, 'steps' | 'activities'>): B
   return all;
 }
 
-/** What no clock tells exactly; of its time so much is left free behind it, of what the dough bears. */
-export const RISES: ReadonlySet<Block['kind']> = new Set(['bulk', 'proof', 'preDough', FEED]);
+/** Of the time of what rises so much is left free behind it, of what the dough bears. */
 const SPARE = 0.12;
 
 /** How it takes its place in the day: in slots, rounded so that a strand keeps its length. */

@@ -91,12 +91,12 @@ export const KITCHEN_DETAILS: DocumentKind<KitchenDetails> = {
   },
 };
 
-/** What a kitchen is going to make, and when. */
+/** What a kitchen is going to make, and when. 2: ovens that are not hot when they should be. */
 export const DAY: DocumentKind<DayDocument> = {
   name: 'day',
-  version: 1,
+  version: 2,
   schema: dayDocumentSchema,
-  upgrades: {},
+  upgrades: { 1: (day) => day },
 };
 
 /** When hands are free in a kitchen. */

@@ -1,5 +1,8 @@
 'use client';
 import { nextCall, type DayCallOut } from '@/core/day/agenda';
+import { RISES } from '@/core/day/blockKind';
+import { PROOF_MOST_C } from '@/core/day/proofWarmth';
+import type { Plate } from '@/core/heat/parameters';
 import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
@@ -7,6 +10,10 @@ import { words } from '@/wording/screens/day/Agenda';
 import { words as callWords } from '@/wording/screens/day/calls';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useDayValue, useDayWords } from './DayContext';
+
+/** A load is due so soon that whoever is there sees whether the oven is hot. */
+const SOON_MS = 15 * 60_000;
+const MORE_MS = 10 * 60_000;
 
 /** The one thing to do next, legible from across the kitchen; what comes after it small beneath. */
 export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
@@ -45,8 +52,12 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
           {edit && next.kind === 'block' && !bakeId && awayMs < 30 * 60_000 && (
             <Button look="now" size="bench" onClick={() => edit({ type: 'begun', batchId: next.batchId, blockId: next.blockId, atMs: nowMs })}>{words.started}</Button>
           )}
+          {edit && next.kind === 'block' && next.ovenId !== null && next.setC !== null && next.setC > PROOF_MOST_C && awayMs < SOON_MS && (
+            <Button size="bench" onClick={() => edit({ type: 'notHot', ovenId: next.ovenId!, setC: next.setC!, plate: plateOf(calls, next.ovenId!, next.atMs), untilMs: Math.max(nowMs, next.atMs) + MORE_MS })}>{words.notHot}</Button>
+          )}
         </div>
       </div>
+      <HeldUp />
       <Running calls={calls} />
       {then.length > 0 && (
         <ol className="mt-3 flex flex-wrap gap-x-6 gap-y-1 border-t border-rule pt-2 text-sm">
@@ -58,6 +69,28 @@ export function NextCall({ calls }: { calls: readonly DayCallOut[] }) {
     </section>
   );
 } // prettier-ignore
+
+/** An oven somebody said is not hot yet. */
+function HeldUp() {
+  const say = useDayWords();
+  const { nowMs, edit, day } = useDayValue();
+  const held = day.notHot?.filter(({ untilMs }) => untilMs > nowMs) ?? [];
+  if (held.length === 0) return null;
+  return (
+    <ul className="mt-3 grid gap-2 border-t border-rule pt-3">
+      {held.map(({ ovenId, untilMs }) => (
+        <li key={ovenId} className="flex flex-wrap items-center gap-3 text-lg">
+          {words.heldUp(say.oven(ovenId), say.at(untilMs))}
+          {edit && <Button className="min-h-11" onClick={() => edit({ type: 'hot', ovenId })}>{words.hot}</Button>}
+        </li>
+      ))}
+    </ul>
+  );
+} // prettier-ignore
+
+/** What the oven was lit for: a load that waits for a stone waits for that stone. */
+const plateOf = (calls: readonly DayCallOut[], ovenId: string, byMs: number) =>
+  calls.reduce<Plate | null>((plate, call) => (call.kind === 'light' && call.ovenId === ovenId && call.atMs <= byMs ? call.plate : plate), null); // prettier-ignore
 
 /** What is under way, and that it is done. */
 function Running({ calls }: { calls: readonly DayCallOut[] }) {
@@ -73,7 +106,10 @@ function Running({ calls }: { calls: readonly DayCallOut[] }) {
                 {words.running} <strong>{say.call(each)}</strong> <span className="text-soft">{say.batch(each.batchId)}, {callWords.until(say.at(each.untilMs))}</span>
               </span>
               {day.batches.find(({ id }) => id === each.batchId)?.bakeId == null && (
-                <Button className="min-h-11" onClick={() => edit({ type: 'over', batchId: each.batchId, blockId: each.blockId, atMs: nowMs })}>{words.done}</Button>
+                <>
+                  <Button className="min-h-11" onClick={() => edit({ type: 'over', batchId: each.batchId, blockId: each.blockId, atMs: nowMs })}>{words.done}</Button>
+                  {RISES.has(each.step) && <Button className="min-h-11" onClick={() => edit({ type: 'longer', batchId: each.batchId, blockId: each.blockId, startMs: each.atMs, lastsS: Math.round((Math.max(each.untilMs, nowMs) - each.atMs) / 1000) + 900 })}>{words.longer}</Button>}
+                </>
               )}
             </li>
           ))}

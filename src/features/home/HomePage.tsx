@@ -76,17 +76,19 @@ export function HomePage({
       )}
       <SetAsideNote setAside={setAside} />
       <TodayDay day={day} ovens={ovens} feeds={feeds} nowMs={nowMs} />
-      <section aria-labelledby="running-title">
-        <h2 id="running-title" className="mb-2 text-lg">
-          {words.inProgress}
-        </h2>
-        <RunningBakes bakes={running} nowMs={nowMs} />
-        {more && (
-          <KitchenLink href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
-            {words.everythingInProgress}
-          </KitchenLink>
-        )}
-      </section>
+      {(running.length > 0 || day.batches.length === 0) && (
+        <section aria-labelledby="running-title">
+          <h2 id="running-title" className="mb-2 text-lg">
+            {words.inProgress}
+          </h2>
+          <RunningBakes bakes={running} nowMs={nowMs} />
+          {more && (
+            <KitchenLink href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
+              {words.everythingInProgress}
+            </KitchenLink>
+          )}
+        </section>
+      )}
       <StockList bakes={stock} nowMs={nowMs} />
       <section aria-labelledby="last-title" className="mt-8">
         <div className="mb-2 flex items-baseline justify-between">

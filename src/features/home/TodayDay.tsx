@@ -7,6 +7,7 @@ import { words } from '@/wording/screens/home/HomePage';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { DayProvider } from '../day/DayContext';
 import { NextCall } from '../day/NextCall';
+import { DayClockStrip } from './DayClockStrip';
 import { OvenNow } from './OvenNow';
 
 interface TodayDayProps {
@@ -37,6 +38,7 @@ export function TodayDay({ day, ovens, feeds, nowMs: drawnMs }: TodayDayProps) {
         </h2>
         <NextCall calls={own} />
         <OvenNow calls={calls} />
+        <DayClockStrip calls={calls} />
       </section>
     </DayProvider>
   );
