@@ -33,7 +33,14 @@ function handsOfBegun({ hands, lastsSlots }: DayActivity, lasts: number): DayAct
 }
 
 /** One strand of a batch that has begun: what of it is so, and what is left of it. */
-function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, partsSlot: number | null, hotSlot: HotSlot, doughEnd: number | null) {
+function begunStrand(
+  strand: Strand,
+  progressOf: ProgressOf,
+  nowSlot: number,
+  partsSlot: number | null,
+  hotSlot: HotSlot,
+  doughEnd: number | null,
+) {
   const facts: Fact[] = [];
   const { activities } = strand;
   // what comes of it has begun: so all of it is done
@@ -41,7 +48,10 @@ function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, pa
     partsSlot === null ? activities.findLastIndex((activity) => progressOf(activity)) : activities.length - 1;
   if (last === -1) {
     const [head, ...rest] = activities;
-    const left = head && doughEnd !== null ? [overdue(head, Math.max(nowSlot, hotSlot(head)) - doughEnd), ...rest] : activities;
+    const left =
+      head && doughEnd !== null
+        ? [overdue(head, Math.max(nowSlot, hotSlot(head)) - doughEnd), ...rest]
+        : activities;
     return { strand: { ...strand, activities: left.map(unspared) }, facts, endSlot: null };
   }
   let endSlot = partsSlot;
@@ -67,8 +77,14 @@ function begunStrand(strand: Strand, progressOf: ProgressOf, nowSlot: number, pa
   } // prettier-ignore
   const markerEnd = marker!.within!.fromSlot + marker!.lastsSlots;
   const [next, ...rest] = activities.slice(last + 1);
-  const left = next ? [overdue(next, Math.max(nowSlot, hotSlot(next)) - markerEnd), ...rest].map(unspared) : [];
-  return { strand: { ...strand, activities: [marker!, ...left] }, facts, endSlot: left.length > 0 ? null : markerEnd };
+  const left = next
+    ? [overdue(next, Math.max(nowSlot, hotSlot(next)) - markerEnd), ...rest].map(unspared)
+    : [];
+  return {
+    strand: { ...strand, activities: [marker!, ...left] },
+    facts,
+    endSlot: left.length > 0 ? null : markerEnd,
+  };
 }
 
 /** Of a batch that has begun what was left free in it is there to be used. */

@@ -59,7 +59,9 @@ export class Board {
     this.ovens = new Map(ovens.map((oven) => [oven.id, oven]));
     for (const { id, heats, cools, recoverSlots } of ovens) {
       this.visits.set(id, []);
-      const changes = [...Object.values(heats), cools].flatMap((curve) => curve.filter((each) => each <= slots));
+      const changes = [...Object.values(heats), cools].flatMap((curve) =>
+        curve.filter((each) => each <= slots),
+      );
       this.farSlots.set(id, Math.ceil(Math.max(recoverSlots, ...changes)) + 1);
     }
     for (const [at, { activity, startSlot, ovenId }] of facts.entries())
@@ -212,7 +214,11 @@ export class Board {
       if (visit.toSlot + far < first || visit.fromSlot - far > last + lastsSlots) continue;
       if (mayShare(visit.heat, heat)) {
         shares ??= new Float64Array(size + lastsSlots);
-        for (let at = Math.max(first, visit.fromSlot); at < Math.min(last + lastsSlots, visit.toSlot); at += 1)
+        for (
+          let at = Math.max(first, visit.fromSlot);
+          at < Math.min(last + lastsSlots, visit.toSlot);
+          at += 1
+        )
           shares[at - first]! += visit.heat.share;
         continue;
       }

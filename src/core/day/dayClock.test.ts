@@ -16,7 +16,10 @@ const rolls = dayBatch('rolls', 'supper-rolls', null, {
     cool: block('14:20', '15:20', 'cool'),
   },
 });
-const day: DayDocument = { batches: [rolls], lit: [{ ovenId: 'deck', atMs: clockMs('13:30'), setC: 220, plate: null }] };
+const day: DayDocument = {
+  batches: [rolls],
+  lit: [{ ovenId: 'deck', atMs: clockMs('13:30'), setC: 220, plate: null }],
+};
 const span = (bars: readonly { fromMs: number; toMs: number }[]) => bars.map(({ fromMs, toMs }) => `${clockOf(fromMs)}-${clockOf(toMs)}`); // prettier-ignore
 
 test('the hours around now: what lies over one another in rows, an oven heating and full, when somebody is asked for', () => {

@@ -39,7 +39,7 @@ export interface DayClock {
 const HOUR_MS = 3_600_000;
 /** So much is seen at the least, and where anything is planned so much at the most, unless it begins later. */
 const LEAST_MS = 5 * HOUR_MS;
-const MOST_MS = 16 * HOUR_MS;
+export const CLOCK_MOST_H = 16;
 /** A thing of a moment takes so long. */
 const MOMENT_MS = 5 * 60_000;
 
@@ -69,18 +69,18 @@ function ovenLane(ovenId: string, calls: readonly DayCallOut[]): OvenLane {
 }
 
 /**
- * What lies around now, from the calls of a day as it is saved: nothing is computed anew. From the hour before now to the end of what is planned, sixteen hours
+ * What lies around now, from the calls of a day as it is saved: nothing is computed anew. From the hour before now to the end of what is planned, so many hours
  * at the most, or two hours beyond what comes first where that is later.
  *
  * @returns null: nothing lies there
  */
-export function dayClock(calls: readonly DayCallOut[], nowMs: number): DayClock | null {
+export function dayClock(calls: readonly DayCallOut[], nowMs: number, mostH = CLOCK_MOST_H): DayClock | null {
   const ends = calls.map((call) => (call.kind === 'block' ? call.untilMs : call.atMs));
   const coming = calls.filter((call) => (call.kind === 'block' ? call.untilMs : call.atMs) > nowMs);
   if (coming.length === 0) return null;
   const firstMs = Math.min(...coming.map(({ atMs }) => atMs));
   const fromMs = Math.floor((nowMs - HOUR_MS / 2) / HOUR_MS) * HOUR_MS;
-  const last = Math.max(nowMs + LEAST_MS, Math.min(Math.max(...ends), nowMs + MOST_MS), firstMs + 2 * HOUR_MS);
+  const last = Math.max(nowMs + LEAST_MS, Math.min(Math.max(...ends), nowMs + mostH * HOUR_MS), firstMs + 2 * HOUR_MS);
   const toMs = Math.ceil(last / HOUR_MS) * HOUR_MS;
   const isSeen = (from: number, to: number) => to > fromMs && from < toMs;
   const blocks = calls.filter((call): call is BlockCall => call.kind === 'block' && isSeen(call.atMs, call.untilMs));

@@ -190,7 +190,9 @@ class Search {
 
   private readySlot(batch: DayBatch): number {
     const placed = this.placed.get(batch.id);
-    return placed ? Math.max(...Object.values(placed.at).map(({ startSlot }) => startSlot)) : firstPromise(batch);
+    return placed
+      ? Math.max(...Object.values(placed.at).map(({ startSlot }) => startSlot))
+      : firstPromise(batch);
   }
 }
 

@@ -2,7 +2,7 @@
 import { Flame, Hand } from 'lucide-react';
 import { useMemo } from 'react';
 import type { DayCallOut } from '@/core/day/agenda';
-import { dayClock, type ClockLook, type DayClock } from '@/core/day/dayClock';
+import { CLOCK_MOST_H, dayClock, type ClockLook, type DayClock } from '@/core/day/dayClock';
 import { cx } from '@/ui/cx';
 import { useWidth } from '@/ui/useWidth';
 import { words } from '@/wording/screens/home/DayClock';
@@ -13,8 +13,15 @@ const HOUR_MS = 3_600_000;
 /** Hours between two figures, so that they never touch. */
 const STEPS = [1, 2, 3, 6, 12];
 const LEAST_STEP_PX = 52;
-/** A name is written into a bar so wide. */
+/** A name is written into a bar so wide, a temperature into one so wide. */
 const NAMED_PX = 34;
+const TOLD_PX = 52;
+/** On a phone fewer hours are seen. */
+const NARROW_PX = 560;
+const NARROW_H = 7;
+/** What stands at the line of now is so wide, and the figure of an hour. */
+const NOW_PX = 56;
+const HOUR_PX = 44;
 
 const LOOK: Readonly<Record<ClockLook, string>> = {
   heat: 'border-alarm bg-alarm-wash text-ink',
@@ -26,8 +33,9 @@ const LOOK: Readonly<Record<ClockLook, string>> = {
 export function DayClockStrip({ calls }: { calls: readonly DayCallOut[] }) {
   const { nowMs } = useDayValue();
   const say = useDayWords();
-  const clock = useMemo(() => dayClock(calls, nowMs), [calls, nowMs]);
   const { ref, width } = useWidth();
+  const mostH = width < NARROW_PX ? NARROW_H : CLOCK_MOST_H;
+  const clock = useMemo(() => dayClock(calls, nowMs, mostH), [calls, nowMs, mostH]);
   if (!clock) return null;
   const perMs = width / (clock.toMs - clock.fromMs);
   const place = (fromMs: number, toMs: number) => {
@@ -37,12 +45,12 @@ export function DayClockStrip({ calls }: { calls: readonly DayCallOut[] }) {
   const nowX = (nowMs - clock.fromMs) * perMs;
   return (
     <div className="docket mb-4 rounded-b-md px-3 pt-2 pb-3" data-testid="day-clock">
-      <div ref={ref} className={cx('relative', width === 0 && 'h-32')} role="img" aria-label={told(clock, say)}>
+      <div ref={ref} className={cx('relative isolate', width === 0 && 'h-32')} role="img" aria-label={told(clock, say)}>
         {width > 0 && (
           <>
             <Hours clock={clock} perMs={perMs} />
             <div className="relative h-5">
-              <Hand size={14} aria-hidden className="absolute top-0.5 left-0 text-soft" />
+              <Hand size={14} aria-hidden className="absolute top-0.5 left-0 z-30 bg-surface text-soft" />
               {clock.hands.map((each, at) => <span key={at} className="absolute top-1.5 h-2.5 rounded-sm bg-ink" style={place(each.fromMs, each.toMs)} />)}
             </div>
             {clock.lanes.map(({ batchId, rows, readyMs }) => (
@@ -71,7 +79,7 @@ export function DayClockStrip({ calls }: { calls: readonly DayCallOut[] }) {
                     const at = place(bar.fromMs, bar.toMs);
                     return (
                       <span key={`${bar.fromMs} ${bar.bakes}`} style={at} className={cx('absolute top-0 h-5 overflow-hidden rounded-sm px-1 text-xs leading-5 whitespace-nowrap', bar.bakes ? 'bg-alarm text-surface' : 'bg-alarm-wash text-ink')}>
-                        {at.width > NAMED_PX && bar.setC !== null && say.temp(bar.setC)}
+                        {at.width > TOLD_PX && bar.setC !== null && say.temp(bar.setC)}
                       </span>
                     );
                   })}
@@ -93,17 +101,20 @@ function Hours({ clock: { fromMs, toMs }, perMs }: { clock: DayClock; perMs: num
   const { nowMs } = useDayValue();
   const step = STEPS.find((hours) => hours * HOUR_MS * perMs >= LEAST_STEP_PX) ?? STEPS.at(-1)!;
   const hours = Array.from({ length: Math.ceil((toMs - fromMs) / HOUR_MS) }, (_, at) => fromMs + at * HOUR_MS);
-  const near = LEAST_STEP_PX / Math.max(perMs, 1e-12);
   return (
     <div className="relative h-6 text-xs text-soft">
       {hours.map((ms, at) => (
         <span key={ms} className="absolute top-0 bottom-0 border-l border-rule pl-1 whitespace-nowrap tabular-nums" style={{ left: (ms - fromMs) * perMs }}>
-          {at % step === 0 && Math.abs(ms + near / 2 - nowMs) > near * 0.8 && say.clock(ms)}
+          {at % step === 0 && isFree((ms - nowMs) * perMs, (toMs - ms) * perMs) && say.clock(ms)}
         </span>
       ))}
     </div>
   );
 } // prettier-ignore
+
+/** The figure of an hour touches neither what stands at now nor the edge. */
+const isFree = (fromNowPx: number, toEdgePx: number): boolean =>
+  toEdgePx > HOUR_PX && (fromNowPx > NOW_PX / 2 || fromNowPx < -NOW_PX / 2 - HOUR_PX);
 
 /** What is drawn, in words, in the order of the clock. */
 function told({ lanes, ovens }: DayClock, say: ReturnType<typeof useDayWords>): string {
