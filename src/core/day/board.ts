@@ -143,6 +143,24 @@ export class Board {
     return idle;
   }
 
+  /** Whether an activity may begin in a slot, in the oven it names: as {@link openings} says of that one start, sooner. */
+  isOpen(activity: DayActivity, start: number): boolean {
+    const { lastsSlots, hands, uses, heat } = activity;
+    if (start < 0 || start > this.slots - lastsSlots) return false;
+    if (hands.length > 0) {
+      const { busy, people } = this;
+      for (const { fromSlot, toSlot } of hands)
+        for (let at = start + fromSlot; at < start + toSlot; at += 1)
+          if (busy[at]! >= people[at]!) return false;
+    }
+    for (const { resourceId, amount } of uses) {
+      const used = this.used.get(resourceId);
+      const most = (this.capacity.get(resourceId) ?? 0) - amount + 1e-9;
+      for (let at = start; at < start + lastsSlots; at += 1) if ((used ? used[at]! : 0) > most) return false;
+    }
+    return !heat || this.openings({ ...activity, hands: [], uses: [] }, start, start).open![0] === 1;
+  }
+
   /** @param from to: the starts in question */
   openings({ lastsSlots, hands, uses, heat }: DayActivity, from = 0, to = this.slots): Openings {
     if (hands.length === 0 && uses.length === 0 && !heat)

@@ -1,9 +1,32 @@
 import { Board } from './board';
-import { peopleBySlot, type DayActivity, type DayBatch, type DayProblem, type Heat, type Placed, type Strand, type Variant } from './dayProblem';
-import type { BySlot } from './leastWithin';
+import {
+  peopleBySlot,
+  type DayActivity,
+  type DayBatch,
+  type DayProblem,
+  type Heat,
+  type Placed,
+  type PlacedBatch,
+  type Strand,
+  type Variant,
+} from './dayProblem';
+import { valueAt, type BySlot } from './leastWithin';
 import { changeSlots, mayShare } from './ovenChange';
-import { keyOf, NOTHING, type Score } from './score';
-import { ahead, byEnd, fromEnds, NEVER, ownCosts, spansBefore, spansOf, WEIGHTS, type Own, type Try } from './strandCosts';
+import { putStrands } from './placeBatch';
+import { proveBest, type PricedBatch, type PricedWay } from './proveBest';
+import { keyOf, NOTHING, scoreOf, type Score } from './score';
+import {
+  ahead,
+  byEnd,
+  fromEnds,
+  NEVER,
+  ownCosts,
+  spansBefore,
+  spansOf,
+  WEIGHTS,
+  type Own,
+  type Try,
+} from './strandCosts';
 import { follow, oneOfLeast } from './strandPath';
 
 /** A batch without a place weighs more than any that is late; a point of taste less than a slot that bread is old. */
@@ -86,12 +109,18 @@ interface Bare {
 }
 
 class Priced {
+  private readonly problem: DayProblem;
   readonly prices = new Map<string, Float64Array>();
   private readonly capacity = new Map<string, Float64Array>();
   private readonly loads: ReturnType<typeof ovenTaken>;
+  /** Ovens on whenever they are wanted. */
+  private readonly free: DayProblem;
   private readonly bare = new Map<Variant, readonly Bare[]>();
 
-  constructor(private readonly problem: DayProblem) {
+  constructor(whole: DayProblem) {
+    // what is changed does not count
+    const { earlier: _, ...problem } = whole;
+    this.problem = problem;
     const { slots, ovens, resources, nowSlot = 0 } = problem;
     this.loads = ovenTaken(problem);
     const people = Float64Array.from(peopleBySlot(problem));
@@ -99,8 +128,8 @@ class Priced {
     for (const { id } of ovens) this.capacity.set(ovenKey(id), new Float64Array(slots).fill(1));
     for (const { id, capacity } of resources) this.capacity.set(id, new Float64Array(slots).fill(capacity));
     for (const key of this.capacity.keys()) this.prices.set(key, new Float64Array(slots));
-    // ovens on whenever they are wanted
     const free = { ...problem, litSlot: Object.fromEntries(ovens.map(({ id }) => [id, nowSlot])) };
+    this.free = free;
     const board = new Board(free);
     for (const { id, variants } of problem.batches) {
       const one: Try = { problem: free, board, batchId: id, earlySlots: 0, outBySlot: NEVER, drawn: () => 0, ovensFree: true };
@@ -157,39 +186,55 @@ class Priced {
     return { ...own, costs };
   } // prettier-ignore
 
+  private wayOf(variant: Variant, sums: Prices): PricedWay & { readonly ends: BySlot } {
+    const { problem } = this;
+    const bare = this.bare.get(variant)!;
+    const known = new Map<string, PricedWay['strands'][number]>();
+    for (const each of bare.toReversed()) {
+      const parts = bare.flatMap(({ strand: { id, afterId } }) => (afterId === each.strand.id ? [known.get(id)!.fromEnd] : []));
+      const spans = spansOf(each.strand, null, problem);
+      const costs = ahead(this.priced(each, parts, sums), spans);
+      known.set(each.strand.id, { ahead: costs, spans, fromEnd: fromEnds(costs, { from: 0, to: problem.slots }) });
+    }
+    const strands = bare.map(({ strand }) => known.get(strand.id)!);
+    return { strands, tasteCost: variant.tasteCost * TASTE, ends: strands[0] ? byEnd(strands[0].ahead, problem.slots) : { from: 0, values: new Float64Array(0) } };
+  } // prettier-ignore
+
   /** The cheapest places of a batch by these prices, as if its strands did not hinder one another. */
   private cheapest(batch: DayBatch, sums: Prices): { cost: number; at: Readonly<Record<string, Placed>>; variant: Variant | null } {
-    const { slots } = this.problem;
     let best: { cost: number; at: Readonly<Record<string, Placed>>; variant: Variant | null } = { cost: UNPLACED, at: {}, variant: null };
     for (const variant of batch.variants) {
-      const bare = this.bare.get(variant)!;
-      const [trunk, ...others] = bare;
-      if (!trunk) continue;
-      const known = new Map<string, { costs: ReturnType<typeof ahead>; fromEnd: BySlot }>();
-      const partsOf = (id: string) => others.filter(({ strand }) => strand.afterId === id).map(({ strand }) => known.get(strand.id)!.fromEnd);
-      for (const each of others.toReversed()) {
-        const costs = ahead(this.priced(each, partsOf(each.strand.id), sums), spansOf(each.strand, null, this.problem));
-        known.set(each.strand.id, { costs, fromEnd: fromEnds(costs, { from: 0, to: slots }) });
-      }
-      const own = this.priced(trunk, partsOf(trunk.strand.id), sums);
-      const ends = byEnd(own, slots);
+      const { strands: [trunk, ...others], tasteCost, ends } = this.wayOf(variant, sums);
       const ready = oneOfLeast(ends, 0, NEVER, 'last', null);
-      if (ready === -1) continue;
-      const cost = ends.values[ready - ends.from]! + variant.tasteCost * TASTE;
+      if (!trunk || ready === -1) continue;
+      const cost = valueAt(ends, ready) + tasteCost;
       if (cost >= best.cost) continue;
-      const root = ahead(own, spansBefore(own, { from: ready, to: ready }));
+      const root = ahead(trunk.ahead, spansBefore(trunk.ahead, { from: ready, to: ready }));
       const at = { ...follow(root, oneOfLeast(root.ahead[0]!, 0, NEVER, 'last', null), null) };
-      for (const { strand } of others) {
-        const parent = bare.find((each) => each.strand.id === strand.afterId)?.strand.activities.at(-1);
-        const [head] = strand.activities;
+      for (const { ahead: costs } of others) {
+        const parent = variant.strands.find(({ id }) => id === costs.strand.afterId)?.activities.at(-1);
+        const [head] = costs.strand.activities;
         if (!head || !parent) continue;
         const end = at[parent.id]!.startSlot + parent.lastsSlots;
-        const { costs } = known.get(strand.id)!;
         Object.assign(at, follow(costs, oneOfLeast(costs.ahead[0]!, end + head.leastSlots, end + (head.mostSlots ?? NEVER), 'first', null), null));
       }
       best = { cost, at, variant };
     }
     return best;
+  } // prettier-ignore
+
+  /** The least cost of any plan, where a small day can be looked through; null: it cannot. */
+  prove(value: number, known: number, mostTries: number): number | null {
+    const sums = this.sums();
+    const { problem } = this;
+    const batches = problem.batches.map((batch): PricedBatch => ({ batch, ways: batch.variants.map((variant) => this.wayOf(variant, sums)), least: this.cheapest(batch, sums).cost, unplaced: UNPLACED }));
+    const costOf = (places: ReadonlyMap<string, { readonly way: number; readonly at: PlacedBatch['at'] } | null>): number | null => {
+      const plan = Object.fromEntries(problem.batches.flatMap(({ id, variants }) => { const found = places.get(id); return found ? [[id, { variantId: variants[found.way]!.id, at: found.at }]] : []; }));
+      const real = new Board(problem);
+      for (const { id, variants } of problem.batches) { const found = places.get(id); if (found) putStrands(real, id, variants[found.way]!.strands, found.at); }
+      return real.ovensAreLit() ? asOne(scoreOf(problem, { batches: plan })) : null;
+    };
+    return proveBest({ board: new Board(this.free), batches, mostTries, costOf }, known - TASTE - value, known);
   } // prettier-ignore
 
   /** What no plan goes below by these prices, and how much more than there is is taken of what, slot by slot. */
@@ -236,32 +281,42 @@ const PATIENT = 6;
  * when they are hot for nothing, going from one heat to another, and what is changed are left out (0).
  *
  * @param plan a plan's score: prices are looked for that come near it
+ * @param mostTries of a small day all that could be better is looked through, so many places of activities at most; then the bound is the best there is
  * @param rounds each takes about as long as placing all batches once
  */
-export function boundOf(problem: DayProblem, plan: Score, rounds: number): Score {
+export function boundOf(problem: DayProblem, plan: Score, rounds: number, mostTries = 0): Score {
   const priced = new Priced(problem);
   const wanted = asOne(plan);
-  let best = 0;
+  let best = -Infinity;
+  let prices = new Map<string, Float64Array>();
   let pace = 1;
   let since = 0;
   for (let round = 0; round < rounds; round += 1) {
     const { value, over } = priced.value();
-    since = value > best ? 0 : since + 1;
-    best = Math.max(best, value);
+    since += 1;
+    if (value > best) {
+      best = value;
+      prices = new Map([...priced.prices].map(([key, each]) => [key, each.slice()]));
+      since = 0;
+    }
     if (since === PATIENT) {
       pace /= 2;
       since = 0;
     }
     let square = 0;
     for (const [key, excess] of over) {
-      const prices = priced.prices.get(key)!;
+      const of = priced.prices.get(key)!;
       // what is not wanted and costs nothing stays so
-      excess.forEach((each, slot) => { if (each > 0 || prices[slot]! > 0) square += each * each; });
+      excess.forEach((each, slot) => { if (each > 0 || of[slot]! > 0) square += each * each; });
     }
     const gap = wanted - value;
     if (gap <= 0 || square === 0) break;
     priced.step(over, (pace * gap) / square);
   }
   const mostTaste = problem.batches.reduce((sum, { variants }) => sum + Math.max(0, ...variants.map(({ tasteCost }) => tasteCost)), 0);
-  return asScore(best, mostTaste);
+  const least = asScore(best, mostTaste);
+  if (mostTries === 0 || asOne(least) >= wanted) return least;
+  for (const [key, each] of prices) priced.prices.set(key, each);
+  const proved = priced.prove(best - 1 - best * 2 ** -42, wanted, mostTries);
+  return proved === null ? least : asScore(proved, mostTaste);
 } // prettier-ignore

@@ -261,13 +261,17 @@ test('random days: no rule is broken, and looking on makes nothing worse (./crum
 
 test('small days are as good as trying everything makes them (./crumb soak day: a hundred)', () => {
   const SMALL = { batches: 3, steps: 3, slots: 84, ovens: 1, people: 1 };
-  for (const seed of [8, 13, 200_058]) {
+  for (const seed of [8, 200_058]) {
     const problem = randomDay(seed, SMALL);
     const { score } = solved(problem, 500);
     const { best, whole } = exactDay(problem, score, 1_500_000);
     expect({ seed, best, whole }).toEqual({ seed, best: null, whole: true });
     // and it would have said so
     expect(exactDay(problem, { ...score, old: score.old + 1 }, 1_500_000).best).toEqual(score);
+    // so the bound is not above it, and where all is looked through it is just that, however bad the plan it is asked of
+    const parts = { ...score, idle: 0 };
+    expect([seed, compareScores(boundOf(problem, score, 40), parts) <= 0]).toEqual([seed, true]);
+    expect([seed, boundOf(problem, { ...score, old: score.old + 2 }, 40, 400_000)]).toEqual([seed, parts]);
   }
 });
 
@@ -283,15 +287,14 @@ test('no plan is better than its bound; alone, and where nothing is in the way, 
     const search = searchDay(problem, seed, 6);
     let step = search.next();
     while (!step.done) step = search.next();
-    const bound = boundOf(problem);
-    // a day of one oven may have to leave a batch out; a bound counts only what cannot be made at all
+    const bound = boundOf(problem, step.value.score, 12);
     const over = compareScores({ ...step.value.score, idle: 0 }, bound);
     expect([seed, over >= 0]).toEqual([seed, true]);
     if (over === 0) reached += 1;
   }
   expect(reached).toBeGreaterThan(10);
   const kiln = oneStrand('kiln', [inOven('bake', 5, 400)], { fromSlot: 50, toSlot: 50 });
-  expect(boundOf(day({ batches: [kiln, loaf()] }))).toMatchObject({ unplaced: 1, late: 0 });
-  const exact = exactDay(randomDay(3, { batches: 2, steps: 3, slots: 84, ovens: 1, people: 1 }), { ...NOTHING, unplaced: 9 }, 3_000_000);
-  expect(compareScores({ ...exact.best!, idle: 0 }, boundOf(randomDay(3, { batches: 2, steps: 3, slots: 84, ovens: 1, people: 1 })))).toBeGreaterThanOrEqual(0);
+  const kilned = day({ batches: [kiln, loaf()] });
+  expect(boundOf(kilned, { ...NOTHING, unplaced: 2 }, 5)).toMatchObject({ unplaced: 1, late: 0 });
 }); // prettier-ignore
+

@@ -107,7 +107,7 @@ export interface DayView {
   readonly ovens: readonly OvenView[];
   readonly hands: readonly (Span & { readonly people: number; readonly unwanted: boolean })[];
   readonly score: Score;
-  /** No plan does better: told with the last. */
+  /** No plan does better: told at the very last. */
   readonly bound: Score | null;
   readonly rounds: number;
   /** What the day had elsewhere before, the first first. */

@@ -3,7 +3,7 @@ import { FEED, type BlockKind } from './blockKind';
 import { boundOf } from './bound';
 import { collisionOf, nearestPin, type Collision } from './collision';
 import type { DayDocument } from './dayDocument';
-import { peopleBySlot, type DayPlan, type Strand, type Variant } from './dayProblem';
+import { peopleBySlot, type DayPlan, type DayProblem, type Strand, type Variant } from './dayProblem';
 import {
   formulaKey,
   kitchenProblem,
@@ -279,10 +279,17 @@ class View {
       batches: this.batches(found, final), ovens: this.ovens(found.plan), changes: this.changes(found.plan),
       cleans: final ? this.cleans(found) : [],
       hands: day.problem.hands.map((each) => ({ fromMs: this.ms(each.fromSlot), toMs: this.ms(each.toSlot), people: each.people, unwanted: each.unwanted ?? false })),
-      score: found.score, rounds: found.rounds, bound: final ? boundOf(day.problem) : null, final, needs: final ? this.needs(found.plan) : null,
+      score: found.score, rounds: found.rounds, bound: null, final, needs: final ? this.needs(found.plan) : null,
     };
   } // prettier-ignore
 }
+
+/** Rounds of prices, and places looked at where a day is so small that all of it can be looked through: about half a second at the most. */
+function boundEffort({ batches }: DayProblem): [rounds: number, tries: number] {
+  const rounds = Math.max(3, Math.min(40, Math.round(100 / Math.max(1, batches.length))));
+  const activities = batches.reduce((sum, { variants: [first] }) => sum + (first?.strands.flatMap(({ activities: each }) => each).length ?? 0), 0);
+  return [rounds, batches.length > 4 ? 0 : activities <= 16 ? 400_000 : 60_000];
+} // prettier-ignore
 
 /** To look at a rise: at its shortest, and when it usually is there. */
 function looks(startMs: number, { min, typical }: { min: number; typical: number }, times: number): number[] {
@@ -326,7 +333,11 @@ export function* layOutDay(
     shown = score;
     step = search.next();
   }
-  return ok(view.of(keepApart(problem, step.value, view.holds(), seed, Math.min(rounds, APART_ROUNDS)), true));
+  const best = keepApart(problem, step.value, view.holds(), seed, Math.min(rounds, APART_ROUNDS));
+  const last = view.of(best, true);
+  // it can be saved while it is asked how much better another could be
+  yield last;
+  return ok({ ...last, bound: boundOf(problem, best.score, ...boundEffort(problem)) });
 } // prettier-ignore
 
 /** The day as it is to be saved once it is laid out so. */

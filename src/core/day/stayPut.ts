@@ -15,9 +15,9 @@ export function stayPut(problem: DayProblem, board: Board, batch: DayBatch, { va
       const { leastSlots, mostSlots, lastsSlots, heat, within } = activity;
       const waits = before === null ? leastSlots : startSlot - before;
       const { fromSlot, toSlot } = within ?? { fromSlot: nowSlot, toSlot: problem.slots - lastsSlots };
-      if (waits < leastSlots || waits > (mostSlots ?? Infinity) || startSlot < fromSlot || startSlot > Math.min(toSlot, problem.slots - lastsSlots)) return false;
+      if (waits < leastSlots || waits > (mostSlots ?? Infinity) || startSlot < fromSlot || startSlot > toSlot) return false;
       const own = heat ? { ...activity, heat: { ...heat, ovenIds: heat.ovenIds.filter((id) => id === ovenId) } } : activity;
-      if (board.openings(own, startSlot, startSlot).open?.[0] === 0) return false;
+      if (!board.isOpen(own, startSlot)) return false;
       board.put(activity, keyOf(batch.id, activity), startSlot, ovenId);
       done.push({ activity, startSlot, ovenId });
       before = startSlot + lastsSlots;
