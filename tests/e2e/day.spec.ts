@@ -1,4 +1,5 @@
 import { wallField } from '../../src/core/day/dayEdit';
+import type { DayDocument } from '../../src/core/day/dayDocument';
 import { ORDINARY_LIFE, type LifeDocument } from '../../src/core/day/lifeDocument';
 import { check } from './check';
 import { HOUR, MIN, ZONE, block, card, kitchenOfOwn, laidOut, readyAt, savedDay, toSlot } from './dayKitchen';
@@ -159,6 +160,47 @@ test('what cannot be is said and changes nothing; two tabs do not write over one
   await hours.getByRole('button', { name: 'Add hours' }).first().click();
   await hours.getByRole('textbox', { name: 'to', exact: true }).first().fill('14:00');
   await expect(hours.getByRole('alert').filter({ hasText: 'It ends when it begins' })).toBeVisible();
+}); // prettier-ignore
+
+test('today on one clock; an oven that is not hot when the rolls are ready', async ({ page }) => {
+  const own = await kitchenOfOwn(page);
+  await readyAt(page, own, 'Pumpkin-seed supper rolls', 'Start now');
+  // proofed by now, or in five minutes: the day is set back by as much as it takes
+  const { value, version } = (await (await page.request.get(`${own.api}/day`)).json()) as { value: DayDocument; version: number };
+  const [batch] = value.batches;
+  const idOf = (kind: string) => Object.keys(batch!.at).find((id) => batch!.at[id]!.kind === kind)!;
+  const back = batch!.at[idOf('bake')]!.startMs - toSlot(Date.now());
+  const at = Object.fromEntries(Object.entries(batch!.at).map(([id, each]) => [id, { ...each, startMs: each.startMs - back, endMs: each.endMs - back, looksMs: [] }]));
+  const progress = { [idOf('proof')]: { startMs: at[idOf('proof')]!.startMs, endMs: null, lastsS: null } };
+  const day: DayDocument = { batches: [{ ...batch!, at, progress }], lit: value.lit.map((each) => ({ ...each, atMs: each.atMs - back })) };
+  expect((await page.request.post(`${own.api}/day`, { data: { requestId: crypto.randomUUID(), seen: version, day } })).status()).toBe(201);
+
+  await page.goto(own.at);
+  const clock = page.getByTestId('day-clock');
+  await expect(clock.getByText('Pumpkin-seed supper rolls')).toBeVisible();
+  await expect(clock.getByRole('img')).toHaveAccessibleName(/On the clock: .*Bake, Pumpkin-seed supper rolls/);
+  await expect(page.getByTestId('next-call')).toContainText('Bake');
+  await page.setViewportSize({ width: 320, height: 640 });
+  await check(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+  await page.setViewportSize({ width: 1280, height: 800 });
+
+  await page.goto(`${own.at}/day`);
+  await laidOut(page);
+  const next = page.getByTestId('next-call');
+  await next.getByRole('button', { name: 'Not hot yet: 10 min more' }).click();
+  await laidOut(page);
+  await expect(next).toContainText('is not hot before');
+  await expect(page.getByTestId('moved')).toContainText(/Bake.* later/);
+  const held = await savedDay(page, own);
+  expect(held.batches[0]!.at[idOf('bake')]!.startMs).toBeGreaterThanOrEqual(held.notHot![0]!.untilMs - MIN);
+  // loaded again it is still so; then it is hot
+  await page.reload();
+  await laidOut(page);
+  await next.getByRole('button', { name: 'It is hot now' }).click();
+  await expect(next).not.toContainText('is not hot before');
+  await laidOut(page);
+  await expect.poll(async () => (await savedDay(page, own)).notHot).toBeUndefined();
 }); // prettier-ignore
 
 test('the day as a calendar file, and on paper', async ({ page }) => {

@@ -83,6 +83,7 @@ export function withoutEnded(day: DayDocument, hasEnded: (bakeId: string) => boo
 
 /** So long a call stands that nobody answers. */
 const STANDS_MS = 10 * 60_000;
+const SOON_MS = 5 * 60_000;
 
 /** What is to be done next: what should have begun and nobody said that it has, else the first that is still to come and asks for somebody. */
 export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOut | null {
@@ -101,5 +102,10 @@ export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOu
         return call.atMs >= nowMs - STANDS_MS;
     }
   };
-  return calls.find(asks) ?? null;
+  const open = calls.filter(asks);
+  const [first] = open;
+  if (!first) return null;
+  const isUnanswered = (call: DayCallOut): boolean => call.atMs < nowMs && (call.kind === 'light' || call.kind === 'look' || call.kind === 'clean');
+  // whether it was done or not, it gives way to what has to be done now
+  return isUnanswered(first) ? (open.find((call) => !isUnanswered(call) && call.atMs <= nowMs + SOON_MS) ?? first) : first;
 } // prettier-ignore

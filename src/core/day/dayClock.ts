@@ -2,7 +2,7 @@ import { RISES, type BlockKind } from './blockKind';
 import type { DayCallOut } from './agenda';
 
 /** What somebody does, what is hot, what goes by itself. */
-export type ClockLook = 'hands' | 'heat' | 'waits';
+type ClockLook = 'hands' | 'heat' | 'waits';
 
 interface ClockBar {
   readonly fromMs: number;

@@ -208,6 +208,9 @@ test('the next call: what lies behind what has begun is done; out of the oven in
   const look = proof.looksMs[0]!;
   expect(next({ ...begun(proofId, proof.startMs), lit: [] }, look + 9 * 60_000)).toMatchObject({ kind: 'look', atMs: look });
   expect(next({ ...begun(proofId, proof.startMs), lit: [] }, look + 11 * 60_000)?.atMs).not.toBe(look);
+  // a look nobody answers gives way to the load that goes in by now, and not to one that goes in later
+  const toLoad = (minutes: number) => next({ ...begun(proofId, proof.startMs), batches: [{ ...begun(proofId, proof.startMs).batches[0]!, at: { [proofId]: { ...proof, looksMs: [bake.startMs - minutes * 60_000 - 120_000] }, [bakeId]: bake } }], lit: [] }, bake.startMs - minutes * 60_000);
+  expect([toLoad(4), toLoad(6)].map((call) => call?.kind)).toEqual(['block', 'look']);
   // baking: it comes out when it is done, and is called for until somebody says so
   for (const ms of [bake.startMs + 60_000, bake.endMs + 5 * 60_000]) expect(next(begun(bakeId, bake.startMs), ms)).toMatchObject({ kind: 'out', blockId: bakeId, atMs: bake.endMs });
   // a load that nobody has put in is not called out of the oven

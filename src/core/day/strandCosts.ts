@@ -1,6 +1,6 @@
 import type { Board, Openings } from './board';
 import type { DayProblem, Strand } from './dayProblem';
-import { leastWithin, valueAt, type BySlot } from './leastWithin';
+import { leastWithin, type BySlot } from './leastWithin';
 import { keyOf, type Score } from './score';
 import { likeness } from './strandOrders';
 

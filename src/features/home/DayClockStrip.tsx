@@ -2,7 +2,7 @@
 import { Flame, Hand } from 'lucide-react';
 import { useMemo } from 'react';
 import type { DayCallOut } from '@/core/day/agenda';
-import { CLOCK_MOST_H, dayClock, type ClockLook, type DayClock } from '@/core/day/dayClock';
+import { CLOCK_MOST_H, dayClock, type DayClock } from '@/core/day/dayClock';
 import { cx } from '@/ui/cx';
 import { useWidth } from '@/ui/useWidth';
 import { words } from '@/wording/screens/home/DayClock';
@@ -22,12 +22,6 @@ const NARROW_H = 7;
 /** What stands at the line of now is so wide, and the figure of an hour. */
 const NOW_PX = 56;
 const HOUR_PX = 44;
-
-const LOOK: Readonly<Record<ClockLook, string>> = {
-  heat: 'border-alarm bg-alarm-wash text-ink',
-  hands: 'border-ink bg-strong text-strong-ink',
-  waits: 'border-edge bg-surface text-ink',
-};
 
 /** The hours around now on one clock: hands, each dough, each oven, and a line where it is now. As the day is saved; changed on the page of the day. */
 export function DayClockStrip({ calls }: { calls: readonly DayCallOut[] }) {
@@ -62,7 +56,7 @@ export function DayClockStrip({ calls }: { calls: readonly DayCallOut[] }) {
                       const at = place(bar.fromMs, bar.toMs);
                       return (
                         <span key={bar.fromMs} style={at}
-                          className={cx('absolute top-0 h-6 overflow-hidden rounded-sm border px-1 text-xs leading-5.5 whitespace-nowrap', LOOK[bar.look], bar.state === 'running' && 'border-2 border-now', (bar.state === 'done' || bar.toMs <= nowMs) && 'opacity-55')}>
+                          className={cx('absolute top-0 h-6 overflow-hidden rounded-sm border px-1 text-xs leading-5.5 whitespace-nowrap', bar.look === 'heat' && 'border-alarm bg-alarm-wash text-ink', bar.look === 'hands' && 'border-ink bg-strong text-strong-ink', bar.look === 'waits' && 'border-edge bg-surface text-ink', bar.state === 'running' && 'border-2 border-now', (bar.state === 'done' || bar.toMs <= nowMs) && 'opacity-55')}>
                           {at.width > NAMED_PX && (bar.title || BLOCK_WORD[bar.step])}
                         </span>
                       );
