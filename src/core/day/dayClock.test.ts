@@ -1,6 +1,7 @@
 import { agendaOf } from './agenda';
 import { dayClock } from './dayClock';
 import type { DayDocument } from './dayDocument';
+import type { FeedDue } from '../starter/feedsDue';
 import { clockMs, clockOf, dayBatch } from '../../../tests/kitchenDays';
 
 const block = (from: string, to: string, kind: DayDocument['batches'][number]['at'][string]['kind'], more = {}) => ({
@@ -33,6 +34,14 @@ test('the hours around now: what lies over one another in rows, an oven heating 
   expect([span(oven!.bars), oven!.bars.map(({ bakes }) => bakes)]).toEqual([['13:30-14:00', '14:00-14:20', '14:25-14:45'], [false, true, true]]);
   // mixed from end to end, else for a moment: look, light, in and out; the feed was before
   expect(span(clock.hands).toSorted()).toEqual(['12:00-12:15', '13:00-13:05', '13:30-13:35', '14:00-14:05', '14:20-14:25', '14:25-14:30', '14:45-14:50']);
+}); // prettier-ignore
+
+test('a starter that is fed late at night does not stretch the day; alone it is seen', () => {
+  const atMs = clockMs('23:00');
+  const due: FeedDue = { starterId: 's', name: 'Mildred', atMs, nobody: false, feed: { fromMs: atMs, dueMs: atMs, latestMs: atMs, keepG: 20, flourG: 40, waterG: 40, discardG: 0, why: 'usual' } };
+  const fed = (document: DayDocument) => dayClock(agendaOf(document, [due]), clockMs('12:20'))!;
+  expect(clockOf(fed(day).toMs)).toBe('18:00');
+  expect(fed({ batches: [], lit: [] }).toMs).toBeGreaterThan(due.atMs);
 }); // prettier-ignore
 
 test('what begins tomorrow is seen from today; what is over is not', () => {

@@ -75,12 +75,13 @@ function ovenLane(ovenId: string, calls: readonly DayCallOut[]): OvenLane {
  * @returns null: nothing lies there
  */
 export function dayClock(calls: readonly DayCallOut[], nowMs: number, mostH = CLOCK_MOST_H): DayClock | null {
-  const ends = calls.map((call) => (call.kind === 'block' ? call.untilMs : call.atMs));
+  // a starter that is fed at night stretches no afternoon
+  const ends = calls.flatMap((call) => (call.kind === 'block' ? [call.untilMs] : []));
   const coming = calls.filter((call) => (call.kind === 'block' ? call.untilMs : call.atMs) > nowMs);
   if (coming.length === 0) return null;
   const firstMs = Math.min(...coming.map(({ atMs }) => atMs));
   const fromMs = Math.floor((nowMs - HOUR_MS / 2) / HOUR_MS) * HOUR_MS;
-  const last = Math.max(nowMs + LEAST_MS, Math.min(Math.max(...ends), nowMs + mostH * HOUR_MS), firstMs + 2 * HOUR_MS);
+  const last = Math.max(nowMs + LEAST_MS, Math.min(Math.max(nowMs, ...ends), nowMs + mostH * HOUR_MS), firstMs + 2 * HOUR_MS);
   const toMs = Math.ceil(last / HOUR_MS) * HOUR_MS;
   const isSeen = (from: number, to: number) => to > fromMs && from < toMs;
   const blocks = calls.filter((call): call is BlockCall => call.kind === 'block' && isSeen(call.atMs, call.untilMs));
