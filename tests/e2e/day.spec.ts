@@ -211,6 +211,19 @@ test('the day as a calendar file, and on paper', async ({ page }) => {
   const text = await file.text();
   expect(text).toContain('BEGIN:VALARM');
   expect(text.match(/SUMMARY:.*/g)?.some((line) => /^SUMMARY:Light .*: 205 °C/.test(line))).toBe(true);
+  // less of something than the day needs is said, and what is to be got
+  const rice = page.getByTestId('needs').locator('tbody').getByRole('row').first();
+  await rice.getByRole('textbox').fill('1');
+  await rice.getByRole('textbox').press('Tab');
+  await expect(rice).toContainText('short');
+  await expect(page.getByTestId('to-get')).toContainText('To get:');
+  await rice.getByRole('textbox').fill('nonsense');
+  await expect(rice.getByRole('alert')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect.poll(async () => (await savedDay(page, own)).have?.map(({ massG }) => massG)).toEqual([1]);
+  await page.reload();
+  await laidOut(page);
+  await expect(page.getByTestId('to-get')).toBeVisible();
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByTestId('agenda')).toBeVisible();
   await expect(page.getByTestId('next-call')).toBeHidden();

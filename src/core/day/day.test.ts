@@ -297,4 +297,3 @@ test('no plan is better than its bound; alone, and where nothing is in the way, 
   const kilned = day({ batches: [kiln, loaf()] });
   expect(boundOf(kilned, { ...NOTHING, unplaced: 2 }, 5)).toMatchObject({ unplaced: 1, late: 0 });
 }); // prettier-ignore
-

@@ -96,6 +96,11 @@ export const dayDocumentSchema = z
       .array(z.strictObject({ atMs: momentMs, untilMs: momentMs, allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length), beforeId: z.uuid().nullable() }))
       .max(60)
       .optional(),
+    /** How much there is of what the day needs, where somebody looked. */
+    have: z
+      .array(z.strictObject({ ingredientId: z.string().regex(/^[a-z0-9-]{1,60}$/), massG: z.number().min(0).max(DAY_LIMITS.haveG.max) }))
+      .max(DAY_LIMITS.have)
+      .optional(),
     /** Ovens that are not as hot as they should be by now: hot then, as far as anybody knows. */
     notHot: z
       .array(z.strictObject({ ovenId: localIdSchema, untilMs: momentMs, setC: z.number(), plate: z.enum(PLATE_KINDS).nullable() }))

@@ -57,6 +57,14 @@ test('what is wanted otherwise finds its place anew; what has begun stays where 
   expect(after(day, { type: 'remove', batchId: 'a' }).batches.map(({ id }) => id)).toEqual(['b']);
 }); // prettier-ignore
 
+test('how much there is of something is told, told anew and left open again; more than there can be is refused', () => {
+  const there = (ingredientId: string, massG: number | null): DayEdit => ({ type: 'have', ingredientId, massG });
+  const day = after(EMPTY_DAY, there('rice', 500), there('millet', 0), there('rice', 240));
+  expect(day.have).toEqual([{ ingredientId: 'millet', massG: 0 }, { ingredientId: 'rice', massG: 240 }]);
+  expect(after(day, there('rice', null), there('millet', null))).toEqual(EMPTY_DAY);
+  expect([refused(day, there('rice', 2_000_000)), refused(day, there('rice', -1)), refused(day, there('rice', Number.NaN))]).toEqual([['tooLarge', 'massG'], ['tooLarge', 'massG'], ['tooLarge', 'massG']]);
+}); // prettier-ignore
+
 test('an oven that is not hot is until then, or until somebody says that it is', () => {
   const cold = (ovenId: string, untilMs: number): DayEdit => ({ type: 'notHot', ovenId, untilMs, setC: 230, plate: 'stone' });
   const day = after(EMPTY_DAY, cold('range', now + 600_000), cold('deck', now + 900_000), cold('range', now + 1_200_000));

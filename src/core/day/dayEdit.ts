@@ -23,6 +23,7 @@ export type DayEdit =
   | { readonly type: 'longer'; readonly batchId: string; readonly blockId: string; readonly startMs: number; readonly lastsS: number }
   | { readonly type: 'takeBack'; readonly batchId: string; readonly blockId: string }
   | ({ readonly type: 'notHot' } & NotHot)
+  | { readonly type: 'have'; readonly ingredientId: string; readonly massG: number | null }
   | { readonly type: 'hot'; readonly ovenId: string }
   | { readonly type: 'bake'; readonly batchId: string; readonly bakeId: string }; // prettier-ignore
 
@@ -57,6 +58,14 @@ export function editDay(day: DayDocument, edit: DayEdit, nowMs: number): Result<
     const { type: _, ...told } = edit;
     const notHot = 'untilMs' in told ? [...others, told] : others;
     return ok({ ...rest, ...(notHot.length > 0 && { notHot }) });
+  }
+  if (edit.type === 'have') {
+    const { have: known = [], ...rest } = day;
+    const { ingredientId, massG } = edit;
+    if (massG !== null && !(massG >= 0 && massG <= DAY_LIMITS.haveG.max)) return refuse('tooLarge', 'massG', { max: DAY_LIMITS.haveG.max });
+    const have = [...known.filter((each) => each.ingredientId !== ingredientId), ...(massG === null ? [] : [{ ingredientId, massG }])];
+    if (have.length > DAY_LIMITS.have) return refuse('tooMany', 'have', { max: DAY_LIMITS.have });
+    return ok({ ...rest, ...(have.length > 0 && { have }) });
   }
   if (!day.batches.some(({ id }) => id === edit.batchId)) return refuse('notAllowed', 'batchId');
   if (edit.type === 'remove') return ok({ ...day, batches: day.batches.filter(({ id }) => id !== edit.batchId) });

@@ -6,4 +6,8 @@ export const DAY_LIMITS = {
   slots: { max: 2880 },
   slotMin: { min: 1, max: 15 },
   people: { max: 20 },
+  /** Of one ingredient. */
+  haveG: { min: 0, max: 1_000_000 },
+  /** Ingredients of which it is known. */
+  have: 400,
 } as const;

@@ -5,7 +5,7 @@ import { dayWith } from './laidOut';
 import { ORDINARY_LIFE } from './lifeDocument';
 import { clockMs, clockOf, dayBatch, laidOut } from '../../../tests/kitchenDays';
 import type { DayView } from './dayView';
-import { needsOf } from './needs';
+import { needsOf, shortOf } from './needs';
 
 const dayOf = (...batches: DayDocument['batches']): DayDocument => ({ batches, lit: [] });
 const edited = (day: DayDocument, edit: DayEdit, now: string): DayDocument => {
@@ -175,6 +175,10 @@ test('a bag past its date is said; what is held back or for another day is not c
   expect(told([lot])[0]!.pastDate).toBe('2026-11-27');
   expect(told([{ ...lot, bestBefore: '2026-11-28' }])[0]!.pastDate).toBeNull();
   expect(told([{ ...lot, open: false }])[0]!.pastDate).toBeNull();
+  // what there is not enough of; where nobody looked there is
+  const short = (...have: { ingredientId: string; massG: number }[]) => shortOf({ needs: told([]) }, have);
+  expect([short(), short({ ingredientId: 'rice', massG: 100 }), short({ ingredientId: 'oil', massG: 0 })]).toEqual([[], [], []]);
+  expect(short({ ingredientId: 'rice', massG: 60 })).toEqual([{ ingredientId: 'rice', name: 'rice', massG: 40 }]);
 }); // prettier-ignore
 
 test('what has ended at the bench is called for no more, nor is an oven lit for it', () => {

@@ -347,6 +347,7 @@ export function dayWith(day: DayDocument, view: DayView): DayDocument {
   return {
     ...(cleans.length > 0 && { cleans: [...cleans] }),
     ...(day.notHot && { notHot: day.notHot }),
+    ...(day.have && { have: day.have }),
     lit: view.ovens.flatMap(({ id, lit }) => lit.map((each) => ({ ovenId: id, ...each }))),
     batches: day.batches.map((batch) => {
       const found = view.batches.find(({ id }) => id === batch.id);

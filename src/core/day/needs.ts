@@ -51,6 +51,13 @@ export interface DayNeeds {
   readonly ahead: readonly MadeAhead[];
 }
 
+/** What there is not enough of, by how much: where nobody looked there is enough. */
+export const shortOf = ({ needs }: Pick<DayNeeds, 'needs'>, have: readonly { readonly ingredientId: string; readonly massG: number }[]): { readonly ingredientId: string; readonly name: string; readonly massG: number }[] =>
+  needs.flatMap(({ ingredientId, name, massG }) => {
+    const there = have.find((each) => each.ingredientId === ingredientId);
+    return there && there.massG < massG ? [{ ingredientId, name, massG: massG - there.massG }] : [];
+  }); // prettier-ignore
+
 interface NeedBatch {
   readonly id: string;
   readonly sheet: Pick<BatchSheet, 'stages' | 'mixes'>;

@@ -91,7 +91,7 @@ export const KITCHEN_DETAILS: DocumentKind<KitchenDetails> = {
   },
 };
 
-/** What a kitchen is going to make, and when. 2: ovens that are not hot when they should be. */
+/** What a kitchen is going to make, and when. 2: ovens that are not hot when they should be, how much there is of what is needed. */
 export const DAY: DocumentKind<DayDocument> = {
   name: 'day',
   version: 2,

@@ -1,13 +1,19 @@
 'use client';
-import type { DayNeeds } from '@/core/day/needs';
+import { DAY_LIMITS } from '@/core/day/dayLimits';
+import { shortOf, type DayNeeds } from '@/core/day/needs';
+import { within } from '@/core/units';
+import { Cell } from '@/ui/Cell';
+import { wordProblem } from '@/wording/problems';
 import { words } from '@/wording/screens/day/Needs';
-import { useUnits } from '../preferences/PreferencesProvider';
-import { useDayWords } from './DayContext';
+import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 
 /** Everything to have in the house, summed, in the order in which it is wanted; what is made ahead first. */
 export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeeds }) {
   const say = useDayWords();
   const units = useUnits();
+  const { day: { have = [] } } = useDayValue();
+  const short = shortOf({ needs }, have);
   if (needs.length === 0) return null;
   return (
     <section className="mt-5" aria-labelledby="needs-title">
@@ -18,15 +24,21 @@ export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeed
           {ahead.map(({ batchId, name, massG, byMs }) => `${name} (${say.batch(batchId)}), ${units.mass(massG)}, ${words.by(say.at(byMs))}`).join('; ')}
         </p>
       )}
+      {short.length > 0 && (
+        <p className="mb-1 text-sm text-alarm" role="status" data-testid="to-get">
+          <strong>{words.toGet}</strong> {short.map(({ name, massG }) => `${units.mass(massG)} ${name.toLowerCase()}`).join(', ')}
+        </p>
+      )}
       <table className="w-full border-collapse text-sm" data-testid="needs">
-        <thead className="sr-only"><tr><th>{words.what}</th><th>{words.howMuch}</th><th>{words.first}</th><th>{words.for}</th></tr></thead>
+        <thead className="sr-only"><tr><th>{words.what}</th><th>{words.howMuch}</th><th>{words.first}</th><th>{words.for}</th><th>{words.there}</th></tr></thead>
         <tbody>
           {needs.map(({ ingredientId, name, massG, firstMs, batchIds, pastDate }) => (
             <tr key={ingredientId} className="border-b border-rule align-baseline">
               <td className="py-1 pr-3 text-right font-semibold whitespace-nowrap tabular-nums">{units.mass(massG)}</td>
-              <td className="py-1 pr-3">{name}{pastDate && <span className="text-alarm"> {words.pastDate(pastDate)}</span>}</td>
+              <td className="py-1 pr-3">{name}{pastDate && <span className="text-alarm"> {words.pastDate(pastDate)}</span>}{short.filter((each) => each.ingredientId === ingredientId).map((each) => <span key="short" className="text-alarm"> {words.short(units.mass(each.massG))}</span>)}</td>
               <td className="py-1 pr-3 whitespace-nowrap text-soft">{say.at(firstMs)}</td>
               <td className="py-1 text-soft max-sm:hidden">{batchIds.map(say.batch).join(', ')}</td>
+              <td className="no-print w-28 py-0.5 text-right"><There ingredientId={ingredientId} name={name} /></td>
             </tr>
           ))}
         </tbody>
@@ -47,3 +59,34 @@ export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeed
     </section>
   );
 } // prettier-ignore
+
+/** How much there is of one thing; empty: nobody looked. */
+function There({ ingredientId, name }: { ingredientId: string; name: string }) {
+  const { day } = useDayValue();
+  const edit = useDayEdit();
+  const units = useUnits();
+  const { preferences } = usePreferences();
+  const massG = day.have?.find((each) => each.ingredientId === ingredientId)?.massG ?? null;
+  const tell = (mass: number | null) => void edit({ type: 'have', ingredientId, massG: mass });
+  return (
+    <Cell
+      label={words.thereOf(name)}
+      className="w-24"
+      unit={units.massUnit}
+      value={massG === null ? '' : units.massCell(massG)}
+      placeholder="–"
+      onType={(text) => {
+        if (text.trim() === '') {
+          tell(null);
+          return null;
+        }
+        const typed = units.parseMass(text);
+        const checked = typed.ok ? within(typed.value, DAY_LIMITS.haveG, 'massG') : typed;
+        if (!checked.ok) return wordProblem(checked.problem, preferences);
+        tell(checked.value);
+        return null;
+      }}
+      restore={() => tell(massG)}
+    />
+  );
+}

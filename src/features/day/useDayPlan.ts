@@ -32,7 +32,10 @@ const SLOT_MS = 300_000;
 
 /** What a day is wanted as, without where it lies by now: only a change of that asks for another plan. */
 const wantedOf = ({ batches, notHot }: DayDocument): string =>
-  JSON.stringify([notHot, batches.map(({ at, variantId: _, ...wanted }) => [wanted, Object.keys(at).length > 0])]);
+  JSON.stringify([
+    notHot,
+    batches.map(({ at, variantId: _, ...wanted }) => [wanted, Object.keys(at).length > 0]),
+  ]);
 
 /**
  * Has a day laid out, in a thread of its own: anew whenever something else is wanted, whenever the bench or the clock says so; each plan is shown as soon as it

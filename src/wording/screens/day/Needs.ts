@@ -8,5 +8,9 @@ export const words = {
   howMuch: 'How much',
   first: 'First wanted',
   for: 'For',
+  there: 'There is',
+  thereOf: (name: string) => `There is of ${name}`,
+  short: (mass: string) => `${mass} short`,
+  toGet: 'To get:',
   pastDate: (date: string) => `the bag in use was best before ${date}`,
 } as const;
