@@ -30,12 +30,12 @@ export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeed
         </p>
       )}
       <table className="w-full border-collapse text-sm" data-testid="needs">
-        <thead className="sr-only"><tr><th>{words.what}</th><th>{words.howMuch}</th><th>{words.first}</th><th>{words.for}</th><th>{words.there}</th></tr></thead>
+        <thead className="text-left text-xs text-soft"><tr><th className="pr-3 text-right font-normal">{words.howMuch}</th><th className="font-normal">{words.what}</th><th className="font-normal">{words.first}</th><th className="font-normal max-sm:hidden">{words.for}</th><th className="no-print pr-2 text-right font-normal">{words.there}</th></tr></thead>
         <tbody>
           {needs.map(({ ingredientId, name, massG, firstMs, batchIds, pastDate }) => (
             <tr key={ingredientId} className="border-b border-rule align-baseline">
               <td className="py-1 pr-3 text-right font-semibold whitespace-nowrap tabular-nums">{units.mass(massG)}</td>
-              <td className="py-1 pr-3">{name}{pastDate && <span className="text-alarm"> {words.pastDate(pastDate)}</span>}{short.filter((each) => each.ingredientId === ingredientId).map((each) => <span key="short" className="text-alarm"> {words.short(units.mass(each.massG))}</span>)}</td>
+              <td className="py-1 pr-3">{name}{pastDate && <span className="text-alarm"> {words.pastDate(pastDate)}</span>}{short.filter((each) => each.ingredientId === ingredientId).map((each) => <span key="short" className="whitespace-nowrap text-alarm"> {words.short(units.mass(each.massG))}</span>)}</td>
               <td className="py-1 pr-3 whitespace-nowrap text-soft">{say.at(firstMs)}</td>
               <td className="py-1 text-soft max-sm:hidden">{batchIds.map(say.batch).join(', ')}</td>
               <td className="no-print w-28 py-0.5 text-right"><There ingredientId={ingredientId} name={name} /></td>
