@@ -7,3 +7,8 @@ export type BlockKind = StepKind | typeof FEED;
 
 /** What no clock tells exactly. */
 export const RISES: ReadonlySet<BlockKind> = new Set<BlockKind>(['bulk', 'proof', 'preDough', FEED]);
+
+/** What is done in heat: in an oven, a kettle, fat, a pan. */
+export const HOT: ReadonlySet<BlockKind> = new Set<BlockKind>(['bake', 'coast', 'boil', 'fry', 'griddle']);
+/** How a block is drawn: hot, somebody at it from end to end, or going by itself. */
+export type BlockLook = 'heat' | 'hands' | 'waits';

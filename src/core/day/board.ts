@@ -195,14 +195,14 @@ export class Board {
   /** Of several ovens the one that is hot for nothing the shortest while; the first where they are alike. Closes what none of them is open for. */
   private inOvens(heat: Heat, lastsSlots: number, from: number, last: number, open: Uint8Array): Pick<Openings, 'idle' | 'oven'> {
     const there = heat.ovenIds.flatMap((id, index) => (this.ovens.has(id) ? [{ index, found: this.inOven(this.ovens.get(id)!, heat, lastsSlots, from, last) }] : []));
-    const [only] = there;
-    if (!only) {
+    const [first] = there;
+    if (!first) {
       open.fill(0);
       return { idle: null, oven: null };
     }
-    const { idle } = only.found;
-    const oven = there.length > 1 || only.index > 0 ? new Uint8Array(open.length).fill(only.index) : null;
-    const any = only.found.open;
+    const { idle } = first.found;
+    const oven = there.length > 1 || first.index > 0 ? new Uint8Array(open.length).fill(first.index) : null;
+    const any = first.found.open;
     for (const { index, found } of there.slice(1))
       for (let at = 0; at < any.length; at += 1) {
         if (!found.open[at] || (any[at] && idle[at]! <= found.idle[at]!)) continue;

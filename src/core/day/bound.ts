@@ -192,9 +192,8 @@ class Priced {
     const known = new Map<string, PricedWay['strands'][number]>();
     for (const each of bare.toReversed()) {
       const parts = bare.flatMap(({ strand: { id, afterId } }) => (afterId === each.strand.id ? [known.get(id)!.fromEnd] : []));
-      const spans = spansOf(each.strand, null, problem);
-      const costs = ahead(this.priced(each, parts, sums), spans);
-      known.set(each.strand.id, { ahead: costs, spans, fromEnd: fromEnds(costs, { from: 0, to: problem.slots }) });
+      const costs = ahead(this.priced(each, parts, sums), spansOf(each.strand, null, problem));
+      known.set(each.strand.id, { ahead: costs, fromEnd: fromEnds(costs, { from: 0, to: problem.slots }) });
     }
     const strands = bare.map(({ strand }) => known.get(strand.id)!);
     return { strands, tasteCost: variant.tasteCost * TASTE, ends: strands[0] ? byEnd(strands[0].ahead, problem.slots) : { from: 0, values: new Float64Array(0) } };

@@ -1,4 +1,6 @@
+import { Board } from './board';
 import { boundOf } from './bound';
+import { putStrands } from './placeBatch';
 import { checkPlan, type Broken } from './checkPlan';
 import type { DayBatch, DayPlan, DayProblem, Heat, Strand } from './dayProblem';
 import { changeSlots, coldSlots, idleSlots, mayShare } from './ovenChange';
@@ -274,6 +276,28 @@ test('small days are as good as trying everything makes them (./crumb soak day: 
     expect([seed, boundOf(problem, { ...score, old: score.old + 2 }, 40, 400_000)]).toEqual([seed, parts]);
   }
 });
+
+test('one start asked for alone is as open as among all others', () => {
+  const problem = randomDay(17, { batches: 5, steps: 6, slots: 160, ovens: 2, people: 1 });
+  const { plan } = solved(problem, 5);
+  const board = new Board(problem);
+  const [one, ...others] = problem.batches;
+  for (const { id, variants } of others) {
+    const placed = plan.batches[id];
+    if (placed) putStrands(board, id, variants.find((each) => each.id === placed.variantId)!.strands, placed.at);
+  }
+  const seen = { open: 0, shut: 0 };
+  for (const activity of one!.variants[0]!.strands.flatMap(({ activities }) => activities)) {
+    const { open } = board.openings(activity);
+    for (let slot = 0; slot <= problem.slots - activity.lastsSlots; slot += 1) {
+      const is = board.isOpen(activity, slot);
+      expect([activity.id, slot, is]).toEqual([activity.id, slot, open === null || open[slot] === 1]);
+      seen[is ? 'open' : 'shut'] += 1;
+    }
+    expect([-1, problem.slots - activity.lastsSlots + 1].map((slot) => board.isOpen(activity, slot))).toEqual([false, false]);
+  }
+  expect(Math.min(seen.open, seen.shut)).toBeGreaterThan(100);
+}); // prettier-ignore
 
 test('the same for the same seed', () => {
   const problem = randomDay(5, TYPICAL);

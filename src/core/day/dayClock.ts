@@ -1,15 +1,12 @@
-import { RISES, type BlockKind } from './blockKind';
+import { HOT, RISES, type BlockKind, type BlockLook } from './blockKind';
 import type { DayCallOut } from './agenda';
-
-/** What somebody does, what is hot, what goes by itself. */
-type ClockLook = 'hands' | 'heat' | 'waits';
 
 interface ClockBar {
   readonly fromMs: number;
   readonly toMs: number;
   readonly step: BlockKind;
   readonly title: string;
-  readonly look: ClockLook;
+  readonly look: BlockLook;
   readonly state: 'todo' | 'running' | 'done';
 }
 
@@ -43,7 +40,6 @@ export const CLOCK_MOST_H = 16;
 /** A thing of a moment takes so long. */
 const MOMENT_MS = 5 * 60_000;
 
-const HOT: ReadonlySet<string> = new Set(['bake', 'coast', 'boil', 'fry', 'griddle']);
 type BlockCall = Extract<DayCallOut, { kind: 'block' }>;
 
 function laneOf(batchId: string, blocks: readonly BlockCall[]): ClockLane {

@@ -112,6 +112,10 @@ export function editDay(day: DayDocument, edit: DayEdit, nowMs: number): Result<
   return ok({ ...day, batches: day.batches.map((batch) => (batch.id === edit.batchId ? change(batch) : batch)) });
 } // prettier-ignore
 
+/** A block that goes on for a quarter of an hour more, from its end or from now where that is over. */
+export const longer = (batchId: string, blockId: string, { startMs, endMs }: { readonly startMs: number; readonly endMs: number }, nowMs: number): DayEdit =>
+  ({ type: 'longer', batchId, blockId, startMs, lastsS: Math.round((Math.max(endMs, nowMs) - startMs) / 1000) + 900 }); // prettier-ignore
+
 /** What is said of a block by hand; a pin has no more to say once it has begun. */
 function withProgress(
   batch: DayBatchDocument,

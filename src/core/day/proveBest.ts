@@ -2,14 +2,13 @@ import type { Board } from './board';
 import type { DayActivity, DayBatch, Placed, Strand } from './dayProblem';
 import { valueAt, type BySlot } from './leastWithin';
 import { keyOf } from './score';
-import type { Ahead, Span } from './strandCosts';
+import type { Ahead } from './strandCosts';
 
 /** A way to make a batch with what each of its starts costs ahead, prices of what there is only so much of included. */
 export interface PricedWay {
   readonly strands: readonly {
     readonly ahead: Ahead;
     readonly fromEnd: BySlot;
-    readonly spans: readonly Span[];
   }[];
   readonly tasteCost: number;
 }

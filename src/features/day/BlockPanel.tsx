@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
 import type { BlockView } from '@/core/day/dayView';
-import { wallField, wallFieldMs } from '@/core/day/dayEdit';
+import { longer, wallField, wallFieldMs } from '@/core/day/dayEdit';
 import { Button, IconButton } from '@/ui/Button';
 import { words } from '@/wording/screens/day/BlockPanel';
 import { BLOCK_WORD } from '@/wording/words';
@@ -59,7 +59,7 @@ export function BlockPanel({ batchId, block, onClose }: { batchId: string; block
             {block.state === 'todo' && block.startMs < nowMs - 60_000 && <Button onClick={() => edit({ type: 'begun', ...of, atMs: block.startMs })}>{words.startedAsPlanned(say.at(block.startMs))}</Button>}
             {block.state === 'running' && <Button look="strong" onClick={() => edit({ type: 'over', ...of, atMs: nowMs })}>{words.doneNow}</Button>}
             {block.state === 'running' && (
-              <Button onClick={() => edit({ type: 'longer', ...of, startMs: block.startMs, lastsS: Math.round((Math.max(block.endMs, nowMs) - block.startMs) / 1000) + 900 })}>{words.longer}</Button>
+              <Button onClick={() => edit(longer(batchId, block.id, block, nowMs))}>{words.longer}</Button>
             )}
             {told && <Button onClick={() => edit({ type: 'takeBack', ...of })}>{words.takeBack}</Button>}
           </>

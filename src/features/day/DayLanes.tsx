@@ -8,7 +8,7 @@ import { useWidth } from '@/ui/useWidth';
 import { words } from '@/wording/screens/day/DayLanes';
 import { BLOCK_WORD } from '@/wording/words';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
-import { drawnSpan, lookOf, rowsOf } from './laneLayout';
+import { colourOf, drawnSpan, lookOf, rowsOf } from './laneLayout';
 
 const SLOT_MS = 300_000;
 const HOUR_MS = 3_600_000;
@@ -192,7 +192,6 @@ interface BlockProps {
 function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps) {
   const say = useDayWords();
   const edit = useDayEdit();
-  const look = lookOf(block);
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `${batchId} ${block.id}`, data: { batchId, block }, disabled: block.state !== 'todo' });
   const [first] = block.steps;
   const name = (block.steps.length === 1 && first?.title) || BLOCK_WORD[block.kind];
@@ -225,7 +224,7 @@ function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps
         data-block={`${batchId} ${block.id}`}
         className={cx(
           'absolute top-1 flex h-8 touch-manipulation items-center gap-1 overflow-hidden rounded-sm border px-1 text-left text-xs leading-none whitespace-nowrap',
-          look === 'heat' && 'border-alarm bg-alarm-wash text-ink', look === 'hands' && 'border-ink bg-strong text-strong-ink', look === 'waits' && 'border-edge bg-surface text-ink', block.state === 'done' && 'opacity-55', block.state === 'running' && 'border-2 border-now', chosen && 'outline-3 outline-link', isDragging && 'z-30 cursor-grabbing shadow-lg',
+          colourOf(lookOf(block)), block.state === 'done' && 'opacity-55', block.state === 'running' && 'border-2 border-now', chosen && 'outline-3 outline-link', isDragging && 'z-30 cursor-grabbing shadow-lg',
         )}
         style={{ left: x(block.startMs), width, ...(transform && { transform: `translateX(${transform.x}px)` }) }}
       >

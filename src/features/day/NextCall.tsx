@@ -1,6 +1,7 @@
 'use client';
 import { nextCall, type DayCallOut } from '@/core/day/agenda';
 import { RISES } from '@/core/day/blockKind';
+import { longer } from '@/core/day/dayEdit';
 import { PROOF_MOST_C } from '@/core/day/proofWarmth';
 import type { Plate } from '@/core/heat/parameters';
 import { formatDuration } from '@/core/units';
@@ -108,7 +109,7 @@ function Running({ calls }: { calls: readonly DayCallOut[] }) {
               {day.batches.find(({ id }) => id === each.batchId)?.bakeId == null && (
                 <>
                   <Button className="min-h-11" onClick={() => edit({ type: 'over', batchId: each.batchId, blockId: each.blockId, atMs: nowMs })}>{words.done}</Button>
-                  {RISES.has(each.step) && <Button className="min-h-11" onClick={() => edit({ type: 'longer', batchId: each.batchId, blockId: each.blockId, startMs: each.atMs, lastsS: Math.round((Math.max(each.untilMs, nowMs) - each.atMs) / 1000) + 900 })}>{words.longer}</Button>}
+                  {RISES.has(each.step) && <Button className="min-h-11" onClick={() => edit(longer(each.batchId, each.blockId, { startMs: each.atMs, endMs: each.untilMs }, nowMs))}>{words.longer}</Button>}
                 </>
               )}
             </li>

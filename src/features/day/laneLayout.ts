@@ -1,3 +1,5 @@
+import { HOT, type BlockLook } from '@/core/day/blockKind';
+import { cx } from '@/ui/cx';
 import type { BatchView, BlockView, DayView } from '@/core/day/dayView';
 
 const HOUR_MS = 3_600_000;
@@ -32,9 +34,11 @@ export function rowsOf({ blocks }: BatchView): readonly (readonly BlockView[])[]
   return rows;
 }
 
-const HOT: ReadonlySet<string> = new Set(['bake', 'coast', 'boil', 'fry', 'griddle']);
-export type BlockLook = 'heat' | 'hands' | 'waits';
 export const lookOf = ({ kind, hands, startMs, endMs }: BlockView): BlockLook => {
   if (HOT.has(kind)) return 'heat';
   return hands.some(({ fromMs, toMs }) => fromMs <= startMs && toMs >= endMs) ? 'hands' : 'waits';
 };
+
+/** The colours of a block, on the lanes and on Today's clock alike. */
+export const colourOf = (look: BlockLook): string =>
+  cx(look === 'heat' && 'border-alarm bg-alarm-wash text-ink', look === 'hands' && 'border-ink bg-strong text-strong-ink', look === 'waits' && 'border-edge bg-surface text-ink'); // prettier-ignore

@@ -8,6 +8,7 @@ import { useWidth } from '@/ui/useWidth';
 import { words } from '@/wording/screens/home/DayClock';
 import { BLOCK_WORD } from '@/wording/words';
 import { useDayValue, useDayWords } from '../day/DayContext';
+import { colourOf } from '../day/laneLayout';
 
 const HOUR_MS = 3_600_000;
 /** Hours between two figures, so that they never touch. */
@@ -56,7 +57,7 @@ export function DayClockStrip({ calls }: { calls: readonly DayCallOut[] }) {
                       const at = place(bar.fromMs, bar.toMs);
                       return (
                         <span key={bar.fromMs} style={at}
-                          className={cx('absolute top-0 h-6 overflow-hidden rounded-sm border px-1 text-xs leading-5.5 whitespace-nowrap', bar.look === 'heat' && 'border-alarm bg-alarm-wash text-ink', bar.look === 'hands' && 'border-ink bg-strong text-strong-ink', bar.look === 'waits' && 'border-edge bg-surface text-ink', bar.state === 'running' && 'border-2 border-now', (bar.state === 'done' || bar.toMs <= nowMs) && 'opacity-55')}>
+                          className={cx('absolute top-0 h-6 overflow-hidden rounded-sm border px-1 text-xs leading-5.5 whitespace-nowrap', colourOf(bar.look), bar.state === 'running' && 'border-2 border-now', (bar.state === 'done' || bar.toMs <= nowMs) && 'opacity-55')}>
                           {at.width > NAMED_PX && (bar.title || BLOCK_WORD[bar.step])}
                         </span>
                       );
