@@ -44,6 +44,12 @@ test('a starter that is fed late at night does not stretch the day; alone it is 
   expect(fed({ batches: [], lit: [] }).toMs).toBeGreaterThan(due.atMs);
 }); // prettier-ignore
 
+test('what runs and has not ended reaches as far as now', () => {
+  const running: DayDocument = { ...day, batches: [{ ...rolls, progress: { bulk: { startMs: clockMs('12:15'), endMs: null, lastsS: null } } }] };
+  const bulk = dayClock(agendaOf(running), clockMs('13:40'))!.lanes[0]!.rows.flat().find(({ step }) => step === 'bulk')!;
+  expect([clockOf(bulk.toMs), bulk.state]).toEqual(['13:40', 'running']);
+}); // prettier-ignore
+
 test('what begins tomorrow is seen from today; what is over is not', () => {
   const early = dayClock(agendaOf(day), clockMs('12:00', '2026-11-27'))!;
   expect(early.toMs - clockMs('09:00')).toBeGreaterThanOrEqual(2 * 3_600_000);

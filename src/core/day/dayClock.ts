@@ -42,10 +42,10 @@ const MOMENT_MS = 5 * 60_000;
 
 type BlockCall = Extract<DayCallOut, { kind: 'block' }>;
 
-function laneOf(batchId: string, blocks: readonly BlockCall[]): ClockLane {
+function laneOf(batchId: string, blocks: readonly BlockCall[], nowMs: number): ClockLane {
   const rows: ClockBar[][] = [];
   for (const { atMs, untilMs, step, title, ovenId, byItself, state } of blocks) {
-    const bar: ClockBar = { fromMs: atMs, toMs: untilMs, step, title, state, look: ovenId !== null || HOT.has(step) ? 'heat' : byItself || RISES.has(step) ? 'waits' : 'hands' };
+    const bar: ClockBar = { fromMs: atMs, toMs: state === 'running' ? Math.max(untilMs, nowMs) : untilMs, step, title, state, look: ovenId !== null || HOT.has(step) ? 'heat' : byItself || RISES.has(step) ? 'waits' : 'hands' };
     const row = rows.find((each) => each.every(({ toMs }) => toMs <= atMs));
     if (row) row.push(bar);
     else rows.push([bar]);
@@ -92,7 +92,7 @@ export function dayClock(calls: readonly DayCallOut[], nowMs: number, mostH = CL
   return {
     fromMs,
     toMs,
-    lanes: [...new Set(blocks.map(({ batchId }) => batchId))].map((id) => laneOf(id, blocks.filter(({ batchId }) => batchId === id))),
+    lanes: [...new Set(blocks.map(({ batchId }) => batchId))].map((id) => laneOf(id, blocks.filter(({ batchId }) => batchId === id), nowMs)),
     ovens: ovenIds.map((id) => ovenLane(id, calls)).map(({ ovenId, bars }) => ({ ovenId, bars: bars.filter((bar) => isSeen(bar.fromMs, bar.toMs)) })).filter(({ bars }) => bars.length > 0),
     hands: hands.filter((each) => isSeen(each.fromMs, each.toMs)),
   };

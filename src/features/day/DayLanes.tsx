@@ -224,7 +224,7 @@ function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps
         data-block={`${batchId} ${block.id}`}
         className={cx(
           'absolute top-1 flex h-8 touch-manipulation items-center gap-1 overflow-hidden rounded-sm border px-1 text-left text-xs leading-none whitespace-nowrap',
-          colourOf(lookOf(block)), block.state === 'done' && 'opacity-55', block.state === 'running' && 'border-2 border-now', chosen && 'outline-3 outline-link', isDragging && 'z-30 cursor-grabbing shadow-lg',
+          colourOf(lookOf(block), block.state === 'done'), block.state === 'running' && 'border-2 border-now', chosen && 'outline-3 outline-link', isDragging && 'z-30 cursor-grabbing shadow-lg',
         )}
         style={{ left: x(block.startMs), width, ...(transform && { transform: `translateX(${transform.x}px)` }) }}
       >

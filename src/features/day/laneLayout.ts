@@ -39,6 +39,8 @@ export const lookOf = ({ kind, hands, startMs, endMs }: BlockView): BlockLook =>
   return hands.some(({ fromMs, toMs }) => fromMs <= startMs && toMs >= endMs) ? 'hands' : 'waits';
 };
 
-/** The colours of a block, on the lanes and on Today's clock alike. */
-export const colourOf = (look: BlockLook): string =>
-  cx(look === 'heat' && 'border-alarm bg-alarm-wash text-ink', look === 'hands' && 'border-ink bg-strong text-strong-ink', look === 'waits' && 'border-edge bg-surface text-ink'); // prettier-ignore
+/** The colours of a block, on the lanes and on Today's clock alike. What is over is pale, but can be read: paler text could not. */
+export const colourOf = (look: BlockLook, isOver: boolean): string =>
+  isOver
+    ? cx('border-dashed border-edge bg-surface text-soft')
+    : cx(look === 'heat' && 'border-alarm bg-alarm-wash text-ink', look === 'hands' && 'border-ink bg-strong text-strong-ink', look === 'waits' && 'border-edge bg-surface text-ink'); // prettier-ignore

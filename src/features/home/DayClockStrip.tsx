@@ -55,9 +55,10 @@ export function DayClockStrip({ calls }: { calls: readonly DayCallOut[] }) {
                   <div key={at} className="relative mt-0.5 h-6">
                     {row.map((bar) => {
                       const at = place(bar.fromMs, bar.toMs);
+                      const isOver = bar.state === 'done' || (bar.state !== 'running' && bar.toMs <= nowMs);
                       return (
                         <span key={bar.fromMs} style={at}
-                          className={cx('absolute top-0 h-6 overflow-hidden rounded-sm border px-1 text-xs leading-5.5 whitespace-nowrap', colourOf(bar.look), bar.state === 'running' && 'border-2 border-now', (bar.state === 'done' || bar.toMs <= nowMs) && 'opacity-55')}>
+                          className={cx('absolute top-0 h-6 overflow-hidden rounded-sm border px-1 text-xs leading-5.5 whitespace-nowrap', colourOf(bar.look, isOver), bar.state === 'running' && 'border-2 border-now')}>
                           {at.width > NAMED_PX && (bar.title || BLOCK_WORD[bar.step])}
                         </span>
                       );
