@@ -39,8 +39,8 @@ export const dayBatch = (id: string, key: string, ready: string | null, more: Pa
 
 const ways = new Map<string, ReturnType<typeof batchWays>>();
 const waysOf: WaysOf = (batch, formula) => {
-  const key = JSON.stringify([formulaKey(batch), batch.batch, batch.levers]);
-  const known = ways.get(key) ?? batchWays(formula, batch.batch, batch.levers, demo);
+  const key = JSON.stringify([formulaKey(batch), batch.batch, batch.levers, batch.takenOut?.wayId]);
+  const known = ways.get(key) ?? batchWays(formula, batch, demo);
   ways.set(key, known);
   return known;
 };

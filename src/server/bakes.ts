@@ -2,6 +2,7 @@ import {
   afterEvent,
   bakeState,
   decide,
+  stockOf,
   type BakeAction,
   type BakeEvent,
   type RunningCard,
@@ -186,6 +187,25 @@ export async function recordTaps(
   if (ended) afterwards(() => renewLearnt(context, ended));
   return done({ results, events: events.filter(({ seq }) => seq > after), epoch: kitchen.epoch, nowMs });
 }
+
+/**
+ * So many pieces of what a bake put by are taken out: told in its log, once, however often it is asked.
+ *
+ * @param eventId of the one time it is told by
+ */
+export async function takeFromStock(context: Context, bakeId: string, { eventId, wayId, pieces }: { readonly eventId: string; readonly wayId: string; readonly pieces: number }): Promise<void> {
+  const { pool, kitchen, book, now } = context;
+  const ingredients = await book();
+  await transaction(pool, async (client) => {
+    const bake = await lockBake(client, kitchen.id, bakeId);
+    if (!bake || (await findEventIds(client, kitchen.id, [eventId])).length > 0) return;
+    const state = bakeState(bake.startedAtMs, readable(await listEvents(client, kitchen.id, [bakeId])));
+    const left = stockOf(bake.sheet, state).find((each) => each.wayId === wayId)?.leftPieces ?? 0;
+    if (left === 0 || pieces === 0) return;
+    const action = { type: 'stockCounted' as const, wayId, leftPieces: Math.max(0, left - pieces) };
+    await takeTaps(client, kitchen.id, bakeId, [{ eventId, agoMs: 0, action }], ingredients, now());
+  });
+} // prettier-ignore
 
 interface Taken {
   readonly results: TapResult[];

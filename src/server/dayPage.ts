@@ -1,5 +1,6 @@
-import { stateOf } from '@/core/bake';
-import { formulaKey, type BakeProgress, type DayFormula } from '@/core/day/kitchenDay';
+import { stateOf, stockOf } from '@/core/bake';
+import { formulaKey, type BakeProgress, type DayFormula, type ToAdd } from '@/core/day/kitchenDay';
+import { piecesOut } from '@/core/day/piecesOut';
 import type { DayDocument } from '@/core/day/dayDocument';
 import { findFormula, findRevision } from '@/db/queries/formulas';
 import { loadBake } from './bakeRecords';
@@ -36,12 +37,38 @@ export async function dayBakes(context: Context, { batches }: DayDocument): Prom
   );
 } // prettier-ignore
 
-/** All that the page of a day is made of: each formula at the revision its batch was put there with, and one that is to be added as it is now. */
-export async function dayPageData(context: Context, addId: string | null): Promise<DayPageData & { readonly add: DayFormula | null }> {
+/** What is sent to the page of a day: a formula, or what a bake put by. */
+export type SentHere = { readonly formulaId: string } | { readonly bakeId: string; readonly wayId: string };
+
+/** A formula as it is now; what was put by with the formula it was made by. Null: it is gone, or there is nothing left of it. */
+async function toAdd(context: Context, sent: SentHere, { batches }: DayDocument): Promise<ToAdd | null> {
+  const { pool, kitchen } = context;
+  if ('formulaId' in sent) {
+    const head = await orUnreadable(findFormula(pool, kitchen.id, sent.formulaId));
+    if ('setAside' in head || !head.value) return null;
+    const { id, revision, formula } = head.value;
+    return { formulaId: id, revision, formula };
+  }
+  const { bakeId, wayId } = sent;
+  const bake = await orUnreadable(loadBake(context, bakeId));
+  if ('setAside' in bake || !bake.value) return null;
+  const { formulaId, revision, sheet } = bake.value;
+  const stock = stockOf(sheet, stateOf(bake.value)).find((each) => each.wayId === wayId);
+  const made = await orUnreadable(findRevision(pool, kitchen.id, formulaId, revision));
+  // what other batches are going to take out is theirs
+  const spoken = batches.filter(({ takenOut, progress }) => takenOut?.bakeId === bakeId && takenOut.wayId === wayId && Object.keys(progress).length === 0);
+  const leftPieces = (stock?.leftPieces ?? 0) - spoken.reduce((sum, batch) => sum + piecesOut(batch), 0);
+  if (!stock || leftPieces <= 0 || 'setAside' in made || !made.value) return null;
+  const { as, madeAtMs, bestByMs } = stock;
+  return { formulaId, revision, formula: made.value.formula, takenOut: { bakeId, wayId, as, leftPieces, madeAtMs, bestByMs } };
+} // prettier-ignore
+
+/** All that the page of a day is made of: each formula at the revision its batch was put there with, and what is to be added. */
+export async function dayPageData(context: Context, sent: SentHere | null): Promise<DayPageData & { readonly add: ToAdd | null }> {
   const { pool, kitchen } = context;
   const [day, life, starters] = await Promise.all([loadDay(context), loadLife(context), loadStarters(context)]);
   const wanted = new Map(day.value.batches.map((batch) => [formulaKey(batch), batch]));
-  const [found, bakes, head] = await Promise.all([
+  const [found, bakes, add] = await Promise.all([
     Promise.all(
       [...wanted.values()].map(async ({ formulaId, revision }) => {
         const read = await orUnreadable(findRevision(pool, kitchen.id, formulaId, revision));
@@ -49,8 +76,7 @@ export async function dayPageData(context: Context, addId: string | null): Promi
       }),
     ),
     dayBakes(context, day.value),
-    addId === null ? null : orUnreadable(findFormula(pool, kitchen.id, addId)),
+    sent && toAdd(context, sent, day.value),
   ]);
-  const add = !head || 'setAside' in head || !head.value ? null : { formulaId: head.value.id, revision: head.value.revision, formula: head.value.formula };
   return { day, life, bakes, add, starters, feeds: feedsOn(context, starters.value, life.value, day.value), formulas: found.flat() };
 } // prettier-ignore

@@ -33,10 +33,15 @@ export function startDayLane(
     if (now !== around) remembered.clear();
     around = now;
     return (batch, formula) => {
-      const key = JSON.stringify([formulaKey(batch), batch.batch, [...batch.levers].sort()]);
+      const key = JSON.stringify([
+        formulaKey(batch),
+        batch.batch,
+        [...batch.levers].sort(),
+        batch.takenOut?.wayId,
+      ]);
       const known = remembered.get(key);
       if (known) return known;
-      const made = batchWays(formula, batch.batch, batch.levers, { kit, book });
+      const made = batchWays(formula, batch, { kit, book });
       if (remembered.size >= MOST_WAYS) remembered.clear();
       remembered.set(key, made);
       return made;

@@ -5,10 +5,13 @@ import { editDay } from '@/core/day/dayEdit';
 import { planDayFile } from '@/core/planFile/planFile';
 import { libraryBook } from '@/core/ingredients';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
-import { plainLoaf } from '@/core/formula/testFormulas';
+import { partedLoaf, plainLoaf } from '@/core/formula/testFormulas';
+import { emptyOutcome } from '@/core/bake';
+import { outOf } from '@/core/day/usualRequest';
+import { newStep } from '@/core/method';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { loadBake } from '@/server/bakeRecords';
-import { recordTaps, startBake } from '@/server/bakes';
+import { recordTaps, startBake, stockLeft } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { loadDay, loadLife, saveDay, saveLife } from '@/server/day';
 import { dayFile } from '@/server/dayFile';
@@ -86,7 +89,7 @@ test('the page has every formula at its batch’s revision, the one that is adde
   await recordTaps(here, started.value.id, [{ eventId: randomUUID(), agoMs: 0, action: { type: 'stepDone', stepId: mix.id } }], 0);
   const day = withBatch(EMPTY_DAY, BATCH);
   await keep({ ...day, batches: day.batches.map((batch) => ({ ...batch, bakeId: started.value.id })) }, 0);
-  const data = await dayPageData(here, formulaId);
+  const data = await dayPageData(here, { formulaId });
   expect(data.formulas).toMatchObject([{ formulaId, revision: 1, formula: { name: plainLoaf().name } }]);
   expect(data.add).toMatchObject({ formulaId, revision: 1 });
   const progress = data.bakes[started.value.id]!;
@@ -95,7 +98,40 @@ test('the page has every formula at its batch’s revision, the one that is adde
   // a stranger's bake, and one that is gone, are nobody's
   const other = await db.kitchen();
   expect(await dayBakes(other, { lit: [], batches: day.batches.map((batch) => ({ ...batch, bakeId: started.value.id })) })).toEqual({});
-  expect((await dayPageData(other, formulaId)).add).toBeNull();
+  expect((await dayPageData(other, { formulaId })).add).toBeNull();
+}); // prettier-ignore
+
+test('what is taken out of the freezer for a batch is no longer there once it is begun: told once, however often the day is saved', async () => {
+  const made = await createFormula(here, { requestId: randomUUID(), formula: { ...partedLoaf(), ways: partedLoaf().ways!.map((way) => (way.id === 'frozen' ? { ...way, steps: [newStep('freeze', 'freeze'), newStep('bake', 'bake')] } : way)) } });
+  const bake = made.ok && (await startBake(here, { requestId: randomUUID(), formulaId: made.value.id, revision: 1, batch: { mode: 'factor', factor: 1, pieceMassG: 80, bowlLossPercent: 0 } }));
+  if (!made.ok || !bake || !bake.ok) throw new Error('not started');
+  const bakeId = bake.value.id;
+  const sent = { bakeId, wayId: 'frozen' };
+  // nothing is put by before the bake is over, and a stranger has none of it
+  expect((await dayPageData(here, sent)).add).toBeNull();
+  await recordTaps(here, bakeId, [{ eventId: randomUUID(), agoMs: 0, action: { type: 'closed', outcome: emptyOutcome } }]);
+  const { add } = await dayPageData(here, sent);
+  expect(add).toMatchObject({ formulaId: made.value.id, revision: 1, takenOut: { bakeId, wayId: 'frozen', as: 'frozenRaw', leftPieces: 3 } });
+  expect((await dayPageData(await db.kitchen(), sent)).add).toBeNull();
+  const left = async () => (await stockLeft(here)).flatMap(({ stock }) => stock.map((put) => ('wayId' in put ? put.leftPieces : 0)));
+  const planned = editDay(EMPTY_DAY, { type: 'add', batch: { id: BATCH, formulaId: made.value.id, revision: 1, name: 'Rolls', batch: outOf(add!.formula, 'frozen', 2), ready: null, takenOut: add!.takenOut! } }, 0);
+  if (!planned.ok) throw new Error(planned.problem.code);
+  await keep(planned.value, 0);
+  expect(await left()).toEqual([3]);
+  // two of the three are spoken for
+  expect((await dayPageData(here, sent)).add!.takenOut!.leftPieces).toBe(1);
+  const begun = editDay(planned.value, { type: 'begun', batchId: BATCH, blockId: 'bake', atMs: 1000 }, 0);
+  if (!begun.ok) throw new Error(begun.problem.code);
+  await Promise.all([keep(begun.value, 1), keep(begun.value, 1)]);
+  expect(await left()).toEqual([1]);
+  const over = editDay(begun.value, { type: 'over', batchId: BATCH, blockId: 'bake', atMs: 2000 }, 0);
+  await keep(over.ok ? over.value : begun.value, 2);
+  expect(await left()).toEqual([1]);
+  // a bake of another kitchen is not touched
+  const other = await db.kitchen();
+  expect(await saveDay(other, { requestId: randomUUID(), seen: 0, day: { ...begun.value, batches: begun.value.batches.map((batch) => ({ ...batch, id: randomUUID() })) } })).toMatchObject({ ok: true });
+  expect(await left()).toEqual([1]);
+  expect((await loadBake(here, bakeId))!.events.filter(({ action }) => action.type === 'stockCounted')).toHaveLength(1);
 }); // prettier-ignore
 
 test('a batch is made by its lever: less yeast on the sheet, the formula as it was; what is no lever is refused', async () => {

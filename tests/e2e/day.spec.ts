@@ -1,6 +1,9 @@
 import { wallField } from '../../src/core/day/dayEdit';
 import type { DayDocument } from '../../src/core/day/dayDocument';
 import { ORDINARY_LIFE, type LifeDocument } from '../../src/core/day/lifeDocument';
+import { emptyOutcome } from '../../src/core/bake/outcome';
+import { partedLoaf } from '../../src/core/formula/testFormulas';
+import { newStep } from '../../src/core/method/step';
 import { check } from './check';
 import { HOUR, MIN, ZONE, block, card, kitchenOfOwn, laidOut, readyAt, savedDay, toSlot } from './dayKitchen';
 import { awake, expect, test, watch } from './kitchen';
@@ -201,6 +204,39 @@ test('today on one clock; an oven that is not hot when the rolls are ready', asy
   await expect(next).not.toContainText('is not hot before');
   await laidOut(page);
   await expect.poll(async () => (await savedDay(page, own)).notHot).toBeUndefined();
+}); // prettier-ignore
+
+test('rolls from the freezer: asked for from Today, taken out, and then they are no longer there', async ({ page }) => {
+  const own = await kitchenOfOwn(page);
+  const post = async <T,>(path: string, data: object) => (await (await page.request.post(`${own.api}${path}`, { data: { requestId: crypto.randomUUID(), ...data } })).json()) as T;
+  const [frozen, tin] = partedLoaf().ways!;
+  const steps = [newStep('freeze', 'freeze'), { ...newStep('thaw', 'thaw'), minS: 3600 }, { ...newStep('bake', 'bake'), minS: 1200, tempC: 220 }];
+  const formula = await post<{ id: string }>('/formulas', { formula: { ...partedLoaf(), ways: [{ ...frozen!, steps }, tin!] } });
+  const bake = await post<{ id: string }>('/bakes', { formulaId: formula.id, revision: 1, batch: { mode: 'factor', factor: 1, pieceMassG: 80, bowlLossPercent: 0 } });
+  await page.request.post(`${own.api}/bakes/${bake.id}/taps`, { data: { after: 0, taps: [{ eventId: crypto.randomUUID(), agoMs: 0, action: { type: 'closed', outcome: emptyOutcome } }] } });
+
+  await page.goto(own.at);
+  const stock = page.getByTestId('stock');
+  await expect(stock.getByRole('listitem')).toContainText('3Rolls');
+  await stock.getByRole('link', { name: 'Ready at' }).click();
+  const question = page.getByTestId('ready-at');
+  await awake(page);
+  await question.getByLabel('Take out').fill('9');
+  await question.getByLabel('Take out').press('Tab');
+  await expect(question.getByRole('alert').first()).toBeVisible();
+  await question.getByLabel('Take out').fill('2');
+  await question.getByLabel('Take out').press('Tab');
+  await question.getByRole('button', { name: /Start now/ }).click();
+  await expect(card(page, 'Rolls').getByTestId('taken-out')).toContainText('2 of the 3 put by');
+  await laidOut(page);
+  await expect(page.getByTestId('take-out')).toContainText('take out 2 Rolls, frozen as dough');
+  await check(page);
+  const next = page.getByTestId('next-call');
+  await expect(next).toContainText('Take out 2, frozen as dough: thaw');
+  await next.getByRole('button', { name: 'Started now' }).click();
+  await expect.poll(async () => Object.keys((await savedDay(page, own)).batches[0]!.progress)).toEqual(['thaw']);
+  await page.goto(own.at);
+  await expect(stock.getByRole('listitem')).toContainText('1Rolls');
 }); // prettier-ignore
 
 test('the day as a calendar file, and on paper', async ({ page }) => {

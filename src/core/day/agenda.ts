@@ -2,6 +2,7 @@ import type { Plate } from '../heat/parameters';
 import type { BlockKind } from './blockKind';
 import type { FeedDue } from '../starter/feedsDue';
 import type { DayBatchDocument, DayDocument } from './dayDocument';
+import { piecesOut } from './piecesOut';
 
 /** One thing to do on a day, or to look at, as it is called out. */
 export type DayCallOut =
@@ -20,6 +21,8 @@ export type DayCallOut =
       readonly byItself: boolean;
       readonly state: BlockState;
       readonly feed?: DayBatchDocument['at'][string]['feed'];
+      /** It begins with what was put by: so many pieces, and how they were. */
+      readonly takeOut?: { readonly pieces: number; readonly as: NonNullable<DayBatchDocument['takenOut']>['as'] };
     }
   | { readonly kind: 'look'; readonly atMs: number; readonly batchId: string; readonly blockId: string; readonly step: BlockKind; readonly title: string }
   /** Out of the oven. */
@@ -51,9 +54,11 @@ export function agendaOf({ batches, lit, cleans = [] }: DayDocument, feeds: read
   const calls: DayCallOut[] = [...lit.map((each) => ({ kind: 'light', ...each }) as const), ...feeds.map((due) => ({ kind: 'keep', atMs: due.atMs, due }) as const), ...cleans.map((clean) => ({ kind: 'clean', atMs: clean.atMs, clean }) as const)];
   for (const batch of batches) {
     const blocks = Object.entries(batch.at);
+    const firstMs = Math.min(...blocks.map(([, { startMs }]) => startMs));
+    const takeOut = batch.takenOut && { pieces: piecesOut(batch), as: batch.takenOut.as };
     for (const [blockId, { startMs, endMs, kind, title, setC, ovenId, handsOn, looksMs, feed }] of blocks) {
       const state = stateOf(batch, blockId);
-      calls.push({ kind: 'block', atMs: startMs, untilMs: endMs, batchId: batch.id, blockId, step: kind, title, setC, ovenId, byItself: !handsOn, state, ...(feed && { feed }) });
+      calls.push({ kind: 'block', atMs: startMs, untilMs: endMs, batchId: batch.id, blockId, step: kind, title, setC, ovenId, byItself: !handsOn, state, ...(feed && { feed }), ...(takeOut && startMs === firstMs && { takeOut }) });
       if (state === 'done') continue;
       if (ovenId !== null) calls.push({ kind: 'out', atMs: endMs, batchId: batch.id, blockId, ovenId, state });
       for (const atMs of looksMs)

@@ -1,4 +1,4 @@
-import { HOT, RISES, type BlockKind, type BlockLook } from './blockKind';
+import { GOES_ON, HOT, type BlockKind, type BlockLook } from './blockKind';
 import type { DayCallOut } from './agenda';
 
 interface ClockBar {
@@ -45,7 +45,7 @@ type BlockCall = Extract<DayCallOut, { kind: 'block' }>;
 function laneOf(batchId: string, blocks: readonly BlockCall[], nowMs: number): ClockLane {
   const rows: ClockBar[][] = [];
   for (const { atMs, untilMs, step, title, ovenId, byItself, state } of blocks) {
-    const bar: ClockBar = { fromMs: atMs, toMs: state === 'running' ? Math.max(untilMs, nowMs) : untilMs, step, title, state, look: ovenId !== null || HOT.has(step) ? 'heat' : byItself || RISES.has(step) ? 'waits' : 'hands' };
+    const bar: ClockBar = { fromMs: atMs, toMs: state === 'running' ? Math.max(untilMs, nowMs) : untilMs, step, title, state, look: ovenId !== null || HOT.has(step) ? 'heat' : byItself || GOES_ON.has(step) ? 'waits' : 'hands' };
     const row = rows.find((each) => each.every(({ toMs }) => toMs <= atMs));
     if (row) row.push(bar);
     else rows.push([bar]);
@@ -87,7 +87,7 @@ export function dayClock(calls: readonly DayCallOut[], nowMs: number, mostH = CL
     if (call.kind !== 'block') return [{ fromMs: call.atMs, toMs: call.kind === 'clean' ? call.clean.untilMs : call.atMs + MOMENT_MS }];
     if (call.byItself) return [];
     // a load asks for somebody when it goes in, what rises when it is begun; that it comes out is a call of its own
-    return [{ fromMs: call.atMs, toMs: call.ovenId !== null || RISES.has(call.step) ? call.atMs + MOMENT_MS : call.untilMs }];
+    return [{ fromMs: call.atMs, toMs: call.ovenId !== null || GOES_ON.has(call.step) ? call.atMs + MOMENT_MS : call.untilMs }];
   });
   return {
     fromMs,

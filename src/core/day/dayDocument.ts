@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { batchRequestSchema } from '../batch/batchRequest';
 import { ALLERGENS } from '../ingredients/entryLimits';
+import { FORMULA_LIMITS, PUT_BY } from '../formula/formulaLimits';
 import { localIdSchema } from '../formula/formulaSchema';
 import { PLATE_KINDS } from '../method/heating';
 import { STEP_KINDS, STEP_LIMITS } from '../method/stepLimits';
@@ -80,6 +81,18 @@ const dayBatchSchema = z.strictObject({
       }),
     )
     .max(200)
+    .optional(),
+  /** Of what a bake put by: taken out and finished, so many pieces of that way as the batch says. */
+  takenOut: z
+    .strictObject({
+      bakeId: z.uuid(),
+      wayId: localIdSchema,
+      /** As it was when it was put on the day. */
+      as: z.enum(PUT_BY),
+      leftPieces: z.number().int().min(0).max(FORMULA_LIMITS.pieces.max),
+      madeAtMs: momentMs,
+      bestByMs: momentMs,
+    })
     .optional(),
 });
 

@@ -10,7 +10,7 @@ type NotHot = NonNullable<DayDocument['notHot']>[number];
 
 /** A change of a day, as a hand makes it. What a batch is wanted as decides where it lies: then it is laid out from the beginning. */
 export type DayEdit =
-  | { readonly type: 'add'; readonly batch: Pick<DayBatchDocument, 'id' | 'formulaId' | 'revision' | 'name' | 'orders'> & { readonly batch: BatchRequest; readonly ready: Ready } }
+  | { readonly type: 'add'; readonly batch: Pick<DayBatchDocument, 'id' | 'formulaId' | 'revision' | 'name' | 'orders' | 'takenOut'> & { readonly batch: BatchRequest; readonly ready: Ready } }
   | { readonly type: 'remove'; readonly batchId: string }
   | { readonly type: 'ready'; readonly batchId: string; readonly ready: Ready }
   | { readonly type: 'levers'; readonly batchId: string; readonly levers: readonly LeverKind[] }

@@ -14,7 +14,7 @@ function dayWith(kit: Kit, keys: readonly string[], ready: string): Day {
     fromMs: at('04:00'), endMs: at('23:00'), slotMin: 5, kit, hands: [{ fromMs: at('04:00'), toMs: at('23:00'), people: 4 }],
     batches: keys.map((key, index) => {
       const formula = demoFormula(key);
-      const ways = batchWays(formula, usualRequest(formula), [], { ...DEMO, kit });
+      const ways = batchWays(formula, { batch: usualRequest(formula), levers: [] }, { ...DEMO, kit });
       if (!ways.ok) throw new Error(ways.problem.code);
       return { id: `${key} ${index}`, formula, ways: ways.value, ready: { fromMs: at(ready), toMs: at(ready) } };
     }),

@@ -1,4 +1,4 @@
-import { planBatch, type BatchRequest, type BatchSheet } from '../batch';
+import { planBatch, takenOutSheet, type BatchRequest, type BatchSheet } from '../batch';
 import type { Formula } from '../formula';
 import type { IngredientBook } from '../ingredients';
 import type { LotEntry } from '../ingredients/kitchenEntrySchema';
@@ -13,6 +13,7 @@ import { AS_WRITTEN, leveredWays, leverId, type LeverKind } from './levers';
 import type { LifeDocument } from './lifeDocument';
 import { lifeHands } from './lifeHands';
 import type { BatchWay } from './batchWay';
+import { piecesOut } from './piecesOut';
 import { outBlockId } from './ovenProof';
 import { fedWays, type KeptStarters, type StarterShort } from './fedWays';
 import { startersNow } from '../starter/feedsDue';
@@ -59,22 +60,37 @@ export interface DayFormula {
   readonly formula: Formula;
 }
 
+/** What is to be put on the day: a formula, or what was put by of a bake of it. */
+export type ToAdd = DayFormula & Pick<DayBatchDocument, 'takenOut'>;
+
 export const formulaKey = ({
   formulaId,
   revision,
 }: Pick<DayBatchDocument, 'formulaId' | 'revision'>): string => `${formulaId} ${revision}`;
 
+/** A batch as far as it says how it can be made. */
+export interface AskedBatch {
+  readonly batch: BatchRequest;
+  readonly levers: readonly LeverKind[];
+  readonly takenOut?: { readonly wayId: string } | undefined;
+}
+
 /**
  * The ways a batch can be made: as written first, then by the levers that are allowed.
  *
- * @returns as `planBatch` of the batch as written; a lever whose batch cannot be weighed is left out
+ * @returns as `planBatch` of the batch as written, or `takenOutSheet`; a lever whose batch cannot be weighed is left out
  */
 export function batchWays(
   formula: Formula,
-  request: BatchRequest,
-  allowed: readonly LeverKind[],
+  { batch: request, levers: allowed, takenOut }: AskedBatch,
   { kit, book }: Pick<KitchenDay, 'kit' | 'book'>,
 ): Result<readonly BatchWay[]> {
+  if (takenOut) {
+    const pieces = piecesOut({ batch: request, takenOut });
+    const sheet = takenOutSheet(formula, { wayId: takenOut.wayId, pieces }, kit.scales, book, roomOf(kit, formula));
+    // the dough is what it is: there is one way to go on
+    return sheet.ok ? ok([{ id: leverId(AS_WRITTEN), tasteCost: 0, sheet: sheet.value }]) : sheet;
+  }
   const sheetOf = (made: Formula) => planBatch(made, request, kit.scales, book, roomOf(kit, made));
   const plain = sheetOf(formula);
   if (!plain.ok) return plain;

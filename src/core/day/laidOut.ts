@@ -21,6 +21,7 @@ import { fedWays } from './fedWays';
 import { needsOf, type DayNeeds } from './needs';
 import { ovenTrace } from './ovenTrace';
 import { litFor, ovenVisits } from './ovenVisits';
+import { piecesOut } from './piecesOut';
 import { playPlan } from './play';
 import { blockKey, keyOf, variantOf, type Score } from './score';
 import { searchDay, type Found } from './searchDay';
@@ -160,7 +161,8 @@ class View {
     const wanted = all.day.batches.find(({ id }) => id === batchId);
     const formula = wanted && all.formulas.get(formulaKey(wanted));
     // what has begun is what it is
-    if (!wanted || !formula || wanted.bakeId !== null || kitchen.begunIds.has(batchId)) return [];
+    if (!wanted || !formula || wanted.takenOut || wanted.bakeId !== null || kitchen.begunIds.has(batchId))
+      return [];
     const ways = kitchen.waysOf({ ...wanted, levers: [...LEVER_KINDS] }, formula);
     const wish = kitchen.wishes.find(({ id }) => id === batchId);
     return ways.ok && wish
@@ -230,7 +232,9 @@ class View {
     const batches = Object.entries(plan.batches).flatMap(([id, { variantId, at }]) => {
       const sheet = ways.get(id)?.find((way) => way.id === variantId)?.sheet;
       if (!sheet || begunIds.has(id)) return [];
-      return [{ id, sheet, firstMs: this.ms(Math.min(...Object.values(at).map(({ startSlot }) => startSlot))) }];
+      const wanted = this.all.day.batches.find((batch) => batch.id === id);
+      const out = wanted?.takenOut && { pieces: piecesOut(wanted), as: wanted.takenOut.as, bestByMs: wanted.takenOut.bestByMs };
+      return [{ id, sheet, ...(out && { out }), firstMs: this.ms(Math.min(...Object.values(at).map(({ startSlot }) => startSlot))) }];
     });
     return needsOf(batches, this.all.lots, (ms) => wallField(this.all.zone, ms).slice(0, 10));
   } // prettier-ignore

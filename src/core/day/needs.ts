@@ -1,5 +1,6 @@
 import type { BatchSheet } from '../batch';
 import { isAskedFor } from '../batch/askedFor';
+import type { PUT_BY } from '../formula/formulaLimits';
 import { openLots } from '../ingredients/lots';
 import type { LotEntry } from '../ingredients/kitchenEntrySchema';
 
@@ -45,7 +46,19 @@ interface BatchNeeds {
   }[];
 }
 
+/** What was put by and is taken out for a batch of the day. */
+interface TakeOut {
+  readonly batchId: string;
+  readonly pieces: number;
+  readonly as: (typeof PUT_BY)[number];
+  /** By then it is past its best. */
+  readonly isPast: boolean;
+  readonly bestByMs: number;
+  readonly atMs: number;
+}
+
 export interface DayNeeds {
+  readonly takeOut: readonly TakeOut[];
   readonly batches: readonly BatchNeeds[];
   readonly needs: readonly Need[];
   readonly ahead: readonly MadeAhead[];
@@ -63,6 +76,8 @@ interface NeedBatch {
   readonly sheet: Pick<BatchSheet, 'stages' | 'mixes'>;
   /** When it is begun. */
   readonly firstMs: number;
+  /** It is taken out of what was put by. */
+  readonly out?: Pick<TakeOut, 'pieces' | 'as' | 'bestByMs'>;
 }
 
 /**
@@ -94,5 +109,6 @@ export function needsOf(batches: readonly NeedBatch[], lots: readonly LotEntry[]
     batchId: id, firstMs, mixes: sheet.mixes?.count ?? 1,
     parts: sheet.stages.map(({ name, lines }) => ({ name, lines: lines.filter(isAskedFor).map((line) => ({ name: line.name, massG: line.massG })) })).filter(({ lines }) => lines.length > 0),
   }));
-  return { needs, ahead, batches: whole };
+  const takeOut = batches.flatMap(({ id, firstMs, out }): TakeOut[] => (out ? [{ batchId: id, ...out, atMs: firstMs, isPast: out.bestByMs < firstMs }] : []));
+  return { needs, ahead, batches: whole.filter(({ parts }) => parts.length > 0), takeOut: takeOut.sort((a, b) => a.atMs - b.atMs) };
 } // prettier-ignore

@@ -23,7 +23,7 @@ function dayWith(batches: readonly { id: string; formula: Formula; ready: string
   const made = dayOf({
     fromMs: clockMs('06:00'), endMs: clockMs('23:00'), slotMin: 5, kit: KIT, hands: [{ fromMs: clockMs('06:00'), toMs: clockMs('23:00'), people: 4 }],
     batches: batches.map(({ id, formula, ready }) => {
-      const ways = batchWays(formula, usualRequest(formula), [], { ...DEMO, kit: KIT });
+      const ways = batchWays(formula, { batch: usualRequest(formula), levers: [] }, { ...DEMO, kit: KIT });
       if (!ways.ok) throw new Error(ways.problem.code);
       return { id, formula, ways: ways.value, ready: { fromMs: clockMs(ready), toMs: clockMs(ready) } };
     }),

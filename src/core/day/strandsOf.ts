@@ -178,7 +178,7 @@ export function asDayStrands(
         lastsSlots,
         leastSlots: Math.min(spareSlots, mostSlots ?? spareSlots),
         mostSlots,
-        hands: handsOf(block, lastsSlots),
+        hands: afterId === null && at === 0 ? begunBy(handsOf(block, lastsSlots)) : handsOf(block, lastsSlots),
         uses: usesOf(block),
         heat: block.heat && { ...block.heat, ovenIds: ovenIds(block), share: shareOf(block) },
       };
@@ -187,6 +187,10 @@ export function asDayStrands(
     return { id, afterId, activities, promise: isLeaf ? promise : null };
   });
 } // prettier-ignore
+
+/** Whatever a batch begins with somebody begins: what is taken out of a freezer is taken out by hand. */
+const begunBy = (hands: DayActivity['hands']): DayActivity['hands'] =>
+  hands.length > 0 ? hands : [{ fromSlot: 0, toSlot: 1 }];
 
 /** Hands all through, or to put in and to take out. */
 function handsOf({ handsOn, resource, kind }: Block, lastsSlots: number): DayActivity['hands'] {

@@ -107,8 +107,8 @@ function readDay(
     const formula = file.value.formulas.find((each) => each.key === key)?.revisions.at(-1)?.formula;
     if (!formula) return refuse('notAllowed', `batches.${index}.formula`);
     const request = batch ?? usualRequest(formula);
-    const ways = batchWays(formula, request, levers, around);
-    allWays.set(id, () => batchWays(formula, request, LEVER_KINDS, around));
+    const ways = batchWays(formula, { batch: request, levers }, around);
+    allWays.set(id, () => batchWays(formula, { batch: request, levers: LEVER_KINDS }, around));
     if (!ways.ok) return at(`batches.${index}.batch`, ways);
     const { from, to } = typeof ready === 'string' ? { from: ready, to: ready } : (ready ?? { from: null, to: null });
     if (to !== null && Date.parse(to) <= nowMs) return refuse('tooSmall', `batches.${index}.ready.to`);

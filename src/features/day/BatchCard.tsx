@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { DayBatchDocument } from '@/core/day/dayDocument';
 import { wallField, wallFieldMs } from '@/core/day/dayEdit';
 import type { BatchView, CollisionView, Span, WayOutView } from '@/core/day/dayView';
+import { piecesOut } from '@/core/day/piecesOut';
 import { LEVER_KINDS, type Lever } from '@/core/day/levers';
 import { FACTOR_LIMITS } from '@/core/batch';
 import { FORMULA_LIMITS } from '@/core/formula';
@@ -17,6 +18,7 @@ import { NumberField } from '../quantities/NumberField';
 import { readWhole } from '../quantities/readWhole';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
+import { PutBy } from './PutBy';
 
 /** What a lever does, in words; empty: nothing. */
 function useLeverWords(): (lever: Lever) => string {
@@ -66,6 +68,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
           <KitchenLink href={`/labels?batch=${batch.id}`} className="text-link underline">{words.labels}</KitchenLink>
         </p>
       )}
+      {batch.takenOut && <PutBy {...batch.takenOut} pieces={piecesOut(batch)} />}
       {made && (
         <p className="mt-1 text-sm">
           <strong>{made[0]!.toUpperCase() + made.slice(1)}.</strong> <span className="text-soft">{words.onlyThisBatch}</span>
@@ -80,7 +83,9 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
       )}
       {collision && <Collision batch={batch} collision={collision} />}
       {trouble && <p role="alert" className="mt-1 text-sm text-alarm">{trouble}</p>}
-      <div className="mt-2"><StartBake batch={batch} onTrouble={setTrouble} /></div>
+      <div className="mt-2">
+        {batch.takenOut ? <KitchenLink href={`/logbook/${batch.takenOut.bakeId}`} className="text-sm text-link underline">{words.itsBake}</KitchenLink> : <StartBake batch={batch} onTrouble={setTrouble} />}
+      </div>
       <details className="mt-2 border-t border-rule pt-1">
         <summary className="min-h-7 text-sm">{batch.ready ? words.wanted(readyWords(batch.ready, say)) : words.soon}</summary>
         {!isBegun && <Amount batch={batch} />}
@@ -92,7 +97,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
               setTrouble(ms === null ? null : edit({ type: 'ready', batchId: batch.id, ready: { fromMs: ms, toMs: ms } }));
             }} />
         </label>
-        <fieldset className="mt-2">
+        {!batch.takenOut && <fieldset className="mt-2">
           <legend className="text-sm text-soft">{words.changeIt}</legend>
           {LEVER_KINDS.map((kind) => (
             <label key={kind} className="flex min-h-8 items-center gap-2 text-sm">
@@ -101,7 +106,7 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
               {words.lever[kind]}
             </label>
           ))}
-        </fieldset>
+        </fieldset>}
         <div className="mt-2 flex flex-wrap gap-2">
           <KitchenLink href={`/formulas/${batch.formulaId}`} className={buttonClass('quiet')}>{words.theFormula}</KitchenLink>
           <Button look={twice.asked ? 'alarm' : 'quiet'} onClick={() => twice.press() && edit({ type: 'remove', batchId: batch.id })}>
@@ -114,12 +119,17 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
 } // prettier-ignore
 
 /** How much is made: so many pieces, or so many times the formula. */
-function Amount({ batch: { id, batch } }: { batch: DayBatchDocument }) {
+function Amount({ batch: { id, batch, takenOut } }: { batch: DayBatchDocument }) {
   const edit = useDayEdit();
   if (batch.mode === 'pieces')
     return (
       <NumberField word={words.pieces} value={batch.pieces} bounds={FORMULA_LIMITS.pieces} places={0} name="pieces" read={readWhole}
         onChange={(pieces) => pieces !== null && edit({ type: 'amount', batchId: id, batch: { ...batch, pieces } })} />
+    );
+  if (takenOut)
+    return (
+      <NumberField word={words.pieces} value={piecesOut({ batch, takenOut })} bounds={{ min: 1, max: takenOut.leftPieces }} places={0} name="pieces" read={readWhole}
+        onChange={(pieces) => pieces !== null && batch.mode === 'ways' && edit({ type: 'amount', batchId: id, batch: { ...batch, ways: [{ wayId: takenOut.wayId, pieces }] } })} />
     );
   if (batch.mode !== 'factor') return null;
   return (

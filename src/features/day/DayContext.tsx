@@ -8,7 +8,7 @@ import type { OwnTool } from '@/core/day/shared';
 import { ALLERGEN_WORD } from '@/wording/allergens';
 import type { DayCallOut } from '@/core/day/agenda';
 import { words } from '@/wording/screens/day/calls';
-import { BLOCK_WORD } from '@/wording/words';
+import { BLOCK_WORD, PUT_BY_WORD } from '@/wording/words';
 import { useClockWords } from '../clock/useClockWords';
 import { useUnits } from '../preferences/PreferencesProvider';
 
@@ -84,7 +84,8 @@ export function useDayWords() {
           );
         }
         case 'block': {
-          const { feed } = each;
+          const { feed, takeOut } = each;
+          if (takeOut) return words.takeOut(takeOut.pieces, PUT_BY_WORD[takeOut.as], step(each));
           return feed
             ? words.feed(feed.name, units.mass(feed.seedG), units.mass(feed.flourG), units.mass(feed.waterG))
             : step(each);

@@ -5,8 +5,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { agendaOf, withoutEnded } from '@/core/day/agenda';
 import type { DayDocument } from '@/core/day/dayDocument';
 import { editDay, type DayEdit } from '@/core/day/dayEdit';
-import { type BakeProgress, type DayFormula } from '@/core/day/kitchenDay';
-import { usualRequest } from '@/core/day/usualRequest';
+import { type BakeProgress, type DayFormula, type ToAdd } from '@/core/day/kitchenDay';
+import { outOf, usualRequest } from '@/core/day/usualRequest';
 import { dayWith } from '@/core/day/laidOut';
 import type { DayView } from '@/core/day/dayView';
 import type { Score } from '@/core/day/score';
@@ -49,8 +49,8 @@ interface DayPageProps {
   readonly feeds: readonly FeedDue[];
   readonly formulas: readonly DayFormula[];
   readonly bakes: Readonly<Record<string, BakeProgress>>;
-  /** A formula that was sent here to be put on the day. */
-  readonly add: DayFormula | null;
+  /** What was sent here to be put on the day. */
+  readonly add: ToAdd | null;
   readonly nowMs: number;
 }
 
@@ -149,7 +149,7 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
 interface DayBodyProps {
   readonly planning: DayPlanning;
   readonly save: ReturnType<typeof useDay>['save'];
-  readonly add: DayFormula | null;
+  readonly add: ToAdd | null;
   readonly feeds: readonly FeedDue[];
   readonly life: LifeDocument;
   readonly changeLife: (life: LifeDocument) => void;
@@ -163,7 +163,7 @@ function DayBody({ planning, save, add, feeds, life, changeLife, onAdd }: DayBod
   const router = useKitchenRouter();
   const [asking, setAsking] = useState(add);
   const [sent, setSent] = useState(add);
-  if (sent?.formulaId !== add?.formulaId) {
+  if (sentKey(sent) !== sentKey(add)) {
     setSent(add);
     setAsking(add);
   }
@@ -200,11 +200,12 @@ function DayBody({ planning, save, add, feeds, life, changeLife, onAdd }: DayBod
         )}
       </div>
       {asking && (
-        <ReadyAt name={asking.formula.name} nowMs={nowMs} onClose={close}
-          onReady={(ready) => {
+        <ReadyAt name={nameOf(asking)} nowMs={nowMs} onClose={close} takenOut={asking.takenOut}
+          onReady={(ready, pieces) => {
             onAdd(asking);
-            const { formulaId, revision, formula } = asking;
-            const why = edit({ type: 'add', batch: { id: newUuid(), formulaId, revision, name: formula.name, batch: usualRequest(formula), ready } });
+            const { formulaId, revision, formula, takenOut } = asking;
+            const batch = takenOut ? outOf(formula, takenOut.wayId, pieces) : usualRequest(formula);
+            const why = edit({ type: 'add', batch: { id: newUuid(), formulaId, revision, name: nameOf(asking), batch, ready, ...(takenOut && { takenOut }) } });
             if (why === null) close();
             return why;
           }} />
@@ -246,6 +247,13 @@ function DayBody({ planning, save, add, feeds, life, changeLife, onAdd }: DayBod
     </>
   );
 } // prettier-ignore
+
+/** A bread of a dough that parts is called by its own name. */
+const nameOf = ({ formula, takenOut }: ToAdd): string =>
+  formula.ways?.find(({ id }) => id === takenOut?.wayId)?.name || formula.name;
+
+const sentKey = (sent: ToAdd | null): string =>
+  [sent?.formulaId, sent?.takenOut?.bakeId, sent?.takenOut?.wayId].join(' ');
 
 function Nothing() {
   return (

@@ -5,19 +5,33 @@ import { within } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { wordProblem } from '@/wording/problems';
 import { words } from '@/wording/screens/day/Needs';
+import { PUT_BY_WORD } from '@/wording/words';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
+import { useKitchenTime } from '../preferences/time';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
 
 /** Everything to have in the house, summed, in the order in which it is wanted; what is made ahead first. */
-export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeeds }) {
+export function NeedsList({ needs: { needs, ahead, batches, takeOut } }: { needs: DayNeeds }) {
   const say = useDayWords();
   const units = useUnits();
+  const time = useKitchenTime();
   const { day: { have = [] } } = useDayValue();
   const short = shortOf({ needs }, have);
-  if (needs.length === 0) return null;
+  if (needs.length + takeOut.length === 0) return null;
   return (
     <section className="mt-5" aria-labelledby="needs-title">
       <h2 id="needs-title" className="mb-1 text-lg">{words.title}</h2>
+      {takeOut.length > 0 && (
+        <ul className="mb-2" data-testid="take-out">
+          {takeOut.map(({ batchId, pieces, as, atMs, isPast, bestByMs }) => (
+            <li key={batchId} className="flex flex-wrap items-baseline gap-x-3">
+              <span className="figure text-2xl">{say.at(atMs)}</span>
+              <span>{words.takeOut(pieces, say.batch(batchId), PUT_BY_WORD[as])}</span>
+              {isPast && <span className="text-sm font-semibold text-alarm">{words.wasBest(time.dayAndYear(bestByMs))}</span>}
+            </li>
+          ))}
+        </ul>
+      )}
       {ahead.length > 0 && (
         <p className="mb-1 text-sm">
           <strong>{words.ahead}</strong>{' '}
@@ -29,7 +43,7 @@ export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeed
           <strong>{words.toGet}</strong> {short.map(({ name, massG }) => `${units.mass(massG)} ${name.toLowerCase()}`).join(', ')}
         </p>
       )}
-      <table className="w-full border-collapse text-sm" data-testid="needs">
+      {needs.length > 0 && <table className="w-full border-collapse text-sm" data-testid="needs">
         <thead className="text-left text-xs text-soft"><tr><th className="pr-3 text-right font-normal">{words.howMuch}</th><th className="font-normal">{words.what}</th><th className="font-normal">{words.first}</th><th className="font-normal max-sm:hidden">{words.for}</th><th className="no-print pr-2 text-right font-normal">{words.there}</th></tr></thead>
         <tbody>
           {needs.map(({ ingredientId, name, massG, firstMs, batchIds, pastDate }) => (
@@ -42,7 +56,7 @@ export function NeedsList({ needs: { needs, ahead, batches } }: { needs: DayNeed
             </tr>
           ))}
         </tbody>
-      </table>
+      </table>}
       <ul className="mt-4 grid gap-x-6 gap-y-3 sm:grid-cols-2 print:grid-cols-2" data-testid="amounts">
         {batches.map(({ batchId, firstMs, mixes, parts }) => (
           <li key={batchId} className="break-inside-avoid text-sm">

@@ -109,7 +109,7 @@ function Running({ calls }: { calls: readonly DayCallOut[] }) {
               {day.batches.find(({ id }) => id === each.batchId)?.bakeId == null && (
                 <>
                   <Button className="min-h-11" onClick={() => edit({ type: 'over', batchId: each.batchId, blockId: each.blockId, atMs: nowMs })}>{words.done}</Button>
-                  {RISES.has(each.step) && <Button className="min-h-11" onClick={() => edit(longer(each.batchId, each.blockId, { startMs: each.atMs, endMs: each.untilMs }, nowMs))}>{words.longer}</Button>}
+                  {(RISES.has(each.step) || each.step === 'thaw') && <Button className="min-h-11" onClick={() => edit(longer(each.batchId, each.blockId, { startMs: each.atMs, endMs: each.untilMs }, nowMs))}>{words.longer}</Button>}
                 </>
               )}
             </li>

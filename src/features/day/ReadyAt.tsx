@@ -5,24 +5,30 @@ import { Button } from '@/ui/Button';
 import { Reason } from '@/ui/Reason';
 import { words } from '@/wording/screens/day/ReadyAt';
 import { usePreferences } from '../preferences/PreferencesProvider';
+import { NumberField } from '../quantities/NumberField';
+import { readWhole } from '../quantities/readWhole';
 import { useDayWords } from './DayContext';
+import { PutBy, type TakenOutOfDay } from './PutBy';
 
 interface ReadyAtProps {
   readonly name: string;
   readonly nowMs: number;
+  /** What was put by: it is asked as well how many of it. */
+  readonly takenOut?: TakenOutOfDay | undefined;
   /** Answers why not; null: it is taken. */
-  readonly onReady: (ready: { fromMs: number; toMs: number } | null) => string | null;
+  readonly onReady: (ready: { fromMs: number; toMs: number } | null, pieces: number) => string | null;
   readonly onClose: () => void;
 }
 
 /** The one question: when. What is usual is one press away; any other time, or a window, is a field. */
-export function ReadyAt({ name, nowMs, onReady, onClose }: ReadyAtProps) {
+export function ReadyAt({ name, nowMs, takenOut, onReady, onClose }: ReadyAtProps) {
   const say = useDayWords();
   const { timeZone } = usePreferences().ways;
   const [toText, setToText] = useState('');
   const [fromText, setFromText] = useState('');
   const [why, setWhy] = useState<string | null>(null);
-  const take = (ready: { fromMs: number; toMs: number } | null) => setWhy(onReady(ready));
+  const [pieces, setPieces] = useState(takenOut?.leftPieces ?? 0);
+  const take = (ready: { fromMs: number; toMs: number } | null) => setWhy(onReady(ready, pieces));
   const takeTyped = () => {
     const toMs = wallFieldMs(timeZone, toText);
     if (toMs === null) return setWhy(words.sayWhen);
@@ -31,6 +37,12 @@ export function ReadyAt({ name, nowMs, onReady, onClose }: ReadyAtProps) {
   return (
     <section aria-labelledby="ready-at" className="docket mb-4 rounded-b-md px-5 py-4" data-testid="ready-at">
       <h2 id="ready-at" className="text-2xl">{words.when(name)}</h2>
+      {takenOut && (
+        <>
+          <PutBy {...takenOut} pieces={null} />
+          <div className="mt-2 max-w-48"><NumberField word={words.pieces} value={pieces} bounds={{ min: 1, max: takenOut.leftPieces }} places={0} name="pieces" read={readWhole} onChange={(value) => value !== null && setPieces(value)} /></div>
+        </>
+      )}
       <div className="mt-3 grid gap-2 sm:grid-cols-2 lg:grid-cols-5">
         <Choice big={words.startNow} small={words.asSoon} onClick={() => take(null)} />
         {usualTimes(timeZone, nowMs).map((each) => (

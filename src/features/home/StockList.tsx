@@ -1,5 +1,6 @@
 'use client';
 import { formatDuration } from '@/core/units';
+import { buttonClass } from '@/ui/Button';
 import { words } from '@/wording/screens/home/StockList';
 import { KEPT_WORD, PUT_BY_WORD } from '@/wording/words';
 import { KitchenLink } from '../kitchen/KitchenProvider';
@@ -46,12 +47,12 @@ export function StockList({ bakes, nowMs }: { bakes: readonly StockOfBake[]; now
           return (
             <li
               key={`${id} ${pieces ? put.wayId : put.stageId}`}
-              className="border-t border-rule first:border-0"
+              className="flex items-center gap-2 border-t border-rule first:border-0"
             >
               <KitchenLink
                 href={`/logbook/${id}`}
                 prefetch={false}
-                className="flex min-h-11 flex-wrap items-baseline gap-x-3 py-2 hover:bg-well"
+                className="flex min-h-11 grow flex-wrap items-baseline gap-x-3 py-2 hover:bg-well"
               >
                 <span className="figure text-2xl">
                   {pieces ? put.leftPieces : units.mass(Math.round(put.leftG))}
@@ -67,6 +68,15 @@ export function StockList({ bakes, nowMs }: { bakes: readonly StockOfBake[]; now
                   {(past ? words.wasBest : words.best)(time.dayAndYear(put.bestByMs))}
                 </span>
               </KitchenLink>
+              {pieces && put.finishS > 0 && (
+                <KitchenLink
+                  href={`/day?take=${id}&way=${encodeURIComponent(put.wayId)}`}
+                  prefetch={false}
+                  className={buttonClass('plain', 'table', 'min-h-11 shrink-0')}
+                >
+                  {words.ontoTheDay}
+                </KitchenLink>
+              )}
             </li>
           );
         })}

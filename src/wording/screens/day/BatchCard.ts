@@ -17,6 +17,7 @@ export const words = {
   over: 'Ended',
   soon: 'As soon as it can be',
   wanted: (when: string) => `Wanted ${when}`,
+  itsBake: 'The bake it is of',
   noPlace: 'It finds no place',
   late: (by: string) => `${by} late`,
   asWritten: 'Made as written',

@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  pieces: 'Take out',
   when: (name: string) => `When should ${name} be ready?`,
   startNow: 'Start now',
   asSoon: 'as soon as it can be',

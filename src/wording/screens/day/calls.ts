@@ -24,6 +24,7 @@ export const words = {
   warm: (oven: string, temp: string) => `Warm ${oven} a little, ${temp}, for the dough: its lamp may do`,
   look: (step: string) => `Look at the ${step.toLowerCase()}`,
   feed: (name: string, seed: string, flour: string, water: string) => `Feed ${name}: ${seed} of it, ${flour} flour, ${water} water`,
+  takeOut: (pieces: number, as: string, step: string) => `Take out ${pieces}, ${as}: ${step.toLowerCase()}`,
   keep: (name: string, kept: string, flour: string, water: string) => `Feed ${name}: keep ${kept}, add ${flour} flour and ${water} water`,
   keepNobody: 'nobody is there when it is due',
   lookRipe: 'Look whether the starter is ripe',

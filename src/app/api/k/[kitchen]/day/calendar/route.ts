@@ -8,7 +8,7 @@ import { dayBakes } from '@/server/dayPage';
 import { loadKit } from '@/server/kit';
 import { words } from '@/wording/screens/day/calls';
 import { ALLERGEN_WORD } from '@/wording/allergens';
-import { BLOCK_WORD } from '@/wording/words';
+import { BLOCK_WORD, PUT_BY_WORD } from '@/wording/words';
 import { reading } from '../../../../edge';
 import { kitchenOf, type KitchenParams } from '../../../../kitchenOf';
 
@@ -50,6 +50,8 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
         if (beforeId === null) return words.cleanAfterWheat(words.own(life.value.shared?.own ?? []));
         return words.cleanBefore(allergens.map((each) => ALLERGEN_WORD[each]).join(', '), nameOf(beforeId));
       }
+      if (call.kind === 'block' && call.takeOut)
+        return `${words.takeOut(call.takeOut.pieces, PUT_BY_WORD[call.takeOut.as], call.title || BLOCK_WORD[call.step])}: ${nameOf(call.batchId)}`;
       if (call.kind === 'block' && call.feed) {
         const { name, seedG, flourG, waterG } = call.feed;
         return `${words.feed(name, grams(seedG), grams(flourG), grams(waterG))}: ${nameOf(call.batchId)}`;
