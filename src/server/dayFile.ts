@@ -1,4 +1,5 @@
 import { DAY_FORMAT, DAY_VERSION, type dayFileSchema } from '@/core/planFile/planFile';
+import { piecesOut } from '@/core/day/piecesOut';
 import { NOT_SHARED, wheatMoments } from '@/core/day/shared';
 import { KITCHEN_FORMAT, KITCHEN_VERSION, type KitchenFile } from '@/core/formats';
 import type * as z from 'zod';
@@ -15,11 +16,11 @@ type DayFile = z.input<typeof dayFileSchema>;
 
 /**
  * What is planned as a file of its own: the kitchen as far as its batches need it, its hours, and what is to be made; `./crumb plan` reads it. What has been begun
- * is not in it, nor starters, pins, or what is kept apart.
+ * is not in it, nor pins, or what is kept apart.
  */
 export async function dayFile(context: Context): Promise<DayFile> {
   const { kitchen, now } = context;
-  const [{ value: day }, { value: life }, { kit }, { stored }, { formulas }] = await Promise.all([
+  const [{ value: day }, { value: life }, { kit }, { stored }, { formulas, starters }] = await Promise.all([
     loadDay(context), loadLife(context), loadKit(context), siftLarder(context), dayPageData(context, null),
   ]); // prettier-ignore
   const nowMs = now().getTime();
@@ -44,7 +45,7 @@ export async function dayFile(context: Context): Promise<DayFile> {
     })),
     bakes: [],
     life: null,
-    starters: null,
+    starters: starters.value,
     orders: null,
     leftOut: [],
   };
@@ -84,6 +85,7 @@ export async function dayFile(context: Context): Promise<DayFile> {
         to: new Date(batch.ready.toMs).toISOString(),
       },
       levers: batch.levers,
+      ...(batch.takenOut && { takenOut: { way: batch.takenOut.wayId, pieces: piecesOut(batch) } }),
     })),
   };
 }

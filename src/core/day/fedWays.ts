@@ -34,8 +34,11 @@ function takenBy(sheet: Pick<BatchSheet, 'stages'>, jars: KeptStarters): { reado
   return most && most[1] > 0 ? { id: most[0], massG: most[1] } : null;
 } // prettier-ignore
 
+/** Where a batch lies and what was said of it. */
+type Placed = Pick<DayBatchDocument, 'progress' | 'at' | 'variantId'>;
+
 /** A feed that has been given already: as it was given, whatever the jar holds by now. */
-function given({ progress, at, variantId }: DayBatchDocument, { starter, now }: { starter: Starter; now: StarterNow }, tempC: number): DoughFeed | null {
+function given({ progress, at, variantId }: Placed, { starter, now }: { starter: Starter; now: StarterNow }, tempC: number): DoughFeed | null {
   const id = feedBlockId(starter.id);
   const feed = at[id]?.feed;
   const parts = Number(/ ripe (\d)$/.exec(variantId)?.[1] ?? 0);
@@ -51,7 +54,7 @@ function given({ progress, at, variantId }: DayBatchDocument, { starter, now }: 
  * @param tempC where the feed stands
  */
 export function fedWays(
-  batch: DayBatchDocument,
+  batch: Placed,
   ways: readonly BatchWay[],
   jars: KeptStarters,
   tempC: number,

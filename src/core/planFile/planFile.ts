@@ -11,14 +11,23 @@ import { DAY_LIMITS } from '../day/dayLimits';
 import type { Variant } from '../day/dayProblem';
 import type { BatchWay } from '../day/batchWay';
 import { batchWays, variantsBeyond } from '../day/kitchenDay';
-import { usualRequest } from '../day/usualRequest';
+import { outOf, usualRequest } from '../day/usualRequest';
+import { FEED } from '../day/blockKind';
+import { fedWays, type StarterShort } from '../day/fedWays';
+import { blockKey } from '../day/score';
+import { FORMULA_LIMITS } from '../formula/formulaLimits';
+import { localIdSchema } from '../formula/formulaSchema';
+import { startersNow } from '../starter/feedsDue';
+import { NO_STARTERS } from '../starter/starterDocument';
 import { LEVER_KINDS } from '../day/levers';
 import { handsOf } from '../day/life';
 import { playPlan, type Outcome } from '../day/play';
 import { searchDay, type Found } from '../day/searchDay';
 
 export const DAY_FORMAT = 'honest-crumb.day';
-export const DAY_VERSION = 1;
+/** 2: what was put by may be taken out. */
+export const DAY_VERSION = 2;
+const VERSIONS: readonly unknown[] = [1, DAY_VERSION];
 
 const moment = z.iso.datetime({ offset: true });
 const hours = {
@@ -29,7 +38,7 @@ const hours = {
 /** A day to be planned, as a file: a kitchen as it writes itself, its life, and what is to be made. */
 export const dayFileSchema = z.strictObject({
   format: z.literal(DAY_FORMAT),
-  version: z.literal(DAY_VERSION),
+  version: z.union([z.literal(1), z.literal(DAY_VERSION)]),
   now: moment,
   until: moment,
   slotMin: z.number().default(5),
@@ -55,6 +64,8 @@ export const dayFileSchema = z.strictObject({
         ready: z.union([moment, z.strictObject({ from: moment, to: moment })]).nullable(),
         /** What may be changed of it so that it fits. */
         levers: z.array(z.enum(LEVER_KINDS)).max(LEVER_KINDS.length).default([]),
+        /** It is finished from what was put by of that way of the formula, so many pieces; `batch` and `levers` say nothing then. */
+        takenOut: z.strictObject({ way: localIdSchema, pieces: z.number().int().min(1).max(FORMULA_LIMITS.pieces.max) }).optional(),
       }),
     )
     .min(1)
@@ -69,6 +80,8 @@ const at = (path: string, { problem }: { problem: Problem }): Result<never> => (
 interface ReadDay {
   readonly day: Day;
   readonly wishes: readonly DayBatchWish[];
+  /** Batches whose starter cannot be promised. */
+  readonly short: ReadonlyMap<string, StarterShort>;
   /** Ways to make a batch that the file does not allow. */
   readonly beyond: (wish: DayBatchWish) => readonly Variant[];
 }
@@ -76,7 +89,7 @@ interface ReadDay {
 /**
  * Reads a day file and lays out the problem: everything is held against the kitchen's own book, kit and formulas.
  *
- * @returns as `readKitchenFile` under `kitchen`, `planBatch` under `batches.N.batch`, `handsOf` under `life`, and {@link dayOf}
+ * @returns as `readKitchenFile` under `kitchen`, `planBatch` under `batches.N.batch`, `takenOutSheet` under `batches.N.takenOut`, `handsOf` under `life`, and {@link dayOf}
  */
 function readDay(
   text: string,
@@ -86,7 +99,7 @@ function readDay(
   if (!json.ok) return json;
   const data = json.value as { format?: unknown; version?: unknown } | null;
   if (typeof data !== 'object' || data?.format !== DAY_FORMAT) return refuse('wrongFormat', 'format');
-  if (data.version !== DAY_VERSION) return refuse('wrongVersion', 'version', { version: JSON.stringify(data.version ?? null).slice(0, 20), max: DAY_VERSION });
+  if (!VERSIONS.includes(data.version)) return refuse('wrongVersion', 'version', { version: JSON.stringify(data.version ?? null).slice(0, 20), max: DAY_VERSION });
   const read = readAs(dayFileSchema, data);
   if (!read.ok) return read;
   const { now, until, slotMin, life, kitchen, batches } = read.value;
@@ -103,24 +116,30 @@ function readDay(
   const wishes: DayBatchWish[] = [];
   const around = { kit, book: book.value };
   const allWays = new Map<string, () => Result<readonly BatchWay[]>>();
-  for (const [index, { id, formula: key, batch, ready, levers }] of batches.entries()) {
+  const jars = startersNow(file.value.starters ?? NO_STARTERS, nowMs);
+  const short = new Map<string, StarterShort>();
+  const fed = (ways: readonly BatchWay[]) => fedWays(NOT_BEGUN, ways, jars, kit.roomC, nowMs);
+  for (const [index, { id, formula: key, batch, ready, levers, takenOut }] of batches.entries()) {
     const formula = file.value.formulas.find((each) => each.key === key)?.revisions.at(-1)?.formula;
     if (!formula) return refuse('notAllowed', `batches.${index}.formula`);
-    const request = batch ?? usualRequest(formula);
-    const ways = batchWays(formula, { batch: request, levers }, around);
-    allWays.set(id, () => batchWays(formula, { batch: request, levers: LEVER_KINDS }, around));
-    if (!ways.ok) return at(`batches.${index}.batch`, ways);
+    const request = takenOut ? outOf(formula, takenOut.way, takenOut.pieces) : (batch ?? usualRequest(formula));
+    const out = takenOut && { wayId: takenOut.way };
+    const ways = batchWays(formula, { batch: request, levers, takenOut: out }, around);
+    allWays.set(id, () => batchWays(formula, { batch: request, levers: LEVER_KINDS, takenOut: out }, around));
+    if (!ways.ok) return at(`batches.${index}.${takenOut ? 'takenOut' : 'batch'}`, ways);
+    const made = fed(ways.value);
+    if (made.short) short.set(id, made.short);
     const { from, to } = typeof ready === 'string' ? { from: ready, to: ready } : (ready ?? { from: null, to: null });
     if (to !== null && Date.parse(to) <= nowMs) return refuse('tooSmall', `batches.${index}.ready.to`);
-    wishes.push({ id, ways: ways.value, formula, ready: from && to ? { fromMs: Date.parse(from), toMs: Date.parse(to) } : null });
+    wishes.push({ id, ways: made.ways, formula, ready: from && to ? { fromMs: Date.parse(from), toMs: Date.parse(to) } : null });
   }
   const day = dayOf({ fromMs: nowMs, endMs, slotMin, kit, hands: hands.value, batches: wishes });
   if (!day.ok) return day;
   const beyond = (wish: DayBatchWish): readonly Variant[] => {
     const ways = allWays.get(wish.id)?.();
-    return ways?.ok ? variantsBeyond(wish, ways.value, day.value, kit) : [];
+    return ways?.ok ? variantsBeyond(wish, fed(ways.value).ways, day.value, kit) : [];
   };
-  return ok({ day: day.value, wishes, beyond });
+  return ok({ day: day.value, wishes, beyond, short });
 } // prettier-ignore
 
 type Spans = (slots: readonly { fromSlot: number; toSlot: number }[]) => unknown;
@@ -141,11 +160,22 @@ function wayOutAsFile(out: WayOut, at: (slot: number) => string, spans: Spans) {
   }
 }
 
+/** What a dough's starter is: fed for it, as it is in the jar, or why there is none. */
+function starterOf(feed: BatchWay['feed'], short: StarterShort | undefined) {
+  if (short) return { starter: short };
+  if (!feed) return {};
+  const { name } = feed;
+  return { starter: feed.kind === 'jar' ? { name, jarG: feed.massG } : { name, seedG: feed.seedG, flourG: feed.flourG, waterG: feed.waterG } };
+} // prettier-ignore
+
+/** Nothing of a file's day has begun. */
+const NOT_BEGUN = { progress: {}, at: {}, variantId: '' };
+
 /** Days on which a plan is played to tell how likely it is. */
 const DRAWS = 200;
 
 /** A plan as a file: calls on the clock, when ovens are lit, what is late and why, with what would help. */
-function planAsFile({ day, wishes, beyond }: ReadDay, { plan, score, rounds }: Found) {
+function planAsFile({ day, wishes, beyond, short }: ReadDay, { plan, score, rounds }: Found) {
   const { problem, fromMs, slotMs } = day;
   const iso = (ms: number) => new Date(ms).toISOString();
   const spans = (slots: readonly { fromSlot: number; toSlot: number }[]) =>
@@ -172,6 +202,7 @@ function planAsFile({ day, wishes, beyond }: ReadDay, { plan, score, rounds }: F
         id,
         placed: mine.length > 0,
         made: plan.batches[id]?.variantId ?? null,
+        ...starterOf(wish?.ways.find((way) => way.id === plan.batches[id]?.variantId)?.feed, short.get(id)),
         ready: mine.length > 0 ? iso(Math.max(...mine.map(({ toMs }) => toMs))) : null,
         ...likely(outcomes.get(id)),
         wanted: wanted && { from: iso(wanted.fromMs), to: iso(wanted.toMs) },
@@ -187,11 +218,12 @@ function planAsFile({ day, wishes, beyond }: ReadDay, { plan, score, rounds }: F
       };
     }),
     ovens: lightings(day, plan).map(({ atMs, ...each }) => ({ at: iso(atMs), ...each })),
-    calls: calls.map(({ batchId, activityId, fromMs: startMs, toMs, ovenId }) => {
+    calls: calls.map(({ batchId, activityId, blockId, fromMs: startMs, toMs, ovenId }) => {
       const step = steps.get(`${batchId} ${activityId}`);
+      const block = day.blocks.get(blockKey(batchId, plan.batches[batchId]!.variantId, { id: blockId }));
       return {
-        from: iso(startMs), to: iso(toMs), batch: batchId, step: activityId, kind: step?.kind ?? null,
-        ...(step?.title && { title: step.title }), ...(step?.tempC != null && { tempC: step.tempC }), ...(ovenId && { oven: ovenId }), handsOn: step?.handsOn ?? false,
+        from: iso(startMs), to: iso(toMs), batch: batchId, step: activityId, kind: step?.kind ?? block?.kind ?? null,
+        ...(step?.title && { title: step.title }), ...(step?.tempC != null && { tempC: step.tempC }), ...(ovenId && { oven: ovenId }), handsOn: step?.handsOn ?? block?.kind === FEED,
       };
     }),
   };
