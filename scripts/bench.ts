@@ -249,7 +249,7 @@ try {
   );
 
   benchCore(head.formula, timed, found);
-  benchDay(found);
+  await benchDay(found);
   await benchDrag(page, `${href}/timeline`, found);
 
   const logged =

@@ -87,7 +87,7 @@ function useBakes(first: DayPageProps['bakes'], hasBakes: boolean): DayPageProps
 
 /** The day: what is to be done next, everything on one clock, and each bread with how sure it is. */
 export function DayPage({ day: storedDay, life: storedLife, formulas: known, bakes: firstBakes, starters: storedStarters, feeds, add, nowMs: drawnMs }: DayPageProps) {
-  const { value: day, change, save } = useDay(storedDay);
+  const { value: day, change, latest, save } = useDay(storedDay);
   const { value: life, change: changeLife } = useLife(storedLife);
   const { value: starters, change: changeStarters } = useStarters(storedStarters);
   const { kit } = useStoredKit();
@@ -102,10 +102,6 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
   const bakes = useBakes(firstBakes, day.batches.some(({ bakeId }) => bakeId !== null));
   const planning = useDayPlan(day, { life, zone: timeZone, kit, stored, formulas, bakes, starters, nowMs });
   const { view } = planning;
-  const latest = useRef(day);
-  useEffect(() => {
-    latest.current = day;
-  }, [day]);
 
   // where everything lies is part of the day, once nothing better is looked for; what only the clock has moved every tab sees for itself
   const isToSave = useRef(false);
@@ -114,20 +110,19 @@ export function DayPage({ day: storedDay, life: storedLife, formulas: known, bak
   }, [bakes, firstBakes]);
   useEffect(() => {
     if (!view?.final) return;
-    const isNew = latest.current.batches.some(({ at }) => Object.keys(at).length === 0);
-    if (isToSave.current || isNew) change(dayWith(latest.current, view));
+    const isNew = latest().batches.some(({ at }) => Object.keys(at).length === 0);
+    if (isToSave.current || isNew) change(dayWith(latest(), view));
     isToSave.current = false;
-  }, [view, change]);
+  }, [view, change, latest]);
 
   const edit = (made: DayEdit): string | null => {
-    const next = editDay(latest.current, made, nowMs);
+    const next = editDay(latest(), made, nowMs);
     if (!next.ok) return words.trouble[next.problem.code as keyof typeof words.trouble] ?? words.otherTrouble;
-    latest.current = next.value;
     isToSave.current = true;
     change(next.value);
     // what goes out of the jar for it is told of the jar as well
     const fromJar = 'batchId' in made ? view?.batches.find(({ id }) => id === made.batchId)?.fromJar : null;
-    changeStarters(starterTaken(starters, latest.current.batches, made, fromJar ?? null, nowMs));
+    changeStarters(starterTaken(starters, next.value.batches, made, fromJar ?? null, nowMs));
     return null;
   };
   const overMs = useMemo(

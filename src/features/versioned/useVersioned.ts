@@ -162,5 +162,7 @@ export function useVersioned<T>(stored: Stored<T>, versioned: VersionedPlace<T>)
       leave();
     };
   }, [saver]);
-  return { value, change, save: SAVE_OF[state.kind] };
+  /** What was asked for last, drawn or not: whoever changes part of it changes that. */
+  const latest = useCallback((): T => asked.current, []);
+  return { value, change, latest, save: SAVE_OF[state.kind] };
 }
