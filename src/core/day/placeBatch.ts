@@ -152,16 +152,61 @@ export function placeBatch(
     variants = batch.variants,
   }: Wish = {},
 ): { readonly placed: PlacedBatch; readonly score: Score } | null {
-  const one = { problem, board, batchId: batch.id, earlySlots, outBySlot, drawn, thorough };
-  let best: { placed: PlacedBatch; score: Score; strands: readonly Strand[] } | null = null;
+  const wish = { board, batchId: batch.id, earlySlots, outBySlot, drawn, thorough };
+  const near = thorough ? null : aroundPromise(problem, batch);
+  const nearby = near && bestOf({ ...wish, problem: near }, problem, variants);
+  // further off it is later or older, and better only where it keeps out of hours nobody likes
+  const best =
+    nearby && nearby.score.unwanted === 0 ? nearby : bestOf({ ...wish, problem }, problem, variants);
+  if (!best) return null;
+  putStrands(board, batch.id, best.strands, best.placed.at);
+  return best;
+}
+
+/** How much earlier than its promise, and how much later, a bread is looked for first, slots. */
+const NEAR_SLOTS = { early: 48, late: 24 };
+
+/** The slots around a batch's promise, with what it takes before, as a day of their own; null: nothing is promised, or they are most of the day. */
+function aroundPromise(problem: DayProblem, { variants }: DayBatch): DayProblem | null {
+  const { slots, nowSlot = 0 } = problem;
+  let from = slots;
+  let to = 0;
+  for (const { strands } of variants) {
+    const longest = new Map<string, number>();
+    for (const { id, afterId, activities, promise } of strands) {
+      const before = afterId === null ? 0 : (longest.get(afterId) ?? 0);
+      const takes = activities.reduce(
+        (sum, { lastsSlots, leastSlots }) => sum + lastsSlots + leastSlots,
+        before,
+      );
+      longest.set(id, takes);
+      if (!promise) continue;
+      from = Math.min(from, promise.fromSlot - takes - NEAR_SLOTS.early);
+      to = Math.max(to, promise.toSlot + NEAR_SLOTS.late);
+    }
+  }
+  if (from < nowSlot || to - from > MOST_OF_DAY * (slots - nowSlot)) return null;
+  return { ...problem, nowSlot: from, slots: Math.min(slots, to) };
+}
+
+const MOST_OF_DAY = 0.75;
+
+interface Best {
+  readonly placed: PlacedBatch;
+  readonly score: Score;
+  readonly strands: readonly Strand[];
+}
+
+/** The best of the variants beside what is on the board, where it is not left. */
+function bestOf(one: Placing, problem: DayProblem, variants: readonly Variant[]): Best | null {
+  const { board, batchId } = one;
+  let best: Best | null = null;
   for (const variant of variants) {
     const placed = placeVariant(one, variant, best?.score ?? null);
     if (!placed) continue;
-    const score = { ...scoreOfBatch(problem, board, batch.id, variant, placed), idle: board.idleSlots() };
-    takeStrands(board, batch.id, variant.strands, placed.at);
+    const score = { ...scoreOfBatch(problem, board, batchId, variant, placed), idle: board.idleSlots() };
+    takeStrands(board, batchId, variant.strands, placed.at);
     if (!best || compareScores(score, best.score) < 0) best = { placed, score, strands: variant.strands };
   }
-  if (!best) return null;
-  putStrands(board, batch.id, best.strands, best.placed.at);
   return best;
 }

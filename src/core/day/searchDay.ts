@@ -19,6 +19,8 @@ class Search {
   /** What each of them adds to the score, its ovens apart. */
   private readonly parts = new Map<string, Score>();
   private readonly random: () => number;
+  /** How often it was begun with as the worst off, and nothing came of it. */
+  private readonly inVain = new Map<string, number>();
   /** Those that find a place where they are alone: for the others nothing can be done by looking. */
   private batches: readonly DayBatch[];
 
@@ -168,7 +170,10 @@ class Search {
     if (this.random() < 0.6) {
       const worst = all.toSorted((a, b) => this.badness(b) - this.badness(a));
       const one = worst[Math.floor(worst.length * this.random() ** 3)];
-      if (one) all.unshift(...all.splice(all.indexOf(one), 1));
+      if (one) {
+        all.unshift(...all.splice(all.indexOf(one), 1));
+        this.inVain.set(one.id, (this.inVain.get(one.id) ?? 0) + 1);
+      }
     }
     const [one] = all;
     if (one && this.random() < 0.7) {
@@ -183,7 +188,13 @@ class Search {
     return this.shuffled(all.slice(0, this.random() < 0.15 ? Math.min(8, all.length) : few));
   }
 
+  /** Something better was found: what was in vain before need not be any more. */
+  hope() {
+    this.inVain.clear();
+  }
+
   private badness({ id }: DayBatch): number {
+    if ((this.inVain.get(id) ?? 0) >= MOST_IN_VAIN) return 0;
     const part = this.placed.has(id) && this.parts.get(id);
     return part ? 1e6 * part.late + 1e3 * part.unwanted + part.old : 1e12;
   }
@@ -197,6 +208,8 @@ class Search {
 }
 
 const THOROUGH_ROUND = 60;
+/** So often, and it is no longer the worst off: nothing can be done for it, as it seems, and the others are worth the time. */
+const MOST_IN_VAIN = 8;
 const SETTLE_ROUNDS = 6;
 
 /** How much earlier than it must a batch is made to make room, slots. */
@@ -246,6 +259,7 @@ export function* searchDay(problem: DayProblem, seed: number, rounds: number, ea
     if (found && is < 0) {
       score = found;
       betterAt = round;
+      search.hope();
     }
     // each as it is usual beside all others takes as long as some rounds: when nothing better has come for a while
     if (round - betterAt === SETTLE_ROUNDS) {
