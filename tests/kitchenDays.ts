@@ -24,6 +24,10 @@ export const demoFormula = (key: string): Formula => {
   return formula;
 };
 export const DEMO = demo;
+/** What it bakes, by the keys of its formulas: neither a sauce nor what is fried or boiled. */
+export const DEMO_BREADS: readonly string[] = KITCHEN.formulas.flatMap(({ key }) =>
+  /sauce|knots|soda/.test(key) ? [] : [key],
+);
 
 const ZONE = 'Europe/Lisbon';
 /** A Saturday in winter, by the clock of the demo kitchen. */
