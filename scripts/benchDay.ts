@@ -10,11 +10,11 @@ import { randomDay } from '@/core/day/testDays';
 import { quantileOf } from '@/core/numeric/quantile';
 import { DEMO, DEMO_BREADS, clockMs, dayBatch, demoFormula } from '../tests/kitchenDays';
 import type { Findings } from './findings';
-import { highsDay } from './highsDay';
+import { highsDay, LINEAR_PARTS } from './highsDay';
 
 const TYPICAL = { batches: 4, steps: 10, slots: 240, ovens: 1, people: 1 };
 const LARGE = { batches: 20, steps: 10, slots: 288, ovens: 2, people: 2 };
-const PARTS = ['unplaced', 'late', 'unwanted', 'old', 'taste', 'idle'] as const;
+const PARTS = [...LINEAR_PARTS, 'idle'] as const;
 
 /** Within two per cent of the best, in the first part that differs. */
 function isNear(score: Score, best: Score): boolean {
@@ -52,10 +52,9 @@ function looked(problem: DayProblem, forMs: number): { firstMs: number; nearMs: 
 }
 
 const SMALL = { batches: 3, steps: 3, slots: 84, ovens: 1, people: 1 };
-const LINEAR = ['unplaced', 'late', 'unwanted', 'old', 'taste'] as const;
 /** As good or better, but for what HiGHS is not asked: ovens that are hot for nothing. */
 const isAsGood = (score: Score, than: Score): boolean => {
-  const part = LINEAR.find((each) => score[each] !== than[each]);
+  const part = LINEAR_PARTS.find((each) => score[each] !== than[each]);
   return !part || score[part] < than[part];
 };
 

@@ -23,8 +23,9 @@ const add = (terms: Terms, name: string, times: number): Terms =>
 const written = (terms: Terms): string =>
   [...terms].filter(([, times]) => times !== 0).map(([name, times]) => `${times < 0 ? '-' : '+'} ${Math.abs(times)} ${name}`).join(' '); // prettier-ignore
 
-const PARTS = ['unplaced', 'late', 'unwanted', 'old', 'taste'] as const;
-type Part = (typeof PARTS)[number];
+/** The parts of the score that are linear, in their order. */
+export const LINEAR_PARTS = ['unplaced', 'late', 'unwanted', 'old', 'taste'] as const;
+type Part = (typeof LINEAR_PARTS)[number];
 
 class Model {
   readonly rows: string[] = [];
@@ -82,8 +83,8 @@ class Model {
             for (let slot = 0; slot <= last; slot += 1) {
               this.columns.add(`${piece.name}_${slot}`);
               if (slot > 0) this.row(this.begun(piece, slot - 1, this.begun(piece, slot, new Map(), 1), -1), '>=', 0);
-              const lit = activity.hands.reduce((sum, { fromSlot, toSlot }) => sum + Array.from({ length: toSlot - fromSlot }, (_, more) => (wanted[slot + fromSlot + more]! > 0 ? 0 : 1)).reduce<number>((a, b) => a + b, 0), 0);
-              this.cost('unwanted', piece, slot, lit);
+              const unwanted = activity.hands.reduce((sum, { fromSlot, toSlot }) => sum + Array.from({ length: toSlot - fromSlot }, (_, more) => (wanted[slot + fromSlot + more]! > 0 ? 0 : 1)).reduce<number>((a, b) => a + b, 0), 0);
+              this.cost('unwanted', piece, slot, unwanted);
               if (place === strand.activities.length - 1 && strand.promise) {
                 this.cost('late', piece, slot, Math.max(0, slot + activity.lastsSlots - strand.promise.toSlot));
                 this.cost('old', piece, slot, Math.max(0, strand.promise.fromSlot - slot - activity.lastsSlots));
@@ -205,7 +206,7 @@ export async function highsDay(problem: DayProblem, limitS: number): Promise<Hig
   const held: string[] = [];
   let values: Record<string, { Primal: number }> | null = null;
   let isOptimal = true;
-  for (const part of PARTS) {
+  for (const part of LINEAR_PARTS) {
     const leftS = limitS - (performance.now() - began) / 1000;
     if (leftS <= 0.1) {
       isOptimal = false;

@@ -195,10 +195,12 @@ export async function recordTaps(
  */
 export async function takeFromStock(context: Context, bakeId: string, { eventId, wayId, pieces }: { readonly eventId: string; readonly wayId: string; readonly pieces: number }): Promise<void> {
   const { pool, kitchen, book, now } = context;
+  // a day is saved often after it was told; two at once are told apart by the lock and the id
+  if ((await findEventIds(pool, kitchen.id, [eventId])).length > 0) return;
   const ingredients = await book();
   await transaction(pool, async (client) => {
     const bake = await lockBake(client, kitchen.id, bakeId);
-    if (!bake || (await findEventIds(client, kitchen.id, [eventId])).length > 0) return;
+    if (!bake) return;
     const state = bakeState(bake.startedAtMs, readable(await listEvents(client, kitchen.id, [bakeId])));
     const left = stockOf(bake.sheet, state).find((each) => each.wayId === wayId)?.leftPieces ?? 0;
     if (left === 0 || pieces === 0) return;

@@ -85,7 +85,7 @@ export async function dayFile(context: Context): Promise<DayFile> {
         to: new Date(batch.ready.toMs).toISOString(),
       },
       levers: batch.levers,
-      ...(batch.takenOut && { takenOut: { way: batch.takenOut.wayId, pieces: piecesOut(batch) } }),
+      ...(batch.takenOut && { takenOut: { wayId: batch.takenOut.wayId, pieces: piecesOut(batch) } }),
     })),
   };
 }

@@ -48,6 +48,10 @@ export const PUT_BY_WORD: Record<NonNullable<Way['putBy']>['as'], string> = {
   kept: 'kept',
 };
 
+/** Until when what is put by is good. */
+export const bestUntil = (day: string, isPast: boolean): string =>
+  `${isPast ? 'was best' : 'best'} until ${day}`;
+
 /** Where what is left over is kept. */
 export const KEPT_WORD = { room: 'in the room', fridge: 'in the fridge', freezer: 'in the freezer' } as const;
 

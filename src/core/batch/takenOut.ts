@@ -8,7 +8,7 @@ import type { BatchSheet } from './batchSheet';
 import type { ScaleRanges } from './scale';
 
 /** So many pieces of a way that were put by. */
-export interface TakenOut {
+interface TakenOut {
   readonly wayId: string;
   readonly pieces: number;
 }

@@ -1,6 +1,6 @@
 import { Board } from './board';
 import { boundOf } from './bound';
-import { putStrands } from './placeBatch';
+import { placeBatch, putStrands } from './placeBatch';
 import { checkPlan, type Broken } from './checkPlan';
 import type { DayBatch, DayPlan, DayProblem, Heat, Strand } from './dayProblem';
 import { changeSlots, coldSlots, idleSlots, mayShare } from './ovenChange';
@@ -297,6 +297,30 @@ test('one start asked for alone is as open as among all others', () => {
     expect([-1, problem.slots - activity.lastsSlots + 1].map((slot) => board.isOpen(activity, slot))).toEqual([false, false]);
   }
   expect(Math.min(seen.open, seen.shut)).toBeGreaterThan(100);
+}); // prettier-ignore
+
+test('looked for around its promise first, a bread is as well off as with the whole day before it', () => {
+  // by half past eight in the morning hands are gone, or are there in hours nobody likes: it is made before that, however old it gets
+  const worked = [oneStrand('a', [withHands('work', 6)], { fromSlot: 200, toSlot: 200 })];
+  const till = { fromSlot: 0, toSlot: 110, people: 1 };
+  for (const rest of [{ fromSlot: 110, toSlot: 288, people: 1, unwanted: true as const }, { fromSlot: 205, toSlot: 288, people: 1 }])
+    expect(solved(day({ slots: 288, batches: worked, hands: [till, rest] }), 1).score).toMatchObject({ unplaced: 0, late: 0, unwanted: 0, old: 90 });
+  for (const seed of [1, 2, 3, 4]) {
+    const problem = randomDay(seed, { batches: 5, steps: 6, slots: 480, ovens: 1, people: 1 });
+    const { plan } = solved(problem, 4);
+    for (const batch of problem.batches) {
+      const found = [false, true].map((thorough) => {
+        const board = new Board(problem);
+        for (const { id, variants } of problem.batches) {
+          const placed = plan.batches[id];
+          const variant = variants.find((each) => each.id === placed?.variantId);
+          if (id !== batch.id && placed && variant) putStrands(board, id, variant.strands, placed.at);
+        }
+        return placeBatch(problem, board, batch, { thorough })?.score ?? null;
+      });
+      expect(found[0]).toEqual(found[1]);
+    }
+  }
 }); // prettier-ignore
 
 test('the same for the same seed', () => {

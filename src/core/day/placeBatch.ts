@@ -152,12 +152,12 @@ export function placeBatch(
     variants = batch.variants,
   }: Wish = {},
 ): { readonly placed: PlacedBatch; readonly score: Score } | null {
-  const wish = { board, batchId: batch.id, earlySlots, outBySlot, drawn, thorough };
+  const asked = { board, batchId: batch.id, earlySlots, outBySlot, drawn, thorough };
   const near = thorough ? null : aroundPromise(problem, batch);
-  const nearby = near && bestOf({ ...wish, problem: near }, problem, variants);
-  // further off it is later or older, and better only where it keeps out of hours nobody likes
-  const best =
-    nearby && nearby.score.unwanted === 0 ? nearby : bestOf({ ...wish, problem }, problem, variants);
+  const nearby = near && bestOf({ ...asked, problem: near }, problem, variants);
+  // further off it is later or older: better only where it is then in time, or keeps out of hours nobody likes
+  const isRight = nearby !== null && nearby.score.late === 0 && nearby.score.unwanted === 0;
+  const best = isRight ? nearby : bestOf({ ...asked, problem }, problem, variants);
   if (!best) return null;
   putStrands(board, batch.id, best.strands, best.placed.at);
   return best;
@@ -165,6 +165,8 @@ export function placeBatch(
 
 /** How much earlier than its promise, and how much later, a bread is looked for first, slots. */
 const NEAR_SLOTS = { early: 48, late: 24 };
+/** Where that is so much of the day, it saves nothing. */
+const MOST_OF_DAY = 0.75;
 
 /** The slots around a batch's promise, with what it takes before, as a day of their own; null: nothing is promised, or they are most of the day. */
 function aroundPromise(problem: DayProblem, { variants }: DayBatch): DayProblem | null {
@@ -188,8 +190,6 @@ function aroundPromise(problem: DayProblem, { variants }: DayBatch): DayProblem 
   if (from < nowSlot || to - from > MOST_OF_DAY * (slots - nowSlot)) return null;
   return { ...problem, nowSlot: from, slots: Math.min(slots, to) };
 }
-
-const MOST_OF_DAY = 0.75;
 
 interface Best {
   readonly placed: PlacedBatch;

@@ -66,7 +66,7 @@ test('a starter of the kitchen is fed in time, and what is put by is taken out; 
   const withJar = { ...kitchen, version: 11, life: null, orders: null, starters: { starters: [jar] }, formulas: [...(kitchen as { formulas: object[] }).formulas, { key: 'sour', archivedAt: null, branchedFrom: null, revisions: [{ savedAt: '2026-11-01T08:00:00Z', formula: rolls }] }] };
   const made = plan({
     version: 2, kitchen: withJar, until: '2026-11-29T07:00:00Z',
-    batches: [{ id: 'sour', formula: 'sour', ready: '2026-11-28T21:30:00Z' }, { id: 'frozen', formula: 'lock-dough', ready: '2026-11-28T20:30:00Z', takenOut: { way: 'frozen', pieces: 4 } }],
+    batches: [{ id: 'sour', formula: 'sour', ready: '2026-11-28T21:30:00Z' }, { id: 'frozen', formula: 'lock-dough', ready: '2026-11-28T20:30:00Z', takenOut: { wayId: 'frozen', pieces: 4 } }],
   });
   if (!made.ok) throw new Error(`${made.problem.code} ${made.problem.path}`);
   const { batches, calls } = made.value;
@@ -95,7 +95,7 @@ test.each<[string, object, string, string]>([
   ['ready before now', { batches: [{ id: 'a', formula: 'supper-rolls', ready: '2026-11-27T19:00:00Z' }] }, 'tooSmall', 'batches.0.ready.to'],
   ['a kitchen that is none', { kitchen: { format: 'x' } }, 'wrongFormat', 'kitchen.format'],
   ['no such zone', { life: { zone: 'Nowhere' } }, 'notAllowed', 'life.zone'],
-  ['what is not put by', { batches: [{ id: 'a', formula: 'lock-dough', ready: null, takenOut: { way: 'tin', pieces: 1 } }] }, 'unknownWay', 'batches.0.takenOut.wayId'],
+  ['what is not put by', { batches: [{ id: 'a', formula: 'lock-dough', ready: null, takenOut: { wayId: 'tin', pieces: 1 } }] }, 'unknownWay', 'batches.0.takenOut.wayId'],
   ['nothing to make', { batches: [] }, 'tooSmall', 'batches'],
 ])('%s is refused at its field', (_, more, code, path) => {
   const made = plan(more);

@@ -65,7 +65,7 @@ export const dayFileSchema = z.strictObject({
         /** What may be changed of it so that it fits. */
         levers: z.array(z.enum(LEVER_KINDS)).max(LEVER_KINDS.length).default([]),
         /** It is finished from what was put by of that way of the formula, so many pieces; `batch` and `levers` say nothing then. */
-        takenOut: z.strictObject({ way: localIdSchema, pieces: z.number().int().min(1).max(FORMULA_LIMITS.pieces.max) }).optional(),
+        takenOut: z.strictObject({ wayId: localIdSchema, pieces: z.number().int().min(1).max(FORMULA_LIMITS.pieces.max) }).optional(),
       }),
     )
     .min(1)
@@ -122,10 +122,9 @@ function readDay(
   for (const [index, { id, formula: key, batch, ready, levers, takenOut }] of batches.entries()) {
     const formula = file.value.formulas.find((each) => each.key === key)?.revisions.at(-1)?.formula;
     if (!formula) return refuse('notAllowed', `batches.${index}.formula`);
-    const request = takenOut ? outOf(formula, takenOut.way, takenOut.pieces) : (batch ?? usualRequest(formula));
-    const out = takenOut && { wayId: takenOut.way };
-    const ways = batchWays(formula, { batch: request, levers, takenOut: out }, around);
-    allWays.set(id, () => batchWays(formula, { batch: request, levers: LEVER_KINDS, takenOut: out }, around));
+    const request = takenOut ? outOf(formula, takenOut.wayId, takenOut.pieces) : (batch ?? usualRequest(formula));
+    const ways = batchWays(formula, { batch: request, levers, takenOut }, around);
+    allWays.set(id, () => batchWays(formula, { batch: request, levers: LEVER_KINDS, takenOut }, around));
     if (!ways.ok) return at(`batches.${index}.${takenOut ? 'takenOut' : 'batch'}`, ways);
     const made = fed(ways.value);
     if (made.short) short.set(id, made.short);

@@ -195,7 +195,7 @@ function DayBody({ planning, save, add, feeds, life, changeLife, onAdd }: DayBod
         )}
       </div>
       {asking && (
-        <ReadyAt name={nameOf(asking)} nowMs={nowMs} onClose={close} takenOut={asking.takenOut}
+        <ReadyAt key={sentKey(asking)} name={nameOf(asking)} nowMs={nowMs} onClose={close} takenOut={asking.takenOut}
           onReady={(ready, pieces) => {
             onAdd(asking);
             const { formulaId, revision, formula, takenOut } = asking;

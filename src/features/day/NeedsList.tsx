@@ -5,7 +5,7 @@ import { within } from '@/core/units';
 import { Cell } from '@/ui/Cell';
 import { wordProblem } from '@/wording/problems';
 import { words } from '@/wording/screens/day/Needs';
-import { PUT_BY_WORD } from '@/wording/words';
+import { bestUntil, PUT_BY_WORD } from '@/wording/words';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { useDayEdit, useDayValue, useDayWords } from './DayContext';
@@ -27,7 +27,7 @@ export function NeedsList({ needs: { needs, ahead, batches, takeOut } }: { needs
             <li key={batchId} className="flex flex-wrap items-baseline gap-x-3">
               <span className="figure text-2xl">{say.at(atMs)}</span>
               <span>{words.takeOut(pieces, say.batch(batchId), PUT_BY_WORD[as])}</span>
-              {isPast && <span className="text-sm font-semibold text-alarm">{words.wasBest(time.dayAndYear(bestByMs))}</span>}
+              {isPast && <span className="text-sm font-semibold text-alarm">{bestUntil(time.dayAndYear(bestByMs), true)}</span>}
             </li>
           ))}
         </ul>

@@ -1,7 +1,7 @@
 'use client';
 import type { DayBatchDocument } from '@/core/day/dayDocument';
 import { words } from '@/wording/screens/day/PutBy';
-import { PUT_BY_WORD } from '@/wording/words';
+import { bestUntil, PUT_BY_WORD } from '@/wording/words';
 import { useKitchenTime } from '../preferences/time';
 import { useDayValue } from './DayContext';
 
@@ -16,12 +16,12 @@ interface PutByProps extends Pick<TakenOutOfDay, 'as' | 'leftPieces' | 'madeAtMs
 export function PutBy({ as, leftPieces, madeAtMs, bestByMs, pieces }: PutByProps) {
   const time = useKitchenTime();
   const { nowMs } = useDayValue();
-  const best = time.dayAndYear(bestByMs);
+  const isPast = bestByMs < nowMs;
   return (
     <p className="mt-1 text-sm" data-testid="taken-out">
       {pieces === null ? words.thereAre(leftPieces, PUT_BY_WORD[as]) : words.out(pieces, leftPieces, PUT_BY_WORD[as])}{' '}
       <span className="text-soft">{words.madeOn(time.dayAndYear(madeAtMs))}</span>{' '}
-      <span className={bestByMs < nowMs ? 'font-semibold text-alarm' : 'text-soft'}>{(bestByMs < nowMs ? words.wasBest : words.best)(best)}</span>
+      <span className={isPast ? 'font-semibold text-alarm' : 'text-soft'}>{bestUntil(time.dayAndYear(bestByMs), isPast)}.</span>
     </p>
   );
 } // prettier-ignore

@@ -2,7 +2,7 @@
 import { formatDuration } from '@/core/units';
 import { buttonClass } from '@/ui/Button';
 import { words } from '@/wording/screens/home/StockList';
-import { KEPT_WORD, PUT_BY_WORD } from '@/wording/words';
+import { bestUntil, KEPT_WORD, PUT_BY_WORD } from '@/wording/words';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
@@ -65,16 +65,17 @@ export function StockList({ bakes, nowMs }: { bakes: readonly StockOfBake[]; now
                     words.readyAfter(formatDuration(Math.round(put.finishS / 300) * 300))}
                 </span>
                 <span className={past ? 'ml-auto font-semibold text-alarm' : 'ml-auto text-soft'}>
-                  {(past ? words.wasBest : words.best)(time.dayAndYear(put.bestByMs))}
+                  {bestUntil(time.dayAndYear(put.bestByMs), past)}
                 </span>
               </KitchenLink>
               {pieces && put.finishS > 0 && (
                 <KitchenLink
                   href={`/day?take=${id}&way=${encodeURIComponent(put.wayId)}`}
                   prefetch={false}
+                  aria-label={words.readyAtOf(put.leftPieces, put.name)}
                   className={buttonClass('plain', 'table', 'min-h-11 shrink-0')}
                 >
-                  {words.ontoTheDay}
+                  {words.readyAt}
                 </KitchenLink>
               )}
             </li>

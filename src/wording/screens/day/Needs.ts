@@ -1,7 +1,6 @@
 /** What the screen says. */
 export const words = {
   takeOut: (pieces: number, of: string, as: string) => `take out ${pieces} ${of}, ${as}`,
-  wasBest: (day: string) => `was best until ${day}`,
   title: 'What the day needs',
   mixes: (count: number) => `in ${count} mixes`,
   ahead: 'To make ahead',

@@ -3,6 +3,4 @@ export const words = {
   thereAre: (left: number, as: string) => `${left} put by, ${as}.`,
   out: (pieces: number, left: number, as: string) => `${pieces} of the ${left} put by, ${as}.`,
   madeOn: (day: string) => `Made ${day},`,
-  best: (day: string) => `best until ${day}.`,
-  wasBest: (day: string) => `was best until ${day}.`,
 } as const;

@@ -1,8 +1,7 @@
 /** What the screen says. */
 export const words = {
-  ontoTheDay: 'Ready at',
+  readyAt: 'Ready at',
+  readyAtOf: (pieces: number, name: string) => `Ready at: ${pieces} ${name}`,
   putBy: 'Put by',
   readyAfter: (time: string) => `, ready ${time} after it is taken out`,
-  best: (day: string) => `best until ${day}`,
-  wasBest: (day: string) => `was best until ${day}`,
 } as const;
