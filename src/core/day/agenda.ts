@@ -31,6 +31,8 @@ export type DayCallOut =
   | { readonly kind: 'keep'; readonly atMs: number; readonly due: FeedDue }
   /** All is cleaned down: after wheat where no allergen is named, else before a batch that is without it. */
   | { readonly kind: 'clean'; readonly atMs: number; readonly clean: NonNullable<DayDocument['cleans']>[number] }
+  /** Butter comes out of the fridge. */
+  | { readonly kind: 'soften'; readonly atMs: number; readonly batchId: string; readonly lines: NonNullable<DayBatchDocument['softens']>['lines'] }
   | { readonly kind: 'ready'; readonly atMs: number; readonly batchId: string }; // prettier-ignore
 
 type BlockState = 'todo' | 'running' | 'done';
@@ -64,6 +66,8 @@ export function agendaOf({ batches, lit, cleans = [] }: DayDocument, feeds: read
       for (const atMs of looksMs)
         if (atMs < endMs) calls.push({ kind: 'look', atMs, batchId: batch.id, blockId, step: kind, title });
     }
+    // once it is being made nobody has to be told any more
+    if (batch.softens && batch.bakeId === null && Object.keys(batch.progress).length === 0) calls.push({ kind: 'soften', batchId: batch.id, ...batch.softens });
     if (blocks.length > 0) calls.push({ kind: 'ready', atMs: Math.max(...blocks.map(([, { endMs }]) => endMs)), batchId: batch.id });
   }
   return calls.sort((a, b) => a.atMs - b.atMs);
@@ -110,7 +114,7 @@ export function nextCall(calls: readonly DayCallOut[], nowMs: number): DayCallOu
   const open = calls.filter(asks);
   const [first] = open;
   if (!first) return null;
-  const isUnanswered = (call: DayCallOut): boolean => call.atMs < nowMs && (call.kind === 'light' || call.kind === 'look' || call.kind === 'clean');
+  const isUnanswered = (call: DayCallOut): boolean => call.atMs < nowMs && (call.kind === 'light' || call.kind === 'look' || call.kind === 'clean' || call.kind === 'soften');
   // whether it was done or not, it gives way to what has to be done now
   return isUnanswered(first) ? (open.find((call) => !isUnanswered(call) && call.atMs <= nowMs + SOON_MS) ?? first) : first;
 } // prettier-ignore

@@ -23,6 +23,16 @@ test('a bread that keeps its promise collides with nothing', () => {
   expect(found(day([bread('a', 60), bread('b', 90)]))).toEqual([null, null]);
 });
 
+test('what lies in time collides with nothing, wherever it would be put if it were looked for once more; what lies late is late by that', () => {
+  const problem = day([bread('a', 60)]);
+  const variantId = problem.batches[0]!.variants[0]!.id;
+  const put = (startSlot: number, ovenId: string | null = null) => ({ startSlot, ovenId });
+  const plan = (mix: number) => ({ batches: { a: { variantId, at: { mix: put(mix), proof: put(mix + 3), bake: put(mix + 23, 'oven') } } } });
+  // it was mixed at 20; from 40 on there would be no time for it any more
+  expect(collisionOf({ ...problem, nowSlot: 40 }, plan(20), 'a')).toBeNull();
+  expect(collisionOf({ ...problem, nowSlot: 40 }, plan(41), 'a')).toMatchObject({ lateSlots: 16, waysOut: [{ kind: 'later', readySlot: 75 }] });
+}); // prettier-ignore
+
 test('two that want one oven at once, and no time to be early: which, how late, and what each way out costs', () => {
   // 35 slots at the least: both could be ready at 36 alone
   const [a, b] = found(day([bread('a', 36), bread('b', 36)]));
@@ -100,10 +110,10 @@ test('another way to make it, another oven: offered where they keep the promise'
   expect(collisionOf(problem, { batches: {} }, 'a', () => [slow, quick])).toMatchObject({
     cause: { kind: 'time' },
     // begun at three: 3 + 12 + 12 slots before thirty
-    waysOut: [{ kind: 'later', readySlot: 35 }, { kind: 'lever', variantId: 'yeast 2', startSlot: 3 }],
+    waysOut: [{ kind: 'later', readySlot: 35 }, { kind: 'lever', variant: { id: 'yeast 2' }, startSlot: 3, placed: { variantId: 'yeast 2', at: { mix: { startSlot: 3 } } } }],
   });
   // two at once in one oven: the deck oven is the other way
   const two = day([bread('a', 36), bread('b', 36)], [{ fromSlot: 0, toSlot: 120, people: 2 }]);
   const [a, b] = found({ ...two, ovens: [testOven('oven'), testOven('deck')] });
-  expect((a ?? b)?.waysOut).toContainEqual({ kind: 'oven', ovenId: 'deck' });
+  expect((a ?? b)?.waysOut.find(({ kind }) => kind === 'oven')).toMatchObject({ ovenId: 'deck', placed: { at: { bake: { ovenId: 'deck' } } } });
 }); // prettier-ignore

@@ -9,7 +9,7 @@ import {
   type Variant,
 } from './dayProblem';
 import { placeBatch, putStrands } from './placeBatch';
-import { compareScores, variantOf } from './score';
+import { compareScores, lateSlotsOf, variantOf } from './score';
 
 /** What a batch that is late, or that found no place, runs into. */
 type Cause =
@@ -39,9 +39,14 @@ export type WayOut =
   /** That batch after it, ready by then. */
   | { readonly kind: 'otherLater'; readonly batchId: string; readonly readySlot: number }
   /** Made another way, begun by then. */
-  | { readonly kind: 'lever'; readonly variantId: string; readonly startSlot: number }
+  | {
+      readonly kind: 'lever';
+      readonly variant: Variant;
+      readonly startSlot: number;
+      readonly placed: PlacedBatch;
+    }
   /** In another oven. */
-  | { readonly kind: 'oven'; readonly ovenId: string };
+  | { readonly kind: 'oven'; readonly ovenId: string; readonly placed: PlacedBatch };
 
 export interface Collision {
   readonly batchId: string;
@@ -78,7 +83,7 @@ const readyOf = (batch: DayBatch, placed: PlacedBatch): number => {
 };
 
 /** A board with some batches of a plan on it. */
-function boardWith(problem: DayProblem, plan: DayPlan, ids: readonly string[]): Board {
+export function boardWith(problem: DayProblem, plan: DayPlan, ids: readonly string[]): Board {
   const board = new Board(problem);
   for (const id of ids) {
     const placed = plan.batches[id];
@@ -145,15 +150,24 @@ export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string,
   const others = problem.batches.map(({ id }) => id).filter((id) => id !== batchId && plan.batches[id]);
   const beside = (ids: readonly string[], by = problem, what = batch) =>
     placeBatch(by, boardWith(by, plan, ids), what, { thorough: true });
+  // what lies in time collides with nothing, even where a place of its own, looked for once more, would be a later one
+  const placed = plan.batches[batchId];
+  const variant = placed && variantOf(problem, batchId, placed);
+  const plannedLate = placed && variant ? lateSlotsOf(variant, placed) : null;
+  if (plannedLate === 0) return null;
   const now = beside(others);
   if (now?.score.late === 0) return null;
   const waysOut: WayOut[] = [];
   const soon = beside(others, problem, atOnce(batch));
-  if (soon) waysOut.push({ kind: 'later', readySlot: readyOf(batch, soon.placed) });
-  const lateSlots = now?.score.late ?? null;
+  const soonest = [soon?.placed, placed].flatMap((each) => (each ? [readyOf(batch, each)] : []));
+  if (soonest.length > 0) waysOut.push({ kind: 'later', readySlot: Math.min(...soonest) });
+  const lateSlots = plannedLate ?? now?.score.late ?? null;
   const known = ovensOf(batch);
   for (const { id } of known.size > 0 ? problem.ovens : [])
-    if (!known.has(id) && beside(others, problem, inThat(batch, id))?.score.late === 0) waysOut.push({ kind: 'oven', ovenId: id });
+    if (!known.has(id)) {
+      const there = beside(others, problem, inThat(batch, id));
+      if (there?.score.late === 0) waysOut.push({ kind: 'oven', ovenId: id, placed: there.placed });
+    }
   const helping = levers()
     .flatMap((variant) => {
       const found = beside(others, problem, { ...batch, variants: [variant] });
@@ -162,7 +176,7 @@ export function collisionOf(problem: DayProblem, plan: DayPlan, batchId: string,
     .sort((a, b) => compareScores(a.found.score, b.found.score));
   for (const { variant, found } of helping.slice(0, MOST_LEVERS)) {
     const starts = Object.values(found.placed.at).map(({ startSlot }) => startSlot);
-    waysOut.push({ kind: 'lever', variantId: variant.id, startSlot: Math.min(...starts) });
+    waysOut.push({ kind: 'lever', variant, startSlot: Math.min(...starts), placed: found.placed });
   }
   const alone = beside([]);
   if (alone?.score.late === 0) {

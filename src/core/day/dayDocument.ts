@@ -27,6 +27,8 @@ const dayBatchSchema = z.strictObject({
   batch: batchRequestSchema,
   /** Null: as soon as it can be. */
   ready: z.strictObject({ fromMs: momentMs, toMs: momentMs }).nullable(),
+  /** So much sooner it is planned to be ready, to be surer. */
+  spareMin: z.number().int().min(DAY_LIMITS.spareMin.min).max(DAY_LIMITS.spareMin.max).optional(),
   /** What may be changed of it so that it fits. */
   levers: z.array(z.enum(LEVER_KINDS)).max(LEVER_KINDS.length),
   /** Which ovens it may go in; empty: those of the kind it usually goes in. */
@@ -70,6 +72,13 @@ const dayBatchSchema = z.strictObject({
     }),
   ),
   bakeId: z.uuid().nullable(),
+  /** Butter that comes out of the fridge so that it is soft when it goes in. */
+  softens: z
+    .strictObject({
+      atMs: momentMs,
+      lines: z.array(z.strictObject({ name: plainText(120), massG: z.number().min(0) })).max(8),
+    })
+    .optional(),
   /** For whom it is made, as it was ordered. */
   orders: z
     .array(

@@ -13,6 +13,7 @@ export type DayEdit =
   | { readonly type: 'add'; readonly batch: Pick<DayBatchDocument, 'id' | 'formulaId' | 'revision' | 'name' | 'orders' | 'takenOut'> & { readonly batch: BatchRequest; readonly ready: Ready } }
   | { readonly type: 'remove'; readonly batchId: string }
   | { readonly type: 'ready'; readonly batchId: string; readonly ready: Ready }
+  | { readonly type: 'spare'; readonly batchId: string; readonly spareMin: number | null }
   | { readonly type: 'levers'; readonly batchId: string; readonly levers: readonly LeverKind[] }
   | { readonly type: 'amount'; readonly batchId: string; readonly batch: BatchRequest }
   | { readonly type: 'ovens'; readonly batchId: string; readonly ovenIds: readonly string[] }
@@ -80,6 +81,10 @@ export function editDay(day: DayDocument, edit: DayEdit, nowMs: number): Result<
     switch (edit.type) {
       case 'ready':
         return { ...batch, ...anew, ready: edit.ready };
+      case 'spare': {
+        const { spareMin: _, ...plain } = batch;
+        return { ...plain, ...anew, ...(edit.spareMin !== null && { spareMin: edit.spareMin }) };
+      }
       case 'levers':
         return { ...batch, ...anew, levers: [...edit.levers] };
       case 'amount':

@@ -5,7 +5,7 @@ import { ovenFor } from '../kit/ovenFor';
 import { ok, refuse, type Result } from '../result';
 import { DAY_LIMITS } from './dayLimits';
 import { dayOven } from './dayOven';
-import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Variant } from './dayProblem';
+import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Due, type Variant } from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
 import { litFor, ovenVisits } from './ovenVisits';
 import { provedInOven } from './ovenProof';
@@ -27,6 +27,8 @@ export interface DayBatchWish {
   }[];
   readonly formula: Pick<Formula, 'bakedAs' | 'steps' | 'style' | 'ways'>;
   readonly ready: { readonly fromMs: number; readonly toMs: number } | null;
+  /** So much sooner it is planned to be ready, to be surer. */
+  readonly spareMin?: number;
   /** Only these; absent: the one it usually goes in, and those of its kind. */
   readonly ovenIds?: readonly string[];
 }
@@ -104,13 +106,18 @@ interface Grain {
   readonly blocks: Map<string, Block>;
 }
 
+function promiseOf({ fromMs, toMs }: NonNullable<DayBatchWish['ready']>, spareMin: number, slotOf: Grain['slotOf']): Due {
+  const to = (ms: number) => Math.floor(slotOf(ms) + 1e-9);
+  if (spareMin === 0) return { fromSlot: Math.floor(slotOf(fromMs)), toSlot: to(toMs) };
+  const soonerMs = toMs - 60_000 * spareMin;
+  return { fromSlot: Math.floor(slotOf(Math.min(fromMs, soonerMs))), toSlot: to(soonerMs), heldSlot: to(toMs) };
+} // prettier-ignore
+
 /** The ways a batch can be made as strands of the day. */
-export function batchVariants({ id, ways, formula, ready, ovenIds }: DayBatchWish, { kit, slotMin, slotOf, ovens, blocks }: Grain): Variant[] {
+export function batchVariants({ id, ways, formula, ready, spareMin, ovenIds }: DayBatchWish, { kit, slotMin, slotOf, ovens, blocks }: Grain): Variant[] {
   const usual = ovenFor(kit, formula);
   const alike = kit.ovens.filter(({ kind }) => kind === usual?.kind).map((oven) => oven.id);
-  const promise = ready
-    ? { fromSlot: Math.floor(slotOf(ready.fromMs)), toSlot: Math.floor(slotOf(ready.toMs) + 1e-9) }
-    : { fromSlot: 0, toSlot: 0 };
+  const promise = ready ? promiseOf(ready, spareMin ?? 0, slotOf) : { fromSlot: 0, toSlot: 0 };
   return ways.map(({ id: variantId, tasteCost, sheet, feed }) => {
     const oven = ovens.find(({ id: ovenId }) => ovenId === (ovenIds?.[0] ?? usual?.id ?? kit.ovenId));
     const plain = provedInOven(batchStrands(sheet), { steps: sheet.steps, kit, oven, slotMin });

@@ -50,6 +50,8 @@ export interface Fact {
 export interface Due {
   readonly fromSlot: number;
   readonly toSlot: number;
+  /** When it really has to be ready, where it is planned to be sooner, to be surer; absent: `toSlot`. */
+  readonly heldSlot?: number;
 }
 
 /** Activities that follow one another; it parts from the end of another strand, or begins the batch. */

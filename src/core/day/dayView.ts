@@ -6,6 +6,8 @@ import type { Lever } from './levers';
 import type { DayNeeds } from './needs';
 import type { FromJar } from './starterTaken';
 import type { Score } from './score';
+import type { Softens } from './softens';
+import type { Surer } from './surer';
 
 /** One step in a block of the day, with when it begins. */
 interface BlockStep {
@@ -41,14 +43,14 @@ export interface BlockView {
   readonly feed?: NonNullable<DayBatchDocument['at'][string]['feed']>;
 }
 
-/** Why it collides, and what would help, on the clock. */
+/** What would help, on the clock; `chance`: how often the promise is kept by it, 0 to 1. */
 export type WayOutView =
   | { readonly kind: 'later'; readonly readyMs: number }
   | { readonly kind: 'hands'; readonly spans: readonly Span[] }
   | { readonly kind: 'without'; readonly batchId: string }
   | { readonly kind: 'otherLater'; readonly batchId: string; readonly readyMs: number }
-  | { readonly kind: 'lever'; readonly variantId: string; readonly lever: Lever; readonly tasteCost: number; readonly startMs: number }
-  | { readonly kind: 'oven'; readonly ovenId: string }
+  | { readonly kind: 'lever'; readonly variantId: string; readonly lever: Lever; readonly tasteCost: number; readonly startMs: number; readonly chance: number }
+  | { readonly kind: 'oven'; readonly ovenId: string; readonly chance: number }
   | { readonly kind: 'pinAt'; readonly blockId: string; readonly step: BlockKind; readonly startMs: number }
   | { readonly kind: 'unpin' }; // prettier-ignore
 
@@ -72,10 +74,14 @@ export interface BatchView {
   readonly readyMs: number | null;
   readonly likely: { readonly fromMs: number; readonly toMs: number; readonly chance: number } | null;
   readonly collision: CollisionView | null;
+  /** Planned sooner it would be in time more often; told with the last plan. */
+  readonly surer: Surer | null;
   /** The starter it wants cannot be promised. */
   readonly short: StarterShort | null;
   /** What is ripe in the jar goes into it. */
   readonly fromJar: FromJar | null;
+  /** What comes out of the fridge for it in time; told with the last plan. */
+  readonly softens: Softens | null;
 }
 
 export interface OvenView {

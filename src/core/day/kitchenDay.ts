@@ -20,6 +20,7 @@ import { startersNow } from '../starter/feedsDue';
 import { NO_STARTERS, type StartersDocument } from '../starter/starterDocument';
 import { begunDay, type Progress } from './begunDay';
 import { blockKey, keyOf } from './score';
+import type { Block } from './strandsOf';
 
 /** What the bench knows of a call of a bake: when it began, and when it was done. */
 interface CallProgress {
@@ -103,10 +104,12 @@ export function batchWays(
   return ok(ways);
 } // prettier-ignore
 
-/** Of ways a batch can be made those it has not been given, as variants for a collision to look at. */
-export function variantsBeyond(wish: DayBatchWish, ways: readonly BatchWay[], { problem, fromMs, slotMs }: Day, kit: Kit): Variant[] {
+/** Of ways a batch can be made those it has not been given, as variants for a collision to look at, and what is behind them. */
+export function variantsBeyond(wish: DayBatchWish, ways: readonly BatchWay[], { problem, fromMs, slotMs }: Day, kit: Kit): { readonly variants: Variant[]; readonly blocks: Day['blocks'] } {
   const known = new Set(wish.ways.map(({ id }) => id));
-  return batchVariants({ ...wish, ways: ways.filter(({ id }) => !known.has(id)) }, { kit, slotMin: problem.slotMin, slotOf: (ms) => (ms - fromMs) / slotMs, ovens: problem.ovens, blocks: new Map() });
+  const blocks = new Map<string, Block>();
+  const variants = batchVariants({ ...wish, ways: ways.filter(({ id }) => !known.has(id)) }, { kit, slotMin: problem.slotMin, slotOf: (ms) => (ms - fromMs) / slotMs, ovens: problem.ovens, blocks });
+  return { variants, blocks };
 } // prettier-ignore
 
 /** Ways of batches, remembered: they follow from formula, request, levers, kit and book alone. */
@@ -195,7 +198,7 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
     if (fed.short) short.set(batch.id, fed.short);
     ways.set(batch.id, fed.ways);
     const own = batch.ovenIds.filter((id) => kit.ovens.some((oven) => oven.id === id));
-    wishes.push({ id: batch.id, ways: fed.ways, formula, ready: batch.ready, ...(own.length > 0 && { ovenIds: own }) });
+    wishes.push({ id: batch.id, ways: fed.ways, formula, ready: batch.ready, ...(batch.spareMin !== undefined && { spareMin: batch.spareMin }), ...(own.length > 0 && { ovenIds: own }) });
     const begun = [bake?.startedMs, ...Object.values(batch.progress).map(({ startMs }) => startMs)];
     originMs = Math.min(originMs, ...begun.filter((ms): ms is number => ms !== undefined));
   }

@@ -1,23 +1,15 @@
 import { ok, type Result } from '../result';
-import { FEED, type BlockKind } from './blockKind';
+import { FEED } from './blockKind';
 import { boundOf } from './bound';
-import { collisionOf, nearestPin, type Collision } from './collision';
+import { collisionView } from './collisionView';
 import type { DayDocument } from './dayDocument';
-import { peopleBySlot, type DayPlan, type DayProblem, type Strand, type Variant } from './dayProblem';
-import {
-  formulaKey,
-  kitchenProblem,
-  variantsBeyond,
-  type KitchenDay,
-  type KitchenProblem,
-  type WaysOf,
-} from './kitchenDay';
+import { peopleBySlot, type DayPlan, type DayProblem, type Strand } from './dayProblem';
+import { formulaKey, kitchenProblem, type KitchenDay, type KitchenProblem, type WaysOf } from './kitchenDay';
 import { layAnew } from './layAnew';
-import { AS_WRITTEN, LEVER_KINDS, leverOf, tasteCostOf } from './levers';
+import { AS_WRITTEN, leverOf } from './levers';
 import { wallField } from './dayEdit';
 import { everythingIn } from '../cautions/allergenStatement';
 import { keepApart, mixedUp, type HoldsOf } from './keepApart';
-import { fedWays } from './fedWays';
 import { needsOf, type DayNeeds } from './needs';
 import { ovenTrace } from './ovenTrace';
 import { litFor, ovenVisits } from './ovenVisits';
@@ -25,18 +17,10 @@ import { piecesOut } from './piecesOut';
 import { playPlan } from './play';
 import { blockKey, keyOf, variantOf, type Score } from './score';
 import { searchDay, type Found } from './searchDay';
+import { softensOf } from './softens';
+import { surerBy } from './surer';
 import { RISES } from './blockKind';
-import type {
-  BatchView,
-  BlockView,
-  Change,
-  CleanDown,
-  CollisionView,
-  DayView,
-  OvenView,
-  Span,
-  WayOutView,
-} from './dayView';
+import type { BatchView, BlockView, Change, CleanDown, DayView, OvenView, Span } from './dayView';
 
 /** Days on which a plan is played to tell how likely it is. */
 const DRAWS = 200;
@@ -111,7 +95,7 @@ class View {
   } // prettier-ignore
 
   batches(found: Found, final: boolean): BatchView[] {
-    const { day, ways, whole } = this.kitchen;
+    const { day, ways, whole, begunIds } = this.kitchen;
     const { problem } = day;
     const played = final ? playPlan(day, found.plan, { seed: 1, draws: DRAWS }) : [];
     return problem.batches.map(({ id }): BatchView => {
@@ -119,83 +103,21 @@ class View {
       const variantId = placed?.variantId ?? ways.get(id)?.[0]?.id ?? '';
       const strands = whole.batches.find((batch) => batch.id === id)?.variants.find((variant) => variant.id === variantId)?.strands ?? [];
       const blocks = this.blocks(id, strands, found.plan);
-      const fromJar = ways.get(id)?.find((way) => way.id === variantId)?.feed;
+      const { feed: fromJar, sheet } = ways.get(id)?.find((way) => way.id === variantId) ?? {};
       const outcome = played.find(({ batchId }) => batchId === id);
-      const hasPromise = this.all.day.batches.find((batch) => batch.id === id)?.ready != null;
+      const wanted = this.all.day.batches.find((batch) => batch.id === id);
+      const hasPromise = wanted?.ready != null;
       return {
         id, variantId, blocks, lever: leverOf(variantId) ?? AS_WRITTEN,
         readyMs: placed ? Math.max(0, ...blocks.map(({ endMs }) => endMs)) : null,
         likely: outcome ? { fromMs: this.ms(outcome.ready.low), toMs: this.ms(outcome.ready.high), chance: outcome.chance } : null,
-        collision: final && (hasPromise || !placed) ? this.collision(id, found) : null,
+        collision: final && (hasPromise || !placed) ? collisionView(this.all, this.kitchen, id, found.plan) : null,
+        surer: outcome && hasPromise && !begunIds.has(id) ? surerBy(day, found.plan, outcome, { seed: 1, draws: DRAWS }) : null,
         short: this.kitchen.short.get(id) ?? null,
+        softens: final && sheet ? softensOf(sheet, blocks, this.all.book, this.hands(), this.all.nowMs, wanted?.softens?.atMs) : null,
         fromJar: fromJar?.kind === 'jar' ? { starterId: fromJar.starterId, name: fromJar.name, massG: fromJar.massG } : null,
       };
     });
-  } // prettier-ignore
-
-  private collision(batchId: string, { plan }: Found): CollisionView | null {
-    const { problem } = this.kitchen.day;
-    const wanted = this.all.day.batches.find(({ id }) => id === batchId);
-    const pins = Object.keys(wanted?.pins ?? {});
-    if (pins.length > 0 && !plan.batches[batchId]) {
-      // one by one: of several it is the last that was put where it cannot be
-      const near = pins.toReversed().flatMap((blockId): WayOutView[] => {
-        const slot = nearestPin(problem, plan, batchId, blockId);
-        const step = this.stepOf(batchId, blockId);
-        return slot === null || !step ? [] : [{ kind: 'pinAt', blockId, step, startMs: this.ms(slot) }];
-      });
-      return { lateMs: null, cause: { kind: 'pin' }, waysOut: [...near.slice(0, 1), { kind: 'unpin' }] };
-    }
-    const found = collisionOf(problem, plan, batchId, () => this.moreVariants(batchId));
-    return found && this.collisionView(found);
-  } // prettier-ignore
-
-  private stepOf(batchId: string, blockId: string): BlockKind | null {
-    const { day, ways } = this.kitchen;
-    return (ways.get(batchId) ?? []).map(({ id }) => day.blocks.get(blockKey(batchId, id, { id: blockId }))?.kind).find((kind) => kind !== undefined) ?? null;
-  } // prettier-ignore
-
-  /** Ways to make a batch that nobody has allowed yet. */
-  private moreVariants(batchId: string): readonly Variant[] {
-    const { kitchen, all } = this;
-    const wanted = all.day.batches.find(({ id }) => id === batchId);
-    const formula = wanted && all.formulas.get(formulaKey(wanted));
-    // what has begun is what it is
-    if (!wanted || !formula || wanted.takenOut || wanted.bakeId !== null || kitchen.begunIds.has(batchId))
-      return [];
-    const ways = kitchen.waysOf({ ...wanted, levers: [...LEVER_KINDS] }, formula);
-    const wish = kitchen.wishes.find(({ id }) => id === batchId);
-    return ways.ok && wish
-      ? variantsBeyond(
-          wish,
-          fedWays(wanted, ways.value, kitchen.jars, all.kit.roomC, all.nowMs).ways,
-          kitchen.day,
-          all.kit,
-        )
-      : [];
-  }
-
-  private collisionView({ lateSlots, cause, waysOut }: Collision): CollisionView {
-    return {
-      lateMs: lateSlots === null ? null : lateSlots * this.slotMs,
-      cause: cause.kind === 'hands' ? { kind: 'hands', spans: this.spans(cause.slots) } : cause,
-      waysOut: waysOut.map((out): WayOutView => {
-        switch (out.kind) {
-          case 'later':
-            return { kind: out.kind, readyMs: this.ms(out.readySlot) };
-          case 'hands':
-            return { kind: out.kind, spans: this.spans(out.slots) };
-          case 'otherLater':
-            return { kind: out.kind, batchId: out.batchId, readyMs: this.ms(out.readySlot) };
-          case 'lever': {
-            const lever = leverOf(out.variantId) ?? AS_WRITTEN;
-            return { kind: out.kind, variantId: out.variantId, lever, tasteCost: tasteCostOf(lever), startMs: this.ms(out.startSlot) };
-          }
-          default:
-            return out;
-        }
-      }),
-    };
   } // prettier-ignore
 
   ovens(plan: DayPlan): OvenView[] {
@@ -276,13 +198,22 @@ class View {
     return [...wheat, ...mixed].sort((a, b) => a.atMs - b.atMs).slice(0, 60);
   } // prettier-ignore
 
+  private hands(): DayView['hands'] {
+    return this.kitchen.day.problem.hands.map(({ fromSlot, toSlot, people, unwanted = false }) => ({
+      fromMs: this.ms(fromSlot),
+      toMs: this.ms(toSlot),
+      people,
+      unwanted,
+    }));
+  }
+
   of(found: Found, final: boolean): DayView {
     const { day, leftOut } = this.kitchen;
     return {
       nowMs: this.all.nowMs, fromMs: this.fromMs, untilMs: this.ms(day.problem.slots), leftOut,
       batches: this.batches(found, final), ovens: this.ovens(found.plan), changes: this.changes(found.plan),
       cleans: final ? this.cleans(found) : [],
-      hands: day.problem.hands.map((each) => ({ fromMs: this.ms(each.fromSlot), toMs: this.ms(each.toSlot), people: each.people, unwanted: each.unwanted ?? false })),
+      hands: this.hands(),
       score: found.score, rounds: found.rounds, bound: null, final, needs: final ? this.needs(found.plan) : null,
     };
   } // prettier-ignore
@@ -365,7 +296,9 @@ export function dayWith(day: DayDocument, view: DayView): DayDocument {
           },
         ]),
       );
-      return { ...batch, variantId: found.variantId, at };
+      const { softens: was, ...plain } = batch;
+      const softens = view.final ? found.softens : was;
+      return { ...plain, variantId: found.variantId, at, ...(softens && { softens: { atMs: softens.atMs, lines: [...softens.lines] } }) };
     }),
   };
 } // prettier-ignore

@@ -234,7 +234,7 @@ export function playPlan(
       if (!strand.promise || strand.activities.at(-1) !== activity) continue;
       last.set(batchId, Math.max(last.get(batchId) ?? 0, end));
       // a minute is no matter, a slot is
-      if (end > strand.promise.toSlot + 1) late.add(batchId);
+      if (end > (strand.promise.heldSlot ?? strand.promise.toSlot) + 1) late.add(batchId);
     }
     for (const batchId of played.burnt) late.add(batchId);
     for (const [batchId, end] of last) {

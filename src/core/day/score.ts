@@ -61,6 +61,10 @@ export const addScores = (a: Score, b: Score): Score => ({
   changed: a.changed + b.changed,
 });
 
+/** Slots that the breads of a batch are late where it lies in a plan: not by when they were to be ready to be surer, by when they have to be. */
+export const lateSlotsOf = ({ strands }: Variant, placed: PlacedBatch): number =>
+  strands.reduce((sum, strand) => sum + (strand.promise ? Math.max(0, endOf(placed, strand) - (strand.promise.heldSlot ?? strand.promise.toSlot)) : 0), 0); // prettier-ignore
+
 /** What one batch adds to the score, its ovens apart. */
 export function scoreOfBatch(
   { earlier }: DayProblem,

@@ -91,12 +91,12 @@ export const KITCHEN_DETAILS: DocumentKind<KitchenDetails> = {
   },
 };
 
-/** What a kitchen is going to make, and when. 2: ovens that are not hot when they should be, how much there is of what is needed. */
+/** What a kitchen is going to make, and when. 2: ovens that are not hot when they should be, how much there is of what is needed. 3: butter that is taken out. */
 export const DAY: DocumentKind<DayDocument> = {
   name: 'day',
-  version: 2,
+  version: 3,
   schema: dayDocumentSchema,
-  upgrades: { 1: (day) => day },
+  upgrades: { 1: (day) => day, 2: (day) => day },
 };
 
 /** When hands are free in a kitchen. */

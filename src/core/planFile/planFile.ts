@@ -136,7 +136,7 @@ function readDay(
   if (!day.ok) return day;
   const beyond = (wish: DayBatchWish): readonly Variant[] => {
     const ways = allWays.get(wish.id)?.();
-    return ways?.ok ? variantsBeyond(wish, fed(ways.value).ways, day.value, kit) : [];
+    return ways?.ok ? variantsBeyond(wish, fed(ways.value).ways, day.value, kit).variants : [];
   };
   return ok({ day: day.value, wishes, beyond, short });
 } // prettier-ignore
@@ -153,7 +153,7 @@ function wayOutAsFile(out: WayOut, at: (slot: number) => string, spans: Spans) {
     case 'without':
       return { kind: out.kind, batch: out.batchId };
     case 'lever':
-      return { kind: out.kind, lever: out.variantId, begin: at(out.startSlot) };
+      return { kind: out.kind, lever: out.variant.id, begin: at(out.startSlot) };
     case 'oven':
       return { kind: out.kind, oven: out.ovenId };
   }

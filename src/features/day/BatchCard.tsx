@@ -39,29 +39,48 @@ export function BatchCard({ batch, laid }: { batch: DayBatchDocument; laid: Batc
   const say = useDayWords();
   const edit = useDayEdit();
   const { timeZone } = usePreferences().ways;
-  const over = useDayValue().overMs?.get(batch.id);
+  const { overMs, view } = useDayValue();
+  const over = overMs?.get(batch.id);
   const leverWords = useLeverWords();
   const units = useUnits();
   const twice = useTwice();
   const [trouble, setTrouble] = useState<string | null>(null);
   const collision = laid?.collision ?? null;
   const made = laid ? leverWords(laid.lever) : '';
+  // until it has been looked for, it lies where it lay
+  const isLooked = view?.final === true;
+  const lay = Object.values(batch.at).map(({ endMs }) => endMs);
+  const readyMs = laid?.readyMs ?? (isLooked || lay.length === 0 ? null : Math.max(...lay));
   const isBegun = batch.bakeId !== null || Object.keys(batch.progress).length > 0;
   return (
     <li className="docket rounded-b-md px-4 py-3" data-testid="day-batch" data-batch={batch.name}>
       <h3 className="text-lg leading-tight">{batch.name}</h3>
       {over !== undefined ? (
         <p className="mt-1"><span className="mr-2 text-soft">{words.over}</span><span className="figure text-4xl">{say.at(over)}</span></p>
-      ) : laid?.readyMs != null ? (
+      ) : readyMs !== null ? (
         <p className="mt-1">
           <span className="mr-2 text-soft">{words.ready}</span>
-          <span className="figure text-4xl">{say.at(laid.readyMs)}</span>
+          <span className="figure text-4xl">{say.at(readyMs)}</span>
         </p>
-      ) : (
+      ) : isLooked ? (
         <p className="mt-1 text-xl text-alarm">{words.noPlace}</p>
+      ) : (
+        <p className="mt-1 text-xl text-soft">{words.looking}</p>
       )}
       {laid?.likely && laid.likely.toMs - laid.likely.fromMs >= 60_000 && <p className="text-sm text-soft">{words.between(say.fromTo(laid.likely.fromMs, laid.likely.toMs))}</p>}
       {batch.ready && laid?.likely && !collision && <p className="text-sm text-soft">{words.chance(Math.round(100 * laid.likely.chance))}</p>}
+      {laid?.surer && !collision && over === undefined && (
+        <Button className="mt-1 min-h-11 flex-col items-start gap-0 py-1 text-left" data-testid="surer" onClick={() => edit({ type: 'spare', batchId: batch.id, spareMin: laid.surer!.spareMin })}>
+          {words.surer(formatDuration(60 * laid.surer.spareMin))}
+          <span className="font-normal text-soft">{words.sure(Math.round(100 * laid.surer.chance))}</span>
+        </Button>
+      )}
+      {batch.spareMin !== undefined && over === undefined && (
+        <p className="mt-1 flex flex-wrap items-center gap-x-2 text-sm">
+          {words.spare(formatDuration(60 * batch.spareMin))}
+          {!isBegun && <Button look="quiet" onClick={() => edit({ type: 'spare', batchId: batch.id, spareMin: null })}>{words.noSpare}</Button>}
+        </p>
+      )}
       {batch.orders && batch.orders.length > 0 && (
         <p className="mt-1 text-sm" data-testid="ordered-by">
           {words.orderedBy(batch.orders.map(({ who, pieces }) => `${pieces} ${who}`).join(', '))}{' '}
@@ -173,7 +192,7 @@ function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
   const at = (readyMs: number) => ({ fromMs: readyMs, toMs: readyMs });
   const offer = (text: string, note: string, take: () => void) => (
     <li>
-      <Button className="min-h-11 text-left" onClick={take}>
+      <Button className="min-h-11 flex-col items-start gap-0 py-1 text-left" onClick={take}>
         {text}
         {note && <span className="font-normal text-soft">{note}</span>}
       </Button>
@@ -187,7 +206,7 @@ function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
     case 'without':
       return offer(words.out.without(say.batch(out.batchId)), '', () => edit({ type: 'remove', batchId: out.batchId }));
     case 'oven':
-      return offer(words.out.oven(say.oven(out.ovenId)), '', () => edit({ type: 'ovens', batchId, ovenIds: [out.ovenId] }));
+      return offer(words.out.oven(say.oven(out.ovenId)), words.sure(Math.round(100 * out.chance)), () => edit({ type: 'ovens', batchId, ovenIds: [out.ovenId] }));
     case 'pinAt':
       return offer(words.out.pinAt(BLOCK_WORD[out.step], say.at(out.startMs)), '', () => edit({ type: 'pin', batchId, blockId: out.blockId, startMs: out.startMs }));
     case 'unpin':
@@ -196,7 +215,7 @@ function WayOut({ batch, out }: { batch: DayBatchDocument; out: WayOutView }) {
       return <li className="py-2">{words.out.hands(spansWords(out.spans, say))}</li>;
     case 'lever': {
       const made = leverWords(out.lever);
-      return offer(words.out.lever(made[0]!.toUpperCase() + made.slice(1), say.at(out.startMs)), words.taste(out.tasteCost), () => edit({ type: 'levers', batchId, levers: [...new Set([...batch.levers, ...kindsOf(out.lever)])] }));
+      return offer(words.out.lever(made[0]!.toUpperCase() + made.slice(1), say.at(out.startMs)), [words.taste(out.tasteCost), words.sure(Math.round(100 * out.chance))].filter(Boolean).join('; '), () => edit({ type: 'levers', batchId, levers: [...new Set([...batch.levers, ...kindsOf(out.lever)])] }));
     }
   }
 } // prettier-ignore

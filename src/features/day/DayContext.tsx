@@ -83,6 +83,10 @@ export function useDayWords() {
             batch(beforeId),
           );
         }
+        case 'soften':
+          return words.soften(
+            each.lines.map(({ name, massG }) => words.softenLine(units.mass(massG), name)).join(', '),
+          );
         case 'block': {
           const { feed, takeOut } = each;
           if (takeOut) return words.takeOut(takeOut.pieces, PUT_BY_WORD[takeOut.as], step(each));

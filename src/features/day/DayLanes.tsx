@@ -1,8 +1,9 @@
 'use client';
 import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
-import { Pin } from 'lucide-react';
-import { useEffect, useId, type KeyboardEvent } from 'react';
+import { Pin, TriangleAlert } from 'lucide-react';
+import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { BatchView, BlockView, DayView, OvenView } from '@/core/day/dayView';
+import { formatDuration } from '@/core/units';
 import { cx } from '@/ui/cx';
 import { useWidth } from '@/ui/useWidth';
 import { words } from '@/wording/screens/day/DayLanes';
@@ -41,12 +42,16 @@ export function DayLanes({ view, chosen, onChoose }: DayLanesProps) {
   const hintId = useId();
   // what comes first may be tomorrow's
   const firstMs = Math.min(...view.batches.flatMap(({ blocks }) => blocks.flatMap(({ endMs, startMs }) => (endMs > nowMs ? [startMs] : []))));
-  const anchor = x(Number.isFinite(firstMs) && firstMs > nowMs + 4 * HOUR_MS ? firstMs : nowMs);
+  const anchor = Math.max(0, x(Number.isFinite(firstMs) && firstMs > nowMs + 4 * HOUR_MS ? firstMs : nowMs) - 1.5 * LEAST_HOUR_PX);
+  const shown = useRef(0);
   useEffect(() => {
-    // once: whoever looks elsewhere wants to stay there
-    frame?.scrollTo({ left: Math.max(0, anchor - 1.5 * LEAST_HOUR_PX) });
+    // whoever looks elsewhere wants to stay there
+    if (!frame || Math.abs(frame.scrollLeft - shown.current) > 2) return;
+    frame.scrollTo({ left: anchor });
+    shown.current = frame.scrollLeft;
+    // only where there is another plan: the clock alone scrolls nothing
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [frame]);
+  }, [frame, view]);
   const move = (batchId: string, block: BlockView, byMs: number) => {
     const startMs = Math.round((block.startMs + byMs) / SLOT_MS) * SLOT_MS;
     if (startMs !== block.startMs) edit({ type: 'pin', batchId, blockId: block.id, startMs });
@@ -68,7 +73,7 @@ export function DayLanes({ view, chosen, onChoose }: DayLanesProps) {
           <Hours fromMs={span.fromMs} toMs={span.toMs} x={x} />
           <Hands view={view} x={x} toMs={span.toMs} fromMs={span.fromMs} />
           {view.batches.map((batch) => (
-            <BatchLane key={batch.id} batch={batch} x={x} chosen={chosen} onChoose={onChoose} move={move} hintId={hintId} />
+            <BatchLane key={batch.id} batch={batch} x={x} toMs={span.toMs} chosen={chosen} onChoose={onChoose} move={move} hintId={hintId} />
           ))}
           {view.ovens.filter(({ points }) => points.length > 0).map((oven) => (
             <OvenLane key={oven.id} oven={oven} x={x} width={width} />
@@ -116,6 +121,7 @@ const midnight = (clock: string): boolean => clock === '00:00' || clock === '12:
 
 /** Who is there, and when somebody is busy. */
 function Hands({ view, x, fromMs, toMs }: { view: DayView; x: X; fromMs: number; toMs: number }) {
+  const say = useDayWords();
   const free = [...view.hands].sort((a, b) => a.fromMs - b.fromMs);
   const away: { fromMs: number; toMs: number }[] = [];
   let until = fromMs;
@@ -124,6 +130,7 @@ function Hands({ view, x, fromMs, toMs }: { view: DayView; x: X; fromMs: number;
     until = Math.max(until, each.toMs);
   }
   if (until < toMs) away.push({ fromMs: until, toMs });
+  const lacking = view.batches.flatMap(({ id, collision }) => (collision?.cause.kind === 'hands' ? collision.cause.spans.map((each) => ({ batchId: id, ...each })) : []));
   const busy = view.batches.flatMap(({ id, blocks }) => blocks.flatMap(({ id: blockId, hands }) => hands.map((each, at) => ({ ...each, key: `${id} ${blockId} ${at}` }))));
   return (
     <div className="flex border-b border-rule">
@@ -139,6 +146,14 @@ function Hands({ view, x, fromMs, toMs }: { view: DayView; x: X; fromMs: number;
         {free.filter(({ unwanted }) => unwanted).map((each) => (
           <span key={each.fromMs} title={words.unwanted} className="absolute top-0 h-1.5 bg-edge" style={{ left: x(each.fromMs), width: x(each.toMs) - x(each.fromMs) }} />
         ))}
+        {lacking.map(({ batchId, fromMs: from, toMs: to }) => {
+          const told = words.handsFor(say.batch(batchId));
+          return (
+            <span key={`${batchId} ${from}`} title={told} className="absolute top-0 bottom-0 border-x-2 border-alarm bg-alarm-wash" style={{ left: x(from), width: Math.max(8, x(to) - x(from)) }}>
+              <span className="sr-only">{told}</span>
+            </span>
+          );
+        })}
         {busy.map(({ key, fromMs: from, toMs: to }) => (
           <span key={key} aria-hidden className="absolute top-3 h-3 rounded-sm bg-ink" style={{ left: x(from), width: Math.max(3, x(to) - x(from) - 1) }} />
         ))}
@@ -150,25 +165,34 @@ function Hands({ view, x, fromMs, toMs }: { view: DayView; x: X; fromMs: number;
 interface BatchLaneProps {
   readonly batch: BatchView;
   readonly x: X;
+  readonly toMs: number;
   readonly chosen: Chosen | null;
   readonly onChoose: (chosen: Chosen | null) => void;
   readonly move: (batchId: string, block: BlockView, byMs: number) => void;
   readonly hintId: string;
 }
 
-function BatchLane({ batch, x, chosen, onChoose, move, hintId }: BatchLaneProps) {
+function BatchLane({ batch, x, toMs, chosen, onChoose, move, hintId }: BatchLaneProps) {
   const say = useDayWords();
+  const { day } = useDayValue();
+  const { collision, readyMs } = batch;
+  const promiseMs = day.batches.find(({ id }) => id === batch.id)?.ready?.toMs;
+  const late = collision && (collision.lateMs === null ? words.noPlace : words.late(formatDuration(collision.lateMs / 1000)));
   return (
     <div className="flex border-b border-rule">
       <Label>
         <span className="line-clamp-2 text-sm leading-tight font-semibold">{say.batch(batch.id)}</span>
-        {batch.readyMs !== null && <span className="text-xs text-soft">{say.at(batch.readyMs)}</span>}
+        {readyMs !== null && <span className="text-xs text-soft">{say.at(readyMs)}</span>}
+        {late && <span className="flex items-center gap-1 text-xs font-semibold text-alarm"><TriangleAlert size={12} aria-hidden className="shrink-0" />{late}</span>}
       </Label>
-      <div className="flex-1 py-1">
+      <div className="relative flex-1 py-1">
+        {late && readyMs !== null && promiseMs !== undefined && readyMs > promiseMs && (
+          <span className="absolute top-0 bottom-0 border-l-2 border-alarm bg-alarm-wash" title={late} style={{ left: x(promiseMs), width: x(readyMs) - x(promiseMs) }} />
+        )}
         {rowsOf(batch).map((row, at) => (
           <div key={at} className="relative h-11">
             {row.map((block) => (
-              <Block key={block.id} batchId={batch.id} block={block} x={x} hintId={hintId} move={move}
+              <Block key={block.id} batchId={batch.id} block={block} x={x} toMs={toMs} hintId={hintId} move={move}
                 chosen={chosen?.batchId === batch.id && chosen.blockId === block.id} onChoose={() => onChoose({ batchId: batch.id, blockId: block.id })} />
             ))}
           </div>
@@ -183,13 +207,14 @@ interface BlockProps {
   readonly batchId: string;
   readonly block: BlockView;
   readonly x: X;
+  readonly toMs: number;
   readonly chosen: boolean;
   readonly onChoose: () => void;
   readonly move: (batchId: string, block: BlockView, byMs: number) => void;
   readonly hintId: string;
 }
 
-function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps) {
+function Block({ batchId, block, x, toMs, chosen, onChoose, move, hintId }: BlockProps) {
   const say = useDayWords();
   const edit = useDayEdit();
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `${batchId} ${block.id}`, data: { batchId, block }, disabled: block.state !== 'todo' });
@@ -209,7 +234,7 @@ function Block({ batchId, block, x, chosen, onChoose, move, hintId }: BlockProps
   return (
     <>
       {block.latestMs !== null && block.state === 'todo' && block.latestMs > block.startMs && (
-        <span aria-hidden className="absolute bottom-0 border-b-2 border-dotted border-edge" style={{ left: x(block.startMs), width: x(block.latestMs) - x(block.startMs) }} />
+        <span aria-hidden className="absolute bottom-0 border-b-2 border-dotted border-edge" style={{ left: x(block.startMs), width: x(Math.min(block.latestMs, toMs)) - x(block.startMs) }} />
       )}
       <button
         ref={setNodeRef}

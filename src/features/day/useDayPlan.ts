@@ -34,7 +34,7 @@ const SLOT_MS = 300_000;
 const wantedOf = ({ batches, notHot }: DayDocument): string =>
   JSON.stringify([
     notHot,
-    batches.map(({ at, variantId: _, ...wanted }) => [wanted, Object.keys(at).length > 0]),
+    batches.map(({ at, variantId: _, softens: __, ...wanted }) => [wanted, Object.keys(at).length > 0]),
   ]);
 
 /**

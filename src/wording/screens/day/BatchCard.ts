@@ -19,6 +19,7 @@ export const words = {
   wanted: (when: string) => `Wanted ${when}`,
   itsBake: 'The bake it is of',
   noPlace: 'It finds no place',
+  looking: 'Looking for its place …',
   late: (by: string) => `${by} late`,
   asWritten: 'Made as written',
   made: {
@@ -54,6 +55,10 @@ export const words = {
     unpin: 'Let go of what is pinned',
   },
   taste: (cost: number) => (cost === 0 ? '' : cost <= 2 ? 'hardly tasted' : cost <= 4 ? 'can be tasted' : 'tastes of it'),
+  surer: (by: string) => `To be surer: ready ${by} sooner`,
+  spare: (by: string) => `Planned to be ready ${by} sooner, to be surer.`,
+  noSpare: 'As late as it can be',
+  sure: (percent: number) => `in time on ${percent} of 100 such days`,
   and: ' and ',
   pieces: 'Pieces',
   times: 'Times the formula',

@@ -1,5 +1,8 @@
 /** What the screen says. */
 export const words = {
+  late: (by: string) => `${by} late`,
+  noPlace: 'It finds no place',
+  handsFor: (bread: string) => `Hands asked for by ${bread}, and nobody is there`,
   lanes: 'Lanes by dough, oven and hands, on one clock',
   hands: 'Hands',
   nobody: 'Nobody is there',

@@ -25,6 +25,8 @@ export const words = {
   look: (step: string) => `Look at the ${step.toLowerCase()}`,
   feed: (name: string, seed: string, flour: string, water: string) => `Feed ${name}: ${seed} of it, ${flour} flour, ${water} water`,
   takeOut: (pieces: number, as: string, step: string) => `Take out ${pieces}, ${as}: ${step.toLowerCase()}`,
+  soften: (lines: string) => `Take out of the fridge, to soften: ${lines}`,
+  softenLine: (mass: string, name: string) => `${mass} ${name.toLowerCase()}`,
   keep: (name: string, kept: string, flour: string, water: string) => `Feed ${name}: keep ${kept}, add ${flour} flour and ${water} water`,
   keepNobody: 'nobody is there when it is due',
   lookRipe: 'Look whether the starter is ripe',

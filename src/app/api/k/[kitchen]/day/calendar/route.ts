@@ -50,6 +50,8 @@ export const GET = (_request: Request, { params }: KitchenParams): Promise<Respo
         if (beforeId === null) return words.cleanAfterWheat(words.own(life.value.shared?.own ?? []));
         return words.cleanBefore(allergens.map((each) => ALLERGEN_WORD[each]).join(', '), nameOf(beforeId));
       }
+      if (call.kind === 'soften')
+        return `${words.soften(call.lines.map(({ name, massG }) => words.softenLine(grams(massG), name)).join(', '))}: ${nameOf(call.batchId)}`;
       if (call.kind === 'block' && call.takeOut)
         return `${words.takeOut(call.takeOut.pieces, PUT_BY_WORD[call.takeOut.as], call.title || BLOCK_WORD[call.step])}: ${nameOf(call.batchId)}`;
       if (call.kind === 'block' && call.feed) {
