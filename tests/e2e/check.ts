@@ -4,18 +4,21 @@ import { expect, type Page } from '@playwright/test';
 /**
  * Nothing that axe knows is wrong (WCAG 2.2 AA), no text is too small, nothing is wider than the screen.
  *
+ * @param rules only these of axe's; absent: all
  * @param sameElsewhere an attribute of targets as small as what they draw, that have an equal of full size on the page (WCAG 2.5.8, Equivalent)
  */
 export async function check(
   page: Page,
-  { sameElsewhere = null }: { readonly sameElsewhere?: string | null } = {},
+  {
+    sameElsewhere = null,
+    rules = null,
+  }: { readonly sameElsewhere?: string | null; readonly rules?: string[] | null } = {},
 ): Promise<void> {
   // no page has frames, and only what is wrong is looked at: a third of the time
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode(true)
-    .options({ resultTypes: ['violations'] })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+  const { violations } = await (
+    rules ? axe.withRules(rules) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+  ).analyze();
   expect(
     violations.flatMap(({ id, nodes }) => {
       const isSmall = id === 'target-size' && sameElsewhere !== null;

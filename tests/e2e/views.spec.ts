@@ -1,61 +1,57 @@
 import { check } from './check';
 import { awake, copyOf, expect, startBake, test } from './kitchen';
+import type { Page } from '@playwright/test';
 
-for (const light of ['day', 'dim'] as const) {
-  for (const [width, height] of [
-    [1280, 800],
-    [320, 640],
-  ] as const) {
-    test(`every view can be read by everybody: ${light}, ${width} wide`, async ({
-      page,
-      context,
-      baseURL,
-    }) => {
-      test.slow();
-      await context.addCookies([{ name: 'crumb-view', value: `${light}.g.C`, url: baseURL ?? '' }]);
-      await page.setViewportSize({ width, height });
-      const id = await copyOf(page, 'Sorghum and teff baton');
-      await expect(page.getByTestId('slice')).toBeVisible();
-      await check(page);
-      const bake = await startBake(page, id);
-      const logged = await page.request
-        .get('/logbook')
-        .then(async (answer) => /\/logbook\/([0-9a-f-]{36})/.exec(await answer.text())?.[1]);
-      for (const path of [
-        '/',
-        '/kitchens',
-        '/kitchens/new',
-        '/formulas',
-        `/formulas/${id}/method`,
-        `/formulas/${id}/timeline`,
-        `/formulas/${id}/notes`,
-        `/formulas/${id}/batch`,
-        `/bench/${bake}`,
-        `/bench/${bake}?at=steps`,
-        `/bench/${bake}?at=log`,
-        `/formulas/${id}/story`,
-        '/formulas/read',
-        '/ingredients?look=potato-starch&beside=potato-flour',
-        '/kit',
-        '/logbook',
-        `/logbook/${logged}`,
-        '/k/-/help',
-      ]) {
-        await page.goto(path);
-        await expect(page.locator('main')).not.toBeEmpty();
-        await expect(page.locator('main button:visible, main a:visible').first()).toBeVisible();
-        await check(page);
-      }
-      await page.request.post(`/api/k/-/bakes/${bake}/taps`, {
-        data: {
-          taps: [
-            { eventId: crypto.randomUUID(), agoMs: 0, action: { type: 'abandoned', reason: 'only a look' } },
-          ],
-        },
-      });
+/** What light and width can change of a page that is there: the rest is the same page, and is looked at once. */
+const BY_LIGHT = ['color-contrast', 'link-in-text-block'];
+const BY_WIDTH = [...BY_LIGHT, 'target-size', 'scrollable-region-focusable'];
+
+/** By day and dim, wide and narrow. */
+async function checkAll(page: Page): Promise<void> {
+  // what fades from one to the other has no colour of its own
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  const light = (name: 'day' | 'dim') => page.evaluate((to) => document.documentElement.setAttribute('data-light', to), name);
+  await check(page);
+  await light('dim');
+  await check(page, { rules: BY_LIGHT });
+  await page.setViewportSize({ width: 320, height: 640 });
+  await check(page);
+  await light('day');
+  await check(page, { rules: BY_WIDTH });
+  await page.setViewportSize({ width: 1280, height: 800 });
+} // prettier-ignore
+
+/** The addresses of all views, halved: two browsers look at them beside one another. */
+const HALVES: readonly ((ids: { readonly formula: string; readonly bake: string; readonly logged: string }) => readonly string[])[] = [
+  ({ formula, bake }) => ['/', '/kitchens', '/kitchens/new', '/formulas', `/formulas/${formula}/method`, `/formulas/${formula}/timeline`, `/formulas/${formula}/notes`, `/formulas/${formula}/batch`, `/bench/${bake}`],
+  ({ formula, bake, logged }) => [`/bench/${bake}?at=steps`, `/bench/${bake}?at=log`, `/formulas/${formula}/story`, '/formulas/read', '/ingredients?look=potato-starch&beside=potato-flour', '/kit', '/logbook', `/logbook/${logged}`, '/k/-/help'],
+]; // prettier-ignore
+
+for (const [half, paths] of HALVES.entries())
+  test(`every view can be read by everybody, by day and dim, wide and narrow: half ${half + 1}`, async ({
+    page,
+  }) => {
+    test.slow();
+    const formula = await copyOf(page, 'Sorghum and teff baton');
+    await expect(page.getByTestId('slice')).toBeVisible();
+    if (half === 0) await checkAll(page);
+    const bake = await startBake(page, formula);
+    const logbook = await (await page.request.get('/logbook')).text();
+    const logged = /\/logbook\/([0-9a-f-]{36})/.exec(logbook)?.[1] ?? '';
+    for (const path of paths({ formula, bake, logged })) {
+      await page.goto(path);
+      await expect(page.locator('main')).not.toBeEmpty();
+      await expect(page.locator('main button:visible, main a:visible').first()).toBeVisible();
+      await checkAll(page);
+    }
+    await page.request.post(`/api/k/-/bakes/${bake}/taps`, {
+      data: {
+        taps: [
+          { eventId: crypto.randomUUID(), agoMs: 0, action: { type: 'abandoned', reason: 'only a look' } },
+        ],
+      },
     });
-  }
-}
+  });
 
 test('the keys work and are listed; dialogs give the focus back', async ({ page }) => {
   await page.goto('/k/larkspur-lock');
