@@ -30,7 +30,7 @@ export async function dayBakes(context: Context, { batches }: DayDocument): Prom
       const { id, sheet } = found.value;
       const { startedAtMs, endedAtMs, steps } = stateOf(found.value);
       const calls = Object.fromEntries(
-        [...steps].map(([stepId, { doneAtMs, timer }]) => [stepId, { startMs: timer?.startedAtMs ?? null, doneMs: doneAtMs }]),
+        [...steps].map(([stepId, { doneAtMs, skippedAtMs, timer }]) => [stepId, { startMs: timer?.startedAtMs ?? null, doneMs: doneAtMs ?? skippedAtMs }]),
       );
       return [[id, { sheet, startedMs: startedAtMs, endedMs: endedAtMs, calls } satisfies BakeProgress]];
     }),

@@ -8,6 +8,18 @@ export function wordTap(action: BakeAction): string {
       return `Weighed ${action.massG} g (line ${action.lineId})`;
     case 'unweighed':
       return `Weighing taken back (line ${action.lineId})`;
+    case 'weighedPart':
+      return `Weighed ${action.massG} g, a part (line ${action.lineId})`;
+    case 'leftOut':
+      return `Left out (line ${action.lineId})`;
+    case 'mended':
+      return `A wrong amount answered (line ${action.lineId})`;
+    case 'stepSkipped':
+      return `Step skipped (${action.stepId})`;
+    case 'notYet':
+      return `Not yet, again in ${formatClock(action.againS)}`;
+    case 'reading':
+      return `Thermometer: ${action.tempC} °C`;
     case 'added':
       return `Added ${action.massG} g of ${action.ingredientId}`;
     case 'lotUsed':

@@ -3,7 +3,7 @@ import type { BatchSheet } from '../batch/batchSheet';
 import type { Formula } from '../formula/formula';
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import type { BakeState } from './bakeState';
+import { targetG, type BakeState } from './bakeState';
 
 /**
  * What the dough really was: actual grams where something was weighed, planned ones elsewhere, plus everything added
@@ -22,8 +22,8 @@ export function actualStages(sheet: BatchSheet, state: BakeState): Formula['stag
       name,
       // what was held back, or is for the day it is taken out, is in it only if it was weighed in
       lines: lines
-        .filter((each) => isAskedFor(each) || state.weighed.has(each.id))
-        .map((each) => line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? each.massG)),
+        .filter((each) => state.weighed.has(each.id) || (isAskedFor(each) && !state.leftOut.has(each.id)))
+        .map((each) => line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? targetG(each, state))),
     })),
     {
       id: 'added',

@@ -13,6 +13,13 @@ const durationS = z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMIT
 /** A dough that fell back below where it began, and one that tripled and more. */
 export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
 
+/** What can be done about a wrong amount. */
+export const MENDS = ['carryOn', 'addRest', 'takeOut', 'balance', 'moreOfAll', 'lessOfAll'] as const;
+/** What a thermometer is held into. */
+export const READING_OF = ['dough', 'water', 'room', 'oil', 'oven', 'core'] as const;
+/** A freezer, and a stone for pizza. */
+export const READING_C = { min: -30, max: 550 } as const;
+
 /**
  * Everything that can happen to a bake. The same shape is the command a screen sends and the event that is saved: what
  * was done is what is remembered. Saved ones are never changed; a correction is one more event.
@@ -20,6 +27,17 @@ export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
 export const bakeActionSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('weighed'), lineId: localIdSchema, massG }),
   z.strictObject({ type: z.literal('unweighed'), lineId: localIdSchema }),
+  /** Some of a line is in, the rest comes: parts add up. */
+  z.strictObject({ type: z.literal('weighedPart'), lineId: localIdSchema, massG }),
+  /** It stays out, and that is meant. */
+  z.strictObject({ type: z.literal('leftOut'), lineId: localIdSchema }),
+  /** What was weighed wrong is answered: so much of these lines is meant to be in from now on. */
+  z.strictObject({
+    type: z.literal('mended'),
+    lineId: localIdSchema,
+    by: z.enum(MENDS),
+    targets: z.array(z.strictObject({ lineId: localIdSchema, massG })).min(1).max(FORMULA_LIMITS.linesPerStage * 2),
+  }),
   /** Something went in that the sheet did not ask for: "two spoons of flour, it was too wet". */
   z.strictObject({
     type: z.literal('added'),
@@ -47,6 +65,17 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
   }),
   z.strictObject({ type: z.literal('stepDone'), stepId: localIdSchema }),
   z.strictObject({ type: z.literal('stepReopened'), stepId: localIdSchema }),
+  /** It was not done, and will not be: that is not the same as done. */
+  z.strictObject({ type: z.literal('stepSkipped'), stepId: localIdSchema }),
+  /** Its time is up and it is not there yet: to be looked at again in so long. */
+  z.strictObject({ type: z.literal('notYet'), stepId: localIdSchema, againS: durationS }),
+  /** What a thermometer said; of the room or an oven it belongs to no step. */
+  z.strictObject({
+    type: z.literal('reading'),
+    of: z.enum(READING_OF),
+    tempC: z.number().min(READING_C.min).max(READING_C.max),
+    stepId: localIdSchema.nullable(),
+  }),
   z.strictObject({ type: z.literal('timerStarted'), stepId: localIdSchema, durationS }),
   z.strictObject({
     type: z.literal('timerChanged'),

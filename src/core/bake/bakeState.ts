@@ -3,7 +3,7 @@ import type { BatchLine, BatchSheet } from '../batch/batchSheet';
 import { purposeOf } from '../formula/parts';
 import type { Band } from '../consistency/parameters';
 import { never } from '../result';
-import type { BakeAction, BakeEvent } from './bakeEvent';
+import type { BakeAction, BakeEvent, MENDS, READING_OF } from './bakeEvent';
 import type { Outcome } from './outcome';
 
 interface Weighing {
@@ -21,6 +21,8 @@ export interface Timer {
 
 interface StepProgress {
   readonly doneAtMs: number | null;
+  /** Not done, and not to be done any more: `doneAtMs` is null then. */
+  readonly skippedAtMs: number | null;
   readonly timer: Timer | null;
 }
 
@@ -28,6 +30,21 @@ interface Addition {
   readonly ingredientId: string;
   readonly massG: number;
   readonly note: string;
+  readonly atMs: number;
+}
+
+/** What a thermometer said. */
+export interface Reading {
+  readonly of: (typeof READING_OF)[number];
+  readonly tempC: number;
+  readonly stepId: string | null;
+  readonly atMs: number;
+}
+
+/** What was done about a wrong amount. */
+export interface Mended {
+  readonly lineId: string;
+  readonly by: (typeof MENDS)[number];
   readonly atMs: number;
 }
 
@@ -49,6 +66,16 @@ export interface Feeling {
 export interface BakeState {
   readonly startedAtMs: number;
   readonly weighed: ReadonlyMap<string, Weighing>;
+  /** What is in of a line whose rest comes, in the order it went in, g. */
+  readonly parts: ReadonlyMap<string, readonly number[]>;
+  /** Lines that stay out because somebody said so. */
+  readonly leftOut: ReadonlySet<string>;
+  /** How much of a line is meant to be in, where that is no longer what the sheet says, g. */
+  readonly targets: ReadonlyMap<string, number>;
+  /** Lines that are in, but not as much as is meant by now. */
+  readonly dueAgain: ReadonlySet<string>;
+  readonly mends: readonly Mended[];
+  readonly readings: readonly Reading[];
   readonly additions: readonly Addition[];
   /** Bags that were other than the sheet says, by ingredient; null: none that is told apart. */
   readonly lots: ReadonlyMap<string, string | null>;
@@ -77,6 +104,12 @@ export interface BakeState {
 const startedBake = (startedAtMs: number): BakeState => ({
   startedAtMs,
   weighed: new Map(),
+  parts: new Map(),
+  leftOut: new Set(),
+  targets: new Map(),
+  dueAgain: new Set(),
+  mends: [],
+  readings: [],
   additions: [],
   lots: new Map(),
   steps: new Map(),
@@ -93,7 +126,7 @@ const startedBake = (startedAtMs: number): BakeState => ({
   lastSeq: 0,
 });
 
-const noProgress: StepProgress = { doneAtMs: null, timer: null };
+const noProgress: StepProgress = { doneAtMs: null, skippedAtMs: null, timer: null };
 
 const withStep = (
   state: BakeState,
@@ -107,7 +140,40 @@ const withStep = (
 function afterWeighing(state: BakeState, lineId: string, massG: number, atMs: number): BakeState {
   const old = state.weighed.get(lineId);
   const before = old ? [...old.before, { massG: old.massG, atMs: old.atMs }] : [];
-  return { ...state, weighed: new Map(state.weighed).set(lineId, { massG, atMs, before }) };
+  return {
+    ...state,
+    weighed: new Map(state.weighed).set(lineId, { massG, atMs, before }),
+    ...withoutLine(state, lineId),
+  };
+}
+
+/** Nothing of it is in by halves, left out, or due once more. */
+function withoutLine({ parts, leftOut, dueAgain }: BakeState, lineId: string) {
+  const others = (ids: ReadonlySet<string>) => new Set([...ids].filter((id) => id !== lineId));
+  return {
+    parts: new Map([...parts].filter(([id]) => id !== lineId)),
+    leftOut: others(leftOut),
+    dueAgain: others(dueAgain),
+  };
+}
+
+/** Half of the smallest step a scale shows: nearer to its target nothing is weighed again. */
+const AS_GOOD_G = 0.05;
+
+function afterMending(
+  state: BakeState,
+  { lineId, by, targets }: Extract<BakeAction, { type: 'mended' }>,
+  atMs: number,
+): BakeState {
+  const aims = new Map(state.targets);
+  const dueAgain = new Set(state.dueAgain);
+  for (const each of targets) {
+    aims.set(each.lineId, each.massG);
+    const weighed = state.weighed.get(each.lineId);
+    if (weighed && Math.abs(weighed.massG - each.massG) > AS_GOOD_G) dueAgain.add(each.lineId);
+    else dueAgain.delete(each.lineId);
+  }
+  return { ...state, targets: aims, dueAgain, mends: [...state.mends, { lineId, by, atMs }] };
 }
 
 function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeState {
@@ -117,7 +183,20 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
     case 'unweighed': {
       const weighed = new Map(state.weighed);
       weighed.delete(action.lineId);
-      return { ...state, weighed };
+      return { ...state, weighed, ...withoutLine(state, action.lineId) };
+    }
+    case 'weighedPart': {
+      const { lineId, massG } = action;
+      const parts = new Map(state.parts).set(lineId, [...(state.parts.get(lineId) ?? []), massG]);
+      return { ...state, ...withoutLine(state, lineId), parts };
+    }
+    case 'leftOut':
+      return { ...state, leftOut: new Set([...state.leftOut, action.lineId]) };
+    case 'mended':
+      return afterMending(state, action, atMs);
+    case 'reading': {
+      const { of, tempC, stepId } = action;
+      return { ...state, readings: [...state.readings, { of, tempC, stepId, atMs }] };
     }
     case 'added': {
       const { ingredientId, massG, note } = action;
@@ -128,11 +207,27 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
     case 'stepDone':
       return withStep(state, action.stepId, (step) => ({
         doneAtMs: atMs,
+        skippedAtMs: null,
         timer:
           step.timer && step.timer.stoppedAtMs === null ? { ...step.timer, stoppedAtMs: atMs } : step.timer,
       }));
     case 'stepReopened':
-      return withStep(state, action.stepId, (step) => ({ ...step, doneAtMs: null }));
+      return withStep(state, action.stepId, (step) => ({ ...step, doneAtMs: null, skippedAtMs: null }));
+    case 'stepSkipped':
+      return withStep(state, action.stepId, ({ timer }) => ({
+        doneAtMs: null,
+        skippedAtMs: atMs,
+        timer: timer?.stoppedAtMs === null ? { ...timer, stoppedAtMs: atMs } : timer,
+      }));
+    case 'notYet':
+      return withStep(state, action.stepId, (step) => ({
+        ...step,
+        timer: {
+          startedAtMs: step.timer?.startedAtMs ?? atMs,
+          durationS: Math.max(0, Math.round((atMs - (step.timer?.startedAtMs ?? atMs)) / 1000)) + action.againS,
+          stoppedAtMs: null,
+        },
+      }));
     case 'timerStarted':
       return withStep(state, action.stepId, (step) => ({
         ...step,
@@ -232,12 +327,24 @@ function turnOf(sheet: BatchSheet, stage: BatchSheet['stages'][number], line: Ba
   return isLater(stage) ? Infinity : -1;
 }
 
+/** Asked for, and neither in nor left out; or in, but not as much as is meant by now. */
+const isOpen = (line: BatchLine, { weighed, leftOut, dueAgain }: BakeState): boolean =>
+  dueAgain.has(line.id) || (isAskedFor(line) && !weighed.has(line.id) && !leftOut.has(line.id));
+
+/** How much of a line is meant to be in, g. */
+export const targetG = ({ id, massG }: Pick<BatchLine, 'id' | 'massG'>, state: BakeState): number =>
+  state.targets.get(id) ?? massG;
+
+/** What of a line is in already, g: weighed, or in parts. */
+export const inAlreadyG = (lineId: string, { weighed, parts }: BakeState): number =>
+  weighed.get(lineId)?.massG ?? (parts.get(lineId) ?? []).reduce((sum, massG) => sum + massG, 0);
+
 /** Lines not ticked yet: those whose turn has come, in that order; those of a later step. What is held back, or for another day, is never asked for. */
 export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchLine[]; later: BatchLine[] } {
   const step = sheet.steps.findIndex(({ id }) => !isStepDone(state, id));
   const open = sheet.stages.flatMap((stage) =>
     stage.lines
-      .filter((line) => isAskedFor(line) && !state.weighed.has(line.id))
+      .filter((line) => isOpen(line, state))
       .map((line) => ({ line, turn: turnOf(sheet, stage, line) })),
   );
   const due = open.filter(({ turn }) => turn <= (step < 0 ? Infinity : step));
@@ -248,16 +355,22 @@ export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchL
 }
 
 /** How much of what is asked for is in; what was held back counts once it went in after all. */
-export function weighedCount(sheet: BatchSheet, { weighed }: BakeState): { done: number; of: number } {
+export function weighedCount(
+  sheet: BatchSheet,
+  { weighed, leftOut, dueAgain }: BakeState,
+): { done: number; of: number } {
   const lines = sheet.stages.flatMap((stage) => stage.lines);
   return {
-    done: weighed.size,
-    of: lines.filter((line) => isAskedFor(line) || weighed.has(line.id)).length,
+    done: [...weighed.keys()].filter((id) => !dueAgain.has(id)).length,
+    of: lines.filter((line) => weighed.has(line.id) || (isAskedFor(line) && !leftOut.has(line.id))).length,
   };
 }
 
-export const isStepDone = (state: BakeState, stepId: string): boolean =>
-  (state.steps.get(stepId)?.doneAtMs ?? null) !== null;
+/** Over for this bake: done, or skipped. */
+export function isStepDone(state: BakeState, stepId: string): boolean {
+  const { doneAtMs = null, skippedAtMs = null } = state.steps.get(stepId) ?? {};
+  return doneAtMs !== null || skippedAtMs !== null;
+}
 
 export function nextThing(sheet: BatchSheet, state: BakeState): NextThing {
   if (state.endedAtMs !== null) return { kind: 'ended' };

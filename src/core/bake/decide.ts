@@ -3,7 +3,7 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import { STEP_LIMITS } from '../method/step';
 import { never, ok, refuse, type Result } from '../result';
 import type { BakeAction } from './bakeEvent';
-import { isRunning, type BakeState } from './bakeState';
+import { isRunning, isStepDone, type BakeState } from './bakeState';
 import { lotsOf } from './lotsOf';
 import { leftoversOf, stockOf } from './stock';
 
@@ -60,7 +60,24 @@ export function decide(
         : ok(action);
     }
     case 'unweighed':
-      return state.weighed.has(action.lineId) ? ok(action) : refuse('notDoneYet', 'lineId');
+      return state.weighed.has(action.lineId) || state.parts.has(action.lineId) || state.leftOut.has(action.lineId)
+        ? ok(action)
+        : refuse('notDoneYet', 'lineId');
+    case 'weighedPart':
+      if (!line(action.lineId)) return refuse('unknownLine', 'lineId');
+      return state.weighed.has(action.lineId) ? refuse('alreadyDone', 'lineId') : ok(action);
+    case 'leftOut':
+      if (!line(action.lineId)) return refuse('unknownLine', 'lineId');
+      return state.weighed.has(action.lineId) || state.leftOut.has(action.lineId)
+        ? refuse('alreadyDone', 'lineId')
+        : ok(action);
+    case 'mended': {
+      if (!line(action.lineId)) return refuse('unknownLine', 'lineId');
+      const unknown = action.targets.findIndex(({ lineId }) => !line(lineId));
+      return unknown === -1 ? ok(action) : refuse('unknownLine', `targets.${unknown}.lineId`);
+    }
+    case 'reading':
+      return action.stepId === null || step(action.stepId) ? ok(action) : refuse('unknownStep', 'stepId');
     case 'added':
       return book.has(action.ingredientId) ? ok(action) : refuse('unknownIngredient', 'ingredientId');
     case 'stepDone':
@@ -68,7 +85,13 @@ export function decide(
       return state.steps.get(action.stepId)?.doneAtMs == null ? ok(action) : refuse('alreadyDone', 'stepId');
     case 'stepReopened':
       if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
-      return state.steps.get(action.stepId)?.doneAtMs == null ? refuse('notDoneYet', 'stepId') : ok(action);
+      return isStepDone(state, action.stepId) ? ok(action) : refuse('notDoneYet', 'stepId');
+    case 'stepSkipped':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      return isStepDone(state, action.stepId) ? refuse('alreadyDone', 'stepId') : ok(action);
+    case 'notYet':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      return isStepDone(state, action.stepId) ? refuse('alreadyDone', 'stepId') : ok(action);
     case 'timerStarted':
       if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
       return isRunning(state.steps.get(action.stepId)?.timer) ? refuse('timerRunning', 'stepId') : ok(action);

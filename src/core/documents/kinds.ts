@@ -50,13 +50,14 @@ export const BAKE_PLAN: DocumentKind<BakePlan> = {
  * What happened before that reads the same. */
 export const BAKE_ACTION: DocumentKind<BakeAction> = {
   name: 'bakeAction',
-  version: 5,
+  version: 6,
   schema: bakeActionSchema,
   upgrades: {
     1: (action) => action,
     2: (action) => action,
     3: (action) => action,
     4: (action) => action,
+    5: (action) => action,
   },
 };
 

@@ -1,0 +1,240 @@
+import type { BatchLine, BatchSheet } from '../batch/batchSheet';
+import { consistencyOf, liquidForG, type Consistency } from '../consistency/consistency';
+import type { Band } from '../consistency/parameters';
+import { isDoughStage, type Formula } from '../formula/formula';
+import { formulaTotals } from '../formula/totals';
+import { yeastDose } from '../formula/yeast';
+import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
+import type { IngredientBook } from '../ingredients/ingredientBook';
+import { actualStages } from './actualSheet';
+import { isAskedFor } from '../batch/askedFor';
+import { isStepDone, targetG, type BakeState, type Mended } from './bakeState';
+import { toleranceG } from './weighTolerance';
+
+/** So much more, or less, of a line than it should be. */
+export interface LineTarget {
+  readonly lineId: string;
+  readonly massG: number;
+}
+
+export interface Mend {
+  readonly by: Mended['by'];
+  /** What every line it touches is meant to be by it. */
+  readonly targets: readonly LineTarget[];
+  /** What goes in that was not to, or comes out again or stays out (below 0), by it. */
+  readonly moves: readonly { readonly lineId: string; readonly byG: number }[];
+  /** What dough it makes. */
+  readonly dough: DoughFigures;
+  /** Whole pieces there are more (or fewer) of the size that was planned. */
+  readonly pieces: number;
+}
+
+/** What is said of a dough in a line: null where it has no flour, or none of it. */
+export interface DoughFigures {
+  readonly band: Band | null;
+  readonly hydration: number | null;
+  readonly saltPercent: number | null;
+  /** As fresh yeast, % of the flours. */
+  readonly yeastPercent: number | null;
+}
+
+/** An amount that is not what it should be, what that makes, and what can be done about it. */
+export interface WrongAmount {
+  readonly line: BatchLine;
+  readonly wantedG: number;
+  readonly isG: number;
+  readonly planned: DoughFigures;
+  /** The dough as it will be if all else goes in as it is meant. */
+  readonly now: DoughFigures;
+  readonly mends: readonly Mend[];
+}
+
+/** Twice as much of everything is another batch. */
+const MOST_FACTOR = 1.6;
+const LEAST_FACTOR = 0.4;
+/** What is worked in to mend a dough is at most so much of its flours. */
+const MOST_BALANCE = 0.5;
+/** Of salt that is added with flour less is not weighed, g. */
+const LEAST_SALT_G = 0.2;
+
+type Sheet = Pick<BatchSheet, 'stages' | 'steps' | 'percentBase' | 'pieces' | 'usableDoughG'>;
+
+const withTargets = (state: BakeState, targets: readonly LineTarget[]): BakeState => {
+  const weighed = new Map(state.weighed);
+  for (const { lineId, massG } of targets) weighed.set(lineId, { massG, atMs: 0, before: [] });
+  return { ...state, weighed };
+};
+
+const madeOf = (sheet: Sheet, state: BakeState): Pick<Formula, 'stages' | 'steps' | 'percentBase'> => ({
+  stages: actualStages(sheet as BatchSheet, state),
+  steps: sheet.steps,
+  percentBase: sheet.percentBase,
+});
+
+function figuresOf(sheet: Sheet, state: BakeState, book: IngredientBook): DoughFigures & { readonly consistency: Consistency | null } {
+  const formula = madeOf(sheet, state);
+  const totals = formulaTotals(formula, book);
+  const consistency = consistencyOf(formula, book, totals);
+  return {
+    consistency,
+    band: consistency?.rested.band ?? null,
+    hydration: totals.hydrationAll,
+    saltPercent: totals.saltPercent,
+    yeastPercent: yeastDose(formula, book, totals.floursG)?.freshPercent ?? null,
+  };
+} // prettier-ignore
+
+const plain = ({ band, hydration, saltPercent, yeastPercent }: DoughFigures): DoughFigures => ({
+  band,
+  hydration,
+  saltPercent,
+  yeastPercent,
+});
+
+/** To what the scale of a line shows. */
+const onScale = (massG: number, stepG: number): number => Math.round(Math.round(massG / stepG) * stepG * 100) / 100;
+
+/** Lines of the dough that are asked for, with what they are. */
+const doughOf = (sheet: Sheet, book: IngredientBook): { readonly line: BatchLine; readonly ingredient: Ingredient | undefined }[] =>
+  sheet.stages.filter(isDoughStage).flatMap(({ lines }) => lines.filter(isAskedFor).map((line) => ({ line, ingredient: book.get(line.ingredientId) })));
+
+class Mending {
+  readonly planned: ReturnType<typeof figuresOf>;
+  readonly now: ReturnType<typeof figuresOf>;
+  private readonly dough: ReturnType<typeof doughOf>;
+  /** What is meant to be in of every line that is not yet, g. */
+  private readonly meant: ReadonlyMap<string, number>;
+
+  constructor(
+    private readonly sheet: Sheet,
+    private readonly state: BakeState,
+    private readonly line: BatchLine,
+    private readonly isG: number,
+    private readonly wantedG: number,
+    private readonly book: IngredientBook,
+  ) {
+    this.planned = figuresOf(sheet, withTargets(state, [{ lineId: line.id, massG: wantedG }]), book);
+    this.now = figuresOf(sheet, state, book);
+    this.dough = doughOf(sheet, book);
+    this.meant = new Map(this.dough.map((each) => [each.line.id, targetG(each.line, state)]));
+  }
+
+  private get isInDough(): boolean {
+    return this.dough.some(({ line }) => line.id === this.line.id);
+  }
+
+  /** A mend by its targets; null: it would change nothing that a scale shows. */
+  private mend(by: Mend['by'], targets: readonly LineTarget[], factor = 1): Mend | null {
+    const moves = targets.flatMap(({ lineId, massG }) => {
+      const is = this.state.weighed.get(lineId)?.massG ?? this.meant.get(lineId) ?? 0;
+      return Math.abs(massG - is) < 0.01 ? [] : [{ lineId, byG: massG - is }];
+    });
+    if (by !== 'carryOn' && moves.length === 0) return null;
+    const { count, doughG } = this.sheet.pieces;
+    const pieces = factor === 1 || count === 0 ? 0 : Math.floor((factor * this.sheet.usableDoughG) / doughG + 1e-9) - count;
+    return { by, targets, moves, pieces, dough: plain(figuresOf(this.sheet, withTargets(this.state, targets), this.book)) };
+  } // prettier-ignore
+
+  private stays(): LineTarget {
+    return { lineId: this.line.id, massG: this.isG };
+  }
+
+  /** Everything else in the same measure: a batch that much larger, or smaller where nothing that is in would be too much. */
+  private scaled(): Mend | null {
+    const factor = this.isG / this.wantedG;
+    if (!this.isInDough || factor > MOST_FACTOR || factor < LEAST_FACTOR) return null;
+    const targets = this.dough.map(({ line }): LineTarget =>
+      line.id === this.line.id ? this.stays() : { lineId: line.id, massG: onScale(targetG(line, this.state) * factor, line.stepG) },
+    );
+    const isTooMuch = targets.some(({ lineId, massG }) => (this.state.weighed.get(lineId)?.massG ?? 0) > massG + 0.01 && lineId !== this.line.id);
+    if (isTooMuch && factor < 1) return null;
+    return this.mend(factor > 1 ? 'moreOfAll' : 'lessOfAll', targets, factor);
+  } // prettier-ignore
+
+  private more(line: BatchLine, byG: number): LineTarget {
+    return { lineId: line.id, massG: onScale((this.state.weighed.get(line.id)?.massG ?? targetG(line, this.state)) + byG, line.stepG) };
+  } // prettier-ignore
+
+  /** So much of this dough's own flour, with its salt, or of its water, that it feels as it was meant to. */
+  private balanced(): Mend | null {
+    const { planned, now } = this;
+    if (!this.isInDough || !planned.consistency || !now.consistency) return null;
+    const aim = planned.consistency.rested.s;
+    const waterG = liquidForG(now.consistency, aim);
+    const isWater = (ingredient: Ingredient | undefined) => ingredient?.roles[0] === 'liquid' && ingredient.per100g.water.value > 80;
+    if (waterG > 0) {
+      const [water] = this.dough.filter(({ line, ingredient }) => isWater(ingredient) && line.id !== this.line.id).sort((a, b) => b.line.massG - a.line.massG);
+      if (!water) return null;
+      return this.mend('balance', [this.stays(), this.more(water.line, waterG / ((water.ingredient?.per100g.water.value ?? 100) / 100))]);
+    }
+    const [flour] = this.dough.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && line.id !== this.line.id).sort((a, b) => b.line.massG - a.line.massG);
+    if (!flour) return null;
+    const feltWith = (addG: number) => figuresOf(this.sheet, withTargets(this.state, [this.stays(), this.plus(flour.line, addG)]), this.book).consistency?.rested.s ?? aim;
+    const most = MOST_BALANCE * this.dough.reduce((sum, { line, ingredient }) => sum + (ingredient && isFlourBase(ingredient) ? line.massG : 0), 0);
+    if (feltWith(most) > aim) return null;
+    // it only gets firmer by it: halved again and again, to a tenth of a gram
+    let [low, high] = [0, most];
+    while (high - low > 0.1) {
+      const middle = (low + high) / 2;
+      if (feltWith(middle) > aim) low = middle;
+      else high = middle;
+    }
+    return this.mend('balance', [this.stays(), this.more(flour.line, high), ...this.saltFor(flour.line, high)]);
+  } // prettier-ignore
+
+  private plus(line: BatchLine, byG: number): LineTarget {
+    const is = this.state.weighed.get(line.id)?.massG ?? targetG(line, this.state);
+    return { lineId: line.id, massG: is + byG };
+  }
+
+  /** The salt that goes with more flour. */
+  private saltFor(flour: BatchLine, addG: number): LineTarget[] {
+    const salt = this.dough.find(({ ingredient }) => ingredient?.roles[0] === 'salt');
+    const percent = this.planned.saltPercent;
+    if (!salt || salt.line.id === this.line.id || salt.line.id === flour.id || percent === null) return [];
+    const byG = onScale((percent / 100) * addG, salt.line.stepG);
+    return byG < LEAST_SALT_G ? [] : [this.more(salt.line, byG)];
+  }
+
+  private isMixed(): boolean {
+    return this.sheet.steps.some(({ kind, id }) => kind === 'mix' && isStepDone(this.state, id));
+  }
+
+  all(): Mend[] {
+    const overG = this.isG - this.wantedG;
+    const right: LineTarget = { lineId: this.line.id, massG: this.wantedG };
+    const found = [
+      overG < 0 ? this.mend('addRest', [right]) : null,
+      this.mend('carryOn', [this.stays()]),
+      this.balanced(),
+      this.scaled(),
+      overG > 0 && !this.isMixed() ? this.mend('takeOut', [right]) : null,
+    ];
+    return found.filter((each) => each !== null);
+  }
+}
+
+/**
+ * The last line that is in by more, or less, than is no matter, and that nobody has answered for: what dough it makes if all else goes in as it is
+ * meant, and what can be done. Null: all that is in is as it should be.
+ *
+ * Mends, each computed with the models: the rest goes in; as it is, with what that makes; this dough's own flour (with its salt) or water, until it feels as it was
+ * meant to; everything else in the same measure, with how many pieces that is; what is too much comes out again, where it still can.
+ */
+export function wrongAmount(sheet: BatchSheet, state: BakeState, book: IngredientBook): WrongAmount | null {
+  const last = sheet.stages
+    .flatMap(({ lines }) => lines)
+    .flatMap((line) => {
+      const weighed = state.weighed.get(line.id);
+      const wantedG = targetG(line, state);
+      // what is to go in, or to come out, by a mend is called for already
+      if (!weighed || state.dueAgain.has(line.id)) return [];
+      const isWrong = Math.abs(weighed.massG - wantedG) > toleranceG(line, wantedG, book.get(line.ingredientId)) + 1e-6;
+      return isWrong ? [{ line, wantedG, weighed }] : [];
+    })
+    .sort((a, b) => b.weighed.atMs - a.weighed.atMs)[0];
+  if (!last) return null;
+  const { line, wantedG, weighed } = last;
+  const mending = new Mending(sheet, state, line, weighed.massG, wantedG, book);
+  return { line, wantedG, isG: weighed.massG, planned: plain(mending.planned), now: plain(mending.now), mends: mending.all() };
+} // prettier-ignore
