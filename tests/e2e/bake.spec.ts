@@ -140,7 +140,7 @@ test('a wrong tick and a wrong log entry are corrected with both values saved; a
   const bake = await startBake(page, await copyOf(page, 'Buckwheat hearth round'));
   await page.goto(`/bench/${bake}`);
   await page.getByRole('radio', { name: 'Running total' }).click();
-  await cell(page, 'Weight of the empty bowl or jug').fill('500');
+  await cell(page, 'Weight of the empty bowl').fill('500');
   await expect(page.getByTestId('target')).toContainText('513');
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
   await expect(page.getByTestId('target')).toContainText(String(500 + 13.4 + 201).slice(0, 3));

@@ -3,9 +3,11 @@ export {
   afterEvent,
   bakeState,
   isRunning,
+  inAlreadyG,
   isStepDone,
   nextThing,
   stillToWeigh,
+  targetG,
   timerLeftS,
   weighedCount,
   type BakeState,
@@ -25,4 +27,5 @@ export { bakeCard, CARD_DERIVATION, type BakeCard } from './bakeCard';
 export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type RunningCard } from './runningCard';
+export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { runningTimers, type RunningTimer } from './runningTimers';

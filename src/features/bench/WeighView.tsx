@@ -1,18 +1,19 @@
 'use client';
-import { Check, Pencil, Undo2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
-import { onScaleBeforeG, stillToWeigh, type BakeRecord } from '@/core/bake';
+import { Check } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { inAlreadyG, onScaleBeforeG, stillToWeigh, targetG, wrongAmount, type BakeRecord } from '@/core/bake';
+import type { BakeAction } from '@/core/bake';
 import type { BatchLine } from '@/core/batch';
 import { isAskedFor } from '@/core/batch/askedFor';
-import { within } from '@/core/units';
 import { Button } from '@/ui/Button';
-import { Cell } from '@/ui/Cell';
 import { cx } from '@/ui/cx';
-import { Segmented } from '@/ui/Segmented';
-import { useSteady } from '@/ui/useSteady';
-import { BesideGramsChoice, useInMeasures } from '../measured/InMeasures';
-import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '@/wording/problems';
+import { useBook } from '../book/BookProvider';
+import { useUnits } from '../preferences/PreferencesProvider';
+import { ScaleWay } from './ScaleWay';
+import { vesselG } from './scaleStore';
+import { useScale } from './useScale';
+import { WeighOne } from './WeighOne';
+import { WrongAmountCard } from './WrongAmountCard';
 import { STAGE_WORD } from '@/wording/words';
 import type { Bench } from './useBench';
 import { words } from '@/wording/screens/bench/WeighView';
@@ -39,16 +40,17 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const { state, tap } = bench;
   const units = useUnits();
   const [chosen, setChosen] = useState<string | null>(null);
-  const [running, setRunning] = useState(false);
-  const [vesselG, setVesselG] = useState(0);
+  const [scale, setScale] = useScale();
   const [ticked, setTicked] = useState(false);
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
   const open = stillToWeigh(bake.sheet, state);
   const current = lines.find(({ id }) => id === chosen) ?? open.now[0] ?? null;
 
-  const weigh = (line: BatchLine, massG: number) => {
-    const problem = tap({ type: 'weighed', lineId: line.id, massG });
-    if (problem) return;
+  const book = useBook();
+  const wrong = useMemo(() => wrongAmount(bake.sheet, state, book), [bake.sheet, state, book]);
+
+  const done = (action: BakeAction) => {
+    if (tap(action)) return;
     setTicked(true);
     setChosen(null);
   };
@@ -58,20 +60,32 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
       <p role="status" className="sr-only">
         {current ? words.nowWeigh(current.name, units.mass(current.massG)) : words.allInTheBowl}
       </p>
-      {current ? (
-        <OneThing
-          key={current.id}
+      {wrong && chosen === null ? (
+        <WrongAmountCard
+          key={`${wrong.line.id} ${wrong.isG}`}
+          wrong={wrong}
+          sheet={bake.sheet}
+          onMend={done}
+        />
+      ) : current ? (
+        <WeighOne
+          key={`${current.id} ${state.weighed.has(current.id)}`}
           line={current}
           stageName={bake.sheet.stages.find(({ lines: inside }) => inside.includes(current))?.name ?? ''}
-          weighedG={state.weighed.get(current.id)?.massG ?? null}
-          beforeG={running ? onScaleBeforeG(bake.sheet, state, current.id, vesselG) : 0}
-          running={running}
-          exchanged={ticked}
-          onWeigh={(massG) => weigh(current, massG)}
-          onUntick={() => {
-            tap({ type: 'unweighed', lineId: current.id });
-            setChosen(null);
+          weighing={{
+            wantedG: targetG(current, state),
+            inG: inAlreadyG(current.id, state),
+            isIn: state.weighed.has(current.id) && !state.dueAgain.has(current.id),
+            isOut: state.leftOut.has(current.id),
+            parts: state.parts.get(current.id)?.length ?? 0,
+            beforeG:
+              scale.way === 'running'
+                ? onScaleBeforeG(bake.sheet, state, current.id, vesselG(scale))
+                : vesselG(scale),
           }}
+          running={scale.way === 'running'}
+          exchanged={ticked}
+          onDone={done}
         />
       ) : (
         <section className="docket rounded-b-xl p-6">
@@ -88,7 +102,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
       )}
       <section aria-label={words.everythingToWeigh}>
         <EaterChecks stages={bake.sheet.stages} brief className="mb-3" />
-        <ScaleUse running={running} onRunning={setRunning} vesselG={vesselG} onVessel={setVesselG} />
+        <ScaleWay scale={scale} onScale={setScale} />
         {bake.sheet.stages.map((stage) => (
           <div key={stage.id} className="mb-4">
             <h2 className="text-base text-soft">{stage.name || STAGE_WORD[stage.kind]}</h2>
@@ -99,7 +113,9 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
                   <ListedLine
                     key={line.id}
                     line={line}
-                    weighedG={weighed?.massG ?? null}
+                    wantedG={targetG(line, state)}
+                    weighedG={state.dueAgain.has(line.id) ? null : (weighed?.massG ?? null)}
+                    out={state.leftOut.has(line.id)}
                     now={line.id === current?.id}
                     onChoose={() => setChosen(line.id)}
                   />
@@ -114,51 +130,27 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   );
 }
 
-interface ScaleUseProps {
-  running: boolean;
-  onRunning: (running: boolean) => void;
-  vesselG: number;
-  onVessel: (massG: number) => void;
-}
-
-/** How the scale is read, and what stands beside the grams. */
-function ScaleUse({ running, onRunning, vesselG, onVessel }: ScaleUseProps) {
-  return (
-    <div className="mb-3 flex flex-wrap items-center gap-3">
-      <Segmented
-        label={words.howTheScaleIsUsed}
-        size="bench"
-        value={running ? 'running' : 'zero'}
-        onChange={(value) => onRunning(value === 'running')}
-        options={[
-          { value: 'zero', label: words.zeroEachTime },
-          { value: 'running', label: words.runningTotal },
-        ]}
-      />
-      {running && <VesselCell vesselG={vesselG} onChange={onVessel} />}
-      <BesideGramsChoice />
-    </div>
-  );
-}
-
 interface ListedLineProps {
   line: BatchLine;
+  wantedG: number;
   weighedG: number | null;
+  out: boolean;
   now: boolean;
   onChoose: () => void;
 }
 
-function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
+function ListedLine({ line, wantedG, weighedG, out, now, onChoose }: ListedLineProps) {
   const units = useUnits();
   const weighed = weighedG !== null;
-  const notToday = !weighed && (line.heldBack ? words.heldBack : line.later && words.anotherDay);
+  const notToday =
+    !weighed && (out ? words.leftOut : line.heldBack ? words.heldBack : line.later && words.anotherDay);
   return (
     <li className="border-t border-rule">
       <button
         type="button"
         onClick={onChoose}
         aria-current={now ? 'step' : undefined}
-        aria-label={`${line.name}, ${units.mass(weighedG ?? line.massG)}${weighed ? words.andIsInTheBowl : notToday ? `, ${notToday}` : ''}`}
+        aria-label={`${line.name}, ${units.mass(weighedG ?? wantedG)}${weighed ? words.andIsInTheBowl : notToday ? `, ${notToday}` : ''}`}
         className={cx('flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg', now && 'bg-well')}
       >
         <span
@@ -170,152 +162,17 @@ function ListedLine({ line, weighedG, now, onChoose }: ListedLineProps) {
         >
           {weighed && <Check size={18} strokeWidth={3} />}
         </span>
-        <span className={cx('min-w-0 flex-1', (weighed || !isAskedFor(line)) && 'text-soft')}>
+        <span className={cx('min-w-0 flex-1', (weighed || out || !isAskedFor(line)) && 'text-soft')}>
           {line.name}
           {notToday && <span className="block text-sm">{notToday}</span>}
         </span>
         <span className="text-right whitespace-nowrap">
-          {units.mass(weighedG ?? line.massG)}
-          {weighed && weighedG !== line.massG && (
+          {units.mass(weighedG ?? wantedG)}
+          {(weighedG ?? wantedG) !== line.massG && (
             <span className="block text-sm text-soft">{words.planned(units.mass(line.massG))}</span>
           )}
         </span>
       </button>
     </li>
-  );
-}
-
-function VesselCell({ vesselG, onChange }: { vesselG: number; onChange: (massG: number) => void }) {
-  const units = useUnits();
-  const { preferences } = usePreferences();
-  return (
-    <label className="flex items-center gap-2 text-lg">
-      {words.bowl}
-      <Cell
-        size="bench"
-        label={words.weightOfTheEmptyBowl}
-        unit={units.massUnit}
-        className="w-36"
-        value={units.massCell(vesselG)}
-        onType={(text) => {
-          const typed = units.parseMass(text);
-          const value = typed.ok ? within(typed.value, { min: 0, max: 50_000 }, 'massG') : typed;
-          if (!value.ok) return wordProblem(value.problem, preferences);
-          onChange(value.value);
-          return null;
-        }}
-      />
-    </label>
-  );
-}
-
-interface OneThingProps {
-  line: BatchLine;
-  stageName: string;
-  weighedG: number | null;
-  beforeG: number;
-  running: boolean;
-  exchanged: boolean;
-  onWeigh: (massG: number) => void;
-  onUntick: () => void;
-}
-
-function OneThing({
-  line,
-  stageName,
-  weighedG,
-  beforeG,
-  running,
-  exchanged,
-  onWeigh,
-  onUntick,
-}: OneThingProps) {
-  const steady = useSteady(exchanged);
-  const primary = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
-    // the button that was pressed is gone with its line: the next one has the focus as soon as it can be pressed
-    if (exchanged && steady && document.activeElement === document.body)
-      primary.current?.focus({ preventScroll: true });
-  }, [exchanged, steady]);
-  const units = useUnits();
-  const { preferences } = usePreferences();
-  const measured = useInMeasures()(line);
-  const [other, setOther] = useState(weighedG !== null);
-  // what the display shows; the line's own grams are that less what stood on the scale before
-  const [shownG, setShownG] = useState<number | null>(null);
-  const [unreadable, setUnreadable] = useState(false);
-  const actualG = shownG === null ? (weighedG ?? line.massG) : shownG - beforeG;
-  const typed = (text: string): string | null => {
-    const mass = units.parseMass(text);
-    const value = mass.ok ? within(mass.value - beforeG, { min: 0.01, max: 1_000_000 }, 'massG') : mass;
-    setUnreadable(!value.ok);
-    if (!value.ok)
-      return running && mass.ok
-        ? words.theDisplayReadsMoreThan(units.mass(beforeG))
-        : wordProblem(value.problem, preferences);
-    setShownG(value.value + beforeG);
-    return null;
-  };
-  return (
-    <section aria-label={words.weighNow} className="docket flex flex-col rounded-b-xl p-5 sm:p-7 low:p-3">
-      <p className="text-lg text-soft low:sr-only">{stageName}</p>
-      <h2 className="text-4xl leading-tight sm:text-5xl low:text-3xl">{line.name}</h2>
-      <p className="mt-5 flex items-baseline gap-3 low:mt-1" data-testid="target">
-        <span className="figure text-[clamp(5rem,22vw,10rem)] low:text-[6rem]">
-          {units.massShown(beforeG + line.massG).number}
-        </span>
-        <span className="text-4xl text-soft">{units.massShown(beforeG + line.massG).unit}</span>
-      </p>
-      {measured && (
-        <p className="mt-1 text-2xl font-semibold" data-testid="counts">
-          {measured}
-        </p>
-      )}
-      {running && (
-        <p className="mt-2 text-xl text-soft">
-          {words.onTheDisplayThere(units.mass(beforeG), units.mass(line.massG))}
-        </p>
-      )}
-      {line.note && <p className="mt-2 text-xl">{line.note}</p>}
-      {other && (
-        <div className="mt-5">
-          <span className="text-lg font-semibold">{running ? words.theDisplayReads : words.itWeighs}</span>
-          <Cell
-            size="bench"
-            label={running ? words.whatTheDisplayReads : words.whatItReallyWeighs}
-            testId="actual"
-            unit={units.massUnit}
-            value={units.massCell(actualG + beforeG)}
-            onType={typed}
-            className="mt-1"
-          />
-        </div>
-      )}
-      <div className="mt-6 grid gap-3 sm:grid-cols-[1fr_auto] low:mt-2">
-        <Button
-          look="now"
-          size="wall"
-          data-primary
-          ref={primary}
-          className={steady ? '' : 'disabled:opacity-100'}
-          disabled={!steady || unreadable || (weighedG !== null && actualG === weighedG)}
-          onClick={() => onWeigh(Math.round(actualG * 100) / 100)}
-        >
-          <Check size={30} aria-hidden strokeWidth={3} />
-          {weighedG === null ? words.inTheBowl : words.correctIt}
-        </Button>
-        {weighedG === null ? (
-          <Button size="wall" className="text-xl" onClick={() => setOther(!other)} aria-expanded={other}>
-            <Pencil size={24} aria-hidden />
-            {words.otherWeight}
-          </Button>
-        ) : (
-          <Button size="wall" className="text-xl" onClick={onUntick}>
-            <Undo2 size={24} aria-hidden />
-            {words.notInYet}
-          </Button>
-        )}
-      </div>
-    </section>
   );
 }

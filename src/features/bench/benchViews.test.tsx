@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useMemo, useState } from 'react';
 import { afterEvent, bakeState, decide, type BakeAction, type BakeState } from '@/core/bake';
@@ -26,7 +26,10 @@ function stepping(chosen: string | null, nowMs: number, ...actions: BakeAction[]
   return taps;
 }
 
-afterEach(() => jest.restoreAllMocks());
+afterEach(() => {
+  jest.restoreAllMocks();
+  localStorage.clear();
+});
 
 describe('weighing', () => {
   test('shows the first thing not yet in, and the big button ticks it with its planned grams', async () => {
@@ -80,6 +83,86 @@ describe('weighing', () => {
     await userEvent.click(screen.getByRole('button', { name: /^Salt/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Not in yet' }));
     expect(taps).toEqual([weigh('salt', 10), { type: 'unweighed', lineId: 'salt' }]);
+  });
+
+  test('too much water is answered at once: what it makes, and mends that are a press each', async () => {
+    const taps = weighing(weigh('white-rice-flour', 300), weigh('water', 462));
+    const wrong = screen.getByTestId('wrong-amount');
+    expect(screen.getByTestId('off-by')).toHaveTextContent('+62 g');
+    expect(screen.getByTestId('makes')).toHaveTextContent(
+      /dough instead of .*; water 10\d\.\d % instead of 8\d\.\d %/,
+    );
+    // a knuckle that bounces from the button before answers nothing
+    expect(within(wrong).getByRole('button', { name: /Carry on/ })).toBeDisabled();
+    await waitFor(() => expect(within(wrong).getByRole('button', { name: /Carry on/ })).toBeEnabled());
+    expect(
+      within(wrong).getByRole('button', { name: /Put in more: .* white rice flour and .* salt/ }),
+    ).toBeVisible();
+    await userEvent.click(within(wrong).getByRole('button', { name: /More of everything: 2 of 490 g/ }));
+    expect(taps).toMatchObject([{ type: 'mended', lineId: 'water', by: 'moreOfAll' }]);
+  });
+
+  test('what was mended is asked for again by what is still missing; its list says so', async () => {
+    const actions: BakeAction[] = [
+      weigh('white-rice-flour', 300),
+      weigh('water', 462),
+      {
+        type: 'mended',
+        lineId: 'water',
+        by: 'balance',
+        targets: [
+          { lineId: 'white-rice-flour', massG: 380 },
+          { lineId: 'water', massG: 462 },
+        ],
+      },
+    ];
+    const taps = weighing(...actions);
+    expect(within(screen.getByRole('region', { name: 'Weigh now' })).getByRole('heading')).toHaveTextContent(
+      'White rice flour',
+    );
+    expect(screen.getByTestId('target')).toHaveTextContent('80g');
+    expect(screen.getByTestId('in-already')).toHaveTextContent('300 g of 380 g');
+    await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
+    expect(taps).toEqual([weigh('white-rice-flour', 380)]);
+  });
+
+  test('in a jug the display has to show jug and line; the jug is known at the next bake', async () => {
+    const first = weighing();
+    await userEvent.click(screen.getByRole('radio', { name: 'In a jug' }));
+    await userEvent.type(screen.getByRole('textbox', { name: 'Name of the jug' }), 'steel jug');
+    const empty = screen.getByRole('textbox', { name: 'Weight of the empty jug' });
+    await userEvent.clear(empty);
+    await userEvent.type(empty, '1240');
+    await userEvent.click(screen.getByRole('button', { name: 'Add it' }));
+    expect(screen.getByTestId('target')).toHaveTextContent('1540g');
+    await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
+    expect(first).toEqual([weigh('white-rice-flour', 300)]);
+    cleanup();
+    weighing();
+    expect(screen.getByRole('button', { name: /^steel jug/ })).toHaveAttribute('aria-pressed', 'true');
+    expect(screen.getByTestId('target')).toHaveTextContent('1540g');
+  });
+
+  test('a part of it, and the rest; what is left out takes two presses', async () => {
+    const taps = weighing({ type: 'weighedPart', lineId: 'white-rice-flour', massG: 120 });
+    expect(screen.getByTestId('target')).toHaveTextContent('180g');
+    await userEvent.click(screen.getByRole('button', { name: 'Other weight' }));
+    const actual = screen.getByTestId('actual');
+    await userEvent.clear(actual);
+    await userEvent.type(actual, '50');
+    await userEvent.click(screen.getByRole('button', { name: /That is a part/ }));
+    expect(taps).toEqual([{ type: 'weighedPart', lineId: 'white-rice-flour', massG: 50 }]);
+    cleanup();
+    const others = weighing();
+    await userEvent.click(screen.getByRole('button', { name: 'Other weight' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it out' }));
+    expect(others).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'Yes, leave it out' }));
+    // too soon after the first
+    expect(others).toEqual([]);
+    jest.spyOn(performance, 'now').mockReturnValue(performance.now() + 800);
+    await userEvent.click(screen.getByRole('button', { name: 'Yes, leave it out' }));
+    expect(others).toEqual([{ type: 'leftOut', lineId: 'white-rice-flour' }]);
   });
 
   test('in ounces the same grams are shown and saved', async () => {
