@@ -1,5 +1,14 @@
 'use client';
-import { ArrowLeft, CloudOff, EllipsisVertical, MoonStar, NotebookPen, Plus, Sun } from 'lucide-react';
+import {
+  ArrowLeft,
+  BellRing,
+  CloudOff,
+  EllipsisVertical,
+  MoonStar,
+  NotebookPen,
+  Plus,
+  Sun,
+} from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useQueryState, parseAsStringLiteral } from 'nuqs';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -35,6 +44,8 @@ const loadNote = () => import('./NoteDialog').then((module) => module.NoteDialog
 const loadAddition = () => import('./AdditionDialog').then((module) => module.AdditionDialog);
 const loadAbandon = () => import('./AbandonDialog').then((module) => module.AbandonDialog);
 const loadOutcome = () => import('../outcome/OutcomeForm').then((module) => module.OutcomeForm);
+const loadBell = () => import('../timers/BellDialog').then((module) => module.BellDialog);
+const BellDialog = dynamic(loadBell, { ssr: false });
 const NoteDialog = dynamic(loadNote, { ssr: false });
 const AdditionDialog = dynamic(loadAddition, { ssr: false });
 const AbandonDialog = dynamic(loadAbandon, { ssr: false });
@@ -46,6 +57,7 @@ const NEEDED_OFFLINE = [
   loadFelt,
   loadAddition,
   loadAbandon,
+  loadBell,
   loadOutcome,
   loadMenu,
   loadIngredientSearch,
@@ -53,7 +65,7 @@ const NEEDED_OFFLINE = [
 
 const VIEWS = ['weigh', 'steps', 'log'] as const;
 type View = (typeof VIEWS)[number];
-type BenchDialog = 'note' | 'addition' | 'abandon';
+type BenchDialog = 'note' | 'addition' | 'abandon' | 'bell';
 
 /** N writes a note, Enter presses what the screen is there for: not while somebody types, nor over a dialog. */
 function useBenchKeys(onNote: () => void) {
@@ -146,6 +158,7 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
           />
         )}
       </div>
+      {dialog === 'bell' && <BellDialog onClose={() => setDialog(null)} />}
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'addition' && <AdditionDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'abandon' && <AbandonDialog onClose={() => setDialog(null)} tap={tap} />}
@@ -239,6 +252,15 @@ function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchD
               </>
             ),
             onSelect: () => change({ light: dim ? 'day' : 'dim' }),
+          },
+          {
+            key: 'bell',
+            words: (
+              <>
+                <BellRing size={18} aria-hidden /> {words.theBell}
+              </>
+            ),
+            onSelect: () => onDialog('bell'),
           },
           {
             key: 'abandon',

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { DeviceStore } from '../device/deviceStore';
 
 const massG = z.number().min(0).max(50_000);
 const scaleSchema = z.strictObject({
@@ -10,56 +11,9 @@ const scaleSchema = z.strictObject({
 });
 export type ScaleUse = z.infer<typeof scaleSchema>;
 
-const PLAIN: ScaleUse = { way: 'zero', bowlG: 0, jug: '', jugs: [] };
-
-/**
- * How the scale of this device's kitchen is used, and which jugs stand there: saved in the browser, so that it is the same after a reload and at the next
- * bake. It is about the bench this device lies on: another has its own scale.
- */
-export class ScaleStore {
-  private readonly listeners = new Set<() => void>();
-  private known: ScaleUse | null = null;
-
-  constructor(
-    private readonly kitchen: string,
-    private readonly storage: () => Storage | null,
-  ) {}
-
-  private get key(): string {
-    return `crumb-scale:${this.kitchen}`;
-  }
-
-  subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
-
-  /** What nobody can read any more counts as nothing said. */
-  read = (): ScaleUse => {
-    if (this.known) return this.known;
-    let found: unknown = null;
-    try {
-      found = JSON.parse(this.storage()?.getItem(this.key) ?? 'null');
-    } catch {
-      // private windows have no storage: it is known until the page is left
-    }
-    const read = scaleSchema.safeParse(found);
-    this.known = read.success ? read.data : PLAIN;
-    return this.known;
-  };
-
-  readonly onServer = (): ScaleUse => PLAIN;
-
-  change(part: Partial<ScaleUse>): void {
-    this.known = { ...this.read(), ...part };
-    try {
-      this.storage()?.setItem(this.key, JSON.stringify(this.known));
-    } catch {
-      // full, or forbidden: it holds until the page is left
-    }
-    this.listeners.forEach((listener) => listener());
-  }
-}
+/** How the scale beside this device is used, and which jugs stand there: the same after a reload and at the next bake. */
+export const scaleStore = (kitchen: string): DeviceStore<ScaleUse> =>
+  new DeviceStore(`crumb-scale:${kitchen}`, scaleSchema, { way: 'zero', bowlG: 0, jug: '', jugs: [] });
 
 /** What stands on the scale of itself: the bowl, or the jug that is used. */
 export const vesselG = ({ way, bowlG, jug, jugs }: ScaleUse): number =>

@@ -1,5 +1,6 @@
 'use client';
 import {
+  BellRing,
   BookOpenText,
   Boxes,
   CircleHelp,
@@ -34,6 +35,9 @@ const Tray = dynamic(
   patiently(() => import('../queue/Tray').then((module) => module.Tray)),
   { ssr: false },
 );
+const BellDialog = dynamic(() => import('../timers/BellDialog').then((module) => module.BellDialog), {
+  ssr: false,
+});
 const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog), {
   ssr: false,
 });
@@ -63,6 +67,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
   const router = useKitchenRouter();
   const { preferences, change } = usePreferences();
   const [help, setHelp] = useState(false);
+  const [bell, setBell] = useState(false);
   const awake = useAwake();
   useFetchedEarly(NEEDED_OFFLINE);
   const dim = preferences.light === 'dim';
@@ -128,6 +133,9 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
           >
             {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}
           </IconButton>
+          <IconButton label={words.theBell} className="max-sm:hidden" onClick={() => setBell(true)}>
+            <BellRing size={18} aria-hidden />
+          </IconButton>
           <KitchenLink
             href="/help"
             aria-label={words.help}
@@ -154,6 +162,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       </main>
       <LateTimerBell />
       {help && <ShortcutDialog onClose={() => setHelp(false)} />}
+      {bell && <BellDialog onClose={() => setBell(false)} />}
     </>
   );
 }

@@ -1,43 +1,38 @@
 'use client';
 import { BellRing } from 'lucide-react';
 import Link from 'next/link';
-import { usePathname } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { formatClock } from '@/core/units';
+import { formatClock, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
-import { useKitchen } from '../kitchen/KitchenProvider';
-import { kitchenPlace } from '../kitchen/place';
+import { cx } from '@/ui/cx';
+import { tickEverySecond } from '@/workers/makeTicker';
+import { wordCall } from '@/wording/calls';
+import { words } from '@/wording/screens/timers/TimerBell';
+import { STEP_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
 import { useNow } from '../clock/useNow';
-import { wordCall } from '@/wording/calls';
-import { STEP_WORD } from '@/wording/words';
-import { ring } from './bell';
+import { useDevice } from '../device/useDevice';
+import { useKitchen } from '../kitchen/KitchenProvider';
+import { kitchenPlace } from '../kitchen/place';
+import { listenForTouch, notify, ring, shake, soundState, speak } from './bell';
+import { BellRinger, type Due } from './bellRinger';
+import { bellSettings } from './bellSettings';
 import { timerBoard, type BoardTimer, type KitchenTimer } from './timerBoard';
-import { words } from '@/wording/screens/timers/TimerBell';
+import { useScreenOn } from './useScreenOn';
 
 const LOOK_MS = 8000;
-/** A timer that ended longer ago than this before the page was opened is shown, and does not ring: somebody has heard it. */
-const STALE_MS = 300_000;
 const NONE: readonly BoardTimer[] = [];
 
 /** It may be in another kitchen than the page that rings. */
 const benchOf = ({ kitchen, bakeId }: BoardTimer): string => kitchenPlace(kitchen).page(`/bench/${bakeId}`);
+const stepOf = (timer: BoardTimer): string => `${benchOf(timer)}?at=steps&step=${timer.stepId}`;
+const nameOf = ({ stepTitle, stepKind, call }: BoardTimer): string =>
+  [stepTitle || STEP_WORD[stepKind], wordCall(call)].filter(Boolean).join(', ');
 
-const keyOf = ({ bakeId, stepId, endsAtMs }: BoardTimer): string => `${bakeId} ${stepId} ${endsAtMs}`;
-
-/** Rings whichever timer is up, on whatever page is open, and says which it was until somebody has seen it. */
-export function TimerBell() {
-  const path = usePathname();
+/** What the server knows of all timers, asked for now and then. */
+function useServedTimers(): void {
   const kitchen = useKitchen();
-  const timers = useSyncExternalStore(
-    timerBoard.subscribe,
-    () => timerBoard.all,
-    () => NONE,
-  );
-  const now = useNow(0, 0);
-  const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
-  const rang = useRef(new Set<string>());
-
   useEffect(() => {
     let gone = false;
     const look = async () => {
@@ -57,54 +52,100 @@ export function TimerBell() {
       window.removeEventListener('online', again);
     };
   }, [kitchen]);
-
-  const over = now === 0 ? [] : timers.filter(({ localEndMs }) => localEndMs <= now);
-  useEffect(() => {
-    for (const timer of over) {
-      const key = keyOf(timer);
-      if (rang.current.has(key)) continue;
-      rang.current.add(key);
-      if (now - timer.localEndMs < STALE_MS) ring();
-    }
-  });
-
-  // the bench of that very bake says it itself, larger
-  const shown = over.filter((timer) => !seen.has(keyOf(timer)) && path !== benchOf(timer));
-  if (shown.length === 0) return null;
-  return (
-    <ul role="alert" className="fixed inset-x-2 bottom-16 z-40 mx-auto grid max-w-xl gap-2 wide:bottom-4">
-      {shown.map((timer) => (
-        <li
-          key={keyOf(timer)}
-          className="flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-surface px-4 py-3 shadow-lg"
-        >
-          <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
-          <span className="min-w-48 flex-1">
-            <strong className="block text-lg leading-tight">
-              {words.timeIsUp(
-                [timer.stepTitle || STEP_WORD[timer.stepKind], wordCall(timer.call)]
-                  .filter(Boolean)
-                  .join(', '),
-              )}
-            </strong>
-            <span className="block truncate text-sm text-soft">
-              {words.ago(timer.bakeName, formatClock((now - timer.localEndMs) / 1000))}
-            </span>
-          </span>
-          <Link
-            href={`${benchOf(timer)}?at=steps&step=${timer.stepId}`}
-            className={buttonClass('now', 'table', 'min-h-12 px-4 max-sm:flex-1')}
-          >
-            {words.goToIt}
-          </Link>
-          <Button
-            className="min-h-12 max-sm:flex-1"
-            onClick={() => setSeen(new Set([...seen, keyOf(timer)]))}
-          >
-            {words.dismiss}
-          </Button>
-        </li>
-      ))}
-    </ul>
-  );
 }
+
+/** The ringer of this page, on its second hand; what is up, and how to say that it was heard. */
+function useRinging(timers: readonly BoardTimer[]): readonly [readonly Due[], (key: string) => void] {
+  const router = useRouter();
+  const [settings] = useDevice(bellSettings);
+  const [due, setDue] = useState<readonly Due[]>([]);
+  const [ringer] = useState(
+    () =>
+      new BellRinger({
+        ring,
+        shake,
+        speak: (call, timer) => speak(`${(call === 'early' ? words.soon : words.timeIsUp)(nameOf(timer))}. ${timer.bakeName}`),
+        notify: (timer, key) => notify(words.timeIsUp(nameOf(timer)), timer.bakeName, key, () => router.push(stepOf(timer))),
+      }),
+  );
+  const latest = useRef({ timers, settings });
+  const tick = useRef<() => void>(() => undefined);
+  useEffect(() => {
+    latest.current = { timers, settings };
+    tick.current = () => {
+      const up = ringer.tick(Date.now(), latest.current.timers, latest.current.settings);
+      setDue((was) => (was.length === up.length && was.every(({ key }, at) => key === up[at]?.key) ? was : up));
+    };
+    tick.current();
+  }, [ringer, timers, settings]);
+  const isBusy = timers.length > 0;
+  useEffect(() => (isBusy ? tickEverySecond(() => tick.current()) : undefined), [isBusy]);
+  const answer = (key: string) => {
+    ringer.answer(key);
+    tick.current();
+  };
+  return [due, answer];
+} // prettier-ignore
+
+/** The page's title says it too, for whoever looks at another. */
+function useTitle(due: readonly Due[]): void {
+  const [first] = due;
+  const said = first ? words.title(nameOf(first.timer)) : null;
+  useEffect(() => {
+    if (said === null) return undefined;
+    const was = document.title;
+    document.title = said;
+    return () => {
+      document.title = was;
+    };
+  }, [said]);
+}
+
+/** Rings whichever timer is up, on whatever page is open, and says which it was until somebody has heard it. */
+export function TimerBell() {
+  const path = usePathname();
+  useServedTimers();
+  const timers = useSyncExternalStore(
+    timerBoard.subscribe,
+    () => timerBoard.all,
+    () => NONE,
+  );
+  const now = useNow(0, 0);
+  const [due, answer] = useRinging(timers);
+  const [{ muted }] = useDevice(bellSettings);
+  useTitle(due);
+  useScreenOn(timers.length > 0);
+  useEffect(listenForTouch, []);
+  const isSilent = now !== 0 && !muted && timers.length > 0 && soundState() === 'needsTouch';
+  // the bench of that very bake says it itself, larger: there it only has to be heard
+  const shown = due.filter(({ timer }) => path !== benchOf(timer));
+  const here = due.filter(({ timer }) => path === benchOf(timer));
+  if (due.length === 0 && !isSilent) return null;
+  return (
+    <div className="no-print fixed inset-x-2 bottom-16 z-40 mx-auto grid max-w-xl gap-2 wide:bottom-4">
+      {isSilent && <p role="status" className="justify-self-center rounded-lg border border-edge bg-surface px-3 py-2 text-sm shadow-lg">{words.silent}</p>}
+      {here.length > 0 && (
+        <Button size="bench" className="min-h-12 justify-self-end px-4 shadow-lg" onClick={() => here.forEach(({ key }) => answer(key))}>
+          <BellRing size={22} aria-hidden className="text-alarm" />
+          {words.dismiss}
+        </Button>
+      )}
+      {shown.length > 0 && (
+        <ul role="alert" className="grid gap-2">
+          {shown.map(({ key, timer, missedMs }) => (
+            <li key={key} className={cx('flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-surface px-4 py-3 shadow-lg', 'flashes')}>
+              <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
+              <span className="min-w-48 flex-1">
+                <strong className="block text-lg leading-tight">{words.timeIsUp(nameOf(timer))}</strong>
+                <span className="block truncate text-sm text-soft">{words.ago(timer.bakeName, formatClock((now - timer.localEndMs) / 1000))}</span>
+                {missedMs !== null && <span className="block text-sm font-semibold text-alarm">{words.missed(formatDuration(Math.round(missedMs / 60_000) * 60))}</span>}
+              </span>
+              <Link href={stepOf(timer)} className={buttonClass('now', 'table', 'min-h-12 px-4 max-sm:flex-1')} onClick={() => answer(key)}>{words.goToIt}</Link>
+              <Button className="min-h-12 max-sm:flex-1" onClick={() => answer(key)}>{words.dismiss}</Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+} // prettier-ignore

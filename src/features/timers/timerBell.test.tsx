@@ -6,7 +6,21 @@ import { timerBoard, type KitchenTimer } from './timerBoard';
 
 const ring = jest.fn();
 let path = '/k/test/formulas';
-jest.mock('./bell', () => ({ ring: () => ring() as unknown }));
+jest.mock('./bell', () => ({
+  ring: (...made: unknown[]) => ring(...made) as unknown,
+  speak: jest.fn(),
+  shake: jest.fn(),
+  notify: jest.fn(),
+  soundState: () => 'ready',
+  listenForTouch: () => () => undefined,
+}));
+// a test has no threads: the second hand is its own
+jest.mock('@/workers/makeTicker', () => ({
+  tickEverySecond: (tick: () => void) => {
+    const timer = setInterval(tick, 1000);
+    return () => clearInterval(timer);
+  },
+}));
 jest.mock('next/navigation', () => ({ usePathname: () => path, useRouter: () => ({}) }));
 
 const timer = (endsAtMs: number, bakeId = 'b1', kitchen = 'test'): KitchenTimer => ({
@@ -37,7 +51,7 @@ beforeEach(() => {
 afterEach(() => jest.useRealTimers());
 const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
 
-test('a timer rings once when it is up, by the server’s clock, on whatever page, and is shown until it was seen', async () => {
+test('a timer rings when it is up, by the server’s clock, on whatever page, and again until it was heard', async () => {
   served = [timer(1_000_000 + 5000 + 3000)];
   show(<TimerBell />);
   await pass(2500);
@@ -49,16 +63,21 @@ test('a timer rings once when it is up, by the server’s clock, on whatever pag
     'href',
     '/k/test/bench/b1?at=steps&step=s',
   );
+  expect(document.title).toBe('(!) Proof in the warm');
+  // until somebody answers
   await pass(20_000);
-  expect(ring).toHaveBeenCalledTimes(1);
+  expect(ring).toHaveBeenCalledTimes(2);
   await userEvent
     .setup({ advanceTimers: jest.advanceTimersByTime })
-    .click(screen.getByRole('button', { name: 'Dismiss' }));
+    .click(screen.getByRole('button', { name: 'Heard' }));
   expect(screen.queryByRole('alert')).toBeNull();
+  expect(document.title).not.toContain('Proof');
+  await pass(60_000);
+  expect(ring).toHaveBeenCalledTimes(2);
   // a minute more is another end
   served = [timer(Date.now() + 5000 + 1000)];
   await pass(10_000);
-  expect(ring).toHaveBeenCalledTimes(2);
+  expect(ring).toHaveBeenCalledTimes(3);
 });
 
 test('what the bench itself knows is newer than what was served, and rings without a network', async () => {
@@ -69,8 +88,13 @@ test('what the bench itself knows is newer than what was served, and rings witho
   act(() => timerBoard.fromBench('b1', [timer(1_002_000)], 0));
   await pass(2500);
   expect(ring).toHaveBeenCalledTimes(1);
-  // its own bench says it larger
+  // its own bench says it larger: there it is only heard
   expect(screen.queryByRole('alert')).toBeNull();
+  await userEvent
+    .setup({ advanceTimers: jest.advanceTimersByTime })
+    .click(screen.getByRole('button', { name: 'Heard' }));
+  await pass(60_000);
+  expect(ring).toHaveBeenCalledTimes(1);
   act(() => timerBoard.fromBench('b1', null, 0));
 });
 
@@ -79,7 +103,7 @@ test('one that was over long before the page came is shown and does not ring', a
   show(<TimerBell />);
   await pass(1000);
   expect(ring).not.toHaveBeenCalled();
-  expect(screen.getByRole('alert')).toBeInTheDocument();
+  expect(screen.getByRole('alert')).toHaveTextContent('noticed 15 min late');
 });
 
 test('a timer of another kitchen rings too, and leads there', async () => {

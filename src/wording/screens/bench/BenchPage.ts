@@ -10,6 +10,7 @@ export const words = {
   more: 'More',
   daylight: 'Daylight',
   dimTheLight: 'Dim the light',
+  theBell: 'The bell',
   abandonThisBake: 'Abandon this bake …',
   nothingIsWaiting: 'nothing is waiting',
   savedOnThisDevice: (count: number) => `${count} saved on this device`,

@@ -7,6 +7,7 @@ export const words = {
   otherKitchens: 'Other kitchens',
   daylightShiftD: 'Daylight (Shift D)',
   dimTheLightShiftD: 'Dim the light (Shift D)',
+  theBell: 'The bell',
   keyboardShortcuts: 'Keyboard shortcuts (?)',
   mainPages: 'Main pages',
 } as const;
