@@ -23,7 +23,9 @@ export function actualStages(sheet: BatchSheet, state: BakeState): Formula['stag
       // what was held back, or is for the day it is taken out, is in it only if it was weighed in
       lines: lines
         .filter((each) => state.weighed.has(each.id) || (isAskedFor(each) && !state.leftOut.has(each.id)))
-        .map((each) => line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? targetG(each, state))),
+        .map((each) =>
+          line(each.id, each.ingredientId, state.weighed.get(each.id)?.massG ?? targetG(each, state)),
+        ),
     })),
     {
       id: 'added',

@@ -36,7 +36,10 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     type: z.literal('mended'),
     lineId: localIdSchema,
     by: z.enum(MENDS),
-    targets: z.array(z.strictObject({ lineId: localIdSchema, massG })).min(1).max(FORMULA_LIMITS.linesPerStage * 2),
+    targets: z
+      .array(z.strictObject({ lineId: localIdSchema, massG }))
+      .min(1)
+      .max(FORMULA_LIMITS.linesPerStage * 2),
   }),
   /** Something went in that the sheet did not ask for: "two spoons of flour, it was too wet". */
   z.strictObject({

@@ -224,7 +224,8 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
         ...step,
         timer: {
           startedAtMs: step.timer?.startedAtMs ?? atMs,
-          durationS: Math.max(0, Math.round((atMs - (step.timer?.startedAtMs ?? atMs)) / 1000)) + action.againS,
+          durationS:
+            Math.max(0, Math.round((atMs - (step.timer?.startedAtMs ?? atMs)) / 1000)) + action.againS,
           stoppedAtMs: null,
         },
       }));

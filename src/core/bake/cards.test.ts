@@ -100,13 +100,15 @@ test('a step that is done stops its timer, one that had stopped keeps its time; 
   const progress = (...actions: BakeAction[]) => after(...actions).steps.get('proof');
   expect(progress(timer('proof', 3600), done('proof'))).toEqual({
     doneAtMs: 120_000,
+    skippedAtMs: null,
     timer: { startedAtMs: 60_000, durationS: 3600, stoppedAtMs: 120_000 },
   });
   const stop: BakeAction = { type: 'timerStopped', stepId: 'proof' };
   expect(progress(timer('proof', 3600), stop, done('proof'))?.timer?.stoppedAtMs).toBe(120_000);
-  expect(progress(done('proof'))).toEqual({ doneAtMs: 60_000, timer: null });
+  expect(progress(done('proof'))).toEqual({ doneAtMs: 60_000, skippedAtMs: null, timer: null });
   expect(progress(timer('proof', 3600), done('proof'), { type: 'stepReopened', stepId: 'proof' })).toEqual({
     doneAtMs: null,
+    skippedAtMs: null,
     timer: { startedAtMs: 60_000, durationS: 3600, stoppedAtMs: 120_000 },
   });
 });

@@ -60,7 +60,9 @@ export function decide(
         : ok(action);
     }
     case 'unweighed':
-      return state.weighed.has(action.lineId) || state.parts.has(action.lineId) || state.leftOut.has(action.lineId)
+      return state.weighed.has(action.lineId) ||
+        state.parts.has(action.lineId) ||
+        state.leftOut.has(action.lineId)
         ? ok(action)
         : refuse('notDoneYet', 'lineId');
     case 'weighedPart':

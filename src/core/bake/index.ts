@@ -1,4 +1,4 @@
-export { RISE_MARK_PERCENT, bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
+export { READING_C, RISE_MARK_PERCENT, bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
 export {
   afterEvent,
   bakeState,
@@ -12,6 +12,7 @@ export {
   weighedCount,
   type BakeState,
   type Feeling,
+  type Reading,
   type RiseMark,
   type Timer,
 } from './bakeState';
@@ -28,4 +29,5 @@ export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type RunningCard } from './runningCard';
 export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
+export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { runningTimers, type RunningTimer } from './runningTimers';

@@ -14,7 +14,12 @@ const sheet = loafSheet(120);
 const after = (...actions: BakeAction[]) =>
   bakeState(0, actions.map((action, index) => ({ seq: index + 1, atMs: 60_000 * (index + 1), action }))); // prettier-ignore
 const weigh = (lineId: string, massG: number): BakeAction => ({ type: 'weighed', lineId, massG });
-const mended = ({ line }: WrongAmount, { by, targets }: Mend): BakeAction => ({ type: 'mended', lineId: line.id, by, targets: [...targets] });
+const mended = ({ line }: WrongAmount, { by, targets }: Mend): BakeAction => ({
+  type: 'mended',
+  lineId: line.id,
+  by,
+  targets: [...targets],
+});
 const wrongAfter = (...actions: BakeAction[]): WrongAmount => {
   const found = wrongAmount(sheet, after(...actions), libraryBook);
   if (!found) throw new Error('nothing is wrong');
@@ -27,11 +32,13 @@ const by = ({ mends }: WrongAmount, kind: Mend['by']): Mend => {
 };
 const feels = (...actions: BakeAction[]): number => {
   const { steps, percentBase } = plainLoaf();
-  return consistencyOf({ stages: actualStages(sheet, after(...actions)), steps, percentBase }, libraryBook)!.rested.s;
+  return consistencyOf({ stages: actualStages(sheet, after(...actions)), steps, percentBase }, libraryBook)!
+    .rested.s;
 };
 
 test('how much is no matter: by what it does, and no less than the scale hides', () => {
-  const of = (id: string, wantedG: number, stepG: number) => toleranceG({ stepG }, wantedG, libraryBook.get(id));
+  const of = (id: string, wantedG: number, stepG: number) =>
+    toleranceG({ stepG }, wantedG, libraryBook.get(id));
   expect(of('white-rice-flour', 500, 1)).toBe(10);
   expect(of('psyllium-husk', 12, 0.1)).toBeCloseTo(0.6);
   expect(of('salt', 3, 1)).toBe(1);

@@ -12,7 +12,7 @@ import { isStepDone, targetG, type BakeState, type Mended } from './bakeState';
 import { toleranceG } from './weighTolerance';
 
 /** So much more, or less, of a line than it should be. */
-export interface LineTarget {
+interface LineTarget {
   readonly lineId: string;
   readonly massG: number;
 }
@@ -30,7 +30,7 @@ export interface Mend {
 }
 
 /** What is said of a dough in a line: null where it has no flour, or none of it. */
-export interface DoughFigures {
+interface DoughFigures {
   readonly band: Band | null;
   readonly hydration: number | null;
   readonly saltPercent: number | null;
@@ -92,11 +92,19 @@ const plain = ({ band, hydration, saltPercent, yeastPercent }: DoughFigures): Do
 });
 
 /** To what the scale of a line shows. */
-const onScale = (massG: number, stepG: number): number => Math.round(Math.round(massG / stepG) * stepG * 100) / 100;
+const onScale = (massG: number, stepG: number): number =>
+  Math.round(Math.round(massG / stepG) * stepG * 100) / 100;
 
 /** Lines of the dough that are asked for, with what they are. */
-const doughOf = (sheet: Sheet, book: IngredientBook): { readonly line: BatchLine; readonly ingredient: Ingredient | undefined }[] =>
-  sheet.stages.filter(isDoughStage).flatMap(({ lines }) => lines.filter(isAskedFor).map((line) => ({ line, ingredient: book.get(line.ingredientId) })));
+const doughOf = (
+  sheet: Sheet,
+  book: IngredientBook,
+): { readonly line: BatchLine; readonly ingredient: Ingredient | undefined }[] =>
+  sheet.stages
+    .filter(isDoughStage)
+    .flatMap(({ lines }) =>
+      lines.filter(isAskedFor).map((line) => ({ line, ingredient: book.get(line.ingredientId) })),
+    );
 
 class Mending {
   readonly planned: ReturnType<typeof figuresOf>;

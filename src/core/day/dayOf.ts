@@ -5,7 +5,14 @@ import { ovenFor } from '../kit/ovenFor';
 import { ok, refuse, type Result } from '../result';
 import { DAY_LIMITS } from './dayLimits';
 import { dayOven } from './dayOven';
-import { peopleBySlot, type DayOven, type DayPlan, type DayProblem, type Due, type Variant } from './dayProblem';
+import {
+  peopleBySlot,
+  type DayOven,
+  type DayPlan,
+  type DayProblem,
+  type Due,
+  type Variant,
+} from './dayProblem';
 import { asDayStrands, batchStrands, type Block } from './strandsOf';
 import { litFor, ovenVisits } from './ovenVisits';
 import { provedInOven } from './ovenProof';

@@ -4,15 +4,17 @@ import { ORDINARY_LIFE } from './lifeDocument';
 import { isHardWhenCold, softensOf } from './softens';
 import { libraryBook } from '../ingredients';
 import { clockMs, clockOf, dayBatch, laidOut } from '../../../tests/kitchenDays';
-import type { BlockView } from './dayView';
 
 const there = (from: string, to: string, people = 1) => ({
   fromMs: clockMs(from),
   toMs: clockMs(to),
   people,
 });
-const block = (id: string, start: string, kind: 'mix' | 'bulk', state: BlockView['state'] = 'todo') =>
-  ({ id, state, kind, startMs: clockMs(start), steps: [{ id, kind }] }) as unknown as BlockView;
+const block = (id: string, start: string, kind: 'mix' | 'bulk', state: 'todo' | 'running' = 'todo') => ({
+  state,
+  startMs: clockMs(start),
+  steps: [{ id, kind }],
+});
 const line = (id: string, ingredientId: string, massG: number, atStepId?: string) => ({
   id,
   ingredientId,
@@ -26,7 +28,7 @@ const sheet = (...lines: ReturnType<typeof line>[]) => ({
 const at = (
   ...[made, blocks, hands, now, was]: [
     ReturnType<typeof sheet>,
-    BlockView[],
+    ReturnType<typeof block>[],
     ReturnType<typeof there>[],
     string,
     string?,

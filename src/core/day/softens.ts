@@ -1,7 +1,7 @@
 import type { BatchSheet } from '../batch';
 import { isAskedFor } from '../batch/askedFor';
 import type { Ingredient, IngredientBook } from '../ingredients';
-import type { BlockView, Span } from './dayView';
+import type { BlockKind } from './blockKind';
 
 /** Butter from the fridge is soft enough to be worked in after about so long in a room of 20 °C, in slices sooner. Usual; no model stands behind it. */
 const SOFTENS_MS = 3_600_000;
@@ -24,6 +24,13 @@ const IN_DOUGH: ReadonlySet<BatchSheet['stages'][number]['kind']> = new Set([
 export const isHardWhenCold = ({ roles, per100g: { fat, water } }: Ingredient): boolean =>
   roles[0] === 'fat' && fat.value > 50 && water.value > 5;
 
+/** Of a block, what it matters: where it lies, and which steps are in it. */
+interface Block {
+  readonly state: 'todo' | 'running' | 'done';
+  readonly startMs: number;
+  readonly steps: readonly { readonly id: string; readonly kind: BlockKind }[];
+}
+
 /** What is taken out of the fridge so that it is soft when it goes in. */
 export interface Softens {
   readonly atMs: number;
@@ -39,7 +46,7 @@ export interface Softens {
  * @param wasMs when it was to come out: what has been called is not called again
  * @returns null: nothing has to soften, or it has gone in
  */
-export function softensOf(sheet: Pick<BatchSheet, 'stages'>, blocks: readonly BlockView[], book: IngredientBook, hands: readonly (Span & { readonly people: number })[], nowMs: number, wasMs?: number): Softens | null {
+export function softensOf(sheet: Pick<BatchSheet, 'stages'>, blocks: readonly Block[], book: IngredientBook, hands: readonly { readonly fromMs: number; readonly toMs: number; readonly people: number }[], nowMs: number, wasMs?: number): Softens | null {
   const lines = sheet.stages.flatMap((stage) => (IN_DOUGH.has(stage.kind) ? stage.lines.filter(isAskedFor) : [])).filter(({ ingredientId }) => {
     const known = book.get(ingredientId);
     return known !== undefined && isHardWhenCold(known);
@@ -48,7 +55,7 @@ export function softensOf(sheet: Pick<BatchSheet, 'stages'>, blocks: readonly Bl
   const byStep = new Map(blocks.flatMap((block) => block.steps.map(({ id }) => [id, block] as const)));
   const mixed = blocks.find(({ steps }) => steps.some(({ kind }) => kind === 'mix')) ?? blocks[0];
   const goesIn = lines.map(({ atStepId }) => (atStepId === undefined ? mixed : (byStep.get(atStepId) ?? mixed)));
-  const first = goesIn.reduce<BlockView | undefined>((soonest, block) => (block && (!soonest || block.startMs < soonest.startMs) ? block : soonest), undefined);
+  const first = goesIn.reduce<Block | undefined>((soonest, block) => (block && (!soonest || block.startMs < soonest.startMs) ? block : soonest), undefined);
   if (!first || first.state !== 'todo') return null;
   const wantedMs = first.startMs - SOFTENS_MS;
   const there = hands.filter(({ people, fromMs }) => people > 0 && fromMs <= wantedMs);

@@ -33,6 +33,7 @@ import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { STEP_WORD } from '@/wording/words';
 import { loadFelt } from './FeelButton';
+import { loadReading } from './Readings';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { useBench, type Bench } from './useBench';
@@ -54,6 +55,7 @@ const OutcomeForm = dynamic(loadOutcome);
 const NEEDED_OFFLINE = [
   loadNote,
   loadRise,
+  loadReading,
   loadFelt,
   loadAddition,
   loadAbandon,

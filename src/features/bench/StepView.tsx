@@ -1,17 +1,27 @@
 'use client';
-import { Check, Hand, Play, Plus, RotateCcw, Square } from 'lucide-react';
+import { Check, Hand, Minus, Play, Plus, RotateCcw, Square } from 'lucide-react';
 import { useState } from 'react';
-import { isRunning, isStepDone, timerLeftS, type BakeRecord, type Timer } from '@/core/bake';
+import {
+  endOfMixing,
+  isRunning,
+  isStepDone,
+  lookAgainS,
+  timerLeftS,
+  type BakeRecord,
+  type Timer,
+} from '@/core/bake';
 import { callOf, type Call } from '@/core/batch';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { useSteady } from '@/ui/useSteady';
+import { useTwice } from '@/ui/useTwice';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { wordCall } from '@/wording/calls';
 import { STEP_WORD } from '@/wording/words';
 import { FeelButton } from './FeelButton';
+import { Readings } from './Readings';
 import { RiseMarks } from './RiseMarks';
 import type { Bench } from './useBench';
 import { useNow } from '../clock/useNow';
@@ -45,6 +55,7 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
           bench={bench}
           nowMs={nowMs}
           next={next ?? null}
+          isMixed={endOfMixing(sheet, state).mixedAtMs !== null}
           exchanged={ticked}
           onDone={() => {
             setTicked(true);
@@ -88,6 +99,7 @@ interface StepLineProps {
 function StepLine({ step, call, number, bench, nowMs, current, onChoose }: StepLineProps) {
   const progress = bench.state.steps.get(step.id);
   const done = isStepDone(bench.state, step.id);
+  const skipped = done && progress?.doneAtMs == null;
   const now = useNow(bench.outbox.offsetMs, nowMs);
   const timer = progress?.timer;
   const left = isRunning(timer) ? timerLeftS(timer, now) : null;
@@ -106,10 +118,16 @@ function StepLine({ step, call, number, bench, nowMs, current, onChoose }: StepL
         <span
           className={cx(
             'flex size-7 shrink-0 items-center justify-center rounded-full border-2 text-sm font-semibold',
-            done ? 'border-ink bg-ink text-surface' : 'border-edge',
+            done && !skipped ? 'border-ink bg-ink text-surface' : 'border-edge',
           )}
         >
-          {done ? <Check size={18} strokeWidth={3} aria-label={words.stepDone} /> : number}
+          {skipped ? (
+            <Minus size={18} strokeWidth={3} aria-label={words.skipped} />
+          ) : done ? (
+            <Check size={18} strokeWidth={3} aria-label={words.stepDone} />
+          ) : (
+            number
+          )}
         </span>
         <span className="min-w-0 flex-1">
           {STEP_WORD[step.kind]}
@@ -142,14 +160,16 @@ interface OneStepProps {
   bench: Bench;
   nowMs: number;
   next: MethodStep | null;
+  isMixed: boolean;
   exchanged: boolean;
   onDone: () => void;
 }
 
-function OneStep({ step, call, number, of, bench, nowMs, next, exchanged, onDone }: OneStepProps) {
+function OneStep({ step, call, number, of, bench, nowMs, next, isMixed, exchanged, onDone }: OneStepProps) {
   const { state, outbox } = bench;
   const now = useNow(outbox.offsetMs, nowMs);
   const done = isStepDone(state, step.id);
+  const skipped = done && state.steps.get(step.id)?.doneAtMs == null;
   const timer = state.steps.get(step.id)?.timer ?? null;
   const leftS = timer ? timerLeftS(timer, now) : null;
   const over = isRunning(timer) && leftS !== null && leftS <= 0;
@@ -166,7 +186,9 @@ function OneStep({ step, call, number, of, bench, nowMs, next, exchanged, onDone
             {words.hands}
           </span>
         )}
-        {done && <strong className="text-good">{words.stepDone}</strong>}
+        {done && (
+          <strong className={skipped ? '' : 'text-good'}>{skipped ? words.skipped : words.stepDone}</strong>
+        )}
       </p>
       <h2 className="text-5xl leading-none sm:text-6xl">{STEP_WORD[step.kind]}</h2>
       {call && (
@@ -185,7 +207,15 @@ function OneStep({ step, call, number, of, bench, nowMs, next, exchanged, onDone
       )}
       {step.note && <p className="mt-3 border-l-4 border-now pl-3 text-xl">{step.note}</p>}
 
-      <StepButtons step={step} bench={bench} leftS={leftS} exchanged={exchanged} onDone={onDone} />
+      <StepButtons
+        step={step}
+        bench={bench}
+        now={now}
+        isMixed={isMixed}
+        leftS={leftS}
+        exchanged={exchanged}
+        onDone={onDone}
+      />
       {next && !done && (
         <p className="mt-5 border-t border-rule pt-3 text-xl text-soft">
           {words.then}
@@ -240,11 +270,12 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
   );
 }
 
-interface StepButtonsProps extends Pick<OneStepProps, 'step' | 'bench' | 'exchanged' | 'onDone'> {
+interface StepButtonsProps extends Pick<OneStepProps, 'step' | 'bench' | 'exchanged' | 'onDone' | 'isMixed'> {
+  now: number;
   leftS: number | null;
 }
 
-function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps) {
+function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDone }: StepButtonsProps) {
   const steady = useSteady(exchanged);
   const { state, tap } = bench;
   const done = isStepDone(state, step.id);
@@ -298,6 +329,7 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
         <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
           <FeelButton step={step} bench={bench} />
           <RiseMarks step={step} bench={bench} />
+          <Readings step={step} bench={bench} nowMs={now} isMixed={isMixed} />
         </div>
       )}
       {done ? (
@@ -318,6 +350,37 @@ function StepButtons({ step, bench, leftS, exchanged, onDone }: StepButtonsProps
           {words.done}
         </Button>
       )}
+      {!done && (
+        <NotSo step={step} over={running && leftS !== null && leftS <= 0} tap={tap} onSkipped={onDone} />
+      )}
+    </div>
+  );
+}
+
+interface NotSoProps {
+  readonly step: MethodStep;
+  readonly over: boolean;
+  readonly tap: Bench['tap'];
+  readonly onSkipped: () => void;
+}
+
+/** Its time is up and it is not there yet; or it is not done at all, which takes two presses. */
+function NotSo({ step, over, tap, onSkipped }: NotSoProps) {
+  const skipping = useTwice();
+  const againS = lookAgainS(step);
+  const skip = () => {
+    if (skipping.press() && !tap({ type: 'stepSkipped', stepId: step.id })) onSkipped();
+  };
+  return (
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3">
+      {over && (
+        <Button size="bench" onClick={() => tap({ type: 'notYet', stepId: step.id, againS })}>
+          {words.notYet(formatDuration(againS))}
+        </Button>
+      )}
+      <Button size="bench" look={skipping.asked ? 'alarm' : 'quiet'} onClick={skip}>
+        {skipping.asked ? words.yesSkipIt : words.skipIt}
+      </Button>
     </div>
   );
 }

@@ -17,31 +17,31 @@ const batch: DayBatchDocument = {
   batch: { mode: 'factor', factor: 1, pieceMassG: 60, bowlLossPercent: 0 },
   ready: { fromMs: at('18:00'), toMs: at('18:00') }, levers: [], ovenIds: [], variantId: '', at: {}, pins: {}, progress: {}, bakeId: null,
 }; // prettier-ignore
-const laid: BatchView = {
+const view: BatchView = {
   id: batch.id, variantId: '', lever: AS_WRITTEN, blocks: [], readyMs: at('18:00'), likely: { fromMs: at('17:58'), toMs: at('18:20'), chance: 0.57 },
   collision: null, surer: { spareMin: 30, chance: 0.96 }, short: null, fromJar: null, softens: null,
 }; // prettier-ignore
 
-function card(made: DayBatchDocument, view: BatchView | null, final: boolean) {
+function card(made: DayBatchDocument, found: BatchView | null, final: boolean) {
   const edits: DayEdit[] = [];
   const edit = (each: DayEdit) => {
     edits.push(each);
     return null;
   };
   const value = { day: { batches: [made], lit: [] }, view: { final } as DayView, ovens: [{ id: 'deck', name: 'Deck oven' }], nowMs: NOW_MS, edit };
-  show(<DayProvider value={value}><ul><BatchCard batch={made} laid={view} /></ul></DayProvider>);
+  show(<DayProvider value={value}><ul><BatchCard batch={made} laid={found} /></ul></DayProvider>);
   return edits;
 } // prettier-ignore
 
 test('a promise that is not sure says so, and how much sooner would make it so: a press', async () => {
-  const edits = card(batch, laid, true);
+  const edits = card(batch, view, true);
   expect(screen.getByTestId('day-batch')).toHaveTextContent('57 of 100 such days keep the promise');
   await userEvent.click(screen.getByRole('button', { name: /ready 30 min sooner.*96 of 100/ }));
   expect(edits).toEqual([{ type: 'spare', batchId: batch.id, spareMin: 30 }]);
 });
 
 test('planned sooner it says by how much, and can be let be', async () => {
-  const edits = card({ ...batch, spareMin: 30 }, { ...laid, surer: null }, true);
+  const edits = card({ ...batch, spareMin: 30 }, { ...view, surer: null }, true);
   expect(screen.getByTestId('day-batch')).toHaveTextContent('Planned to be ready 30 min sooner');
   await userEvent.click(screen.getByRole('button', { name: 'As late as it can be' }));
   expect(edits).toEqual([{ type: 'spare', batchId: batch.id, spareMin: null }]);
@@ -58,7 +58,7 @@ test('none found is said once all has been looked through; ways out tell taste a
     { kind: 'lever', variantId: 'yeast 0.5', lever: { ...AS_WRITTEN, yeast: 0.5 }, tasteCost: 2, startMs: at('11:40'), chance: 0.8 },
     { kind: 'oven', ovenId: 'deck', chance: 0.91 },
   ] as const;
-  const edits = card(batch, { ...laid, readyMs: null, likely: null, surer: null, collision: { lateMs: null, cause: { kind: 'time' }, waysOut } }, true);
+  const edits = card(batch, { ...view, readyMs: null, likely: null, surer: null, collision: { lateMs: null, cause: { kind: 'time' }, waysOut } }, true);
   expect(screen.getByTestId('day-batch')).toHaveTextContent('It finds no place');
   await userEvent.click(screen.getByRole('button', { name: /50 % of the yeast; begin 11:40.*hardly tasted; in time on 80 of 100/ }));
   await userEvent.click(screen.getByRole('button', { name: /Deck oven.*91 of 100/ }));

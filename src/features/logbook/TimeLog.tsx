@@ -1,9 +1,11 @@
 'use client';
 import { Fragment } from 'react';
-import type { BakeState, BakeRecord, Feeling, RiseMark } from '@/core/bake';
+import type { BakeState, BakeRecord, Feeling, Reading, RiseMark } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
+import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
+import { READING_WORD } from '@/wording/readings';
 import { BAND_WORD } from '@/wording/bands';
 import { grownWord, RISE_OF_WORD } from '@/wording/rise';
 import { callOf } from '@/core/batch';
@@ -15,6 +17,14 @@ type Entry =
   | { readonly kind: 'step'; readonly atMs: number; readonly step: MethodStep; readonly tookS: number }
   | ({ readonly kind: 'rise' } & RiseMark)
   | ({ readonly kind: 'felt' } & Feeling)
+  | ({ readonly kind: 'reading' } & Reading)
+  | { readonly kind: 'skipped'; readonly atMs: number; readonly step: MethodStep }
+  | {
+      readonly kind: 'mended';
+      readonly atMs: number;
+      readonly what: string;
+      readonly by: BakeState['mends'][number]['by'];
+    }
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string }
   | { readonly kind: 'reopened'; readonly atMs: number; readonly endedAtMs: number };
 
@@ -42,16 +52,31 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
   const notes = state.notes.map((note): Entry => ({ kind: 'note', ...note }));
   const rises = state.rises.map((mark): Entry => ({ kind: 'rise', ...mark }));
   const feelings = state.feelings.map((feeling): Entry => ({ kind: 'felt', ...feeling }));
+  const readings = state.readings.map((reading): Entry => ({ kind: 'reading', ...reading }));
+  const skipped = bake.sheet.steps.flatMap((step): Entry[] => {
+    const atMs = state.steps.get(step.id)?.skippedAtMs ?? null;
+    return atMs === null ? [] : [{ kind: 'skipped', atMs, step }];
+  });
+  const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
+  const mends = state.mends.map(({ lineId, by, atMs }): Entry => ({
+    kind: 'mended',
+    atMs,
+    by,
+    what: lines.find(({ id }) => id === lineId)?.name ?? '',
+  }));
   const endings = state.endings.map(({ reopenedAtMs, endedAtMs }): Entry => ({
     kind: 'reopened',
     atMs: reopenedAtMs,
     endedAtMs,
   }));
-  return [...steps, ...rises, ...feelings, ...notes, ...endings].sort((a, b) => a.atMs - b.atMs);
+  return [...steps, ...skipped, ...rises, ...feelings, ...readings, ...mends, ...notes, ...endings].sort(
+    (a, b) => a.atMs - b.atMs,
+  );
 }
 
 export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
   const time = useKitchenTime();
+  const units = useUnits();
   const entries = entriesOf(bake, state);
   return (
     <section aria-labelledby="time-title" className="docket rounded-b-md px-4 pt-4 pb-4">
@@ -69,7 +94,18 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
               {another && <li className="border-t border-rule pt-2 text-sm font-semibold">{day}</li>}
               <li className="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1.5 text-sm">
                 <span className="text-soft">{time.clock(entry.atMs)}</span>
-                {entry.kind === 'felt' ? (
+                {entry.kind === 'reading' ? (
+                  <p>
+                    {words.read(READING_WORD[entry.of])}
+                    <strong>{units.temperature(entry.tempC)}</strong>
+                  </p>
+                ) : entry.kind === 'skipped' ? (
+                  <p>
+                    <strong>{STEP_WORD[entry.step.kind]}</strong> {words.wasSkipped}
+                  </p>
+                ) : entry.kind === 'mended' ? (
+                  <p>{words.mended[entry.by](entry.what)}</p>
+                ) : entry.kind === 'felt' ? (
                   <p>
                     {words.itFelt}
                     <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>

@@ -90,15 +90,15 @@ function useRinging(timers: readonly BoardTimer[]): readonly [readonly Due[], (k
 /** The page's title says it too, for whoever looks at another. */
 function useTitle(due: readonly Due[]): void {
   const [first] = due;
-  const said = first ? words.title(nameOf(first.timer)) : null;
+  const title = first ? words.title(nameOf(first.timer)) : null;
   useEffect(() => {
-    if (said === null) return undefined;
+    if (title === null) return undefined;
     const was = document.title;
-    document.title = said;
+    document.title = title;
     return () => {
       document.title = was;
     };
-  }, [said]);
+  }, [title]);
 }
 
 /** Rings whichever timer is up, on whatever page is open, and says which it was until somebody has heard it. */

@@ -82,10 +82,10 @@ export const hasVoice = (): boolean => ownVoice() !== null;
 export function speak(text: string): void {
   const voice = ownVoice();
   if (!voice) return;
-  const said = new SpeechSynthesisUtterance(text);
-  said.voice = voice;
-  said.lang = voice.lang;
-  setTimeout(() => speechSynthesis.speak(said), 2500);
+  const utterance = new SpeechSynthesisUtterance(text);
+  utterance.voice = voice;
+  utterance.lang = voice.lang;
+  setTimeout(() => speechSynthesis.speak(utterance), 2500);
 }
 
 /** In the hand, or on the table. */

@@ -19,6 +19,10 @@ export const words = {
   n5Min: ' 5 min',
   stop: 'Stop',
   resume: 'Resume',
+  skipped: 'skipped',
+  skipIt: 'Skip it',
+  yesSkipIt: 'Yes, skip it',
+  notYet: (by: string) => `Not yet: look again in ${by}`,
   markAsNotDone: 'Mark as not done',
   done: 'Done',
 } as const;

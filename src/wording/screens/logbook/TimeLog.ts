@@ -2,6 +2,18 @@
 export const words = {
   whatHappenedWhen: 'What happened when',
   noStepWasTickedAnd: 'No step was ticked and nothing was noted.',
+  read: (what: string) => `${what} read `,
+  wasSkipped: 'was skipped',
+  mended: {
+    carryOn: (what: string) =>
+      `Not the amount of ${what.toLowerCase()} that was asked for: carried on as it was`,
+    addRest: (what: string) => `Too little ${what.toLowerCase()}: the rest was added`,
+    takeOut: (what: string) => `Too much ${what.toLowerCase()}: taken out again`,
+    balance: (what: string) =>
+      `Not the amount of ${what.toLowerCase()} that was asked for: balanced with flour or water`,
+    moreOfAll: (what: string) => `Too much ${what.toLowerCase()}: more of everything`,
+    lessOfAll: (what: string) => `Too little ${what.toLowerCase()}: less of everything`,
+  },
   itFelt: 'It felt ',
   at: (what: string) => `${what} at `,
   openedAgainItHadBeen: (time: string) => `Opened again (it had been ended at ${time})`,
