@@ -18,6 +18,8 @@ export function wordTap(action: BakeAction): string {
       return `Step skipped (${action.stepId})`;
     case 'notYet':
       return `Not yet, again in ${formatClock(action.againS)}`;
+    case 'lit':
+      return `Oven lit for ${action.setC} °C`;
     case 'reading':
       return `Thermometer: ${action.tempC} °C`;
     case 'added':

@@ -145,7 +145,7 @@ test('a wrong tick and a wrong log entry are corrected with both values saved; a
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
   await expect(page.getByTestId('target')).toContainText(String(500 + 13.4 + 201).slice(0, 3));
   await page.getByRole('button', { name: /^Psyllium husk/ }).click();
-  await page.getByRole('radio', { name: 'Zero each time' }).click();
+  await page.getByRole('radio', { name: 'Zero', exact: true }).click();
   await page.getByTestId('actual').fill('14');
   await page.getByRole('button', { name: 'Correct it' }).click();
   await page.getByRole('tab', { name: 'Log' }).click();

@@ -72,6 +72,12 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('stepSkipped'), stepId: localIdSchema }),
   /** Its time is up and it is not there yet: to be looked at again in so long. */
   z.strictObject({ type: z.literal('notYet'), stepId: localIdSchema, againS: durationS }),
+  /** An oven was lit for what comes; null: the one there is. */
+  z.strictObject({
+    type: z.literal('lit'),
+    ovenId: localIdSchema.nullable(),
+    setC: z.number().min(READING_C.min).max(READING_C.max),
+  }),
   /** What a thermometer said; of the room or an oven it belongs to no step. */
   z.strictObject({
     type: z.literal('reading'),

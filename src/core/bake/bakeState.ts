@@ -76,6 +76,7 @@ export interface BakeState {
   readonly dueAgain: ReadonlySet<string>;
   readonly mends: readonly Mended[];
   readonly readings: readonly Reading[];
+  readonly lit: readonly { readonly ovenId: string | null; readonly setC: number; readonly atMs: number }[];
   readonly additions: readonly Addition[];
   /** Bags that were other than the sheet says, by ingredient; null: none that is told apart. */
   readonly lots: ReadonlyMap<string, string | null>;
@@ -110,6 +111,7 @@ const startedBake = (startedAtMs: number): BakeState => ({
   dueAgain: new Set(),
   mends: [],
   readings: [],
+  lit: [],
   additions: [],
   lots: new Map(),
   steps: new Map(),
@@ -194,6 +196,8 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return { ...state, leftOut: new Set([...state.leftOut, action.lineId]) };
     case 'mended':
       return afterMending(state, action, atMs);
+    case 'lit':
+      return { ...state, lit: [...state.lit, { ovenId: action.ovenId, setC: action.setC, atMs }] };
     case 'reading': {
       const { of, tempC, stepId } = action;
       return { ...state, readings: [...state.readings, { of, tempC, stepId, atMs }] };

@@ -78,6 +78,8 @@ export function decide(
       const unknown = action.targets.findIndex(({ lineId }) => !line(lineId));
       return unknown === -1 ? ok(action) : refuse('unknownLine', `targets.${unknown}.lineId`);
     }
+    case 'lit':
+      return ok(action);
     case 'reading':
       return action.stepId === null || step(action.stepId) ? ok(action) : refuse('unknownStep', 'stepId');
     case 'added':

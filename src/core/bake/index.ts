@@ -30,4 +30,5 @@ export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type RunningCard } from './runningCard';
 export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
+export { ovenDue, type OvenDue } from './ovenDue';
 export { runningTimers, type RunningTimer } from './runningTimers';

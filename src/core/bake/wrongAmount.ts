@@ -25,8 +25,10 @@ export interface Mend {
   readonly moves: readonly { readonly lineId: string; readonly byG: number }[];
   /** What dough it makes. */
   readonly dough: DoughFigures;
-  /** Whole pieces there are more (or fewer) of the size that was planned. */
+  /** Whole pieces there are more (or fewer) of the size that was planned; where it makes none, every piece is larger, or smaller. */
   readonly pieces: number;
+  /** Dough in each, g. */
+  readonly pieceG: number;
 }
 
 /** What is said of a dough in a line: null where it has no flour, or none of it. */
@@ -140,7 +142,8 @@ class Mending {
     if (by !== 'carryOn' && moves.length === 0) return null;
     const { count, doughG } = this.sheet.pieces;
     const pieces = factor === 1 || count === 0 ? 0 : Math.floor((factor * this.sheet.usableDoughG) / doughG + 1e-9) - count;
-    return { by, targets, moves, pieces, dough: plain(figuresOf(this.sheet, withTargets(this.state, targets), this.book)) };
+    const pieceG = factor !== 1 && pieces === 0 ? factor * doughG : doughG;
+    return { by, targets, moves, pieces, pieceG, dough: plain(figuresOf(this.sheet, withTargets(this.state, targets), this.book)) };
   } // prettier-ignore
 
   private stays(): LineTarget {

@@ -41,6 +41,8 @@ import { useNow } from '../clock/useNow';
 import { WeighView } from './WeighView';
 import { words } from '@/wording/screens/bench/BenchPage';
 
+const loadOven = () => import('./OvenCall').then((module) => module.OvenCall);
+const OvenCall = dynamic(loadOven, { ssr: false });
 const loadNote = () => import('./NoteDialog').then((module) => module.NoteDialog);
 const loadAddition = () => import('./AdditionDialog').then((module) => module.AdditionDialog);
 const loadAbandon = () => import('./AbandonDialog').then((module) => module.AbandonDialog);
@@ -54,6 +56,7 @@ const OutcomeForm = dynamic(loadOutcome);
 // the bench goes on when the server is gone, notes and log included
 const NEEDED_OFFLINE = [
   loadNote,
+  loadOven,
   loadRise,
   loadReading,
   loadFelt,
@@ -134,6 +137,7 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
           void setView('steps');
         }}
       />
+      <OvenCall bake={bake} bench={bench} nowMs={nowMs} />
       <BenchTabs bake={bake} bench={bench} view={view} onView={(to) => void setView(to)} />
       {view !== 'weigh' && open.now.length > 0 && (
         <button

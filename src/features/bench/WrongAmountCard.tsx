@@ -22,7 +22,7 @@ export function WrongAmountCard({ wrong, sheet, onMend }: WrongAmountCardProps) 
   const steady = useSteady(true);
   const { line, wantedG, isG, planned, now, mends } = wrong;
   const overG = isG - wantedG;
-  const band = (of: typeof now): string | null => of.band && BAND_WORD[of.band].name.toLowerCase();
+  const band = (of: typeof now): string | null => of.band && BAND_WORD[of.band].short;
   const nameOf = (lineId: string): string => sheet.stages.flatMap(({ lines }) => lines).find(({ id }) => id === lineId)?.name ?? '';
   const answer = (mend: Mend) =>
     onMend({ type: 'mended', lineId: line.id, by: mend.by, targets: mend.targets.map(({ lineId, massG }) => ({ lineId, massG: Math.round(massG * 100) / 100 })) });
@@ -47,8 +47,8 @@ export function WrongAmountCard({ wrong, sheet, onMend }: WrongAmountCardProps) 
         {mends.map((mend) => (
           <li key={mend.by}>
             <Button look={mend.by === 'carryOn' ? 'strong' : 'plain'} size="bench" disabled={!steady} className="w-full flex-col items-start gap-0 py-2 text-left disabled:opacity-100" onClick={() => answer(mend)}>
-              <span>{words.mend[mend.by]({ moves: movesOf(mend, nameOf, units.mass), pieces: sheet.pieces.count + mend.pieces, size: units.mass(sheet.pieces.doughG) })}</span>
-              {mend.by !== 'carryOn' && band(mend.dough) !== null && <span className="text-base font-normal">{words.thenItIs(band(mend.dough)!)}</span>}
+              <span>{words.mend[mend.by]({ moves: movesOf(mend, nameOf, units.mass), pieces: sheet.pieces.count + mend.pieces, size: units.mass(mend.pieceG) })}</span>
+              {band(mend.dough) !== null && band(mend.dough) !== band(now) && <span className="text-base font-normal">{words.thenItIs(band(mend.dough)!)}</span>}
             </Button>
           </li>
         ))}

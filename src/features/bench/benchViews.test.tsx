@@ -90,7 +90,7 @@ describe('weighing', () => {
     const wrong = screen.getByTestId('wrong-amount');
     expect(screen.getByTestId('off-by')).toHaveTextContent('+62 g');
     expect(screen.getByTestId('makes')).toHaveTextContent(
-      /dough instead of .*; water 10\d\.\d % instead of 8\d\.\d %/,
+      /The dough: .* instead of .*; water 10\d\.\d % instead of 8\d\.\d %/,
     );
     // a knuckle that bounces from the button before answers nothing
     expect(within(wrong).getByRole('button', { name: /Carry on/ })).toBeDisabled();
@@ -98,7 +98,7 @@ describe('weighing', () => {
     expect(
       within(wrong).getByRole('button', { name: /Put in more: .* white rice flour and .* salt/ }),
     ).toBeVisible();
-    await userEvent.click(within(wrong).getByRole('button', { name: /More of everything: 2 of 490 g/ }));
+    await userEvent.click(within(wrong).getByRole('button', { name: /More of everything: 2 of 566 g/ }));
     expect(taps).toMatchObject([{ type: 'mended', lineId: 'water', by: 'moreOfAll' }]);
   });
 
@@ -128,7 +128,7 @@ describe('weighing', () => {
 
   test('in a jug the display has to show jug and line; the jug is known at the next bake', async () => {
     const first = weighing();
-    await userEvent.click(screen.getByRole('radio', { name: 'In a jug' }));
+    await userEvent.click(screen.getByRole('radio', { name: 'Jug' }));
     await userEvent.type(screen.getByRole('textbox', { name: 'Name of the jug' }), 'steel jug');
     const empty = screen.getByRole('textbox', { name: 'Weight of the empty jug' });
     await userEvent.clear(empty);

@@ -1,9 +1,9 @@
 /** What the screen says. */
 export const words = {
   howTheScaleIsUsed: 'How the scale is used',
-  zeroEachTime: 'Zero each time',
+  zeroEachTime: 'Zero',
   runningTotal: 'Running total',
-  inAJug: 'In a jug',
+  inAJug: 'Jug',
   bowl: 'bowl',
   weightOfTheEmptyBowl: 'Weight of the empty bowl',
   jugs: 'Jugs',
