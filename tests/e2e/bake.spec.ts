@@ -47,6 +47,9 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   await page.getByRole('button', { name: 'Other weight' }).click();
   await page.getByTestId('actual').fill('190');
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
+  const wrong = page.getByTestId('wrong-amount');
+  await expect(wrong).toContainText('190 g instead of');
+  await wrong.getByRole('button', { name: 'Carry on as it is' }).click();
   for (const name of ['Psyllium husk', 'Water', 'Instant yeast', 'Salt']) {
     await expect(page.getByRole('heading', { name })).toBeVisible();
     await page.getByRole('button', { name: 'In the bowl', exact: true }).click();

@@ -97,15 +97,25 @@ const plain = ({ band, hydration, saltPercent, yeastPercent }: DoughFigures): Do
 const onScale = (massG: number, stepG: number): number =>
   Math.round(Math.round(massG / stepG) * stepG * 100) / 100;
 
+interface InDough {
+  readonly line: BatchLine;
+  readonly ingredient: Ingredient | undefined;
+  /** Not of a gel or a starter, which is made for itself. */
+  readonly isMain: boolean;
+}
+
+/** What is mended with: of the dough itself where it has some, the most of it. */
+const byUse = (a: InDough, b: InDough): number =>
+  Number(b.isMain) - Number(a.isMain) || b.line.massG - a.line.massG;
+
 /** Lines of the dough that are asked for, with what they are. */
-const doughOf = (
-  sheet: Sheet,
-  book: IngredientBook,
-): { readonly line: BatchLine; readonly ingredient: Ingredient | undefined }[] =>
+const doughOf = (sheet: Sheet, book: IngredientBook): InDough[] =>
   sheet.stages
     .filter(isDoughStage)
-    .flatMap(({ lines }) =>
-      lines.filter(isAskedFor).map((line) => ({ line, ingredient: book.get(line.ingredientId) })),
+    .flatMap(({ kind, lines }) =>
+      lines
+        .filter(isAskedFor)
+        .map((line) => ({ line, ingredient: book.get(line.ingredientId), isMain: kind === 'main' })),
     );
 
 class Mending {
@@ -174,11 +184,11 @@ class Mending {
     const waterG = liquidForG(now.consistency, aim);
     const isWater = (ingredient: Ingredient | undefined) => ingredient?.roles[0] === 'liquid' && ingredient.per100g.water.value > 80;
     if (waterG > 0) {
-      const [water] = this.dough.filter(({ line, ingredient }) => isWater(ingredient) && line.id !== this.line.id).sort((a, b) => b.line.massG - a.line.massG);
+      const [water] = this.dough.filter(({ line, ingredient }) => isWater(ingredient) && line.id !== this.line.id).sort(byUse);
       if (!water) return null;
       return this.mend('balance', [this.stays(), this.more(water.line, waterG / ((water.ingredient?.per100g.water.value ?? 100) / 100))]);
     }
-    const [flour] = this.dough.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && line.id !== this.line.id).sort((a, b) => b.line.massG - a.line.massG);
+    const [flour] = this.dough.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && line.id !== this.line.id).sort(byUse);
     if (!flour) return null;
     const feltWith = (addG: number) => figuresOf(this.sheet, withTargets(this.state, [this.stays(), this.plus(flour.line, addG)]), this.book).consistency?.rested.s ?? aim;
     const most = MOST_BALANCE * this.dough.reduce((sum, { line, ingredient }) => sum + (ingredient && isFlourBase(ingredient) ? line.massG : 0), 0);

@@ -99,7 +99,7 @@ function Meaning({ answer }: { answer: Told }) {
       return <Large figure={units.temperature(answer.downToC)} text={words.hotWater(answer.kills)} />;
     case 'dough': {
       const percent = Math.round(100 * Math.abs(answer.rate - 1));
-      return <Large figure={`${answer.byC > 0 ? '+' : '−'}${units.degrees(Math.abs(answer.byC))}`} text={words.dough(percent, answer.rate < 1)} />;
+      return <Large figure={`${answer.byC > 0 ? '+' : '−'}${units.degrees(Math.abs(answer.byC))}`} text={answer.byC > 0 && answer.rate < 1 ? words.tooHot : words.dough(percent, answer.rate < 1)} />;
     }
     case 'heat':
       return <Large figure={units.temperature(answer.wantedC)} text={words.heat[answer.of](units.degrees(Math.abs(answer.byC)), answer.byC < 0)} />;

@@ -90,7 +90,7 @@ export function WeighOne({ line, stageName, weighing, running, exchanged, onDone
             value={units.massCell(wholeG + beforeG)} onType={typed} className="mt-1" />
         </div>
       )}
-      <div className="mt-6 grid gap-3 sm:grid-cols-[1fr_auto] low:mt-2">
+      <div className="mt-6 grid gap-3 sm:grid-cols-[1fr_auto] low:mt-1">
         <Button look="now" size="wall" data-primary ref={primary} className={steady ? '' : 'disabled:opacity-100'}
           disabled={!steady || unreadable || (isIn && hundredths(wholeG) === inG)} onClick={() => onDone({ type: 'weighed', lineId: line.id, massG: hundredths(wholeG) })}>
           <Check size={30} aria-hidden strokeWidth={3} />

@@ -131,7 +131,8 @@ export function TimerBell() {
         </Button>
       )}
       {shown.length > 0 && (
-        <ul role="alert" className="grid gap-2">
+        <div role="alert">
+          <ul className="grid gap-2">
           {shown.map(({ key, timer, missedMs }) => (
             <li key={key} className={cx('flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-surface px-4 py-3 shadow-lg', 'flashes')}>
               <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
@@ -144,7 +145,8 @@ export function TimerBell() {
               <Button className="min-h-12 max-sm:flex-1" onClick={() => answer(key)}>{words.dismiss}</Button>
             </li>
           ))}
-        </ul>
+          </ul>
+        </div>
       )}
     </div>
   );

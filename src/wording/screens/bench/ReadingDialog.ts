@@ -10,6 +10,7 @@ export const words = {
   again: (by: string) => `Not baked yet: look again in ${by}`,
   hotWater: (kills: boolean) => (kills ? 'This kills yeast. Let it cool to there before anything goes in.' : 'Too hot for yeast to be stirred into. Let it cool to there first.'),
   dough: (percent: number, slower: boolean) => (slower ? `colder than meant: it rises about ${percent} % more slowly. Stand it warmer, or give it time.` : `warmer than meant: it rises about ${percent} % faster. Look sooner, or stand it cooler.`),
+  tooHot: 'so warm that yeast suffers: cool it at once. If it stays so, nothing will rise.',
   heat: {
     oil: (by: string, colder: boolean) => (colder ? `It is ${by} colder. Wait until it is there: colder oil is drunk.` : `It is ${by} hotter. Take it off the heat: the outside goes dark before the middle is done.`),
     oven: (by: string, colder: boolean) => (colder ? `It is ${by} colder. Wait, or turn it up: the dial may be off.` : `It is ${by} hotter. Turn it down: the crust is done before the middle.`),
