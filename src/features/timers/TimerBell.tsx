@@ -127,7 +127,7 @@ export function TimerBell() {
       {here.length > 0 && (
         <Button size="bench" className="min-h-12 justify-self-end px-4 shadow-lg" onClick={() => here.forEach(({ key }) => answer(key))}>
           <BellRing size={22} aria-hidden className="text-alarm" />
-          {words.dismiss}
+          {words.stopRinging}
         </Button>
       )}
       {shown.length > 0 && (

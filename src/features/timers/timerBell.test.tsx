@@ -92,7 +92,7 @@ test('what the bench itself knows is newer than what was served, and rings witho
   expect(screen.queryByRole('alert')).toBeNull();
   await userEvent
     .setup({ advanceTimers: jest.advanceTimersByTime })
-    .click(screen.getByRole('button', { name: 'Heard' }));
+    .click(screen.getByRole('button', { name: 'Heard: stop ringing' }));
   await pass(60_000);
   expect(ring).toHaveBeenCalledTimes(1);
   act(() => timerBoard.fromBench('b1', null, 0));

@@ -7,5 +7,6 @@ export const words = {
   missed: (by: string) => `Nobody was called: this device noticed ${by} late.`,
   goToIt: 'Go to it',
   dismiss: 'Heard',
+  stopRinging: 'Heard: stop ringing',
   silent: 'Touch the page once, so that it can ring.',
 } as const;
