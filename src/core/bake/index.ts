@@ -31,4 +31,5 @@ export { runningCard, runningCardSchema, type RunningCard } from './runningCard'
 export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { ovenDue, type OvenDue } from './ovenDue';
+export { pieceWeights } from './pieceWeight';
 export { runningTimers, type RunningTimer } from './runningTimers';

@@ -1,28 +1,23 @@
 'use client';
-import { Check, Hand, Minus, Play, Plus, RotateCcw, Square } from 'lucide-react';
+import { Check, Hand, Minus } from 'lucide-react';
 import { useState } from 'react';
 import {
   endOfMixing,
   isRunning,
   isStepDone,
-  lookAgainS,
+  pieceWeights,
   timerLeftS,
   type BakeRecord,
   type Timer,
 } from '@/core/bake';
 import { callOf, type Call } from '@/core/batch';
-import { timerS, type MethodStep } from '@/core/method';
+import type { MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
-import { Button } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import { useSteady } from '@/ui/useSteady';
-import { useTwice } from '@/ui/useTwice';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { wordCall } from '@/wording/calls';
 import { STEP_WORD } from '@/wording/words';
-import { FeelButton } from './FeelButton';
-import { Readings } from './Readings';
-import { RiseMarks } from './RiseMarks';
+import { StepButtons } from './StepButtons';
 import type { Bench } from './useBench';
 import { useNow } from '../clock/useNow';
 import { words } from '@/wording/screens/bench/StepView';
@@ -55,6 +50,7 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
           bench={bench}
           nowMs={nowMs}
           next={next ?? null}
+          pieces={PARTED.has(current.kind) ? pieceWeights(sheet, state) : NO_PIECES}
           isMixed={endOfMixing(sheet, state).mixedAtMs !== null}
           exchanged={ticked}
           onDone={() => {
@@ -160,13 +156,32 @@ interface OneStepProps {
   bench: Bench;
   nowMs: number;
   next: MethodStep | null;
+  /** What each weighs, where it is divided or shaped. */
+  pieces: ReturnType<typeof pieceWeights>;
   isMixed: boolean;
   exchanged: boolean;
   onDone: () => void;
 }
 
-function OneStep({ step, call, number, of, bench, nowMs, next, isMixed, exchanged, onDone }: OneStepProps) {
+const NO_PIECES: ReturnType<typeof pieceWeights> = [];
+/** Where a dough is parted. */
+const PARTED: ReadonlySet<MethodStep['kind']> = new Set(['divide', 'shape']);
+
+function OneStep({
+  step,
+  call,
+  number,
+  of,
+  bench,
+  nowMs,
+  next,
+  pieces,
+  isMixed,
+  exchanged,
+  onDone,
+}: OneStepProps) {
   const { state, outbox } = bench;
+  const units = useUnits();
   const now = useNow(outbox.offsetMs, nowMs);
   const done = isStepDone(state, step.id);
   const skipped = done && state.steps.get(step.id)?.doneAtMs == null;
@@ -198,6 +213,20 @@ function OneStep({ step, call, number, of, bench, nowMs, next, isMixed, exchange
       )}
       {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
 
+      {pieces.map(({ name, count, pieceG, plannedG, whole }) => (
+        <p key={name} className="mt-4 text-2xl" data-testid="piece-weight">
+          {name && <span className="text-soft">{name} </span>}
+          <span className="figure text-6xl sm:text-7xl">
+            {count > 1 ? `${count} × ` : ''}
+            {units.mass(Math.round(pieceG))}
+          </span>
+          {whole && (
+            <span className="block text-xl text-soft">
+              {words.orWhole(whole.count, units.mass(plannedG), units.mass(Math.round(whole.overG)))}
+            </span>
+          )}
+        </p>
+      ))}
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
       {step.until && (
         <p className="mt-4 text-2xl leading-snug">
@@ -267,120 +296,5 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
       </div>
       {step.tempC !== null && <p className="figure mt-3 text-4xl">{units.temperature(step.tempC)}</p>}
     </>
-  );
-}
-
-interface StepButtonsProps extends Pick<OneStepProps, 'step' | 'bench' | 'exchanged' | 'onDone' | 'isMixed'> {
-  now: number;
-  leftS: number | null;
-}
-
-function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDone }: StepButtonsProps) {
-  const steady = useSteady(exchanged);
-  const { state, tap } = bench;
-  const done = isStepDone(state, step.id);
-  const timer = state.steps.get(step.id)?.timer ?? null;
-  const running = isRunning(timer);
-  const planned = timerS(step);
-
-  const finish = () => {
-    if (!tap({ type: 'stepDone', stepId: step.id })) onDone();
-  };
-  const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
-  const startFirst = !done && planned !== null && timer === null;
-  return (
-    <div className="mt-6 grid gap-3">
-      {startFirst && (
-        <Button
-          look="now"
-          size="wall"
-          data-primary
-          disabled={!steady}
-          className={steady ? '' : 'disabled:opacity-100'}
-          onClick={() => start(planned)}
-        >
-          <Play size={28} aria-hidden fill="currentColor" />
-          {words.start(formatDuration(planned))}
-        </Button>
-      )}
-      {running && (
-        <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
-          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
-            <Plus size={20} aria-hidden />
-            {words.n1Min}
-          </Button>
-          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 300 })}>
-            <Plus size={20} aria-hidden />
-            {words.n5Min}
-          </Button>
-          <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: step.id })}>
-            <Square size={18} aria-hidden fill="currentColor" />
-            {words.stop}
-          </Button>
-        </div>
-      )}
-      {timer !== null && !running && !done && (
-        <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
-          <Play size={20} aria-hidden fill="currentColor" />
-          {words.resume}
-        </Button>
-      )}
-      {!done && (
-        <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
-          <FeelButton step={step} bench={bench} />
-          <RiseMarks step={step} bench={bench} />
-          <Readings step={step} bench={bench} nowMs={now} isMixed={isMixed} />
-        </div>
-      )}
-      {done ? (
-        <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
-          <RotateCcw size={24} aria-hidden />
-          {words.markAsNotDone}
-        </Button>
-      ) : (
-        <Button
-          look={startFirst ? 'plain' : 'now'}
-          size="wall"
-          {...(startFirst ? {} : { 'data-primary': true })}
-          disabled={!steady}
-          className={steady ? '' : 'disabled:opacity-100'}
-          onClick={finish}
-        >
-          <Check size={30} aria-hidden strokeWidth={3} />
-          {words.done}
-        </Button>
-      )}
-      {!done && (
-        <NotSo step={step} over={running && leftS !== null && leftS <= 0} tap={tap} onSkipped={onDone} />
-      )}
-    </div>
-  );
-}
-
-interface NotSoProps {
-  readonly step: MethodStep;
-  readonly over: boolean;
-  readonly tap: Bench['tap'];
-  readonly onSkipped: () => void;
-}
-
-/** Its time is up and it is not there yet; or it is not done at all, which takes two presses. */
-function NotSo({ step, over, tap, onSkipped }: NotSoProps) {
-  const skipping = useTwice();
-  const againS = lookAgainS(step);
-  const skip = () => {
-    if (skipping.press() && !tap({ type: 'stepSkipped', stepId: step.id })) onSkipped();
-  };
-  return (
-    <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3">
-      {over && (
-        <Button size="bench" onClick={() => tap({ type: 'notYet', stepId: step.id, againS })}>
-          {words.notYet(formatDuration(againS))}
-        </Button>
-      )}
-      <Button size="bench" look={skipping.asked ? 'alarm' : 'quiet'} onClick={skip}>
-        {skipping.asked ? words.yesSkipIt : words.skipIt}
-      </Button>
-    </div>
   );
 }

@@ -19,6 +19,7 @@ export const words = {
   n5Min: ' 5 min',
   stop: 'Stop',
   resume: 'Resume',
+  orWhole: (count: number, size: string, over: string) => `or ${count} of ${size}, ${over} left`,
   skipped: 'skipped',
   skipIt: 'Skip it',
   yesSkipIt: 'Yes, skip it',

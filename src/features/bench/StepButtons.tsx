@@ -1,0 +1,134 @@
+'use client';
+import { Check, Play, Plus, RotateCcw, Square } from 'lucide-react';
+import { isRunning, isStepDone, lookAgainS } from '@/core/bake';
+import { timerS, type MethodStep } from '@/core/method';
+import { formatDuration } from '@/core/units';
+import { Button } from '@/ui/Button';
+import { useSteady } from '@/ui/useSteady';
+import { useTwice } from '@/ui/useTwice';
+import { words } from '@/wording/screens/bench/StepView';
+import { FeelButton } from './FeelButton';
+import { Readings } from './Readings';
+import { RiseMarks } from './RiseMarks';
+import type { Bench } from './useBench';
+
+interface StepButtonsProps {
+  step: MethodStep;
+  bench: Bench;
+  isMixed: boolean;
+  exchanged: boolean;
+  onDone: () => void;
+  now: number;
+  leftS: number | null;
+}
+
+/** What can be done at a step: its clock, what is felt, marked and read, and that it is done, not yet, or not at all. */
+export function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDone }: StepButtonsProps) {
+  const steady = useSteady(exchanged);
+  const { state, tap } = bench;
+  const done = isStepDone(state, step.id);
+  const timer = state.steps.get(step.id)?.timer ?? null;
+  const running = isRunning(timer);
+  const planned = timerS(step);
+
+  const finish = () => {
+    if (!tap({ type: 'stepDone', stepId: step.id })) onDone();
+  };
+  const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
+  const startFirst = !done && planned !== null && timer === null;
+  return (
+    <div className="mt-6 grid gap-3">
+      {startFirst && (
+        <Button
+          look="now"
+          size="wall"
+          data-primary
+          disabled={!steady}
+          className={steady ? '' : 'disabled:opacity-100'}
+          onClick={() => start(planned)}
+        >
+          <Play size={28} aria-hidden fill="currentColor" />
+          {words.start(formatDuration(planned))}
+        </Button>
+      )}
+      {running && (
+        <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
+          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
+            <Plus size={20} aria-hidden />
+            {words.n1Min}
+          </Button>
+          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 300 })}>
+            <Plus size={20} aria-hidden />
+            {words.n5Min}
+          </Button>
+          <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: step.id })}>
+            <Square size={18} aria-hidden fill="currentColor" />
+            {words.stop}
+          </Button>
+        </div>
+      )}
+      {timer !== null && !running && !done && (
+        <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
+          <Play size={20} aria-hidden fill="currentColor" />
+          {words.resume}
+        </Button>
+      )}
+      {!done && (
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
+          <FeelButton step={step} bench={bench} />
+          <RiseMarks step={step} bench={bench} />
+          <Readings step={step} bench={bench} nowMs={now} isMixed={isMixed} />
+        </div>
+      )}
+      {done ? (
+        <Button size="wall" onClick={() => tap({ type: 'stepReopened', stepId: step.id })}>
+          <RotateCcw size={24} aria-hidden />
+          {words.markAsNotDone}
+        </Button>
+      ) : (
+        <Button
+          look={startFirst ? 'plain' : 'now'}
+          size="wall"
+          {...(startFirst ? {} : { 'data-primary': true })}
+          disabled={!steady}
+          className={steady ? '' : 'disabled:opacity-100'}
+          onClick={finish}
+        >
+          <Check size={30} aria-hidden strokeWidth={3} />
+          {words.done}
+        </Button>
+      )}
+      {!done && (
+        <NotSo step={step} over={running && leftS !== null && leftS <= 0} tap={tap} onSkipped={onDone} />
+      )}
+    </div>
+  );
+}
+
+interface NotSoProps {
+  readonly step: MethodStep;
+  readonly over: boolean;
+  readonly tap: Bench['tap'];
+  readonly onSkipped: () => void;
+}
+
+/** Its time is up and it is not there yet; or it is not done at all, which takes two presses. */
+function NotSo({ step, over, tap, onSkipped }: NotSoProps) {
+  const skipping = useTwice();
+  const againS = lookAgainS(step);
+  const skip = () => {
+    if (skipping.press() && !tap({ type: 'stepSkipped', stepId: step.id })) onSkipped();
+  };
+  return (
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3">
+      {over && (
+        <Button size="bench" onClick={() => tap({ type: 'notYet', stepId: step.id, againS })}>
+          {words.notYet(formatDuration(againS))}
+        </Button>
+      )}
+      <Button size="bench" look={skipping.asked ? 'alarm' : 'quiet'} onClick={skip}>
+        {skipping.asked ? words.yesSkipIt : words.skipIt}
+      </Button>
+    </div>
+  );
+}
