@@ -74,7 +74,7 @@ export function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDon
         </Button>
       )}
       {!done && (
-        <div className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-3 empty:hidden">
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-2 empty:hidden sm:gap-3 [&_button]:px-2 [&_button]:whitespace-nowrap">
           <FeelButton step={step} bench={bench} />
           <RiseMarks step={step} bench={bench} />
           <Readings step={step} bench={bench} nowMs={now} isMixed={isMixed} />

@@ -121,8 +121,10 @@ export function TimerBell() {
   const shown = due.filter(({ timer }) => path !== benchOf(timer));
   const here = due.filter(({ timer }) => path === benchOf(timer));
   if (due.length === 0 && !isSilent) return null;
+  // there no bar of stations stands beneath
+  const atBench = /\/bench\/./.test(path);
   return (
-    <div className="no-print fixed inset-x-2 bottom-16 z-40 mx-auto grid max-w-xl gap-2 wide:bottom-4">
+    <div className={cx('no-print fixed inset-x-2 z-40 mx-auto grid max-w-xl gap-2 wide:bottom-4', atBench ? 'bottom-2' : 'bottom-16')}>
       {isSilent && <p role="status" className="justify-self-center rounded-lg border border-edge bg-surface px-3 py-2 text-sm shadow-lg">{words.silent}</p>}
       {here.length > 0 && (
         <Button size="bench" className="min-h-12 justify-self-end px-4 shadow-lg" onClick={() => here.forEach(({ key }) => answer(key))}>
