@@ -55,11 +55,9 @@ async function bakeUnderWay(
   };
   const start = async () => {
     const batch = {
-      mode: 'pieces',
-      pieces: 2,
-      pieceMassG: 1160,
-      weighed: 'dough',
-      bakeLossPercent: 12,
+      mode: 'factor',
+      factor: 1,
+      pieceMassG: 1000,
       bowlLossPercent: 1,
     };
     const bake = { requestId: crypto.randomUUID(), formulaId, revision: head.revision, batch };
@@ -73,7 +71,7 @@ async function bakeUnderWay(
   const weigh = lines.map((line): BakeAction => ({
     type: 'weighed',
     lineId: line.id,
-    massG: Math.round(line.massG * 1.99),
+    massG: line.massG,
   }));
   const proof = head.formula.steps.findIndex(({ kind }) => kind === 'proof');
   const done = head.formula.steps

@@ -56,6 +56,8 @@ const MOST_FACTOR = 1.6;
 const LEAST_FACTOR = 0.4;
 /** What is worked in to mend a dough is at most so much of its flours. */
 const MOST_BALANCE = 0.5;
+/** Fewer than so many are tins or hearth loaves. */
+const FEW_PIECES = 5;
 /** Of salt that is added with flour less is not weighed, g. */
 const LEAST_SALT_G = 0.2;
 
@@ -151,7 +153,9 @@ class Mending {
     });
     if (by !== 'carryOn' && moves.length === 0) return null;
     const { count, doughG } = this.sheet.pieces;
-    const pieces = factor === 1 || count === 0 ? 0 : Math.floor((factor * this.sheet.usableDoughG) / doughG + 1e-9) - count;
+    // two tins stay two tins: of so few each is filled more, or less
+    const isFew = count < FEW_PIECES;
+    const pieces = factor === 1 || isFew ? 0 : Math.floor((factor * this.sheet.usableDoughG) / doughG + 1e-9) - count;
     const pieceG = factor !== 1 && pieces === 0 ? factor * doughG : doughG;
     return { by, targets, moves, pieces, pieceG, dough: plain(figuresOf(this.sheet, withTargets(this.state, targets), this.book)) };
   } // prettier-ignore

@@ -22,6 +22,8 @@ import { timerBoard, type BoardTimer, type KitchenTimer } from './timerBoard';
 import { useScreenOn } from './useScreenOn';
 
 const LOOK_MS = 8000;
+/** That it can't be heard yet is said so long before it would have to be. */
+const NEAR_MS = 15 * 60_000;
 const NONE: readonly BoardTimer[] = [];
 
 /** It may be in another kitchen than the page that rings. */
@@ -116,7 +118,8 @@ export function TimerBell() {
   useTitle(due);
   useScreenOn(timers.length > 0);
   useEffect(listenForTouch, []);
-  const isSilent = now !== 0 && !muted && timers.length > 0 && soundState() === 'needsTouch';
+  const isNear = timers.some(({ localEndMs }) => localEndMs - now < NEAR_MS);
+  const isSilent = now !== 0 && !muted && isNear && soundState() === 'needsTouch';
   // the bench of that very bake says it itself, larger: there it only has to be heard
   const shown = due.filter(({ timer }) => path !== benchOf(timer));
   const here = due.filter(({ timer }) => path === benchOf(timer));
