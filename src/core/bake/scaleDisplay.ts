@@ -1,5 +1,5 @@
 import type { BatchSheet } from '../batch/batchSheet';
-import type { BakeState } from './bakeState';
+import { inAlreadyG, type BakeState } from './bakeState';
 
 /**
  * What already stands on the scale before a line is weighed when the baker does not zero in between: the bowl or jug and
@@ -10,5 +10,5 @@ import type { BakeState } from './bakeState';
 export function onScaleBeforeG(sheet: BatchSheet, state: BakeState, lineId: string, vesselG: number): number {
   const stage = sheet.stages.find(({ lines }) => lines.some(({ id }) => id === lineId));
   const inside = stage?.lines.filter(({ id }) => id !== lineId) ?? [];
-  return inside.reduce((sum, { id }) => sum + (state.weighed.get(id)?.massG ?? 0), vesselG);
+  return inside.reduce((sum, { id }) => sum + inAlreadyG(id, state), vesselG);
 }

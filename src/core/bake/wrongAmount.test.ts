@@ -116,6 +116,12 @@ test('too little: the rest goes in, or all of it less; too much starch is answer
   expect(wrongAfter(weigh('water', 462), { type: 'stepDone', stepId: 'mix' }).mends.map((mend) => mend.by)).not.toContain('takeOut');
 }); // prettier-ignore
 
+test('of what was held back some is as right as all of it', () => {
+  const held = { ...sheet, stages: sheet.stages.map((stage) => ({ ...stage, lines: stage.lines.map((line) => (line.id === 'water' ? { ...line, heldBack: true as const } : line)) })) };
+  expect(wrongAmount(held, after(weigh('water', 150)), libraryBook)).toBeNull();
+  expect(wrongAmount(held, after(weigh('water', 450)), libraryBook)?.line.id).toBe('water');
+}); // prettier-ignore
+
 test('parts add up; what stays out is out of the dough; both can be taken back', () => {
   const part: BakeAction = { type: 'weighedPart', lineId: 'water', massG: 250 };
   const state = after(part, { ...part, massG: 100 });

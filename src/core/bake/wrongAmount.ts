@@ -254,6 +254,8 @@ export function wrongAmount(sheet: BatchSheet, state: BakeState, book: Ingredien
       const wantedG = targetG(line, state);
       // what is to go in, or to come out, by a mend is called for already
       if (!weighed || state.dueAgain.has(line.id)) return [];
+      // what was held back goes in as far as the dough asks for it
+      if (line.heldBack && weighed.massG <= wantedG) return [];
       const isWrong = Math.abs(weighed.massG - wantedG) > toleranceG(line, wantedG, book.get(line.ingredientId)) + 1e-6;
       return isWrong ? [{ line, wantedG, weighed }] : [];
     })

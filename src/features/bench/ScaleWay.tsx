@@ -22,7 +22,7 @@ export function ScaleWay({ scale, onScale }: ScaleWayProps) {
       <Segmented
         label={words.howTheScaleIsUsed}
         size="bench"
-        className="whitespace-nowrap"
+        className="max-sm:w-full"
         value={scale.way}
         onChange={(way) => onScale({ way })}
         options={[
