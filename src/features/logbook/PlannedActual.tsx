@@ -1,5 +1,5 @@
 'use client';
-import type { BakeState, BakeRecord } from '@/core/bake';
+import { inAlreadyG, targetG, type BakeRecord, type BakeState } from '@/core/bake';
 import { isAskedFor } from '@/core/batch/askedFor';
 import { cx } from '@/ui/cx';
 import { useInMeasures } from '../measured/InMeasures';
@@ -37,7 +37,10 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
       <tbody>
         {lines.map((line) => {
           const weighing = state.weighed.get(line.id);
-          const off = weighing ? weighing.massG - line.massG : 0;
+          // once a wrong amount was mended that is what is meant
+          const wantedG = targetG(line, state);
+          const inG = inAlreadyG(line.id, state);
+          const off = weighing ? weighing.massG - wantedG : 0;
           return (
             <tr key={line.id} className="border-t border-rule align-top">
               <th scope="row" className="py-1.5 pr-2 text-left font-normal">
@@ -45,13 +48,28 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
                 {line.of && <span className="text-soft"> {words.part(line.of.at, line.of.of)}</span>}
                 {measured(line) && <span className="block text-xs text-soft">{measured(line)}</span>}
               </th>
-              <td className="py-1.5 text-right whitespace-nowrap text-soft">{units.mass(line.massG)}</td>
+              <td className="py-1.5 text-right whitespace-nowrap text-soft">
+                {units.mass(line.massG)}
+                {Math.abs(wantedG - line.massG) >= 0.05 && (
+                  <span className="block text-xs">{words.then(units.mass(wantedG))}</span>
+                )}
+              </td>
               <td className="py-1.5 text-right font-semibold whitespace-nowrap">
                 {weighing ? (
                   units.mass(weighing.massG)
                 ) : (
-                  <span className={isAskedFor(line) ? 'text-alarm' : 'text-soft'}>
-                    {line.heldBack ? words.heldBack : line.later ? words.anotherDay : words.notTicked}
+                  <span
+                    className={isAskedFor(line) && !state.leftOut.has(line.id) ? 'text-alarm' : 'text-soft'}
+                  >
+                    {inG > 0
+                      ? words.onlyPart(units.mass(inG))
+                      : state.leftOut.has(line.id)
+                        ? words.leftOut
+                        : line.heldBack
+                          ? words.heldBack
+                          : line.later
+                            ? words.anotherDay
+                            : words.notTicked}
                   </span>
                 )}
                 {weighing?.before.map((old) => (
@@ -63,7 +81,7 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
               <td
                 className={cx(
                   'py-1.5 pl-2 text-right whitespace-nowrap',
-                  Math.abs(off) > 0.05 * line.massG ? 'font-semibold text-alarm' : 'text-soft',
+                  Math.abs(off) > 0.05 * wantedG ? 'font-semibold text-alarm' : 'text-soft',
                 )}
               >
                 {Math.abs(off) < 0.005 ? '' : sign(off)}

@@ -99,6 +99,38 @@ test('planned beside weighed: what is off, what was corrected, what was not tick
   expect(row(/extra, 05:04: cracked/)).toHaveTextContent('+15 g');
 });
 
+test('what was mended counts against what was meant then; a part, and what was left out, say so', () => {
+  const bake = testBake([
+    weigh('water', 462),
+    { type: 'mended', lineId: 'water', by: 'balance', targets: [{ lineId: 'water', massG: 462 }, { lineId: 'white-rice-flour', massG: 380 }] },
+    weigh('white-rice-flour', 380),
+    { type: 'weighedPart', lineId: 'tapioca-starch', massG: 120 },
+    { type: 'leftOut', lineId: 'egg-whole' },
+  ]); // prettier-ignore
+  show(<PlannedActual bake={bake} state={stateOf(bake)} />);
+  const row = (name: RegExp) => screen.getByRole('row', { name });
+  expect(row(/^Water 400 g then 462 g/)).not.toHaveTextContent('+');
+  expect(row(/^White rice flour 300 g then 380 g/)).not.toHaveTextContent('+');
+  expect(row(/^Tapioca/)).toHaveTextContent('120 g, a part');
+  expect(row(/egg/i)).toHaveTextContent('left out');
+});
+
+test('what was read, skipped and mended stands in the log with its time', () => {
+  const bake = testBake([
+    weigh('water', 462),
+    { type: 'mended', lineId: 'water', by: 'carryOn', targets: [{ lineId: 'water', massG: 462 }] },
+    { type: 'reading', of: 'core', tempC: 92.5, stepId: 'proof' },
+    { type: 'stepSkipped', stepId: 'proof' },
+  ]);
+  show(<TimeLog bake={bake} state={stateOf(bake)} />);
+  const entries = screen.getAllByRole('listitem').map((entry) => entry.textContent);
+  expect(entries.slice(1)).toEqual([
+    '05:02Not the amount of water that was asked for: carried on as it was',
+    '05:03Core read 93 °C',
+    '05:04Proof was skipped',
+  ]);
+});
+
 test('what happened when: steps by their timers, notes between them, in order', () => {
   const bake = testBake([
     weigh('salt', 10),
