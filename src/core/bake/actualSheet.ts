@@ -13,7 +13,7 @@ export const actualTotals = (sheet: BatchSheet, state: BakeState, book: Ingredie
   formulaTotals({ percentBase: sheet.percentBase, stages: actualStages(sheet, state) }, book);
 
 /** The same as stages of a formula. */
-export function actualStages(sheet: BatchSheet, state: BakeState): Formula['stages'] {
+export function actualStages(sheet: Pick<BatchSheet, 'stages'>, state: BakeState): Formula['stages'] {
   const line = (id: string, ingredientId: string, massG: number) => ({ id, ingredientId, massG, note: '' });
   return [
     ...sheet.stages.map(({ id, kind, name, lines }) => ({

@@ -32,4 +32,5 @@ export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { ovenDue, type OvenDue } from './ovenDue';
 export { pieceWeights } from './pieceWeight';
+export { insteadOf, takeInstead, type Instead } from './insteadOf';
 export { runningTimers, type RunningTimer } from './runningTimers';

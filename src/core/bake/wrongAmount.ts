@@ -1,14 +1,11 @@
 import type { BatchLine, BatchSheet } from '../batch/batchSheet';
-import { consistencyOf, liquidForG, type Consistency } from '../consistency/consistency';
-import type { Band } from '../consistency/parameters';
-import { isDoughStage, type Formula } from '../formula/formula';
-import { formulaTotals } from '../formula/totals';
-import { yeastDose } from '../formula/yeast';
+import { liquidForG } from '../consistency/consistency';
+import { isDoughStage } from '../formula/formula';
 import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { actualStages } from './actualSheet';
 import { isAskedFor } from '../batch/askedFor';
 import { isStepDone, targetG, type BakeState, type Mended } from './bakeState';
+import { doughFigures, withoutModel, type DoughFigures, type DoughSheet } from './doughFigures';
 import { toleranceG } from './weighTolerance';
 
 /** So much more, or less, of a line than it should be. */
@@ -29,15 +26,6 @@ export interface Mend {
   readonly pieces: number;
   /** Dough in each, g. */
   readonly pieceG: number;
-}
-
-/** What is said of a dough in a line: null where it has no flour, or none of it. */
-interface DoughFigures {
-  readonly band: Band | null;
-  readonly hydration: number | null;
-  readonly saltPercent: number | null;
-  /** As fresh yeast, % of the flours. */
-  readonly yeastPercent: number | null;
 }
 
 /** An amount that is not what it should be, what that makes, and what can be done about it. */
@@ -61,39 +49,11 @@ const FEW_PIECES = 5;
 /** Of salt that is added with flour less is not weighed, g. */
 const LEAST_SALT_G = 0.2;
 
-type Sheet = Pick<BatchSheet, 'stages' | 'steps' | 'percentBase' | 'pieces' | 'usableDoughG'>;
-
 const withTargets = (state: BakeState, targets: readonly LineTarget[]): BakeState => {
   const weighed = new Map(state.weighed);
   for (const { lineId, massG } of targets) weighed.set(lineId, { massG, atMs: 0, before: [] });
   return { ...state, weighed };
 };
-
-const madeOf = (sheet: Sheet, state: BakeState): Pick<Formula, 'stages' | 'steps' | 'percentBase'> => ({
-  stages: actualStages(sheet as BatchSheet, state),
-  steps: sheet.steps,
-  percentBase: sheet.percentBase,
-});
-
-function figuresOf(sheet: Sheet, state: BakeState, book: IngredientBook): DoughFigures & { readonly consistency: Consistency | null } {
-  const formula = madeOf(sheet, state);
-  const totals = formulaTotals(formula, book);
-  const consistency = consistencyOf(formula, book, totals);
-  return {
-    consistency,
-    band: consistency?.rested.band ?? null,
-    hydration: totals.hydrationAll,
-    saltPercent: totals.saltPercent,
-    yeastPercent: yeastDose(formula, book, totals.floursG)?.freshPercent ?? null,
-  };
-} // prettier-ignore
-
-const plain = ({ band, hydration, saltPercent, yeastPercent }: DoughFigures): DoughFigures => ({
-  band,
-  hydration,
-  saltPercent,
-  yeastPercent,
-});
 
 /** To what the scale of a line shows. */
 const onScale = (massG: number, stepG: number): number =>
@@ -111,7 +71,7 @@ const byUse = (a: InDough, b: InDough): number =>
   Number(b.isMain) - Number(a.isMain) || b.line.massG - a.line.massG;
 
 /** Lines of the dough that are asked for, with what they are. */
-const doughOf = (sheet: Sheet, book: IngredientBook): InDough[] =>
+const doughOf = (sheet: DoughSheet, book: IngredientBook): InDough[] =>
   sheet.stages
     .filter(isDoughStage)
     .flatMap(({ kind, lines }) =>
@@ -121,22 +81,22 @@ const doughOf = (sheet: Sheet, book: IngredientBook): InDough[] =>
     );
 
 class Mending {
-  readonly planned: ReturnType<typeof figuresOf>;
-  readonly now: ReturnType<typeof figuresOf>;
+  readonly planned: ReturnType<typeof doughFigures>;
+  readonly now: ReturnType<typeof doughFigures>;
   private readonly dough: ReturnType<typeof doughOf>;
   /** What is meant to be in of every line that is not yet, g. */
   private readonly meant: ReadonlyMap<string, number>;
 
   constructor(
-    private readonly sheet: Sheet,
+    private readonly sheet: DoughSheet,
     private readonly state: BakeState,
     private readonly line: BatchLine,
     private readonly isG: number,
     private readonly wantedG: number,
     private readonly book: IngredientBook,
   ) {
-    this.planned = figuresOf(sheet, withTargets(state, [{ lineId: line.id, massG: wantedG }]), book);
-    this.now = figuresOf(sheet, state, book);
+    this.planned = doughFigures(sheet, withTargets(state, [{ lineId: line.id, massG: wantedG }]), book);
+    this.now = doughFigures(sheet, state, book);
     this.dough = doughOf(sheet, book);
     this.meant = new Map(this.dough.map((each) => [each.line.id, targetG(each.line, state)]));
   }
@@ -157,7 +117,7 @@ class Mending {
     const isFew = count < FEW_PIECES;
     const pieces = factor === 1 || isFew ? 0 : Math.floor((factor * this.sheet.usableDoughG) / doughG + 1e-9) - count;
     const pieceG = factor !== 1 && pieces === 0 ? factor * doughG : doughG;
-    return { by, targets, moves, pieces, pieceG, dough: plain(figuresOf(this.sheet, withTargets(this.state, targets), this.book)) };
+    return { by, targets, moves, pieces, pieceG, dough: withoutModel(doughFigures(this.sheet, withTargets(this.state, targets), this.book)) };
   } // prettier-ignore
 
   private stays(): LineTarget {
@@ -194,7 +154,7 @@ class Mending {
     }
     const [flour] = this.dough.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && line.id !== this.line.id).sort(byUse);
     if (!flour) return null;
-    const feltWith = (addG: number) => figuresOf(this.sheet, withTargets(this.state, [this.stays(), this.plus(flour.line, addG)]), this.book).consistency?.rested.s ?? aim;
+    const feltWith = (addG: number) => doughFigures(this.sheet, withTargets(this.state, [this.stays(), this.plus(flour.line, addG)]), this.book).consistency?.rested.s ?? aim;
     const most = MOST_BALANCE * this.dough.reduce((sum, { line, ingredient }) => sum + (ingredient && isFlourBase(ingredient) ? line.massG : 0), 0);
     if (feltWith(most) > aim) return null;
     // it only gets firmer by it: halved again and again, to a tenth of a gram
@@ -263,5 +223,5 @@ export function wrongAmount(sheet: BatchSheet, state: BakeState, book: Ingredien
   if (!last) return null;
   const { line, wantedG, weighed } = last;
   const mending = new Mending(sheet, state, line, weighed.massG, wantedG, book);
-  return { line, wantedG, isG: weighed.massG, planned: plain(mending.planned), now: plain(mending.now), mends: mending.all() };
+  return { line, wantedG, isG: weighed.massG, planned: withoutModel(mending.planned), now: withoutModel(mending.now), mends: mending.all() };
 } // prettier-ignore

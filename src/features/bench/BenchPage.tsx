@@ -38,7 +38,7 @@ import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { useBench, type Bench } from './useBench';
 import { useNow } from '../clock/useNow';
-import { WeighView } from './WeighView';
+import { loadOutOfIt, WeighView } from './WeighView';
 import { words } from '@/wording/screens/bench/BenchPage';
 
 const loadOven = () => import('./OvenCall').then((module) => module.OvenCall);
@@ -59,6 +59,7 @@ const NEEDED_OFFLINE = [
   loadOven,
   loadRise,
   loadReading,
+  loadOutOfIt,
   loadFelt,
   loadAddition,
   loadAbandon,

@@ -35,12 +35,14 @@ interface WeighOneProps {
   readonly running: boolean;
   readonly exchanged: boolean;
   readonly onDone: (action: BakeAction) => void;
+  /** There is none, or no more, of it. */
+  readonly onOutOfIt: () => void;
 }
 
 const hundredths = (massG: number): number => Math.round(massG * 100) / 100;
 
 /** One thing to weigh, very large: what the display has to show, and that it does. */
-export function WeighOne({ line, stageName, weighing, running, exchanged, onDone }: WeighOneProps) {
+export function WeighOne({ line, stageName, weighing, running, exchanged, onDone, onOutOfIt }: WeighOneProps) {
   const { wantedG, inG, isIn, isOut, parts } = weighing;
   const steady = useSteady(exchanged);
   const primary = useRef<HTMLButtonElement>(null);
@@ -115,6 +117,7 @@ export function WeighOne({ line, stageName, weighing, running, exchanged, onDone
               {words.aPart}
             </Button>
           )}
+          {(other || parts > 0) && <Button size="bench" onClick={onOutOfIt}>{words.outOfIt}</Button>}
           {parts > 0 && !other && <Button size="bench" onClick={() => setOther(true)}>{words.otherWeight}</Button>}
           {(other || parts > 0) && inG === 0 && (
             <Button size="bench" look={leaving.asked ? 'alarm' : 'plain'} onClick={() => leaving.press() && onDone({ type: 'leftOut', lineId: line.id })}>

@@ -24,6 +24,8 @@ const LotsUsed = dynamic(
   patiently(() => import('./LotsUsed').then((module) => module.LotsUsed)),
   { ssr: false },
 );
+export const loadOutOfIt = () => import('./OutOfItDialog').then((module) => module.OutOfItDialog);
+const OutOfItDialog = dynamic(loadOutOfIt, { ssr: false });
 const EaterChecks = dynamic(
   patiently(() => import('../eaters/EaterChecks').then((module) => module.EaterChecks)),
   { ssr: false },
@@ -42,6 +44,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [scale, setScale] = useScale();
   const [ticked, setTicked] = useState(false);
+  const [outOf, setOutOf] = useState<BatchLine | null>(null);
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
   const open = stillToWeigh(bake.sheet, state);
   const current = lines.find(({ id }) => id === chosen) ?? open.now[0] ?? null;
@@ -86,6 +89,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
           running={scale.way === 'running'}
           exchanged={ticked}
           onDone={done}
+          onOutOfIt={() => setOutOf(current)}
         />
       ) : (
         <section className="docket rounded-b-xl p-6">
@@ -124,6 +128,18 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
             </ul>
           </div>
         ))}
+        {outOf && (
+          <OutOfItDialog
+            line={outOf}
+            sheet={bake.sheet}
+            state={state}
+            onClose={() => setOutOf(null)}
+            onDone={(actions) => {
+              setOutOf(null);
+              actions.forEach(done);
+            }}
+          />
+        )}
         <LotsUsed bake={bake} state={state} tap={tap} size="bench" />
       </section>
     </div>

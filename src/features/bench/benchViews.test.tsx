@@ -165,6 +165,27 @@ describe('weighing', () => {
     expect(others).toEqual([{ type: 'leftOut', lineId: 'white-rice-flour' }]);
   });
 
+  test('there is not enough: what goes in for it is a press, and is written down as what went in', async () => {
+    const taps = weighing(
+      ...['white-rice-flour', 'tapioca-starch', 'psyllium-husk', 'water'].map((id) =>
+        weigh(id, { 'white-rice-flour': 300, 'tapioca-starch': 200, 'psyllium-husk': 20, water: 400 }[id]!),
+      ),
+    );
+    expect(within(screen.getByRole('region', { name: 'Weigh now' })).getByRole('heading')).toHaveTextContent(
+      /egg/i,
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Other weight' }));
+    await userEvent.click(screen.getByRole('button', { name: 'There is not enough' }));
+    const dialog = await screen.findByRole('dialog', { name: /Not enough .*egg/ });
+    await userEvent.click(
+      within(dialog).getByRole('button', { name: /38 g water, 5.* g sunflower oil.*psyllium powder/ }),
+    );
+    expect(taps[0]).toEqual({ type: 'leftOut', lineId: 'egg-whole' });
+    expect(
+      taps.slice(1).every((action) => action.type === 'added' && action.note.startsWith('instead of')),
+    ).toBe(true);
+  });
+
   test('in ounces the same grams are shown and saved', async () => {
     const bake = testBake();
     const { bench, taps } = testBench(bake);

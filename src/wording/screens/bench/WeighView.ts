@@ -22,6 +22,7 @@ export const words = {
   itIsOut: 'It is out',
   inAlready: (is: string, wanted: string) => `${is} of ${wanted} in already`,
   aPart: 'That is a part: the rest comes',
+  outOfIt: 'There is not enough',
   leaveItOut: 'Leave it out',
   yesLeaveItOut: 'Yes, leave it out',
   leftOut: 'left out',
