@@ -54,7 +54,6 @@ export function WeighOne({ line, stageName, weighing, running, exchanged, onDone
   const { preferences } = usePreferences();
   // what is left to go in is told in measures only while nothing of it is in
   const measured = useInMeasures()(inG === 0 && wantedG !== line.massG ? { ingredientId: line.ingredientId, massG: wantedG } : line);
-  const leaving = useTwice();
   const [other, setOther] = useState(isIn);
   const [unreadable, setUnreadable] = useState(false);
   // what the display shows; what is in of the line altogether is that less what stood there, and more by what is in but not on the scale
@@ -111,21 +110,39 @@ export function WeighOne({ line, stageName, weighing, running, exchanged, onDone
         )}
       </div>
       {!isIn && !isOut && (
-        <div className="mt-3 flex flex-wrap gap-3">
-          {other && (
-            <Button size="bench" disabled={!steady || unreadable || wholeG <= inG} onClick={() => onDone({ type: 'weighedPart', lineId: line.id, massG: hundredths(wholeG - inG) })}>
-              {words.aPart}
-            </Button>
-          )}
-          {(other || parts > 0) && <Button size="bench" onClick={onOutOfIt}>{words.outOfIt}</Button>}
-          {parts > 0 && !other && <Button size="bench" onClick={() => setOther(true)}>{words.otherWeight}</Button>}
-          {(other || parts > 0) && inG === 0 && (
-            <Button size="bench" look={leaving.asked ? 'alarm' : 'plain'} onClick={() => leaving.press() && onDone({ type: 'leftOut', lineId: line.id })}>
-              {leaving.asked ? words.yesLeaveItOut : words.leaveItOut}
-            </Button>
-          )}
-        </div>
+        <NotAll open={other} onOpen={() => setOther(true)} parts={parts} nothingIn={inG === 0} onOutOfIt={onOutOfIt} onLeftOut={() => onDone({ type: 'leftOut', lineId: line.id })}
+          onPart={!steady || unreadable || wholeG <= inG ? null : () => onDone({ type: 'weighedPart', lineId: line.id, massG: hundredths(wholeG - inG) })} />
       )}
     </section>
+  );
+} // prettier-ignore
+
+interface NotAllProps {
+  /** Another weight is being typed. */
+  readonly open: boolean;
+  readonly onOpen: () => void;
+  readonly parts: number;
+  readonly nothingIn: boolean;
+  /** Null: what is typed is no part. */
+  readonly onPart: (() => void) | null;
+  readonly onOutOfIt: () => void;
+  readonly onLeftOut: () => void;
+}
+
+/** Not all of it goes in now: a part, not enough of it, or none, which takes two presses. */
+function NotAll({ open, onOpen, parts, nothingIn, onPart, onOutOfIt, onLeftOut }: NotAllProps) {
+  const leaving = useTwice();
+  if (!open && parts === 0) return null;
+  return (
+    <div className="mt-3 flex flex-wrap gap-3">
+      {open && <Button size="bench" disabled={onPart === null} onClick={() => onPart?.()}>{words.aPart}</Button>}
+      <Button size="bench" onClick={onOutOfIt}>{words.outOfIt}</Button>
+      {!open && <Button size="bench" onClick={onOpen}>{words.otherWeight}</Button>}
+      {nothingIn && (
+        <Button size="bench" look={leaving.asked ? 'alarm' : 'plain'} onClick={() => leaving.press() && onLeftOut()}>
+          {leaving.asked ? words.yesLeaveItOut : words.leaveItOut}
+        </Button>
+      )}
+    </div>
   );
 } // prettier-ignore

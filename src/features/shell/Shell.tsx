@@ -64,32 +64,13 @@ const isTyping = (target: EventTarget | null): boolean =>
 /** The frame round every station: where you are, where else you can go, the lamp and the units. */
 export function Shell({ name, children }: { name: string; children: ReactNode }) {
   const path = within(usePathname());
-  const router = useKitchenRouter();
   const { preferences, change } = usePreferences();
   const [help, setHelp] = useState(false);
-  const [bell, setBell] = useState(false);
   const awake = useAwake();
   useFetchedEarly(NEEDED_OFFLINE);
   const dim = preferences.light === 'dim';
 
-  useEffect(() => {
-    let awaiting = 0;
-    const onKey = (event: KeyboardEvent) => {
-      if (preferences.shortcuts === 'off') return;
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (event.key === '?') setHelp(true);
-      else if (event.key === 'D') change({ light: dim ? 'day' : 'dim' });
-      else if (event.key === 'g') awaiting = event.timeStamp;
-      else if (event.timeStamp - awaiting < CHORD_MS) {
-        const to = pageOf(event.key);
-        awaiting = 0;
-        if (to) router.push(to);
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [change, dim, preferences.shortcuts, router]);
-
+  useKeys(() => setHelp(true));
   useFocusOnPage(path);
 
   // At the bench the dough has the whole screen.
@@ -133,9 +114,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
           >
             {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}
           </IconButton>
-          <IconButton label={words.theBell} className="max-sm:hidden" onClick={() => setBell(true)}>
-            <BellRing size={18} aria-hidden />
-          </IconButton>
+          <Bell />
           <KitchenLink
             href="/help"
             aria-label={words.help}
@@ -162,7 +141,47 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
       </main>
       <LateTimerBell />
       {help && <ShortcutDialog onClose={() => setHelp(false)} />}
-      {bell && <BellDialog onClose={() => setBell(false)} />}
+    </>
+  );
+}
+
+/** Keys that are single, from wherever nobody types: the shortcut sheet, the light, and g with a station. */
+function useKeys(onHelp: () => void): void {
+  const router = useKitchenRouter();
+  const { preferences, change } = usePreferences();
+  const dim = preferences.light === 'dim';
+  const help = useRef(onHelp);
+  useEffect(() => {
+    help.current = onHelp;
+  });
+  useEffect(() => {
+    let awaiting = 0;
+    const onKey = (event: KeyboardEvent) => {
+      if (preferences.shortcuts === 'off') return;
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.key === '?') help.current();
+      else if (event.key === 'D') change({ light: dim ? 'day' : 'dim' });
+      else if (event.key === 'g') awaiting = event.timeStamp;
+      else if (event.timeStamp - awaiting < CHORD_MS) {
+        const to = pageOf(event.key);
+        awaiting = 0;
+        if (to) router.push(to);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [change, dim, preferences.shortcuts, router]);
+}
+
+/** How this device calls. */
+function Bell() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <IconButton label={words.theBell} className="max-sm:hidden" onClick={() => setOpen(true)}>
+        <BellRing size={18} aria-hidden />
+      </IconButton>
+      {open && <BellDialog onClose={() => setOpen(false)} />}
     </>
   );
 }
