@@ -1,4 +1,4 @@
-import { stateOf, stockOf } from '@/core/bake';
+import { isRunning, stateOf, stockOf } from '@/core/bake';
 import { formulaKey, type BakeProgress, type DayFormula, type ToAdd } from '@/core/day/kitchenDay';
 import { piecesOut } from '@/core/day/piecesOut';
 import type { DayDocument } from '@/core/day/dayDocument';
@@ -30,7 +30,7 @@ export async function dayBakes(context: Context, { batches }: DayDocument): Prom
       const { id, sheet } = found.value;
       const { startedAtMs, endedAtMs, steps } = stateOf(found.value);
       const calls = Object.fromEntries(
-        [...steps].map(([stepId, { doneAtMs, skippedAtMs, timer }]) => [stepId, { startMs: timer?.startedAtMs ?? null, doneMs: doneAtMs ?? skippedAtMs }]),
+        [...steps].map(([stepId, { doneAtMs, skippedAtMs, timer }]) => [stepId, { startMs: timer?.startedAtMs ?? null, doneMs: doneAtMs ?? skippedAtMs, ...(isRunning(timer) && { untilMs: timer.startedAtMs + 1000 * timer.durationS }) }]),
       );
       return [[id, { sheet, startedMs: startedAtMs, endedMs: endedAtMs, calls } satisfies BakeProgress]];
     }),

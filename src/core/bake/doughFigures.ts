@@ -16,7 +16,10 @@ export interface DoughFigures {
   readonly yeastPercent: number | null;
 }
 
-export type DoughSheet = Pick<BatchSheet, 'stages' | 'steps' | 'percentBase' | 'pieces' | 'usableDoughG'>;
+export type DoughSheet = Pick<
+  BatchSheet,
+  'stages' | 'steps' | 'percentBase' | 'pieces' | 'usableDoughG' | 'activities' | 'mixes'
+>;
 
 /** The dough of a bake as it will be if all that is not in yet goes in as it is meant. */
 export function doughFigures(

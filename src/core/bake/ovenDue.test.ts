@@ -47,6 +47,12 @@ test('asked for its time with its stone; where no oven is known, as the method s
   expect(ovenDue(sheet, after(), () => null, 0)?.atMs).toBe(50 * MIN);
 });
 
+test('lit for what the method heats it up to, which may be hotter than it bakes at', () => {
+  const hotter = { steps: sheet.steps.map((each) => (each.kind === 'preheat' ? { ...each, tempC: 245 } : each)) };
+  expect(ovenDue(hotter, after(), half, 0)?.setC).toBe(245);
+  expect(ovenDue({ steps: sheet.steps.filter(({ kind }) => kind !== 'preheat') }, after(), half, 0)).toMatchObject({ setC: 230, preheatId: null });
+}); // prettier-ignore
+
 test('no more once it is lit, heats, or has had a load; nor where nothing is baked, or how hot is not said', () => {
   const none = (of = sheet, ...actions: [number, BakeAction][]) => ovenDue(of, after(...actions), half, 20 * MIN);
   expect(none(sheet, mixed, [15, { type: 'lit', ovenId: null, setC: 230 }])).toBeNull();

@@ -51,7 +51,8 @@ export function ovenDue(sheet: Pick<BatchSheet, 'steps'>, state: BakeState, heat
   const preheats = steps.slice(0, at).filter(({ kind }) => kind === 'preheat');
   if (preheats.some(({ id }) => isStepDone(state, id) || state.steps.get(id)?.timer)) return null;
   const preheat = preheats.at(-1) ?? null;
-  const setC = load.tempC ?? preheat?.tempC ?? null;
+  // often hotter than what it bakes at: the door is opened
+  const setC = preheat?.tempC ?? load.tempC;
   if (setC === null) return null;
   const wanted: OvenWanted = { ovenId: load.heat?.ovenId ?? preheat?.heat?.ovenId ?? null, setC, plate: load.heat?.on ?? preheat?.heat?.on ?? null };
   // by the oven model; where that does not know, as the method says

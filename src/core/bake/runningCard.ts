@@ -3,7 +3,7 @@ import { nthSchema } from '../batch/batchSheet';
 import { callOf } from '../batch/callOf';
 import { STEP_KINDS } from '../method/step';
 import type { BakeRecord } from './bakeRecord';
-import { nextThing, stillToWeigh, type BakeState } from './bakeState';
+import { inAlreadyG, nextThing, stillToWeigh, targetG, type BakeState } from './bakeState';
 import { runningTimers } from './runningTimers';
 
 const call = z
@@ -57,7 +57,13 @@ function nextOf(sheet: BakeRecord['sheet'], state: BakeState): RunningCard['next
   if (next.kind === 'log' || next.kind === 'ended') return { kind: 'log' };
   if (next.kind === 'weigh') {
     const line = stillToWeigh(sheet, state).now[0]!;
-    return { kind: 'weigh', name: line.name, massG: line.massG, done: next.done, of: next.of };
+    return {
+      kind: 'weigh',
+      name: line.name,
+      massG: Math.abs(targetG(line, state) - inAlreadyG(line.id, state)),
+      done: next.done,
+      of: next.of,
+    };
   }
   const step = sheet.steps.find(({ id }) => id === next.stepId);
   return step

@@ -1,3 +1,4 @@
+import { ordinaryScales, planBatch, type BatchRequest } from '../batch';
 import { loafSheet } from '../batch/testBatch';
 import { consistencyOf } from '../consistency/consistency';
 import { plainLoaf } from '../formula/testFormulas';
@@ -6,6 +7,8 @@ import { actualStages } from './actualSheet';
 import type { BakeAction } from './bakeEvent';
 import { bakeState, inAlreadyG, stillToWeigh, targetG, weighedCount } from './bakeState';
 import { decide } from './decide';
+import { newStep } from '../method/step';
+import { NO_ROOM } from '../process/room';
 import { toleranceG } from './weighTolerance';
 import { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 
@@ -35,6 +38,8 @@ const feels = (...actions: BakeAction[]): number => {
   return consistencyOf({ stages: actualStages(sheet, after(...actions)), steps, percentBase }, libraryBook)!
     .rested.s;
 };
+
+const FORTY_ROLLS: BatchRequest = { mode: 'pieces', pieces: 40, pieceMassG: 85, weighed: 'dough', bakeLossPercent: 10, bowlLossPercent: 0 }; // prettier-ignore
 
 test('how much is no matter: by what it does, and no less than the scale hides', () => {
   const of = (id: string, wantedG: number, stepG: number) =>
@@ -114,6 +119,20 @@ test('too little: the rest goes in, or all of it less; too much starch is answer
   expect(wrongAfter(weigh('poppy-seed', 30)).mends.map((mend) => mend.by)).toEqual(['carryOn', 'takeOut']);
   // once it is mixed nothing comes out again
   expect(wrongAfter(weigh('water', 462), { type: 'stepDone', stepId: 'mix' }).mends.map((mend) => mend.by)).not.toContain('takeOut');
+}); // prettier-ignore
+
+test('of a dough in three mixes only the one in the bowl is mended', () => {
+  const made = planBatch({ ...plainLoaf(), steps: [newStep('mix', 'mix'), newStep('bulk', 'bulk')] }, FORTY_ROLLS, ordinaryScales, libraryBook, { ...NO_ROOM, mixG: 1500 });
+  if (!made.ok) throw new Error(made.problem.code);
+  const flours = made.value.stages[0]!.lines.filter(({ ingredientId }) => ingredientId === 'white-rice-flour');
+  const second = flours.find(({ of }) => of?.at === 2)!;
+  const wrong = wrongAmount(made.value, after(weigh(second.id, second.massG * 1.3)), libraryBook)!;
+  const more = by(wrong, 'moreOfAll');
+  const nth = (lineId: string) => made.value.stages[0]!.lines.find(({ id }) => id === lineId)?.of?.at;
+  expect([...new Set(more.targets.map(({ lineId }) => nth(lineId)))]).toEqual([2]);
+  // three tenths of a third of forty: four more
+  expect(more.pieces).toBe(4);
+  expect(by(wrong, 'balance').moves.map(({ lineId }) => nth(lineId))).toEqual([2]);
 }); // prettier-ignore
 
 test('of what was held back some is as right as all of it', () => {

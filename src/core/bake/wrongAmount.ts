@@ -80,6 +80,14 @@ const doughOf = (sheet: DoughSheet, book: IngredientBook): InDough[] =>
         .map((line) => ({ line, ingredient: book.get(line.ingredientId), isMain: kind === 'main' })),
     );
 
+/** Of a dough that no bowl takes at once, which mix a line goes into; null: it is weighed whole, and each takes its share. */
+function mixOf({ mixes, activities }: DoughSheet, { atStepId, of }: BatchLine): number | null {
+  if (!mixes) return null;
+  const asked = activities?.find(({ id }) => id === atStepId)?.mix?.at;
+  // what the first asks for is weighed before it
+  return asked ?? (atStepId === undefined && of ? of.at : null);
+}
+
 class Mending {
   readonly planned: ReturnType<typeof doughFigures>;
   readonly now: ReturnType<typeof doughFigures>;
@@ -99,6 +107,12 @@ class Mending {
     this.now = doughFigures(sheet, state, book);
     this.dough = doughOf(sheet, book);
     this.meant = new Map(this.dough.map((each) => [each.line.id, targetG(each.line, state)]));
+  }
+
+  /** What goes into the bowl with it: all of the dough, where it is mixed in one. */
+  private get inBowl(): readonly InDough[] {
+    const mix = mixOf(this.sheet, this.line);
+    return mix === null ? this.dough : this.dough.filter(({ line }) => mixOf(this.sheet, line) === mix);
   }
 
   private get isInDough(): boolean {
@@ -128,12 +142,16 @@ class Mending {
   private scaled(): Mend | null {
     const factor = this.isG / this.wantedG;
     if (!this.isInDough || factor > MOST_FACTOR || factor < LEAST_FACTOR) return null;
-    const targets = this.dough.map(({ line }): LineTarget =>
+    const mix = mixOf(this.sheet, this.line);
+    // what is weighed whole for all mixes cannot be more for one of them
+    if (mix !== null && this.dough.some(({ line }) => mixOf(this.sheet, line) === null)) return null;
+    const ofAll = mix === null ? factor : 1 + (factor - 1) / (this.sheet.mixes?.count ?? 1);
+    const targets = this.inBowl.map(({ line }): LineTarget =>
       line.id === this.line.id ? this.stays() : { lineId: line.id, massG: onScale(targetG(line, this.state) * factor, line.stepG) },
     );
     const isTooMuch = targets.some(({ lineId, massG }) => (this.state.weighed.get(lineId)?.massG ?? 0) > massG + 0.01 && lineId !== this.line.id);
     if (isTooMuch && factor < 1) return null;
-    return this.mend(factor > 1 ? 'moreOfAll' : 'lessOfAll', targets, factor);
+    return this.mend(factor > 1 ? 'moreOfAll' : 'lessOfAll', targets, ofAll);
   } // prettier-ignore
 
   private more(line: BatchLine, byG: number): LineTarget {
@@ -148,11 +166,11 @@ class Mending {
     const waterG = liquidForG(now.consistency, aim);
     const isWater = (ingredient: Ingredient | undefined) => ingredient?.roles[0] === 'liquid' && ingredient.per100g.water.value > 80;
     if (waterG > 0) {
-      const [water] = this.dough.filter(({ line, ingredient }) => isWater(ingredient) && line.id !== this.line.id).sort(byUse);
+      const [water] = this.inBowl.filter(({ line, ingredient }) => isWater(ingredient) && line.id !== this.line.id).sort(byUse);
       if (!water) return null;
       return this.mend('balance', [this.stays(), this.more(water.line, waterG / ((water.ingredient?.per100g.water.value ?? 100) / 100))]);
     }
-    const [flour] = this.dough.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && line.id !== this.line.id).sort(byUse);
+    const [flour] = this.inBowl.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && line.id !== this.line.id).sort(byUse);
     if (!flour) return null;
     const feltWith = (addG: number) => doughFigures(this.sheet, withTargets(this.state, [this.stays(), this.plus(flour.line, addG)]), this.book).consistency?.rested.s ?? aim;
     const most = MOST_BALANCE * this.dough.reduce((sum, { line, ingredient }) => sum + (ingredient && isFlourBase(ingredient) ? line.massG : 0), 0);
@@ -174,7 +192,7 @@ class Mending {
 
   /** The salt that goes with more flour. */
   private saltFor(flour: BatchLine, addG: number): LineTarget[] {
-    const salt = this.dough.find(({ ingredient }) => ingredient?.roles[0] === 'salt');
+    const salt = this.inBowl.find(({ ingredient }) => ingredient?.roles[0] === 'salt');
     const percent = this.planned.saltPercent;
     if (!salt || salt.line.id === this.line.id || salt.line.id === flour.id || percent === null) return [];
     const byG = onScale((percent / 100) * addG, salt.line.stepG);

@@ -26,6 +26,8 @@ import type { Block } from './strandsOf';
 interface CallProgress {
   readonly startMs: number | null;
   readonly doneMs: number | null;
+  /** Until when its clock runs, where it runs: said to be not there yet, it takes longer than was planned. */
+  readonly untilMs?: number;
 }
 
 /** A bake that was begun from a batch of the day: its own sheet, and how far it is. */
@@ -147,9 +149,16 @@ const LONGEST_MS = DAY_LIMITS.slots.max * SLOT_MS;
 
 const downToSlot = (ms: number): number => Math.floor(ms / SLOT_MS) * SLOT_MS;
 
+interface Benched {
+  readonly startMs: number;
+  readonly endMs: number | null;
+  /** Absent: as long as was planned, as far as anybody knows. */
+  readonly lastsMs?: number;
+}
+
 /** What the bench says of the calls of a bake, block by block: a block has begun with its first call, and is over with its last. */
-function benchProgress({ calls, startedMs }: BakeProgress, day: Day, batchId: string, variantId: string): Map<string, { startMs: number; endMs: number | null }> {
-  const found = new Map<string, { startMs: number; endMs: number | null }>();
+function benchProgress({ calls, startedMs }: BakeProgress, day: Day, batchId: string, variantId: string): Map<string, Benched> {
+  const found = new Map<string, Benched>();
   for (const variant of day.problem.batches.find(({ id }) => id === batchId)?.variants ?? [])
     for (const { id } of variant.strands.flatMap(({ activities }) => activities)) {
       const block = day.blocks.get(blockKey(batchId, variantId, { id }));
@@ -164,7 +173,11 @@ function benchProgress({ calls, startedMs }: BakeProgress, day: Day, batchId: st
       // only that it was done is known: it took as long as it takes
       const known = told[0]?.startMs ?? null;
       const first = known ?? Math.max(0, start - 1000 * (block.calls[0]?.lastsS ?? 0));
-      found.set(id, { startMs: Math.min(first, start), endMs: last });
+      const from = Math.min(first, start);
+      const lastsMs = Math.max(0, ...told.map((call) => call?.untilMs ?? 0)) - from;
+      // a clock is set to the shortest: only that it takes longer says anything
+      const isLonger = last === null && lastsMs > 1000 * block.lastsS.typical;
+      found.set(id, { startMs: from, endMs: last, ...(isLonger && { lastsMs }) });
     }
   // whoever has started a bake is at its first thing, whatever he has ticked
   const [head] = day.problem.batches.find(({ id }) => id === batchId)?.variants[0]?.strands[0]?.activities ?? [];
@@ -223,8 +236,10 @@ export function kitchenProblem(all: KitchenDay, waysOf: WaysOf): Result<KitchenP
     const variantId = mine.some(({ id }) => id === batch.variantId) ? batch.variantId : mine[0]!.id;
     const bake = batch.bakeId === null ? undefined : bakes.get(batch.bakeId);
     const benched = bake ? benchProgress(bake, made.value, batch.id, variantId) : new Map<string, never>();
-    for (const [id, { startMs, endMs: doneMs }] of benched)
-      progress.set(keyOf(batch.id, { id }), { startSlot: slotOf(startMs), endSlot: doneMs === null ? null : slotOf(doneMs) });
+    for (const [id, { startMs, endMs: doneMs, lastsMs }] of benched)
+      progress.set(keyOf(batch.id, { id }), {
+        startSlot: slotOf(startMs), endSlot: doneMs === null ? null : slotOf(doneMs), ...(lastsMs !== undefined && { lastsSlots: Math.ceil(lastsMs / SLOT_MS) }),
+      });
     // what a hand says counts more than what a timer does
     for (const [id, { startMs, endMs: doneMs, lastsS }] of Object.entries(batch.progress))
       progress.set(keyOf(batch.id, { id }), {

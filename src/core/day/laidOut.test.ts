@@ -3,7 +3,8 @@ import type { DayDocument } from './dayDocument';
 import { editDay, type DayEdit } from './dayEdit';
 import { dayWith } from './laidOut';
 import { ORDINARY_LIFE } from './lifeDocument';
-import { clockMs, clockOf, dayBatch, laidOut } from '../../../tests/kitchenDays';
+import { batchWays } from './kitchenDay';
+import { clockMs, clockOf, DEMO, dayBatch, demoFormula, laidOut } from '../../../tests/kitchenDays';
 import type { DayView } from './dayView';
 import { needsOf, shortOf } from './needs';
 
@@ -179,6 +180,30 @@ test('a bag past its date is said; what is held back or for another day is not c
   const short = (...have: { ingredientId: string; massG: number }[]) => shortOf({ needs: told([]) }, have);
   expect([short(), short({ ingredientId: 'rice', massG: 100 }), short({ ingredientId: 'oil', massG: 0 })]).toEqual([[], [], []]);
   expect(short({ ingredientId: 'rice', massG: 60 })).toEqual([{ ingredientId: 'rice', name: 'rice', massG: 40 }]);
+}); // prettier-ignore
+
+test('not risen yet, says the bench: the day goes on from when it is looked at again', () => {
+  const plain = dayBatch('rolls', 'supper-rolls', '19:00');
+  const saved = dayWith(dayOf(plain), laidOut(dayOf(plain), '10:00'));
+  const formula = demoFormula('supper-rolls');
+  const ways = batchWays(formula, plain, DEMO);
+  if (!ways.ok) throw new Error(ways.problem.code);
+  const proof = Object.entries(saved.batches[0]!.at).find(([, { kind }]) => kind === 'proof')![1];
+  const { sheet } = ways.value[0]!;
+  const proofId = sheet.steps.find(({ kind }) => kind === 'proof')!.id;
+  const before = sheet.steps.slice(0, sheet.steps.findIndex(({ id }) => id === proofId));
+  const done = Object.fromEntries(before.map(({ id }) => [id, { startMs: null, doneMs: proof.startMs }]));
+  const at = (untilMs: number) => {
+    const bakes = new Map([['b1', { sheet, startedMs: proof.startMs - 7_200_000, endedMs: null, calls: { ...done, [proofId]: { startMs: proof.startMs, doneMs: null, untilMs } } }]]);
+    const view = laidOut({ ...saved, batches: [{ ...saved.batches[0]!, bakeId: 'b1' }] }, proof.endMs - 300_000, { bakes });
+    return { ends: blockOf(view, 'rolls', 'proof').endMs, bakes: blockOf(view, 'rolls', 'bake').startMs };
+  };
+  // the clock of a proof is set to the shortest: that alone makes it no shorter
+  const usual = at(proof.startMs + 60_000);
+  expect(usual.ends).toBe(proof.endMs);
+  const later = at(proof.endMs + 1_800_000);
+  expect(later.ends).toBe(proof.endMs + 1_800_000);
+  expect(later.bakes).toBeGreaterThanOrEqual(later.ends);
 }); // prettier-ignore
 
 test('what has ended at the bench is called for no more, nor is an oven lit for it', () => {

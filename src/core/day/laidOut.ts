@@ -107,12 +107,13 @@ class View {
       const outcome = played.find(({ batchId }) => batchId === id);
       const wanted = this.all.day.batches.find((batch) => batch.id === id);
       const hasPromise = wanted?.ready != null;
+      const collision = final && (hasPromise || !placed) ? collisionView(this.all, this.kitchen, id, found.plan) : null;
       return {
         id, variantId, blocks, lever: leverOf(variantId) ?? AS_WRITTEN,
         readyMs: placed ? Math.max(0, ...blocks.map(({ endMs }) => endMs)) : null,
         likely: outcome ? { fromMs: this.ms(outcome.ready.low), toMs: this.ms(outcome.ready.high), chance: outcome.chance } : null,
-        collision: final && (hasPromise || !placed) ? collisionView(this.all, this.kitchen, id, found.plan) : null,
-        surer: outcome && hasPromise && !begunIds.has(id) ? surerBy(day, found.plan, outcome, { seed: 1, draws: DRAWS }) : null,
+        collision,
+        surer: outcome && hasPromise && !collision && !begunIds.has(id) ? surerBy(day, found.plan, outcome, { seed: 1, draws: DRAWS }) : null,
         short: this.kitchen.short.get(id) ?? null,
         softens: final && sheet ? softensOf(sheet, blocks, this.all.book, this.hands(), this.all.nowMs, wanted?.softens?.atMs) : null,
         fromJar: fromJar?.kind === 'jar' ? { starterId: fromJar.starterId, name: fromJar.name, massG: fromJar.massG } : null,

@@ -56,6 +56,8 @@ test('butter comes out an hour before it goes in; before somebody leaves; what h
   expect(at(butter, blocks, [there('06:00', '22:00', 0)], '07:00')).toBe('10:00');
   expect(at(butter, blocks, allDay, '09:20')).toBe('09:20');
   expect(at(butter, blocks, allDay, '09:25', '09:20')).toBe('09:20');
+  // put off until the evening after it had been called for in the morning: it is called for once more
+  expect(at(butter, [block('m1', '21:00', 'mix')], allDay, '08:00', '07:00')).toBe('20:00');
   expect(at(butter, [block('m1', '10:00', 'mix', 'running')], allDay, '10:01')).toBeNull();
   // a spoonful; what is on the bread; what is soft, or stands in the cupboard
   expect(at(sheet(line('a', 'butter', 10)), blocks, allDay, '07:00')).toBeNull();

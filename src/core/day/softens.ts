@@ -43,7 +43,7 @@ export interface Softens {
  *
  * @param blocks of the batch, where they lie
  * @param hands when somebody is there
- * @param wasMs when it was to come out: what has been called is not called again
+ * @param wasMs when it was to come out: what has been called is not called again, unless the bread was put off for so long that it went back into the fridge
  * @returns null: nothing has to soften, or it has gone in
  */
 export function softensOf(sheet: Pick<BatchSheet, 'stages'>, blocks: readonly Block[], book: IngredientBook, hands: readonly { readonly fromMs: number; readonly toMs: number; readonly people: number }[], nowMs: number, wasMs?: number): Softens | null {
@@ -64,5 +64,6 @@ export function softensOf(sheet: Pick<BatchSheet, 'stages'>, blocks: readonly Bl
   const atMs = lastMs >= first.startMs - MOST_OUT_MS ? lastMs : first.startMs;
   const sums = new Map<string, number>();
   for (const { name, massG } of lines) sums.set(name, (sums.get(name) ?? 0) + massG);
-  return { atMs: wasMs !== undefined && wasMs <= nowMs ? wasMs : Math.max(nowMs, atMs), lines: [...sums].map(([name, massG]) => ({ name, massG })) };
+  const wasCalled = wasMs !== undefined && wasMs <= nowMs && wasMs >= first.startMs - MOST_OUT_MS;
+  return { atMs: wasCalled ? wasMs : Math.max(nowMs, atMs), lines: [...sums].map(([name, massG]) => ({ name, massG })) };
 } // prettier-ignore

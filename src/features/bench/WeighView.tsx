@@ -52,6 +52,16 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const book = useBook();
   const wrong = useMemo(() => wrongAmount(bake.sheet, state, book), [bake.sheet, state, book]);
 
+  const isIn = current !== null && state.weighed.has(current.id) && !state.dueAgain.has(current.id);
+  const toGoG = current ? Math.abs(targetG(current, state) - (isIn ? 0 : inAlreadyG(current.id, state))) : 0;
+  // a wrong amount announces itself
+  const asked =
+    wrong && chosen === null
+      ? ''
+      : current
+        ? words.nowWeigh(current.name, units.mass(toGoG))
+        : words.allInTheBowl;
+
   const done = (action: BakeAction) => {
     if (tap(action)) return;
     setTicked(true);
@@ -61,7 +71,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] landscape:max-lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
       <p role="status" className="sr-only">
-        {current ? words.nowWeigh(current.name, units.mass(current.massG)) : words.allInTheBowl}
+        {asked}
       </p>
       {wrong && chosen === null ? (
         <WrongAmountCard
@@ -78,7 +88,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
           weighing={{
             wantedG: targetG(current, state),
             inG: inAlreadyG(current.id, state),
-            isIn: state.weighed.has(current.id) && !state.dueAgain.has(current.id),
+            isIn,
             isOut: state.leftOut.has(current.id),
             parts: state.parts.get(current.id)?.length ?? 0,
             beforeG:

@@ -90,7 +90,7 @@ function useRinging(timers: readonly BoardTimer[]): readonly [readonly Due[], (k
 } // prettier-ignore
 
 /** The page's title says it too, for whoever looks at another. */
-function useTitle(due: readonly Due[]): void {
+function useTitle(due: readonly Due[], path: string): void {
   const [first] = due;
   const title = first ? words.title(nameOf(first.timer)) : null;
   useEffect(() => {
@@ -98,9 +98,10 @@ function useTitle(due: readonly Due[]): void {
     const was = document.title;
     document.title = title;
     return () => {
-      document.title = was;
+      // another page has given itself its own by now
+      if (document.title === title) document.title = was;
     };
-  }, [title]);
+  }, [title, path]);
 }
 
 /** Rings whichever timer is up, on whatever page is open, and says which it was until somebody has heard it. */
@@ -115,7 +116,7 @@ export function TimerBell() {
   const now = useNow(0, 0);
   const [due, answer] = useRinging(timers);
   const [{ muted }] = useDevice(bellSettings);
-  useTitle(due);
+  useTitle(due, path);
   useScreenOn(timers.length > 0);
   useEffect(listenForTouch, []);
   const isNear = timers.some(({ localEndMs }) => localEndMs - now < NEAR_MS);
