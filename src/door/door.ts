@@ -195,6 +195,9 @@ export function makeDoor(options: DoorOptions): Door {
 
   const close = async (graceMs: number): Promise<void> => {
     closing = true;
+    // what is told as it comes has no end of its own
+    for (const response of inside)
+      if (String(response.getHeader('content-type')).startsWith('text/event-stream')) response.destroy();
     const closed = new Promise<void>((resolve) => server.close(() => resolve()));
     server.closeIdleConnections();
     const showOut = (): void => {

@@ -33,6 +33,7 @@ test('applies each migration once, even when two starters race', async () => {
     '000010_day.sql',
     '000011_starters.sql',
     '000012_orders.sql',
+    '000013_news.sql',
   ]);
   expect(await migrate(db.admin, folder)).toEqual([]);
   const initial = await readFile('src/db/migrations/000001_initial.sql');

@@ -15,6 +15,7 @@ import { useKitchen } from '../kitchen/KitchenProvider';
 import type { KitchenPlace } from '../kitchen/place';
 import { useBook } from '../book/BookProvider';
 import { ask } from '../asking/ask';
+import { useNews } from '../news/useNews';
 import { timerBoard } from '../timers/timerBoard';
 import { Outbox, type OutboxState } from './outbox';
 import { browserQueue } from '../queue/browserQueue';
@@ -58,21 +59,17 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
 
   useEffect(() => {
     void outbox.open();
-    const look = async () => {
-      const { after } = outbox;
-      outbox.look(await ask(kitchen.api(`/bakes/${bake.id}?after=${after}`)), after);
-    };
-    const timer = setInterval(() => void look(), LOOK_EVERY_MS);
-    const again = () => void look();
-    window.addEventListener('focus', again);
-    window.addEventListener('online', again);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('focus', again);
-      window.removeEventListener('online', again);
-      outbox.dispose();
-    };
-  }, [bake.id, kitchen, outbox]);
+    return () => outbox.dispose();
+  }, [outbox]);
+  useNews(
+    (news) => news.of === 'bake' && news.id === bake.id,
+    () =>
+      void (async () => {
+        const { after } = outbox;
+        outbox.look(await ask(kitchen.api(`/bakes/${bake.id}?after=${after}`)), after);
+      })(),
+    LOOK_EVERY_MS,
+  );
 
   const state = useMemo(() => {
     const stored = bakeState(bake.startedAtMs, box.events);

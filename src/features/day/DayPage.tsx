@@ -19,6 +19,7 @@ import { BLOCK_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
 import { useStoredEntries } from '../book/BookProvider';
 import { clockOffsetMs, useNow } from '../clock/useNow';
+import { useNews } from '../news/useNews';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { useStoredKit } from '../kit/KitProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
@@ -54,10 +55,10 @@ interface DayPageProps {
   readonly nowMs: number;
 }
 
-/** The bench is asked so often how far it is, ms. */
+/** While nothing is told the bench is asked so often how far it is, ms. */
 const ASK_MS = 15_000;
 
-/** How far the bakes of the day are: asked again and again while the page is looked at. */
+/** How far the bakes of the day are, as long as the page is looked at. */
 function useBakes(first: DayPageProps['bakes'], hasBakes: boolean): DayPageProps['bakes'] {
   const kitchen = useKitchen();
   const [bakes, setBakes] = useState(first);
@@ -67,21 +68,15 @@ function useBakes(first: DayPageProps['bakes'], hasBakes: boolean): DayPageProps
     setDrawn(first);
     setBakes(first);
   }
-  useEffect(() => {
-    if (!hasBakes) return;
-    const look = async () => {
-      if (document.visibilityState === 'hidden') return;
+  useNews(
+    ({ of }) => hasBakes && of === 'bake',
+    () => void (async () => {
+      if (!hasBakes || document.visibilityState === 'hidden') return;
       const answer = await ask<DayPageProps['bakes']>(kitchen.api('/day/bakes'));
       if (answer.kind === 'ok') setBakes((was) => (JSON.stringify(was) === JSON.stringify(answer.value) ? was : answer.value));
-    };
-    const timer = setInterval(() => void look(), ASK_MS);
-    const seen = () => void look();
-    document.addEventListener('visibilitychange', seen);
-    return () => {
-      clearInterval(timer);
-      document.removeEventListener('visibilitychange', seen);
-    };
-  }, [kitchen, hasBakes]);
+    })(),
+    ASK_MS,
+  );
   return bakes;
 } // prettier-ignore
 

@@ -15,6 +15,7 @@ import { useNow } from '../clock/useNow';
 import { useDevice } from '../device/useDevice';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { kitchenPlace } from '../kitchen/place';
+import { useNews } from '../news/useNews';
 import { listenForTouch, notify, ring, shake, soundState, speak } from './bell';
 import { BellRinger, type Due } from './bellRinger';
 import { bellSettings } from './bellSettings';
@@ -32,28 +33,22 @@ const stepOf = (timer: BoardTimer): string => `${benchOf(timer)}?at=steps&step=$
 const nameOf = ({ stepTitle, stepKind, call }: BoardTimer): string =>
   [stepTitle || STEP_WORD[stepKind], wordCall(call)].filter(Boolean).join(', ');
 
-/** What the server knows of all timers, asked for now and then. */
+/** What the server knows of all timers. */
 function useServedTimers(): void {
   const kitchen = useKitchen();
-  useEffect(() => {
-    let gone = false;
-    const look = async () => {
-      const answer = await ask<{ timers: KitchenTimer[]; nowMs: number }>(kitchen.api('/timers'));
-      if (!gone && answer.kind === 'ok')
-        timerBoard.fromServer(answer.value.timers, answer.value.nowMs - Date.now());
-    };
-    void look();
-    const timer = setInterval(() => void look(), LOOK_MS);
-    const again = () => void look();
-    window.addEventListener('focus', again);
-    window.addEventListener('online', again);
-    return () => {
-      gone = true;
-      clearInterval(timer);
-      window.removeEventListener('focus', again);
-      window.removeEventListener('online', again);
-    };
-  }, [kitchen]);
+  const newest = useRef(0);
+  useNews(
+    ({ of }) => of === 'bake',
+    () =>
+      void (async () => {
+        const mine = ++newest.current;
+        const answer = await ask<{ timers: KitchenTimer[]; nowMs: number }>(kitchen.api('/timers'));
+        // of two that were asked for at once the later holds
+        if (mine === newest.current && answer.kind === 'ok')
+          timerBoard.fromServer(answer.value.timers, answer.value.nowMs - Date.now());
+      })(),
+    LOOK_MS,
+  );
 }
 
 /** The ringer of this page, on its second hand; what is up, and how to say that it was heard. */

@@ -1,0 +1,32 @@
+/** Where something is new, as every page that is open is told. What it is is asked for. */
+export type News =
+  | { readonly of: 'bake'; readonly id: string }
+  | { readonly of: 'day' }
+  /** Whether news can be heard at all just now: while not, it has to be asked for. */
+  | { readonly of: 'hearing'; readonly is: boolean }
+  /** Nothing; so that silence means a dead connection. */
+  | { readonly of: 'beat' };
+
+/** Beats come so often, ms. */
+export const BEAT_MS = 10_000;
+
+/** What was said, if it is news of this version; what a newer server says beside it is passed over. */
+export function readNews(text: string): News | null {
+  let said: Partial<Record<'of' | 'id' | 'is', unknown>> | null;
+  try {
+    said = JSON.parse(text) as typeof said;
+  } catch {
+    return null;
+  }
+  switch (said?.of) {
+    case 'bake':
+      return typeof said.id === 'string' ? { of: 'bake', id: said.id } : null;
+    case 'hearing':
+      return { of: 'hearing', is: said.is === true };
+    case 'day':
+    case 'beat':
+      return { of: said.of };
+    default:
+      return null;
+  }
+}
