@@ -34,6 +34,7 @@ const config = async () => ({
         '<rootDir>/src/server/**/*.test.ts',
         '<rootDir>/src/workers/**/*.test.ts',
         '<rootDir>/src/door/**/*.test.ts',
+        '<rootDir>/src/offline/**/*.test.ts',
         '<rootDir>/src/host/**/*.test.ts',
         '<rootDir>/src/app/**/*.test.ts',
         '<rootDir>/tests/reader/*.test.ts',

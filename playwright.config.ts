@@ -11,6 +11,8 @@ export default defineConfig({
   reporter: [['line'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
   use: {
     baseURL: process.env.E2E_URL,
+    // fetches the whole application once for each test that lets it: those about being offline do
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Berlin',
     launchOptions: {

@@ -83,9 +83,11 @@ if (!onlyBrowser) {
   counts.push(await single('build', run('./crumb', ['build'])));
   counts.push(await jest());
   const lint = single('lint', run(bin('eslint'), ['.', '--max-warnings', '0']));
-  const types = run(bin('tsc'), ['--noEmit']).then(
-    async (code) => code || (await run(bin('tsc'), ['-p', 'src/core/tsconfig.json', '--noEmit'])),
-  );
+  const also = (project: string) => async (code: number) =>
+    code || (await run(bin('tsc'), ['-p', project, '--noEmit']));
+  const types = run(bin('tsc'), ['--noEmit'])
+    .then(also('src/core/tsconfig.json'))
+    .then(also('src/offline/tsconfig.json'));
   counts.push(await single('types', types));
   counts.push(await lint);
   counts.push(await single('unused code and packages', run(bin('knip'), ['--no-config-hints'])));

@@ -24,7 +24,8 @@ const MAY: Record<string, string[]> = {
   core: ['core', 'npm:zod', 'npm:papaparse', 'npm:d3-array', 'npm:ml-matrix', 'npm:jsonc-parser', 'npm:date-fns', 'npm:@date-fns/tz', 'npm:ical.js'], // prettier-ignore
   ui: ['ui', 'wording', 'npm:'],
   workers: ['workers', 'core', 'npm:'],
-  features: ['features', 'wording', 'ui', 'workers', 'core', 'npm:'],
+  offline: ['offline', 'door', 'wording', 'npm:'],
+  features: ['features', 'wording', 'ui', 'workers', 'offline', 'core', 'npm:'],
   db: ['db', 'core', 'npm:'],
   server: ['server', 'db', 'core', 'demo', 'npm:'],
   door: ['door', 'npm:'],

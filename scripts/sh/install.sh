@@ -89,5 +89,7 @@ need_build() {
   build_step node node_modules/next/dist/bin/next build
   build_step node_modules/.bin/esbuild host=src/host/main.ts simulationThread=src/host/simulationThread.ts --bundle \
     --platform=node --target=node20 --format=esm --packages=external --sourcemap --outdir=.next --out-extension:.js=.mjs
+  build_step node_modules/.bin/esbuild serviceWorker=src/offline/serviceWorker.ts --bundle --minify \
+    --platform=browser --target=es2022 --format=iife --outdir=.next
   printf '%s' "$want" >.next/crumb-stamp
 }

@@ -54,7 +54,7 @@ export function pathOf(url: string): string | null {
 /** By whole segments: `/api/x` is the interface, `/apix` is a page that does not exist. */
 function kindOf(path: string): Kind {
   if (path === '/api' || path.startsWith('/api/')) return 'api';
-  return path.startsWith('/_next/static/') || path === '/icon.svg' ? 'asset' : 'page';
+  return path.startsWith('/_next/static/') || /^\/icon(?:-\d+)?\.(?:svg|png)$/.test(path) ? 'asset' : 'page';
 }
 
 const METHODS: Readonly<Record<Kind, readonly string[]>> = {

@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test';
 import { check } from './check';
-import { eightRolls } from '../../src/core/batch/testBatch';
-import { kitchenOfOwn, type Own } from './dayKitchen';
+import { bakeOfOwn, stepOf, tap } from './bakeOfOwn';
 import { expect, test } from './kitchen';
 
 /** The bell is heard at the border of the page: every note that is started is counted. */
@@ -22,35 +21,6 @@ async function listen(page: Page): Promise<() => Promise<number>> {
   });
   return () => page.evaluate(() => (window as unknown as { heard: { notes: number } }).heard.notes);
 } // prettier-ignore
-
-interface Steps {
-  readonly formula: { readonly steps: readonly { readonly id: string; readonly kind: string; readonly tempC: number | null }[] };
-} // prettier-ignore
-
-interface Baking extends Own {
-  readonly formula: string;
-  readonly bake: string;
-}
-
-/** A bake in a kitchen of this test's own: what it leaves behind is in nobody's logbook. */
-async function bakeOfOwn(page: Page): Promise<Baking> {
-  const own = await kitchenOfOwn(page);
-  const shelf = await (await page.request.get(`${own.at}/formulas`)).text();
-  const formula = /\/formulas\/([0-9a-f-]{36})"(?:(?!<\/a>).)*?Millet and linseed tin loaf/s.exec(shelf)?.[1] ?? '';
-  const answer = await page.request.post(`${own.api}/bakes`, { data: { requestId: crypto.randomUUID(), formulaId: formula, revision: 1, batch: eightRolls } });
-  const { id } = (await answer.json()) as { id: string };
-  return { ...own, formula, bake: id };
-} // prettier-ignore
-
-async function stepOf(page: Page, { api, formula: id }: Baking, kind: string): Promise<string | null> {
-  const { formula } = (await (await page.request.get(`${api}/formulas/${id}`)).json()) as Steps;
-  return formula.steps.find((step) => step.kind === kind)?.id ?? null;
-}
-
-const tap = (page: Page, { api, bake }: Baking, ...actions: object[]) =>
-  page.request.post(`${api}/bakes/${bake}/taps`, {
-    data: { taps: actions.map((action) => ({ eventId: crypto.randomUUID(), agoMs: 0, action })) },
-  });
 
 test('a timer that is up rings on every page, until somebody has heard it', async ({ page }) => {
   const notes = await listen(page);

@@ -1,3 +1,4 @@
+import { BAKE_ACTION_VERSION } from '../bake/bakeActionVersion';
 import * as z from 'zod';
 import { bakeActionSchema, type BakeAction } from '../bake/bakeEvent';
 import { batchRequestSchema } from '../batch/batchRequest';
@@ -46,11 +47,10 @@ export const BAKE_PLAN: DocumentKind<BakePlan> = {
   },
 };
 
-/** 2: a bake that ended can be opened again. 3: which bag went in can be corrected. 4: how many are left of what was put by. 5: and how much of a sauce.
- * What happened before that reads the same. */
+/** What happened before a version reads the same in it. */
 export const BAKE_ACTION: DocumentKind<BakeAction> = {
   name: 'bakeAction',
-  version: 6,
+  version: BAKE_ACTION_VERSION,
   schema: bakeActionSchema,
   upgrades: {
     1: (action) => action,

@@ -3,7 +3,7 @@ import type { Tap } from '@/core/requests';
 import type { Answer } from '../asking/ask';
 import { memoryStore } from '../queue/browserQueue';
 import { Queue } from '../queue/queue';
-import { Outbox } from './outbox';
+import { Outbox, type LogPlace, type StoredLog } from './outbox';
 
 type Receipt = {
   results: { eventId: string; problem: null | { code: 'alreadyClosed' | 'alreadyDone'; path: string } }[];
@@ -21,7 +21,7 @@ interface Left {
   action: BakeAction;
 }
 
-async function rig(stored: Left[] = []) {
+async function rig(stored: Left[] = [], before: StoredLog | null = null) {
   const sent: Tap[][] = [];
   const asked: number[] = [];
   const answers: ((answer: Answer<Receipt>) => void)[] = [];
@@ -35,6 +35,8 @@ async function rig(stored: Left[] = []) {
       id: eventId, lane, what: '', body: { action }, madeAtMs, tab: 'gone', refused: null,
     })), // prettier-ignore
   );
+  const logs: StoredLog[] = [];
+  const log: LogPlace = { load: () => Promise.resolve(before), save: (saved) => logs.push(saved) };
   const queue = new Queue({ store, now: () => clock.ms, tab: 'this' });
   const outbox = new Outbox(
     {
@@ -44,6 +46,7 @@ async function rig(stored: Left[] = []) {
         return new Promise((resolve) => answers.push(resolve));
       },
       queue,
+      log,
       lane,
       now: () => clock.ms,
       newId: () => `tap-${++ids}`,
@@ -52,7 +55,7 @@ async function rig(stored: Left[] = []) {
         return () => (waiting = null);
       },
     },
-    { events: [], epoch: 'first', nowMs: 501_000 },
+    { events: [], epoch: 'first', nowMs: 501_000, arrivedAtMs: 1000 },
   );
   await outbox.open();
   const turn = () => new Promise((resolve) => setTimeout(resolve, 0));
@@ -75,7 +78,7 @@ async function rig(stored: Left[] = []) {
   });
   const unsent = async () => (await store.all()).filter(({ refused }) => !refused);
   const refused = async () => (await store.all()).filter((entry) => entry.refused).map(({ id }) => id);
-  return { outbox, sent, asked, answer, ok, clock, unsent, refused, tap, wind: () => waiting?.() };
+  return { outbox, sent, asked, logs, answer, ok, clock, unsent, refused, tap, wind: () => waiting?.() };
 }
 
 test('a tap is written down, sent, and struck out when the server has it', async () => {
@@ -183,4 +186,21 @@ test('the server is asked for no more than what came after the log that is known
   expect([seqs(), outbox.after]).toEqual([[1, 2, 3, 4], 0]);
   outbox.look(say(news(1), 'second'), 0);
   expect([seqs(), outbox.after]).toEqual([[1], 1]);
+});
+
+test('a page that is older than what this device knew takes up the log it had; not one of other data, nor one that is shorter', async () => {
+  const events: BakeEvent[] = [1, 2].map((seq) => ({ seq, atMs: 400_000, action: note }));
+  const { outbox, asked, logs, answer, ok, sent, tap } = await rig([], { epoch: 'first', events });
+  expect(outbox.state.events).toEqual(events);
+  // and asks only for what came after it
+  await tap(salt);
+  expect(asked).toEqual([2]);
+  await answer({
+    kind: 'ok',
+    value: { ...(ok(sent[0]!) as { value: Receipt }).value, events: [{ seq: 3, atMs: 1, action: salt }] },
+  });
+  expect(logs.at(-1)?.events.map(({ seq }) => seq)).toEqual([1, 2, 3]);
+  const other = await rig([], { epoch: 'another', events });
+  expect(other.outbox.state.events).toEqual([]);
+  expect(other.logs).toEqual([{ epoch: 'first', events: [] }]);
 });

@@ -35,7 +35,20 @@ export interface OutboxState {
   readonly refused: Problem | null;
 }
 
+/** A bake's log as this device knew it last. */
+export interface StoredLog {
+  readonly epoch: string;
+  readonly events: readonly BakeEvent[];
+}
+
+/** Where the log is written down on the device: a page that is opened without the server may be older than what was known here. */
+export interface LogPlace {
+  readonly load: () => Promise<StoredLog | null>;
+  readonly save: (log: StoredLog) => void;
+}
+
 export interface OutboxDeps {
+  readonly log: LogPlace;
   readonly post: (taps: readonly Tap[], after: number) => Promise<Answer<Receipt>>;
   readonly queue: Queue;
   readonly lane: string;
@@ -63,13 +76,14 @@ export class Outbox {
 
   constructor(
     private readonly deps: OutboxDeps,
-    start: News,
+    /** As the page has it, and when that came to this device by its clock. */
+    start: News & { readonly arrivedAtMs: number },
   ) {
     this.epoch = start.epoch;
     this.state = {
       waiting: [],
       events: start.events,
-      offsetMs: start.nowMs - deps.now(),
+      offsetMs: start.nowMs - start.arrivedAtMs,
       reachable: true,
       refused: null,
     };
@@ -88,6 +102,18 @@ export class Outbox {
     await queue.adopt(this.mine().map(({ id }) => id));
     this.reread();
     void this.flush();
+    await this.openLog();
+  }
+
+  private async openLog(): Promise<void> {
+    const before = await this.deps.log.load();
+    const isNewer = (before?.events.at(-1)?.seq ?? 0) > (this.state.events.at(-1)?.seq ?? 0);
+    if (before && isNewer && before.epoch === this.epoch) this.become({ events: before.events });
+    else this.saveLog();
+  }
+
+  private saveLog(): void {
+    if (this.epoch !== null) this.deps.log.save({ epoch: this.epoch, events: this.state.events });
   }
 
   private mine(): Waiting[] {
@@ -112,7 +138,9 @@ export class Outbox {
   };
 
   private become(part: Partial<OutboxState>): void {
+    const isLogNew = part.events !== undefined && part.events !== this.state.events;
     this.state = { ...this.state, ...part };
+    if (isLogNew) this.saveLog();
     this.listeners.forEach((listener) => listener());
   }
 

@@ -17,6 +17,8 @@ import { useBook } from '../book/BookProvider';
 import { ask } from '../asking/ask';
 import { useNews } from '../news/useNews';
 import { timerBoard } from '../timers/timerBoard';
+import { arrivedAtMs } from '../offline/keptPage';
+import { logOnDevice } from './logOnDevice';
 import { Outbox, type OutboxState } from './outbox';
 import { browserQueue } from '../queue/browserQueue';
 
@@ -27,6 +29,7 @@ function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kit
     {
       post: (taps, after) => ask(kitchen.api(`/bakes/${bake.id}/taps`), { taps, after }),
       queue: browserQueue(),
+      log: logOnDevice(bake.id),
       lane: kitchen.lane(`taps:${bake.id}`),
       now: () => Date.now(),
       newId: newUuid,
@@ -35,7 +38,7 @@ function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kit
         return () => clearTimeout(timer);
       },
     },
-    { events: bake.events, ...now },
+    { events: bake.events, ...now, arrivedAtMs: arrivedAtMs() },
   );
 }
 

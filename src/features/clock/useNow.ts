@@ -1,5 +1,6 @@
 'use client';
 import { useSyncExternalStore } from 'react';
+import { arrivedAtMs } from '../offline/keptPage';
 
 const TICK_MS = 250;
 let nowMs = 0;
@@ -25,7 +26,7 @@ function subscribe(listener: () => void): () => void {
 
 /** How far the server's clock is from this device's, taken when the page it drew arrives. */
 export const clockOffsetMs = (serverNowMs: number): number =>
-  typeof window === 'undefined' ? 0 : serverNowMs - Date.now();
+  typeof window === 'undefined' ? 0 : serverNowMs - arrivedAtMs();
 
 /**
  * The time by the server's clock, moving on a few times a second. One ticker for all who watch.

@@ -4,7 +4,8 @@ import type { RunningCard } from '@/core/bake';
 import { formatClock } from '@/core/units';
 import { buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import { KitchenLink } from '../kitchen/KitchenProvider';
+import { KitchenLink, useKitchen } from '../kitchen/KitchenProvider';
+import { useBenchesKept } from '../offline/useOffline';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
@@ -26,6 +27,8 @@ const mostPressingFirst = (bakes: readonly RunningBake[]): RunningBake[] =>
 
 /** What is in progress and what it needs next, the most pressing thing first. */
 export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; nowMs: number }) {
+  const { page } = useKitchen();
+  useBenchesKept(bakes.map(({ id }) => page(`/bench/${id}`)));
   if (bakes.length === 0) {
     return (
       <div className="docket rounded-b-md p-6">

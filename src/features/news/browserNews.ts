@@ -17,11 +17,11 @@ function takeTask(steal: boolean, begin: () => void, end: () => void): void {
     });
 }
 
-function openStream({ said, ended }: { said: (text: string) => void; ended: () => void }): () => void {
+function openStream({ heard, ended }: { heard: (text: string) => void; ended: () => void }): () => void {
   // then everything is asked for
   if (typeof EventSource === 'undefined') return () => undefined;
   const source = new EventSource('/api/news');
-  source.onmessage = ({ data }: MessageEvent<string>) => said(data);
+  source.onmessage = ({ data }: MessageEvent<string>) => heard(data);
   // it would try again by itself, but not after every kind of failure, and not with our patience
   source.onerror = ended;
   return () => source.close();

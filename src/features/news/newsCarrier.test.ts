@@ -5,7 +5,7 @@ import { NewsCarrier, type TabWord } from './newsCarrier';
 function browser() {
   let nowMs = 0;
   let timers: { tab: string; atMs: number; then: () => void }[] = [];
-  const streams: { said: (text: string) => void; ended: () => void; tab: string; open: boolean }[] = [];
+  const streams: { heard: (text: string) => void; ended: () => void; tab: string; open: boolean }[] = [];
   let holder: { tab: string; end: () => void } | null = null;
   const queue: { tab: string; begin: () => void; end: () => void }[] = [];
   const hears = new Map<string, (word: TabWord) => void>();
@@ -50,7 +50,7 @@ function browser() {
   return {
     tab,
     open: () => streams.filter(({ open }) => open),
-    say: (news: object) => streams.filter(({ open }) => open).forEach(({ said }) => said(JSON.stringify(news))),
+    say: (news: object) => streams.filter(({ open }) => open).forEach(({ heard }) => heard(JSON.stringify(news))),
     /** The tab is closed: the browser lets go of its lock and of its channel. */
     close: (name: string) => {
       hears.delete(name);
@@ -64,7 +64,7 @@ function browser() {
     freeze: (name: string) => {
       hears.delete(name);
       timers = timers.filter(({ tab: of }) => of !== name);
-      streams.forEach((stream) => stream.tab === name && (stream.said = () => undefined));
+      streams.forEach((stream) => stream.tab === name && (stream.heard = () => undefined));
     },
     pass: (ms: number) => {
       const untilMs = nowMs + ms;

@@ -6,7 +6,7 @@ export type TabWord = { readonly news: News } | { readonly asks: true };
 
 export interface CarrierDeps {
   /** Opens the stream. @returns how to close it */
-  readonly open: (on: { readonly said: (text: string) => void; readonly ended: () => void }) => () => void;
+  readonly open: (on: { readonly heard: (text: string) => void; readonly ended: () => void }) => () => void;
   /**
    * Calls `begin` once this tab is the one that carries the stream for all of this browser, and `end` when it no longer is.
    * @param steal from a tab that has the task and does not do it
@@ -83,7 +83,7 @@ export class NewsCarrier {
   private open(): void {
     this.shut();
     this.close = this.deps.open({
-      said: (text) => {
+      heard: (text) => {
         const news = readNews(text);
         if (!news) return;
         this.failures = 0;

@@ -23,6 +23,7 @@ import { loadDialog } from '@/ui/Dialog';
 import { useAwake } from '@/ui/useAwake';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { useOffline } from '../offline/useOffline';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { LateTimerBell } from '../timers/LateTimerBell';
 import { CHORD_MS, pageOf, STATIONS } from './stations';
@@ -33,6 +34,10 @@ import { patiently } from '@/ui/patiently';
 // what waits and what rings is looked at when the page stands
 const Tray = dynamic(
   patiently(() => import('../queue/Tray').then((module) => module.Tray)),
+  { ssr: false },
+);
+const OfflineNote = dynamic(
+  patiently(() => import('../offline/OfflineNote').then((module) => module.OfflineNote)),
   { ssr: false },
 );
 const BellDialog = dynamic(() => import('../timers/BellDialog').then((module) => module.BellDialog), {
@@ -68,6 +73,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
   const [help, setHelp] = useState(false);
   const awake = useAwake();
   useFetchedEarly(NEEDED_OFFLINE);
+  useOffline();
   const dim = preferences.light === 'dim';
 
   useKeys(() => setHelp(true));
@@ -128,6 +134,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
           </IconButton>
         </div>
       </header>
+      <OfflineNote path={path} atBench={atBench} />
       <main
         id="main"
         tabIndex={-1}

@@ -46,6 +46,7 @@ function useServedTimers(): void {
         // of two that were asked for at once the later holds
         if (mine === newest.current && answer.kind === 'ok')
           timerBoard.fromServer(answer.value.timers, answer.value.nowMs - Date.now());
+        else if (answer.kind === 'unreachable') timerBoard.fromDevice();
       })(),
     LOOK_MS,
   );

@@ -1,4 +1,6 @@
 import type { RunningTimer } from '@/core/bake';
+import * as z from 'zod';
+import { DeviceStore } from '../device/deviceStore';
 
 /** A timer as the server lists it, with the address of its kitchen. */
 export interface KitchenTimer extends RunningTimer {
@@ -9,6 +11,21 @@ export interface BoardTimer extends KitchenTimer {
   /** When it ends by this device's clock. */
   readonly localEndMs: number;
 }
+
+/** No more than what rings is looked at; the rest came from our own server and is as it was. */
+const boardTimerSchema = z.custom<BoardTimer>(
+  (value) =>
+    z
+      .looseObject({ bakeId: z.string(), stepId: z.string(), kitchen: z.string(), bakeName: z.string(), localEndMs: z.number() })
+      .safeParse(value).success,
+);
+
+/** Saved, so that they ring after a reload without the server. */
+const lastTimers = new DeviceStore<{ timers: readonly BoardTimer[] }>(
+  'crumb-timers',
+  z.object({ timers: z.array(boardTimerSchema) }),
+  { timers: [] },
+);
 
 /**
  * The timers that this page knows of: what the server says of all bakes, and, of the bake that is open at the bench, what the bench
@@ -36,6 +53,14 @@ class TimerBoard {
   /** @param offsetMs server's clock minus this device's */
   fromServer(timers: readonly KitchenTimer[], offsetMs: number): void {
     this.served = timers.map((timer) => ({ ...timer, localEndMs: timer.endsAtMs - offsetMs }));
+    lastTimers.change({ timers: this.served });
+    this.changed();
+  }
+
+  /** What this device was told last, where it is told nothing now. */
+  fromDevice(): void {
+    if (this.served.length > 0) return;
+    this.served = lastTimers.read().timers;
     this.changed();
   }
 
@@ -46,7 +71,14 @@ class TimerBoard {
         bakeId,
         timers.map((timer) => ({ ...timer, localEndMs: timer.endsAtMs - offsetMs })),
       );
-    else if (!this.own.delete(bakeId)) return;
+    else {
+      const last = this.own.get(bakeId);
+      if (!last) return;
+      // until the server says what it knows: what was begun without it rings on other pages as well
+      this.own.delete(bakeId);
+      this.served = [...this.served.filter((timer) => timer.bakeId !== bakeId), ...last];
+      lastTimers.change({ timers: this.served });
+    }
     this.changed();
   }
 }

@@ -1,0 +1,59 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { BAKE_ACTION_VERSION } from '@/core/bake/bakeActionVersion';
+import type { LogPlace, StoredLog } from './outbox';
+
+interface Row extends StoredLog {
+  readonly bakeId: string;
+  /** What its events are written in: a newer program reads them from the server again. */
+  readonly version: number;
+  readonly savedAtMs: number;
+}
+interface Schema extends DBSchema {
+  log: { key: string; value: Row; indexes: { savedAtMs: number } };
+}
+
+const MOST_LOGS = 30;
+let opening: Promise<IDBPDatabase<Schema>> | null = null;
+
+const open = (): Promise<IDBPDatabase<Schema>> =>
+  (opening ??= openDB<Schema>('honest-crumb-logs', 1, {
+    upgrade: (database) => {
+      database.createObjectStore('log', { keyPath: 'bakeId' }).createIndex('savedAtMs', 'savedAtMs');
+    },
+    terminated: () => (opening = null),
+    blocking: (_from, _to, event) => {
+      (event.target as IDBDatabase).close();
+      opening = null;
+    },
+  }).catch((error: unknown) => {
+    opening = null;
+    throw error;
+  }));
+
+async function write(row: Row): Promise<void> {
+  const { store, done } = (await open()).transaction('log', 'readwrite');
+  await store.put(row);
+  const oldest = await store.index('savedAtMs').getAllKeys();
+  for (const key of oldest.slice(0, Math.max(0, oldest.length - MOST_LOGS))) await store.delete(key);
+  await done;
+}
+
+/** The log of a bake on this device. A browser without a place for it starts from what its page has. */
+export function logOnDevice(bakeId: string): LogPlace {
+  let last: Promise<unknown> = Promise.resolve();
+  return {
+    load: async () => {
+      try {
+        const row = await (await open()).get('log', bakeId);
+        return row?.version === BAKE_ACTION_VERSION ? row : null;
+      } catch {
+        return null;
+      }
+    },
+    save: (log) => {
+      const row = { ...log, bakeId, version: BAKE_ACTION_VERSION, savedAtMs: Date.now() };
+      // in order: the later holds
+      last = last.then(() => write(row)).catch(() => undefined);
+    },
+  };
+}
