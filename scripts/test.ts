@@ -70,7 +70,7 @@ async function playwright(): Promise<Count> {
   }
 }
 
-/** A seeded sample of the two soaks that stand against the running program. */
+/** A seeded sample of the three soaks that stand against the running program. */
 const SCHEDULES = '6';
 const REQUESTS = '1500';
 const script = (name: string, ...args: string[]) =>
@@ -99,6 +99,7 @@ if (counts.find(({ name }) => name === 'build')?.failed === 0) {
   if (!onlyBrowser) {
     counts.push(await script('malformed', REQUESTS, '1'));
     counts.push(await script('faults', SCHEDULES, '1'));
+    counts.push(await script('soakBench', SCHEDULES, '1'));
   }
 }
 await rm(reports, { recursive: true });
