@@ -10,6 +10,7 @@ import {
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
 import type pg from 'pg';
+import { cardOvens } from './cardOvens';
 
 /** What of a log this program can read; the rest stays where it is. */
 export const readable = (rows: readonly BakeEventRow[]) =>
@@ -38,7 +39,7 @@ export async function saveCard(
     feels: state.feelings.length,
   });
   if (endedAtMs !== null) return deleteUnderWay(db, kitchenId, bakeId);
-  const card = sheet && runningCard({ id: bakeId, sheet }, state);
+  const card = sheet && runningCard({ id: bakeId, sheet }, state, await cardOvens(db, kitchenId, sheet));
   await upsertUnderWay(db, kitchenId, { bakeId, startedAtMs }, card);
 }
 

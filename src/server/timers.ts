@@ -1,5 +1,5 @@
 import type { RunningTimer } from '@/core/bake';
-import { listTimers } from '@/db/queries/bakeCards';
+import { listOvens, listTimers } from '@/db/queries/bakeCards';
 import type { Context } from './context';
 
 /** A timer and the kitchen it runs in, by its address. */
@@ -7,15 +7,21 @@ export interface KitchenTimer extends RunningTimer {
   readonly kitchen: string;
 }
 
+type OvenRow = Awaited<ReturnType<typeof listOvens>>[number];
+
+/** All that may ring. */
+interface Rings {
+  readonly timers: readonly KitchenTimer[];
+  readonly ovens: readonly OvenRow[];
+  readonly nowMs: number;
+}
+
 /** The timers of every bake under way, for whatever page is open to ring them; the next to end first. */
-export async function timersUnderWay({
-  pool,
-  kitchen,
-  now,
-}: Context): Promise<{ timers: KitchenTimer[]; nowMs: number }> {
-  const rows = await listTimers(pool, kitchen.id);
+export async function timersUnderWay({ pool, kitchen, now }: Context): Promise<Rings> {
+  const [rows, ovens] = await Promise.all([listTimers(pool, kitchen.id), listOvens(pool, kitchen.id)]);
   return {
     timers: rows.map(({ timer, kitchen: address }) => ({ ...timer, kitchen: address })),
+    ovens,
     nowMs: now().getTime(),
   };
 }

@@ -178,7 +178,7 @@ const WRITES: Record<string, Ask> = {
 const OF_NO_KITCHEN = new Set([
   'hasBakeUnderWay', 'listWithoutCard', 'firstKitchen', 'insertKitchen', 'newestMoment', 'logbookQuery', 'shelfQuery',
   // heard in every kitchen on purpose: tests/db/lists.test.ts
-  'listTimers',
+  'listTimers', 'listOvens',
   // of the kitchens themselves: tests/db/kitchens.test.ts
   'findKitchen', 'listKitchens', 'kitchenByRequest', 'addressesLike', 'lockKitchens', 'isDemoBrought', 'lockDemoBrought', 'markDemoBrought',
 ]); // prettier-ignore

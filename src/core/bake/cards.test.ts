@@ -12,6 +12,7 @@ import { runningCard } from './runningCard';
 import { runningTimers } from './runningTimers';
 import { nextThing, stillToWeigh, weighedCount, type BakeState } from './bakeState';
 
+const NO_OVENS = { heatUpS: () => null, nameOf: () => '' };
 const sheet = loafSheet();
 const bake = { id: 'b', sheet };
 const after = (...actions: BakeAction[]) =>
@@ -133,15 +134,15 @@ test('a rise taken back is the last of its own step', () => {
 test('the timers under way, the next to end first; none once it is over', () => {
   const running = [timer('mix', 7200), timer('proof', 300)];
   expect(runningTimers(bake, after(...running))).toEqual([
-    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'proof', stepKind: 'proof', stepTitle: '', call: null, until: '', endsAtMs: 420_000 },
-    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'mix', stepKind: 'mix', stepTitle: '', call: null, until: 'even', endsAtMs: 7_260_000 },
+    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'proof', stepKind: 'proof', stepTitle: '', call: null, until: '', endsAtMs: 420_000, mayUntilMs: 5_520_000 },
+    { bakeId: 'b', bakeName: 'Plain loaf', stepId: 'mix', stepKind: 'mix', stepTitle: '', call: null, until: 'even', endsAtMs: 7_260_000, mayUntilMs: null },
   ]); // prettier-ignore
   expect(runningTimers(bake, after(...running, { type: 'timerStopped', stepId: 'mix' }))).toHaveLength(1);
   expect(runningTimers(bake, after(...running, { type: 'abandoned', reason: '' }))).toEqual([]);
 });
 
 test('what a bake under way needs next: to be weighed, a step, what goes on top, its log', () => {
-  const next = (...actions: BakeAction[]) => runningCard(bake, after(...actions)).next;
+  const next = (...actions: BakeAction[]) => runningCard(bake, after(...actions), NO_OVENS).next;
   expect(next(weigh('white-rice-flour', 300), weigh('tapioca-starch', 200))).toEqual({
     kind: 'weigh',
     name: 'Psyllium husk',
@@ -149,9 +150,16 @@ test('what a bake under way needs next: to be weighed, a step, what goes on top,
     done: 2,
     of: 7,
   });
-  expect(next(...intoTheBowl)).toEqual({ kind: 'step', stepKind: 'mix', stepTitle: '', call: null });
+  expect(next(...intoTheBowl)).toEqual({
+    kind: 'step',
+    stepId: 'mix',
+    stepKind: 'mix',
+    stepTitle: '',
+    call: null,
+  });
   expect(next(...intoTheBowl, done('mix'))).toEqual({
     kind: 'step',
+    stepId: 'proof',
     stepKind: 'proof',
     stepTitle: '',
     call: null,
@@ -166,7 +174,7 @@ test('what a bake under way needs next: to be weighed, a step, what goes on top,
   expect(next(...intoTheBowl, done('mix'), done('proof'), weigh('poppy-seed', 10))).toEqual({ kind: 'log' });
   expect(next({ type: 'abandoned', reason: '' })).toEqual({ kind: 'log' });
   expect(nextThing(sheet, after(...intoTheBowl, done('mix')))).toEqual({ kind: 'step', stepId: 'proof', done: 1, of: 2 }); // prettier-ignore
-  const card = runningCard(bake, after(timer('proof', 60)));
+  const card = runningCard(bake, after(timer('proof', 60)), NO_OVENS);
   expect([card.name, card.timers.length]).toEqual(['Plain loaf', 1]);
 });
 

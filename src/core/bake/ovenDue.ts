@@ -1,7 +1,7 @@
 import type { BatchSheet } from '../batch/batchSheet';
 import type { Plate } from '../heat/parameters';
 import type { MethodStep } from '../method/step';
-import { isRunning, isStepDone, timerLeftS, type BakeState } from './bakeState';
+import { isRunning, isStepDone, type BakeState } from './bakeState';
 
 /** Steps for which an oven has to be hot. */
 const BAKES: ReadonlySet<MethodStep['kind']> = new Set(['bake', 'reheat', 'refresh']);
@@ -29,17 +29,40 @@ export interface OvenWanted {
   readonly plate: Plate | null;
 }
 
-/** How long until a step may begin if all before it goes as it is meant, at its shortest: what is running by its clock; heating up runs beside it. */
-function untilS({ steps }: Pick<BatchSheet, 'steps'>, state: BakeState, before: number, nowMs: number): number {
-  return steps.slice(0, before).reduce((sum, step) => {
-    if (step.kind === 'preheat' || isStepDone(state, step.id)) return sum;
-    const timer = state.steps.get(step.id)?.timer;
-    return sum + (isRunning(timer) ? Math.max(0, timerLeftS(timer, nowMs)) : (step.minS ?? USUAL_S));
-  }, 0);
-} // prettier-ignore
+/** What a step waits for: clocks that run beside one another, and what is still to be begun after them, s. */
+export interface Wait {
+  readonly endsMs: readonly number[];
+  readonly thenS: number;
+}
+
+/** When it is its turn, if all before it goes as it is meant, at its shortest; as late as now. */
+export const turnMs = ({ endsMs, thenS }: Wait, nowMs: number): number =>
+  Math.max(nowMs, ...endsMs) + 1000 * thenS;
+
+/** What the step at a place waits for: what is running by its clock, the rest at its shortest; heating up runs beside it. */
+export function waitBefore({ steps }: Pick<BatchSheet, 'steps'>, state: BakeState, before: number): Wait {
+  const left = steps.slice(0, before).filter(({ kind, id }) => kind !== 'preheat' && !isStepDone(state, id));
+  const clocks = left.map(({ id, minS }) => {
+    const timer = state.steps.get(id)?.timer;
+    return isRunning(timer) ? { endMs: timer.startedAtMs + timer.durationS * 1000 } : { s: minS ?? USUAL_S };
+  });
+  return {
+    endsMs: clocks.flatMap(({ endMs }) => endMs ?? []),
+    thenS: clocks.reduce((sum, { s = 0 }) => sum + s, 0),
+  };
+}
+
+/** An oven a bake asks for, however late it is. */
+export interface OvenAsked extends OvenWanted {
+  readonly stepId: string;
+  readonly preheatId: string | null;
+  readonly wait: Wait;
+  /** How long it takes to be hot. */
+  readonly leadS: number;
+}
 
 /** The oven a bake asks for next, that nobody has said is lit; null: none is wanted, it is lit, or what goes in has no temperature. */
-export function ovenDue(sheet: Pick<BatchSheet, 'steps'>, state: BakeState, heatUpS: (wanted: OvenWanted) => number | null, nowMs: number): OvenDue | null {
+export function ovenAsked(sheet: Pick<BatchSheet, 'steps'>, state: BakeState, heatUpS: (wanted: OvenWanted) => number | null): OvenAsked | null {
   if (state.endedAtMs !== null) return null;
   const { steps } = sheet;
   const at = steps.findIndex(({ kind, id }) => BAKES.has(kind) && !isStepDone(state, id));
@@ -57,7 +80,14 @@ export function ovenDue(sheet: Pick<BatchSheet, 'steps'>, state: BakeState, heat
   const wanted: OvenWanted = { ovenId: load.heat?.ovenId ?? preheat?.heat?.ovenId ?? null, setC, plate: load.heat?.on ?? preheat?.heat?.on ?? null };
   // by the oven model; where that does not know, as the method says
   const leadS = heatUpS(wanted) ?? preheat?.minS ?? null;
-  if (leadS === null) return null;
-  const wantedMs = nowMs + 1000 * untilS(sheet, state, at, nowMs);
-  return { ...wanted, stepId: load.id, preheatId: preheat?.id ?? null, wantedMs, atMs: wantedMs - 1000 * leadS };
+  return leadS === null ? null : { ...wanted, stepId: load.id, preheatId: preheat?.id ?? null, wait: waitBefore(sheet, state, at), leadS };
+} // prettier-ignore
+
+/** When the oven that is asked for has to be lit. */
+export function ovenDue(sheet: Pick<BatchSheet, 'steps'>, state: BakeState, heatUpS: (wanted: OvenWanted) => number | null, nowMs: number): OvenDue | null {
+  const asked = ovenAsked(sheet, state, heatUpS);
+  if (!asked) return null;
+  const { wait, leadS, ...oven } = asked;
+  const wantedMs = turnMs(wait, nowMs);
+  return { ...oven, wantedMs, atMs: wantedMs - 1000 * leadS };
 } // prettier-ignore

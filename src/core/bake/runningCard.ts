@@ -1,9 +1,19 @@
 import * as z from 'zod';
 import { nthSchema } from '../batch/batchSheet';
 import { callOf } from '../batch/callOf';
+import { PLATE_KINDS } from '../method/heating';
 import { STEP_KINDS } from '../method/step';
 import type { BakeRecord } from './bakeRecord';
-import { inAlreadyG, nextThing, stillToWeigh, targetG, type BakeState } from './bakeState';
+import {
+  inAlreadyG,
+  isRunning,
+  isStepDone,
+  nextThing,
+  stillToWeigh,
+  targetG,
+  type BakeState,
+} from './bakeState';
+import { ovenAsked, waitBefore, type OvenWanted, type Wait } from './ovenDue';
 import { runningTimers } from './runningTimers';
 
 const call = z
@@ -15,6 +25,7 @@ const call = z
     pieces: z.number().nullable(),
   })
   .nullable();
+const wait = z.object({ endsMs: z.array(z.number()), thenS: z.number() });
 const stepWords = { stepKind: z.enum(STEP_KINDS), stepTitle: z.string(), call };
 
 /** What a list shows of a bake under way: what it needs next, and its timers, the next to end first. */
@@ -28,9 +39,23 @@ export const runningCardSchema = z.object({
       done: z.number(),
       of: z.number(),
     }),
-    z.object({ kind: z.literal('step'), ...stepWords }),
+    z.object({ kind: z.literal('step'), stepId: z.string(), ...stepWords }),
     z.object({ kind: z.literal('log') }),
   ]),
+  /** The step after whatever is running, and what it waits for; null: nothing is running, or nothing comes after it. */
+  then: z.object({ stepId: z.string(), ...stepWords, wait }).nullable(),
+  /** The oven that is to be lit for it. */
+  oven: z
+    .object({
+      stepId: z.string(),
+      ovenId: z.string().nullable(),
+      ovenName: z.string(),
+      setC: z.number(),
+      plate: z.enum(PLATE_KINDS).nullable(),
+      wait,
+      leadS: z.number(),
+    })
+    .nullable(),
   timers: z.array(
     z.object({
       bakeId: z.string(),
@@ -41,16 +66,59 @@ export const runningCardSchema = z.object({
       until: z.string(),
       /** By the server's clock, ms since 1970. */
       endsAtMs: z.number(),
+      mayUntilMs: z.number().nullable(),
     }),
   ),
 });
 export type RunningCard = z.infer<typeof runningCardSchema>;
 
-/** The card of a bake under way, from its sheet and what has happened to it. */
-export function runningCard(bake: Pick<BakeRecord, 'id' | 'sheet'>, state: BakeState): RunningCard {
-  const { sheet } = bake;
-  return { name: sheet.name, next: nextOf(sheet, state), timers: runningTimers(bake, state) };
+/** The kitchen's ovens, as far as a card asks: how long one takes to be hot, and what it is called. */
+export interface CardOvens {
+  readonly heatUpS: (wanted: OvenWanted) => number | null;
+  readonly nameOf: (ovenId: string | null) => string;
 }
+
+/** The card of a bake under way, from its sheet and what has happened to it. */
+export function runningCard(
+  bake: Pick<BakeRecord, 'id' | 'sheet'>,
+  state: BakeState,
+  ovens: CardOvens,
+): RunningCard {
+  const { sheet } = bake;
+  return {
+    name: sheet.name,
+    next: nextOf(sheet, state),
+    then: thenOf(sheet, state),
+    oven: ovenOf(sheet, state, ovens),
+    timers: runningTimers(bake, state),
+  };
+}
+
+const open = ({ endsMs, thenS }: Wait) => ({ endsMs: [...endsMs], thenS });
+
+const wordsOf = (sheet: BakeRecord['sheet'], step: BakeRecord['sheet']['steps'][number]) => ({
+  stepId: step.id,
+  stepKind: step.kind,
+  stepTitle: step.title,
+  call: callOf(sheet, step.id),
+});
+
+function thenOf(sheet: BakeRecord['sheet'], state: BakeState): RunningCard['then'] {
+  const { steps } = sheet;
+  const isOpen = ({ id }: { readonly id: string }) => !isStepDone(state, id);
+  const runs = ({ id }: { readonly id: string }) => isRunning(state.steps.get(id)?.timer);
+  if (state.endedAtMs !== null || !steps.some((step) => isOpen(step) && runs(step))) return null;
+  const at = steps.findIndex((step) => isOpen(step) && !runs(step) && step.kind !== 'preheat');
+  const step = steps[at];
+  return step ? { ...wordsOf(sheet, step), wait: open(waitBefore(sheet, state, at)) } : null;
+}
+
+function ovenOf(sheet: BakeRecord['sheet'], state: BakeState, { heatUpS, nameOf }: CardOvens): RunningCard['oven'] {
+  const asked = ovenAsked(sheet, state, heatUpS);
+  if (!asked) return null;
+  const { stepId, ovenId, setC, plate, wait: before, leadS } = asked;
+  return { stepId, ovenId, ovenName: nameOf(ovenId), setC, plate, wait: open(before), leadS };
+} // prettier-ignore
 
 function nextOf(sheet: BakeRecord['sheet'], state: BakeState): RunningCard['next'] {
   const next = nextThing(sheet, state);
@@ -66,7 +134,5 @@ function nextOf(sheet: BakeRecord['sheet'], state: BakeState): RunningCard['next
     };
   }
   const step = sheet.steps.find(({ id }) => id === next.stepId);
-  return step
-    ? { kind: 'step', stepKind: step.kind, stepTitle: step.title, call: callOf(sheet, step.id) }
-    : { kind: 'log' };
+  return step ? { kind: 'step', ...wordsOf(sheet, step) } : { kind: 'log' };
 }

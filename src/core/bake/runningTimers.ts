@@ -15,6 +15,8 @@ export interface RunningTimer {
   readonly until: string;
   /** By the server's clock, ms since 1970. */
   readonly endsAtMs: number;
+  /** Until when it may wait after that by its method; null: the method does not say. */
+  readonly mayUntilMs: number | null;
 }
 
 /** The timers of a bake that have been started and not been answered, the next to end first. None once it has ended. */
@@ -37,6 +39,9 @@ export function runningTimers(
           call: callOf(sheet, step.id),
           until: step.until,
           endsAtMs: timer.startedAtMs + timer.durationS * 1000,
+          // whoever gave it longer knows why
+          mayUntilMs:
+            step.maxS === null ? null : timer.startedAtMs + Math.max(step.maxS, timer.durationS) * 1000,
         },
       ];
     })

@@ -153,6 +153,27 @@ export const listTimers = (db: Queryable, kitchenId: string) =>
     [kitchenId],
   );
 
+const ovenRow = z.object({
+  bakeId: z.uuid(),
+  bakeName: z.string(),
+  kitchen: z.string(),
+  oven: runningCardSchema.shape.oven.unwrap(),
+});
+
+/** The ovens that are going to be lit, of the same bakes. */
+export const listOvens = (db: Queryable, kitchenId: string) =>
+  many(
+    db,
+    {
+      name: 'ovens',
+      text: `select u.bake_id as "bakeId", u.card ->> 'name' as "bakeName", k.address as kitchen, u.card -> 'oven' as oven
+             from bake_under_way u join kitchen k on k.id = u.kitchen_id
+             where (u.kitchen_id = $1 or not k.demo) and jsonb_typeof(u.card -> 'oven') = 'object'`,
+      row: ovenRow,
+    },
+    [kitchenId],
+  );
+
 /** Is any kitchen of this database baking? */
 export const hasBakeUnderWay = async (db: Queryable): Promise<boolean> =>
   (

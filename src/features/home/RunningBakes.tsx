@@ -1,17 +1,21 @@
 'use client';
+import { ChefHat, Clock3, Flame, NotebookPen, Scale } from 'lucide-react';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { RunningCard } from '@/core/bake';
-import { formatClock } from '@/core/units';
+import { benchCalls, type BenchCall, type RunningCard } from '@/core/bake';
+import { formatClock, formatDuration } from '@/core/units';
 import { buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import { KitchenLink, useKitchen } from '../kitchen/KitchenProvider';
-import { useBenchesKept } from '../offline/useOffline';
+import { wordCall } from '@/wording/calls';
+import { words as callWords } from '@/wording/screens/day/calls';
+import { words } from '@/wording/screens/home/RunningBakes';
+import { STEP_WORD } from '@/wording/words';
 import { clockOffsetMs, useNow } from '../clock/useNow';
+import { KitchenLink, useKitchen } from '../kitchen/KitchenProvider';
+import { useNews } from '../news/useNews';
+import { useBenchesKept } from '../offline/useOffline';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
-import { wordCall } from '@/wording/calls';
-import { STEP_WORD } from '@/wording/words';
-import { words } from '@/wording/screens/home/RunningBakes';
 
 /** A bake under way as the server lists it. */
 export interface RunningBake extends RunningCard {
@@ -19,17 +23,20 @@ export interface RunningBake extends RunningCard {
   readonly startedAtMs: number;
 }
 
-/** Whose timer ended longest ago, or ends soonest, comes first; those without one after them, as they were. */
-const mostPressingFirst = (bakes: readonly RunningBake[]): RunningBake[] =>
-  [...bakes].sort(
-    (a, b) => (a.timers[0]?.endsAtMs ?? Number.MAX_VALUE) - (b.timers[0]?.endsAtMs ?? Number.MAX_VALUE),
-  );
+/** While nothing is told the server is asked so often. */
+const ASK_MS = 30_000;
 
-/** What is in progress and what it needs next, the most pressing thing first. */
+/** What all bakes under way ask for: the one next thing large, then what else is to be done, what comes next and what waits by itself. */
 export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; nowMs: number }) {
   const { page } = useKitchen();
+  const router = useRouter();
   useBenchesKept(bakes.map(({ id }) => page(`/bench/${id}`)));
-  if (bakes.length === 0) {
+  useNews(({ of }) => of === 'bake', router.refresh, ASK_MS, { atOnce: false });
+  const [offsetMs] = useState(() => clockOffsetMs(nowMs));
+  const now = useNow(offsetMs, nowMs);
+  const calls = benchCalls(bakes, now);
+  const [first] = calls;
+  if (!first) {
     return (
       <div className="docket rounded-b-md p-6">
         <p className="font-head text-2xl font-semibold">{words.nothingIsInProgress}</p>
@@ -40,77 +47,112 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
       </div>
     );
   }
+  const rest = calls.slice(1);
+  const startedAtMs = bakes.find(({ id }) => id === first.bakeId)?.startedAtMs ?? nowMs;
   return (
-    <ul className="grid gap-4 lg:grid-cols-2">
-      {mostPressingFirst(bakes).map((bake) => (
-        <RunningBakeCard key={bake.id} bake={bake} nowMs={nowMs} />
-      ))}
-    </ul>
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
+      <FirstCall call={first} now={now} startedAtMs={startedAtMs} />
+      {rest.length > 0 && (
+        <ul data-testid="other-calls">
+          {rest.map((call) => (
+            <CallLine key={`${call.bakeId} ${call.asked.kind} ${'stepId' in call.asked ? call.asked.stepId : ''}`} call={call} now={now} />
+          ))}
+        </ul>
+      )}
+    </div>
   );
-}
+} // prettier-ignore
 
-function RunningBakeCard({ bake, nowMs }: { bake: RunningBake; nowMs: number }) {
+/** Where it is done: before the very step, where it is one. */
+function hrefOf({ bakeId, asked }: BenchCall): string {
+  if (asked.kind === 'weigh') return `/bench/${bakeId}?at=weigh`;
+  return asked.kind === 'clock' || asked.kind === 'step' ? `/bench/${bakeId}?at=steps&step=${asked.stepId}` : `/bench/${bakeId}`;
+} // prettier-ignore
+
+function FirstCall({ call, now, startedAtMs }: { call: BenchCall; now: number; startedAtMs: number }) {
   const time = useKitchenTime();
-  // this page only counts down; the bench asks the server again
-  const [offsetMs] = useState(() => clockOffsetMs(nowMs));
-  const now = useNow(offsetMs, nowMs);
-  const [pressing] = bake.timers;
-  const leftS = pressing ? (pressing.endsAtMs - now) / 1000 : 0;
-  const over = leftS < 0;
-  return (
-    <li className="docket rounded-b-md">
-      <KitchenLink href={`/bench/${bake.id}`} className="block p-5 hover:bg-well">
-        <span className="flex justify-between gap-3 text-sm text-soft">
-          <span className="font-head text-xl font-bold text-ink">{bake.name}</span>
-          <span className="text-right">{words.startedAt(time.dayAndClock(bake.startedAtMs))}</span>
-        </span>
-        {pressing ? (
-          <>
-            <span className={cx('figure mt-3 block text-7xl', over && 'text-alarm')}>
-              {over ? '+' : ''}
-              {formatClock(leftS)}
-            </span>
-            <span className="mt-2 block text-lg">
-              {over ? words.timeIsUp : words.leftOf}
-              <strong>{pressing.stepTitle || STEP_WORD[pressing.stepKind]}</strong>
-              {pressing.call && ` ${wordCall(pressing.call)}`}
-              {pressing.until && <span className="text-soft">{words.until(pressing.until)}</span>}
-            </span>
-          </>
-        ) : (
-          <span className="mt-3 block text-2xl leading-snug">
-            <NextThing next={bake.next} />
-          </span>
-        )}
-        <span className={buttonClass('now', 'table', 'mt-4 min-h-11 px-5')}>{words.toTheBench}</span>
-      </KitchenLink>
-    </li>
-  );
-}
-
-function NextThing({ next }: { next: RunningCard['next'] }) {
+  const { asked, state, atMs, mayUntilMs, bakeName } = call;
   const units = useUnits();
-  switch (next.kind) {
+  const leftS = atMs === null ? null : (atMs - now) / 1000;
+  const isLate = state === 'now' && leftS !== null && leftS < 0;
+  const clock = leftS === null ? null : `${isLate ? '+' : ''}${formatClock(leftS)}`;
+  const figure = asked.kind === 'weigh' ? units.mass(asked.massG) : asked.kind === 'clock' || state === 'next' ? clock : null;
+  return (
+    <KitchenLink href={hrefOf(call)} className="docket block rounded-b-md p-5 hover:bg-well" data-testid="first-call">
+      <span className="flex justify-between gap-3 text-sm text-soft">
+        <span className="font-head text-xl font-bold text-ink">{bakeName}</span>
+        <span className="text-right">{words.startedAt(time.dayAndClock(startedAtMs))}</span>
+      </span>
+      {figure !== null && <span className={cx('figure mt-3 block text-7xl', isLate && 'text-alarm')}>{figure}</span>}
+      <span className={cx('mt-2 block', figure === null ? 'text-3xl font-semibold' : 'text-lg')}>
+        <WhatIsAsked call={call} />
+      </span>
+      {mayUntilMs !== null && <MayWait mayUntilMs={mayUntilMs} now={now} />}
+      <span className={buttonClass('now', 'table', 'mt-4 min-h-11 px-5')}>{words.toTheBench}</span>
+    </KitchenLink>
+  );
+} // prettier-ignore
+
+function MayWait({ mayUntilMs, now }: { mayUntilMs: number; now: number }) {
+  const time = useKitchenTime();
+  const isPast = mayUntilMs < now;
+  return (
+    <span className={cx('mt-1 block', isPast ? 'font-semibold text-alarm' : 'text-soft')}>
+      {isPast ? words.shouldHave(formatDuration(Math.max(60, Math.round((now - mayUntilMs) / 60_000) * 60))) : words.mayWait(time.clock(mayUntilMs))}
+    </span>
+  );
+} // prettier-ignore
+
+/** The thing in words, with which of several it is. */
+function WhatIsAsked({ call: { asked, state } }: { call: BenchCall }) {
+  const units = useUnits();
+  switch (asked.kind) {
     case 'weigh':
       return (
         <>
-          <span className="figure mb-2 block text-7xl">{units.mass(next.massG)}</span>
-          <span className="text-lg">
-            {words.nextToWeigh}
-            <strong>{next.name}</strong>
-            {words.ofAreIn(next.done, next.of)}
-          </span>
+          {words.nextToWeigh}
+          <strong>{asked.name}</strong>
+          {words.ofAreIn(asked.done, asked.of)}
         </>
       );
+    case 'light':
+      return <strong>{callWords.light(asked.ovenName || words.theOven, units.temperature(asked.setC), asked.plate)}</strong>;
+    case 'log':
+      return words.allDoneLookTasteAnd;
+    case 'clock':
     case 'step':
       return (
         <>
-          {words.next}
-          <strong>{next.stepTitle || STEP_WORD[next.stepKind]}</strong>
-          {next.call && ` ${wordCall(next.call)}`}
+          {asked.kind === 'clock' ? (state === 'now' ? words.timeIsUp : words.leftOf) : words.next}
+          <strong>{asked.stepTitle || STEP_WORD[asked.stepKind]}</strong>
+          {asked.call && ` ${wordCall(asked.call)}`}
+          {asked.kind === 'clock' && asked.until && <span className="text-soft">{words.until(asked.until)}</span>}
         </>
       );
-    case 'log':
-      return words.allDoneLookTasteAnd;
   }
-}
+} // prettier-ignore
+
+const ICONS = { weigh: Scale, light: Flame, log: NotebookPen, clock: Clock3, step: ChefHat } as const;
+
+function CallLine({ call, now }: { call: BenchCall; now: number }) {
+  const time = useKitchenTime();
+  const { asked, state, atMs, mayUntilMs, bakeName } = call;
+  const Icon = ICONS[asked.kind];
+  const leftS = atMs === null ? null : (atMs - now) / 1000;
+  const when = { now: leftS === null ? words.now : `+${formatClock(leftS)}`, next: atMs === null ? '' : time.clock(atMs), waits: formatClock(leftS ?? 0) }[state];
+  return (
+    <li className="border-t border-rule last:border-b">
+      <KitchenLink href={hrefOf(call)} className="flex min-h-14 items-center gap-3 px-2 py-1.5 hover:bg-well">
+        <Icon size={20} aria-hidden className={cx('shrink-0', state === 'now' ? 'text-alarm' : 'text-soft')} />
+        <span className="min-w-0 flex-1">
+          <WhatIsAsked call={call} />
+          <span className="block text-sm text-soft">
+            {bakeName}
+            {mayUntilMs !== null && `, ${mayUntilMs < now ? words.late : words.mayWait(time.clock(mayUntilMs))}`}
+          </span>
+        </span>
+        <span className={cx('figure shrink-0 text-3xl', state === 'now' && 'text-alarm')}>{when}</span>
+      </KitchenLink>
+    </li>
+  );
+} // prettier-ignore

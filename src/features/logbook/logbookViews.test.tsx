@@ -9,6 +9,8 @@ import { OutcomeForm } from '../outcome/OutcomeForm';
 import { PlannedActual } from './PlannedActual';
 import { TimeLog } from './TimeLog';
 
+jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
+
 const weigh = (lineId: string, massG: number): BakeAction => ({ type: 'weighed', lineId, massG });
 const planned = { pieces: 2, massG: 980 };
 
@@ -175,8 +177,15 @@ describe('what is under way', () => {
   const card = (nowMs: number, ...actions: BakeAction[]) => {
     const bake = testBake(actions);
     const { id, startedAtMs } = bake;
-    show(<RunningBakes bakes={[{ id, startedAtMs, ...runningCard(bake, stateOf(bake)) }]} nowMs={nowMs} />);
-    return screen.getByRole('link').textContent;
+    show(
+      <RunningBakes
+        bakes={[
+          { id, startedAtMs, ...runningCard(bake, stateOf(bake), { heatUpS: () => null, nameOf: () => '' }) },
+        ]}
+        nowMs={nowMs}
+      />,
+    );
+    return screen.getByTestId('first-call').textContent;
   };
   const lines = testBake().sheet.stages[0]!.lines.map(({ id, massG }) => weigh(id, massG));
 
@@ -198,6 +207,9 @@ describe('what is under way', () => {
       { type: 'timerStarted', stepId: 'mix', durationS: 300 },
     ];
     expect(card(START_MS + 9 * 60_000, ...timers)).toContain('+2:00Time is up: Mix, until even');
+    expect(screen.getByTestId('other-calls')).toHaveTextContent(
+      /^next to weigh: White rice flour.*nowleft of ProofPlain loaf, may wait until 06:3\d51:59$/,
+    );
   });
 
   test('teaches what to do when nothing is', () => {

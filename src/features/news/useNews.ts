@@ -11,8 +11,14 @@ const TOGETHER_MS = 120;
  * come back to, or the network is back.
  *
  * @param isWanted what of the news is worth a look
+ * @param atOnce also when the page has just come: what it was drawn with may be old by then
  */
-export function useNews(isWanted: (news: News) => boolean, look: () => void, everyMs: number): void {
+export function useNews(
+  isWanted: (news: News) => boolean,
+  look: () => void,
+  everyMs: number,
+  { atOnce = true } = {},
+): void {
   const latest = useRef({ isWanted, look });
   useEffect(() => {
     latest.current = { isWanted, look };
@@ -30,7 +36,7 @@ export function useNews(isWanted: (news: News) => boolean, look: () => void, eve
       // nothing was told for a while: from now on it is, and what was missed is asked for
       if (each.of === 'hearing' ? each.is : latest.current.isWanted(each)) again();
     });
-    latest.current.look();
+    if (atOnce) latest.current.look();
     const timer = setInterval(() => {
       if (!news.isHearing) latest.current.look();
     }, everyMs);
@@ -48,5 +54,5 @@ export function useNews(isWanted: (news: News) => boolean, look: () => void, eve
       window.removeEventListener('online', again);
       document.removeEventListener('visibilitychange', seen);
     };
-  }, [everyMs]);
+  }, [everyMs, atOnce]);
 }

@@ -8,6 +8,7 @@ import { Button, buttonClass } from '@/ui/Button';
 import { cx } from '@/ui/cx';
 import { tickEverySecond } from '@/workers/makeTicker';
 import { wordCall } from '@/wording/calls';
+import { words as callWords } from '@/wording/screens/day/calls';
 import { words } from '@/wording/screens/timers/TimerBell';
 import { STEP_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
@@ -16,9 +17,11 @@ import { useDevice } from '../device/useDevice';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { kitchenPlace } from '../kitchen/place';
 import { useNews } from '../news/useNews';
+import { useUnits } from '../preferences/PreferencesProvider';
 import { listenForTouch, notify, ring, shake, soundState, speak } from './bell';
 import { BellRinger, type Due } from './bellRinger';
 import { bellSettings } from './bellSettings';
+import { ovensUp, type KitchenOven } from './ovenBell';
 import { timerBoard, type BoardTimer, type KitchenTimer } from './timerBoard';
 import { useScreenOn } from './useScreenOn';
 
@@ -26,12 +29,19 @@ const LOOK_MS = 8000;
 /** That it can't be heard yet is said so long before it would have to be. */
 const NEAR_MS = 15 * 60_000;
 const NONE: readonly BoardTimer[] = [];
+const NO_OVENS: readonly KitchenOven[] = [];
 
 /** It may be in another kitchen than the page that rings. */
 const benchOf = ({ kitchen, bakeId }: BoardTimer): string => kitchenPlace(kitchen).page(`/bench/${bakeId}`);
 const stepOf = (timer: BoardTimer): string => `${benchOf(timer)}?at=steps&step=${timer.stepId}`;
 const nameOf = ({ stepTitle, stepKind, call }: BoardTimer): string =>
   [stepTitle || STEP_WORD[stepKind], wordCall(call)].filter(Boolean).join(', ');
+
+interface Served {
+  readonly timers: readonly KitchenTimer[];
+  readonly ovens: readonly KitchenOven[];
+  readonly nowMs: number;
+}
 
 /** What the server knows of all timers. */
 function useServedTimers(): void {
@@ -42,10 +52,10 @@ function useServedTimers(): void {
     () =>
       void (async () => {
         const mine = ++newest.current;
-        const answer = await ask<{ timers: KitchenTimer[]; nowMs: number }>(kitchen.api('/timers'));
+        const answer = await ask<Served>(kitchen.api('/timers'));
         // of two that were asked for at once the later holds
         if (mine === newest.current && answer.kind === 'ok')
-          timerBoard.fromServer(answer.value.timers, answer.value.nowMs - Date.now());
+          timerBoard.fromServer(answer.value.timers, answer.value.ovens, answer.value.nowMs - Date.now());
         else if (answer.kind === 'unreachable') timerBoard.fromDevice();
       })(),
     LOOK_MS,
@@ -53,8 +63,9 @@ function useServedTimers(): void {
 }
 
 /** The ringer of this page, on its second hand; what is up, and how to say that it was heard. */
-function useRinging(timers: readonly BoardTimer[]): readonly [readonly Due[], (key: string) => void] {
+function useRinging(timers: readonly BoardTimer[], ovens: readonly KitchenOven[]): readonly [readonly Due[], (key: string) => void] {
   const router = useRouter();
+  const units = useUnits();
   const [settings] = useDevice(bellSettings);
   const [due, setDue] = useState<readonly Due[]>([]);
   const [ringer] = useState(
@@ -67,16 +78,19 @@ function useRinging(timers: readonly BoardTimer[]): readonly [readonly Due[], (k
       }),
   );
   const latest = useRef({ timers, settings });
+  const ovensSince = useRef(new Map<string, number>());
   const tick = useRef<() => void>(() => undefined);
   useEffect(() => {
     latest.current = { timers, settings };
     tick.current = () => {
-      const up = ringer.tick(Date.now(), latest.current.timers, latest.current.settings);
+      const nowMs = Date.now();
+      const lit = ovensUp(ovens, nowMs, ovensSince.current, ({ ovenName, setC, plate }) => callWords.light(ovenName || words.theOven, units.temperature(setC), plate));
+      const up = ringer.tick(nowMs, [...latest.current.timers, ...lit], latest.current.settings);
       setDue((was) => (was.length === up.length && was.every(({ key }, at) => key === up[at]?.key) ? was : up));
     };
     tick.current();
-  }, [ringer, timers, settings]);
-  const isBusy = timers.length > 0;
+  }, [ringer, timers, ovens, units, settings]);
+  const isBusy = timers.length + ovens.length > 0;
   useEffect(() => (isBusy ? tickEverySecond(() => tick.current()) : undefined), [isBusy]);
   const answer = (key: string) => {
     ringer.answer(key);
@@ -110,7 +124,12 @@ export function TimerBell() {
     () => NONE,
   );
   const now = useNow(0, 0);
-  const [due, answer] = useRinging(timers);
+  const ovens = useSyncExternalStore(
+    timerBoard.subscribe,
+    () => timerBoard.ovens,
+    () => NO_OVENS,
+  );
+  const [due, answer] = useRinging(timers, ovens);
   const [{ muted }] = useDevice(bellSettings);
   useTitle(due, path);
   useScreenOn(timers.length > 0);

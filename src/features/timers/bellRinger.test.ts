@@ -2,7 +2,7 @@ import { BellRinger, keyOf, tuneOf, TUNES, type Ring } from './bellRinger';
 import type { BoardTimer } from './timerBoard';
 
 const timer = (endMs: number, stepId = 's'): BoardTimer => ({
-  kitchen: 'test', bakeId: 'b', bakeName: 'Rolls', stepId, stepKind: 'proof', stepTitle: '', call: null, until: '', endsAtMs: endMs, localEndMs: endMs,
+  kitchen: 'test', bakeId: 'b', bakeName: 'Rolls', stepId, stepKind: 'proof', stepTitle: '', call: null, until: '', endsAtMs: endMs, mayUntilMs: null, localEndMs: endMs,
 }); // prettier-ignore
 const ALL = { muted: false, early: true, spoken: true };
 const S = 1000;

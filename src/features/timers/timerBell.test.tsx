@@ -33,18 +33,19 @@ const timer = (endsAtMs: number, bakeId = 'b1', kitchen = 'test'): KitchenTimer 
   call: null,
   until: '',
   endsAtMs,
+  mayUntilMs: null,
 });
 let served: KitchenTimer[] = [];
 beforeEach(() => {
   jest.useFakeTimers({ now: 1_000_000 });
   ring.mockClear();
   path = '/k/test/formulas';
-  timerBoard.fromServer([], 0);
+  timerBoard.fromServer([], [], 0);
   global.fetch = jest.fn(() =>
     Promise.resolve({
       ok: true,
       status: 200,
-      json: () => Promise.resolve({ timers: served, nowMs: Date.now() + 5000 }),
+      json: () => Promise.resolve({ timers: served, ovens: [], nowMs: Date.now() + 5000 }),
     } as Response),
   );
 });

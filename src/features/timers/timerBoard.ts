@@ -1,6 +1,7 @@
 import type { RunningTimer } from '@/core/bake';
 import * as z from 'zod';
 import { DeviceStore } from '../device/deviceStore';
+import { byThisClock, type KitchenOven } from './ovenBell';
 
 /** A timer as the server lists it, with the address of its kitchen. */
 export interface KitchenTimer extends RunningTimer {
@@ -16,15 +17,41 @@ export interface BoardTimer extends KitchenTimer {
 const boardTimerSchema = z.custom<BoardTimer>(
   (value) =>
     z
-      .looseObject({ bakeId: z.string(), stepId: z.string(), kitchen: z.string(), bakeName: z.string(), localEndMs: z.number() })
+      .looseObject({
+        bakeId: z.string(),
+        stepId: z.string(),
+        kitchen: z.string(),
+        bakeName: z.string(),
+        localEndMs: z.number(),
+      })
       .safeParse(value).success,
 );
 
+const ovenSchema = z.custom<KitchenOven>(
+  (value) =>
+    z
+      .looseObject({
+        kitchen: z.string(),
+        bakeId: z.string(),
+        oven: z.looseObject({
+          stepId: z.string(),
+          leadS: z.number(),
+          wait: z.object({ endsMs: z.array(z.number()), thenS: z.number() }),
+        }),
+      })
+      .safeParse(value).success,
+);
+
+interface Rings {
+  readonly timers: readonly BoardTimer[];
+  readonly ovens: readonly KitchenOven[];
+}
+
 /** Saved, so that they ring after a reload without the server. */
-const lastTimers = new DeviceStore<{ timers: readonly BoardTimer[] }>(
+const lastTimers = new DeviceStore<Rings>(
   'crumb-timers',
-  z.object({ timers: z.array(boardTimerSchema) }),
-  { timers: [] },
+  z.object({ timers: z.array(boardTimerSchema), ovens: z.array(ovenSchema) }),
+  { timers: [], ovens: [] },
 );
 
 /**
@@ -35,7 +62,10 @@ class TimerBoard {
   private served: readonly BoardTimer[] = [];
   private readonly own = new Map<string, readonly BoardTimer[]>();
   private readonly listeners = new Set<() => void>();
+  private servedOvens: readonly KitchenOven[] = [];
   all: readonly BoardTimer[] = [];
+  /** Ovens to be lit, of bakes whose bench is not open here: that one calls by itself. By this device's clock. */
+  ovens: readonly KitchenOven[] = [];
 
   subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
@@ -47,20 +77,24 @@ class TimerBoard {
       ...this.served.filter(({ bakeId }) => !this.own.has(bakeId)),
       ...[...this.own.values()].flat(),
     ];
+    this.ovens = this.servedOvens.filter(({ bakeId }) => !this.own.has(bakeId));
     this.listeners.forEach((listener) => listener());
   }
 
   /** @param offsetMs server's clock minus this device's */
-  fromServer(timers: readonly KitchenTimer[], offsetMs: number): void {
+  fromServer(timers: readonly KitchenTimer[], ovens: readonly KitchenOven[], offsetMs: number): void {
+    this.servedOvens = ovens.map((oven) => byThisClock(oven, offsetMs));
     this.served = timers.map((timer) => ({ ...timer, localEndMs: timer.endsAtMs - offsetMs }));
-    lastTimers.change({ timers: this.served });
+    lastTimers.change({ timers: this.served, ovens: this.servedOvens });
     this.changed();
   }
 
   /** What this device was told last, where it is told nothing now. */
   fromDevice(): void {
     if (this.served.length > 0) return;
-    this.served = lastTimers.read().timers;
+    const last = lastTimers.read();
+    this.served = last.timers;
+    this.servedOvens = last.ovens;
     this.changed();
   }
 

@@ -4,7 +4,6 @@ export const words = {
   openAFormulaSayHow: 'Open a formula, say how much, and take it to the bench.',
   chooseAFormula: 'Choose a formula',
   startedAt: (startedAtMs: string) => `started ${startedAtMs}`,
-  since: (startedAtMs: string) => `since ${startedAtMs}`,
   timeIsUp: 'Time is up: ',
   leftOf: 'left of ',
   until: (until: string) => `, until ${until}`,
@@ -12,5 +11,10 @@ export const words = {
   nextToWeigh: 'next to weigh: ',
   ofAreIn: (done: number, of: number) => `, ${done} of ${of} are in`,
   next: 'Next: ',
+  now: 'now',
+  late: 'late',
+  theOven: 'the oven',
+  mayWait: (clock: string) => `may wait until ${clock}`,
+  shouldHave: (time: string) => `${time} past what it should wait`,
   allDoneLookTasteAnd: 'All done: look, taste and log it',
 } as const;

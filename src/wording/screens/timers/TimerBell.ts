@@ -1,5 +1,6 @@
 /** What the screen says. */
 export const words = {
+  theOven: 'the oven',
   timeIsUp: (timers: string) => `Time is up: ${timers}`,
   soon: (timer: string) => `In two minutes: ${timer}`,
   title: (timer: string) => `(!) ${timer}`,
