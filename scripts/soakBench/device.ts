@@ -122,6 +122,7 @@ export class Device {
     const log: LogPlace = { load: () => Promise.resolve(this.stored), save: (saved) => (this.stored = saved) };
     const outbox = new Outbox(
       {
+        ask: () => void this.look(),
         post: (taps, after) => this.post(taps, after),
         queue: new Queue({ store: this.store, now: () => Date.now(), tab: randomUUID() }),
         log,
@@ -135,6 +136,7 @@ export class Device {
     // what a page that died had written down is another tab's by now; here it is this one's
     this.outbox = outbox;
     await outbox.open();
+    void this.look();
     this.news ??= this.listen();
     this.ticking ??= setInterval(() => {
       if (!this.news?.isHearing) void this.look();

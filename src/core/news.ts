@@ -12,20 +12,20 @@ export const BEAT_MS = 10_000;
 
 /** What was said, if it is news of this version; what a newer server says beside it is passed over. */
 export function readNews(text: string): News | null {
-  let said: Partial<Record<'of' | 'id' | 'is', unknown>> | null;
+  let told: Partial<Record<'of' | 'id' | 'is', unknown>> | null;
   try {
-    said = JSON.parse(text) as typeof said;
+    told = JSON.parse(text) as typeof told;
   } catch {
     return null;
   }
-  switch (said?.of) {
+  switch (told?.of) {
     case 'bake':
-      return typeof said.id === 'string' ? { of: 'bake', id: said.id } : null;
+      return typeof told.id === 'string' ? { of: 'bake', id: told.id } : null;
     case 'hearing':
-      return { of: 'hearing', is: said.is === true };
+      return { of: 'hearing', is: told.is === true };
     case 'day':
     case 'beat':
-      return { of: said.of };
+      return { of: told.of };
     default:
       return null;
   }

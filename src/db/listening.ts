@@ -45,7 +45,7 @@ export function listen(url: () => string, { notice, heard }: ListeningTo): () =>
     };
     const check = (): void => {
       if (isOver || stopped) return;
-      timer = setTimeout(() => client.query('select 1').then(check, lost), CHECK_MS);
+      timer = setTimeout(() => void client.query('select 1').then(check, lost), CHECK_MS);
     };
     client.on('error', lost);
     client.on('end', lost);

@@ -119,6 +119,12 @@ function followSockets(
   return sockets;
 }
 
+/** What is told as it comes has no end of its own. */
+function endStreams(inside: ReadonlySet<ServerResponse>): void {
+  for (const response of inside)
+    if (String(response.getHeader('content-type')).startsWith('text/event-stream')) response.destroy();
+}
+
 /**
  * The one way in: a plain HTTP server round the application. Every request is judged here, and every answer leaves by here, errors and
  * malformed addresses included.
@@ -195,9 +201,7 @@ export function makeDoor(options: DoorOptions): Door {
 
   const close = async (graceMs: number): Promise<void> => {
     closing = true;
-    // what is told as it comes has no end of its own
-    for (const response of inside)
-      if (String(response.getHeader('content-type')).startsWith('text/event-stream')) response.destroy();
+    endStreams(inside);
     const closed = new Promise<void>((resolve) => server.close(() => resolve()));
     server.closeIdleConnections();
     const showOut = (): void => {

@@ -1,5 +1,5 @@
 import type { RunningTimer } from '@/core/bake';
-import { listOvens, listTimers } from '@/db/queries/bakeCards';
+import { listOvens, listTimers } from '@/db/queries/rings';
 import type { Context } from './context';
 
 /** A timer and the kitchen it runs in, by its address. */

@@ -18,6 +18,12 @@ export function wordTap(action: BakeAction): string {
       return `Step skipped (${action.stepId})`;
     case 'notYet':
       return `Not yet, again in ${formatClock(action.againS)}`;
+    case 'trialBegun':
+      return `${action.pieces} first, as a trial`;
+    case 'looked':
+      return `Looked at (${action.stepId})`;
+    case 'setAnew':
+      return `Set anew: ${formatClock(action.durationS)}`;
     case 'lit':
       return `Oven lit for ${action.setC} °C`;
     case 'reading':

@@ -25,9 +25,6 @@ import { contextIn, type Context } from '@/server/context';
 import { archiveFormula, createFormula, formulaName, saveFormula } from '@/server/formulas';
 import { importKitchen } from '@/server/importKitchen';
 import { formulaNames, loadShelf } from '@/server/shelf';
-import { rollsWithMethod } from '@/core/run/testRuns';
-import { ORDINARY_KIT } from '@/core/kit';
-import { heatUpTimes } from '@/core/kit/heatUpTimes';
 import { timersUnderWay } from '@/server/timers';
 import { growKitchen } from '../../scripts/scale/bigKitchen';
 import { ended, shelf, underWay } from './lists';
@@ -194,31 +191,6 @@ test('what is under way is listed a page at a time; the timers of all of it ring
   await db.admin.query('update kitchen set demo = true where id = $1', [here.kitchen.id]);
   expect([await heard(there), await heard(here)]).toEqual([0, 59]);
 });
-
-test('an oven that a bake will ask for is told to every page, by what the kit says it takes, until it is lit or the bake is over', async () => {
-  const formula = await createFormula(here, { requestId: randomUUID(), formula: rollsWithMethod() });
-  const id = await started(formula.ok ? formula.value.id : '');
-  const { startedAtMs } = (await underWay(here)).bakes.find((bake) => bake.id === id)!;
-  await tap(id, { type: 'timerStarted', stepId: 'proof', durationS: 3000 });
-  const asked = async () => (await timersUnderWay(await db.kitchen(clock))).ovens.filter(({ bakeId }) => bakeId === id);
-  const heatUpS = heatUpTimes(ORDINARY_KIT, ORDINARY_KIT.ovens[0])({ ovenId: null, setC: 205, plate: null });
-  // mixing and shaping are still to be said to be done: five minutes each
-  expect(await asked()).toEqual([
-    {
-      bakeId: id,
-      bakeName: expect.any(String) as string,
-      kitchen: here.kitchen.address,
-      oven: { stepId: 'bake', ovenId: null, ovenName: ORDINARY_KIT.ovens[0]!.name, setC: 205, plate: null, leadS: heatUpS, wait: { endsMs: [expect.any(Number)], thenS: 600 } },
-    },
-  ]);
-  expect((await asked())[0]!.oven.wait.endsMs[0]! - startedAtMs).toBeGreaterThanOrEqual(3_000_000);
-  await tap(id, { type: 'lit', ovenId: null, setC: 205 });
-  expect(await asked()).toEqual([]);
-  const other = await started(formula.ok ? formula.value.id : '');
-  expect((await timersUnderWay(here)).ovens.map(({ bakeId }) => bakeId)).toContain(other);
-  await tap(other, { type: 'abandoned', reason: '' });
-  expect((await timersUnderWay(here)).ovens.map(({ bakeId }) => bakeId)).not.toContain(other);
-}); // prettier-ignore
 
 test('in another order, a page at a time: what was baked last first on the shelf, the oldest first in the logbook', async () => {
   const [never, once, lately] = [await made('A never'), await made('B once'), await made('C lately')];

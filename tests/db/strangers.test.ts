@@ -9,6 +9,7 @@ import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import * as bakeCards from '@/db/queries/bakeCards';
+import * as rings from '@/db/queries/rings';
 import * as bakes from '@/db/queries/bakes';
 import * as computedAnswers from '@/db/queries/computedAnswers';
 import * as formulas from '@/db/queries/formulas';
@@ -230,6 +231,7 @@ async function rehearse<T>(work: (client: pg.PoolClient) => Promise<T>): Promise
 test('no query is left out', () => {
   const all = [
     bakeCards,
+    rings,
     bakes,
     computedAnswers,
     formulas,

@@ -15,6 +15,8 @@ export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
 
 /** What can be done about a wrong amount. */
 export const MENDS = ['carryOn', 'addRest', 'takeOut', 'balance', 'moreOfAll', 'lessOfAll'] as const;
+/** How a crust looks beside how it should. */
+export const LOOK_COLOURS = ['pale', 'right', 'dark'] as const;
 /** What a thermometer is held into. */
 export const READING_OF = ['dough', 'water', 'room', 'oil', 'oven', 'core'] as const;
 /** A freezer, and a stone for pizza. */
@@ -84,6 +86,27 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     of: z.enum(READING_OF),
     tempC: z.number().min(READING_C.min).max(READING_C.max),
     stepId: localIdSchema.nullable(),
+  }),
+  /** Some pieces of a load go first, to see: its clock runs for them, then it is still to be done. */
+  z.strictObject({
+    type: z.literal('trialBegun'),
+    stepId: localIdSchema,
+    pieces: z.number().int().min(1).max(FORMULA_LIMITS.pieces.max),
+    durationS,
+  }),
+  /** What came out of a load, or of its trial, was like this. */
+  z.strictObject({
+    type: z.literal('looked'),
+    stepId: localIdSchema,
+    coreC: z.number().min(READING_C.min).max(READING_C.max).nullable(),
+    colour: z.enum(LOOK_COLOURS).nullable(),
+  }),
+  /** These steps last so long from now on, and at this heat where it changes. */
+  z.strictObject({
+    type: z.literal('setAnew'),
+    stepIds: z.array(localIdSchema).min(1).max(200),
+    durationS,
+    tempC: z.number().min(READING_C.min).max(READING_C.max).nullable(),
   }),
   z.strictObject({ type: z.literal('timerStarted'), stepId: localIdSchema, durationS }),
   z.strictObject({

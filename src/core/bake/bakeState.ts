@@ -1,143 +1,11 @@
 import { isAskedFor } from '../batch/askedFor';
 import type { BatchLine, BatchSheet } from '../batch/batchSheet';
 import { purposeOf } from '../formula/parts';
-import type { Band } from '../consistency/parameters';
 import { never } from '../result';
-import type { BakeAction, BakeEvent, MENDS, READING_OF } from './bakeEvent';
-import type { Outcome } from './outcome';
+import type { BakeAction, BakeEvent } from './bakeEvent';
+import { startedBake, withStep, type BakeState, type Timer } from './stateShape';
 
-interface Weighing {
-  readonly massG: number;
-  readonly atMs: number;
-  /** Earlier values of the same line, oldest first: a correction keeps both. */
-  readonly before: readonly { readonly massG: number; readonly atMs: number }[];
-}
-
-export interface Timer {
-  readonly startedAtMs: number;
-  readonly durationS: number;
-  readonly stoppedAtMs: number | null;
-}
-
-interface StepProgress {
-  readonly doneAtMs: number | null;
-  /** Not done, and not to be done any more: `doneAtMs` is null then. */
-  readonly skippedAtMs: number | null;
-  readonly timer: Timer | null;
-}
-
-interface Addition {
-  readonly ingredientId: string;
-  readonly massG: number;
-  readonly note: string;
-  readonly atMs: number;
-}
-
-/** What a thermometer said. */
-export interface Reading {
-  readonly of: (typeof READING_OF)[number];
-  readonly tempC: number;
-  readonly stepId: string | null;
-  readonly atMs: number;
-}
-
-/** What was done about a wrong amount. */
-export interface Mended {
-  readonly lineId: string;
-  readonly by: (typeof MENDS)[number];
-  readonly atMs: number;
-}
-
-/** How far the dough had risen at a moment, %. */
-export interface RiseMark {
-  readonly stepId: string;
-  readonly of: 'jar' | 'dough';
-  readonly grownPercent: number;
-  readonly atMs: number;
-}
-
-/** How the dough felt in a step. */
-export interface Feeling {
-  readonly stepId: string;
-  readonly band: Band;
-  readonly atMs: number;
-}
-
-export interface BakeState {
-  readonly startedAtMs: number;
-  readonly weighed: ReadonlyMap<string, Weighing>;
-  /** What is in of a line whose rest comes, in the order it went in, g. */
-  readonly parts: ReadonlyMap<string, readonly number[]>;
-  /** Lines that stay out because somebody said so. */
-  readonly leftOut: ReadonlySet<string>;
-  /** How much of a line is meant to be in, where that is no longer what the sheet says, g. */
-  readonly targets: ReadonlyMap<string, number>;
-  /** Lines that are in, but not as much as is meant by now. */
-  readonly dueAgain: ReadonlySet<string>;
-  readonly mends: readonly Mended[];
-  readonly readings: readonly Reading[];
-  readonly lit: readonly { readonly ovenId: string | null; readonly setC: number; readonly atMs: number }[];
-  readonly additions: readonly Addition[];
-  /** Bags that were other than the sheet says, by ingredient; null: none that is told apart. */
-  readonly lots: ReadonlyMap<string, string | null>;
-  readonly steps: ReadonlyMap<string, StepProgress>;
-  readonly rises: readonly RiseMark[];
-  /** One for each step it was felt in, the newest. */
-  readonly feelings: readonly Feeling[];
-  readonly notes: readonly { readonly text: string; readonly atMs: number }[];
-  /** How many of what was put by are left, by its way, where it was counted since. */
-  readonly stockLeft: ReadonlyMap<string, number>;
-  /** What is left of a part, g, by its part, where it was counted since. */
-  readonly leftoverG: ReadonlyMap<string, number>;
-  readonly outcome: Outcome | null;
-  readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
-  readonly endedAtMs: number | null;
-  readonly abandoned: { readonly reason: string } | null;
-  /** Endings that were taken back, oldest first. */
-  readonly endings: readonly {
-    readonly endedAtMs: number;
-    readonly reopenedAtMs: number;
-    readonly abandoned: { readonly reason: string } | null;
-  }[];
-  readonly lastSeq: number;
-}
-
-const startedBake = (startedAtMs: number): BakeState => ({
-  startedAtMs,
-  weighed: new Map(),
-  parts: new Map(),
-  leftOut: new Set(),
-  targets: new Map(),
-  dueAgain: new Set(),
-  mends: [],
-  readings: [],
-  lit: [],
-  additions: [],
-  lots: new Map(),
-  steps: new Map(),
-  rises: [],
-  feelings: [],
-  notes: [],
-  stockLeft: new Map(),
-  leftoverG: new Map(),
-  outcome: null,
-  earlierOutcomes: [],
-  endedAtMs: null,
-  abandoned: null,
-  endings: [],
-  lastSeq: 0,
-});
-
-const noProgress: StepProgress = { doneAtMs: null, skippedAtMs: null, timer: null };
-
-const withStep = (
-  state: BakeState,
-  stepId: string,
-  change: (step: StepProgress) => StepProgress,
-): BakeState => ({
-  ...state,
-  steps: new Map(state.steps).set(stepId, change(state.steps.get(stepId) ?? noProgress)),
-});
+export type { BakeState, Feeling, Look, Mended, Reading, RiseMark, Timer } from './stateShape';
 
 function afterWeighing(state: BakeState, lineId: string, massG: number, atMs: number): BakeState {
   const old = state.weighed.get(lineId);
@@ -198,6 +66,19 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return afterMending(state, action, atMs);
     case 'lit':
       return { ...state, lit: [...state.lit, { ovenId: action.ovenId, setC: action.setC, atMs }] };
+    case 'trialBegun': {
+      const timer = { startedAtMs: atMs, durationS: action.durationS, stoppedAtMs: null };
+      const trials = new Map(state.trials).set(action.stepId, action.pieces);
+      return { ...withStep(state, action.stepId, (step) => ({ ...step, timer })), trials };
+    }
+    case 'looked':
+      return afterLook(state, action, atMs);
+    case 'setAnew': {
+      const { stepIds, durationS, tempC } = action;
+      const anew = new Map(state.anew);
+      for (const id of stepIds) anew.set(id, { durationS, tempC, atMs });
+      return { ...state, anew };
+    }
     case 'reading': {
       const { of, tempC, stepId } = action;
       return { ...state, readings: [...state.readings, { of, tempC, stepId, atMs }] };
@@ -293,6 +174,23 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
     default:
       return never(action);
   }
+}
+
+/** What came out of a trial is looked at: its load is still to go in. */
+function afterLook(
+  state: BakeState,
+  { stepId, coreC, colour }: Extract<BakeAction, { type: 'looked' }>,
+  atMs: number,
+): BakeState {
+  const trialOf = state.trials.get(stepId) ?? null;
+  const progress = state.steps.get(stepId);
+  const timer = progress?.timer ?? null;
+  const outMs = timer?.stoppedAtMs ?? progress?.doneAtMs ?? atMs;
+  const tookS = timer ? Math.max(0, Math.round((outMs - timer.startedAtMs) / 1000)) : 0;
+  const looks = [...state.looks, { stepId, trialOf, coreC, colour, tookS, atMs }];
+  if (trialOf === null) return { ...state, looks };
+  const trials = new Map([...state.trials].filter(([id]) => id !== stepId));
+  return { ...withStep(state, stepId, (step) => ({ ...step, timer: null })), looks, trials };
 }
 
 /** The state after one more event. Pure; an event already folded in (by its number) changes nothing. */

@@ -80,6 +80,17 @@ export function decide(
     }
     case 'lit':
       return ok(action);
+    case 'trialBegun':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      if (isStepDone(state, action.stepId)) return refuse('alreadyDone', 'stepId');
+      return isRunning(state.steps.get(action.stepId)?.timer) ? refuse('timerRunning', 'stepId') : ok(action);
+    case 'looked':
+      if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
+      return state.steps.get(action.stepId) ? ok(action) : refuse('notDoneYet', 'stepId');
+    case 'setAnew': {
+      const unknown = action.stepIds.findIndex((id) => !step(id));
+      return unknown === -1 ? ok(action) : refuse('unknownStep', `stepIds.${unknown}`);
+    }
     case 'reading':
       return action.stepId === null || step(action.stepId) ? ok(action) : refuse('unknownStep', 'stepId');
     case 'added':

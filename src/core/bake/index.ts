@@ -1,4 +1,4 @@
-export { READING_C, RISE_MARK_PERCENT, bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
+export { LOOK_COLOURS, READING_C, RISE_MARK_PERCENT, bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
 export {
   afterEvent,
   bakeState,
@@ -12,6 +12,7 @@ export {
   weighedCount,
   type BakeState,
   type Feeling,
+  type Look,
   type Reading,
   type RiseMark,
   type Timer,
@@ -32,6 +33,8 @@ export { benchCalls, type BenchCall, type CalledBake } from './benchCalls';
 export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { ovenDue, turnMs, type OvenDue } from './ovenDue';
+export { alikeOpen, asSetAnew, isHeated, roundOf, type Round, type RoundCall } from './conductor';
+export { trialAnswer, type TrialAnswer } from './trialAnswer';
 export { pieceWeights } from './pieceWeight';
 export { insteadOf, takeInstead, type Instead } from './insteadOf';
 export { runningTimers, type RunningTimer } from './runningTimers';

@@ -1,6 +1,7 @@
 import type { BatchSheet } from '../batch/batchSheet';
 import type { Plate } from '../heat/parameters';
 import type { MethodStep } from '../method/step';
+import { asSetAnew } from './conductor';
 import { isRunning, isStepDone, type BakeState } from './bakeState';
 
 /** Steps for which an oven has to be hot. */
@@ -42,7 +43,8 @@ export const turnMs = ({ endsMs, thenS }: Wait, nowMs: number): number =>
 /** What the step at a place waits for: what is running by its clock, the rest at its shortest; heating up runs beside it. */
 export function waitBefore({ steps }: Pick<BatchSheet, 'steps'>, state: BakeState, before: number): Wait {
   const left = steps.slice(0, before).filter(({ kind, id }) => kind !== 'preheat' && !isStepDone(state, id));
-  const clocks = left.map(({ id, minS }) => {
+  const clocks = left.map((step) => {
+    const { id, minS } = asSetAnew(step, state);
     const timer = state.steps.get(id)?.timer;
     return isRunning(timer) ? { endMs: timer.startedAtMs + timer.durationS * 1000 } : { s: minS ?? USUAL_S };
   });

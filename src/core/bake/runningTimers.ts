@@ -1,5 +1,6 @@
 import { callOf, type Call } from '../batch/callOf';
 import type { BakeRecord } from './bakeRecord';
+import { asSetAnew } from './conductor';
 import { isRunning, type BakeState } from './bakeState';
 
 /** A timer under way, with what it is the timer of. */
@@ -28,6 +29,7 @@ export function runningTimers(
   return sheet.steps
     .flatMap((step): RunningTimer[] => {
       const timer = state.steps.get(step.id)?.timer;
+      const { maxS } = asSetAnew(step, state);
       if (!isRunning(timer)) return [];
       return [
         {
@@ -40,8 +42,7 @@ export function runningTimers(
           until: step.until,
           endsAtMs: timer.startedAtMs + timer.durationS * 1000,
           // whoever gave it longer knows why
-          mayUntilMs:
-            step.maxS === null ? null : timer.startedAtMs + Math.max(step.maxS, timer.durationS) * 1000,
+          mayUntilMs: maxS === null ? null : timer.startedAtMs + Math.max(maxS, timer.durationS) * 1000,
         },
       ];
     })

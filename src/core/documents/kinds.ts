@@ -58,6 +58,7 @@ export const BAKE_ACTION: DocumentKind<BakeAction> = {
     3: (action) => action,
     4: (action) => action,
     5: (action) => action,
+    6: (action) => action,
   },
 };
 

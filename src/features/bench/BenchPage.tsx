@@ -36,6 +36,7 @@ import { loadFelt } from './FeelButton';
 import { loadReading } from './Readings';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
+import { loadLook } from './Trial';
 import { useBench, type Bench } from './useBench';
 import { useNow } from '../clock/useNow';
 import { loadOutOfIt, WeighView } from './WeighView';
@@ -59,6 +60,7 @@ const NEEDED_OFFLINE = [
   loadOven,
   loadRise,
   loadReading,
+  loadLook,
   loadOutOfIt,
   loadFelt,
   loadAddition,

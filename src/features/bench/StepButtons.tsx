@@ -1,6 +1,6 @@
 'use client';
 import { Check, Play, Plus, RotateCcw, Square } from 'lucide-react';
-import { isRunning, isStepDone, lookAgainS } from '@/core/bake';
+import { isRunning, isStepDone, lookAgainS, type Round } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -10,6 +10,7 @@ import { words } from '@/wording/screens/bench/StepView';
 import { FeelButton } from './FeelButton';
 import { Readings } from './Readings';
 import { RiseMarks } from './RiseMarks';
+import { RoundTarget } from './Round';
 import type { Bench } from './useBench';
 
 interface StepButtonsProps {
@@ -20,10 +21,23 @@ interface StepButtonsProps {
   onDone: () => void;
   now: number;
   leftS: number | null;
+  /** Where it is one of several calls. */
+  round: Round | null;
+  onGo: (stepId: string | null) => void;
 }
 
 /** What can be done at a step: its clock, what is felt, marked and read, and that it is done, not yet, or not at all. */
-export function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDone }: StepButtonsProps) {
+export function StepButtons({
+  step,
+  bench,
+  now,
+  isMixed,
+  leftS,
+  exchanged,
+  round,
+  onGo,
+  onDone,
+}: StepButtonsProps) {
   const steady = useSteady(exchanged);
   const { state, tap } = bench;
   const done = isStepDone(state, step.id);
@@ -35,9 +49,12 @@ export function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDon
     if (!tap({ type: 'stepDone', stepId: step.id })) onDone();
   };
   const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
-  const startFirst = !done && planned !== null && timer === null;
+  const isTrial = state.trials.has(step.id);
+  const isRound = round !== null && !done && !isTrial;
+  const startFirst = !isRound && !done && planned !== null && timer === null;
   return (
     <div className="mt-6 grid gap-3">
+      {isRound && <RoundTarget round={round} bench={bench} now={now} steady={steady} onGo={onGo} />}
       {startFirst && (
         <Button
           look="now"
@@ -51,22 +68,7 @@ export function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDon
           {words.start(formatDuration(planned))}
         </Button>
       )}
-      {running && (
-        <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
-          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 60 })}>
-            <Plus size={20} aria-hidden />
-            {words.n1Min}
-          </Button>
-          <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: step.id, deltaS: 300 })}>
-            <Plus size={20} aria-hidden />
-            {words.n5Min}
-          </Button>
-          <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: step.id })}>
-            <Square size={18} aria-hidden fill="currentColor" />
-            {words.stop}
-          </Button>
-        </div>
-      )}
+      {running && <ClockButtons stepId={step.id} tap={tap} />}
       {timer !== null && !running && !done && (
         <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
           <Play size={20} aria-hidden fill="currentColor" />
@@ -85,7 +87,7 @@ export function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDon
           <RotateCcw size={24} aria-hidden />
           {words.markAsNotDone}
         </Button>
-      ) : (
+      ) : isRound || isTrial ? null : (
         <Button
           look={startFirst ? 'plain' : 'now'}
           size="wall"
@@ -101,6 +103,26 @@ export function StepButtons({ step, bench, now, isMixed, leftS, exchanged, onDon
       {!done && (
         <NotSo step={step} over={running && leftS !== null && leftS <= 0} tap={tap} onSkipped={onDone} />
       )}
+    </div>
+  );
+}
+
+/** More time, or no more. */
+function ClockButtons({ stepId, tap }: { stepId: string; tap: Bench['tap'] }) {
+  return (
+    <div className="grid grid-cols-3 gap-2 whitespace-nowrap sm:gap-3 [&>button]:px-2">
+      <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: stepId, deltaS: 60 })}>
+        <Plus size={20} aria-hidden />
+        {words.n1Min}
+      </Button>
+      <Button size="bench" onClick={() => tap({ type: 'timerChanged', stepId: stepId, deltaS: 300 })}>
+        <Plus size={20} aria-hidden />
+        {words.n5Min}
+      </Button>
+      <Button size="bench" onClick={() => tap({ type: 'timerStopped', stepId: stepId })}>
+        <Square size={18} aria-hidden fill="currentColor" />
+        {words.stop}
+      </Button>
     </div>
   );
 }

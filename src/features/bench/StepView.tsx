@@ -2,10 +2,12 @@
 import { Check, Hand, Minus } from 'lucide-react';
 import { useState } from 'react';
 import {
+  asSetAnew,
   endOfMixing,
   isRunning,
   isStepDone,
   pieceWeights,
+  roundOf,
   timerLeftS,
   type BakeRecord,
   type Timer,
@@ -17,7 +19,9 @@ import { cx } from '@/ui/cx';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { wordCall } from '@/wording/calls';
 import { STEP_WORD } from '@/wording/words';
+import { RoundBoard } from './Round';
 import { StepButtons } from './StepButtons';
+import { Trial } from './Trial';
 import type { Bench } from './useBench';
 import { useNow } from '../clock/useNow';
 import { words } from '@/wording/screens/bench/StepView';
@@ -35,27 +39,28 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
   const { sheet } = bake;
   const { state } = bench;
   const [ticked, setTicked] = useState(false);
-  const open = sheet.steps.find((step) => !isStepDone(state, step.id)) ?? null;
-  const current = sheet.steps.find((step) => step.id === chosen) ?? open;
-  const next = sheet.steps.find((step) => step.id !== current?.id && !isStepDone(state, step.id));
+  const steps = sheet.steps.map((step) => asSetAnew(step, state));
+  const open = steps.find((step) => !isStepDone(state, step.id)) ?? null;
+  const current = steps.find((step) => step.id === chosen) ?? open;
+  const next = steps.find((step) => step.id !== current?.id && !isStepDone(state, step.id));
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
       {current ? (
         <OneStep
           key={current.id}
           step={current}
-          call={callOf(sheet, current.id)}
-          number={sheet.steps.indexOf(current) + 1}
-          of={sheet.steps.length}
+          sheet={sheet}
+          number={steps.indexOf(current) + 1}
+          of={steps.length}
           bench={bench}
           nowMs={nowMs}
           next={next ?? null}
           pieces={PARTED.has(current.kind) ? pieceWeights(sheet, state) : NO_PIECES}
           isMixed={endOfMixing(sheet, state).mixedAtMs !== null}
           exchanged={ticked}
-          onDone={() => {
+          onGo={(stepId) => {
             setTicked(true);
-            onChoose(null);
+            onChoose(stepId);
           }}
         />
       ) : (
@@ -65,7 +70,7 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
         </section>
       )}
       <ol aria-label={words.allSteps}>
-        {sheet.steps.map((step, index) => (
+        {steps.map((step, index) => (
           <StepLine
             key={step.id}
             step={step}
@@ -150,7 +155,7 @@ function StepLine({ step, call, number, bench, nowMs, current, onChoose }: StepL
 
 interface OneStepProps {
   step: MethodStep;
-  call: Call | null;
+  sheet: BakeRecord['sheet'];
   number: number;
   of: number;
   bench: Bench;
@@ -160,7 +165,8 @@ interface OneStepProps {
   pieces: ReturnType<typeof pieceWeights>;
   isMixed: boolean;
   exchanged: boolean;
-  onDone: () => void;
+  /** To another step; null: to whatever is next. */
+  onGo: (stepId: string | null) => void;
 }
 
 const NO_PIECES: ReturnType<typeof pieceWeights> = [];
@@ -169,7 +175,7 @@ const PARTED: ReadonlySet<MethodStep['kind']> = new Set(['divide', 'shape']);
 
 function OneStep({
   step,
-  call,
+  sheet,
   number,
   of,
   bench,
@@ -178,10 +184,11 @@ function OneStep({
   pieces,
   isMixed,
   exchanged,
-  onDone,
+  onGo,
 }: OneStepProps) {
   const { state, outbox } = bench;
-  const units = useUnits();
+  const call = callOf(sheet, step.id);
+  const round = roundOf(sheet, state, step.id);
   const now = useNow(outbox.offsetMs, nowMs);
   const done = isStepDone(state, step.id);
   const skipped = done && state.steps.get(step.id)?.doneAtMs == null;
@@ -212,21 +219,9 @@ function OneStep({
         </p>
       )}
       {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
+      {round && <RoundBoard round={round} now={now} onGo={onGo} />}
 
-      {pieces.map(({ name, count, pieceG, plannedG, whole }) => (
-        <p key={name} className="mt-4 text-2xl" data-testid="piece-weight">
-          {name && <span className="text-soft">{name} </span>}
-          <span className="figure text-6xl sm:text-7xl">
-            {count > 1 ? `${count} × ` : ''}
-            {units.mass(Math.round(pieceG))}
-          </span>
-          {whole && (
-            <span className="block text-xl text-soft">
-              {words.orWhole(whole.count, units.mass(plannedG), units.mass(Math.round(whole.overG)))}
-            </span>
-          )}
-        </p>
-      ))}
+      <PieceFigures pieces={pieces} />
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
       {step.until && (
         <p className="mt-4 text-2xl leading-snug">
@@ -243,8 +238,11 @@ function OneStep({
         isMixed={isMixed}
         leftS={leftS}
         exchanged={exchanged}
-        onDone={onDone}
+        round={round}
+        onGo={onGo}
+        onDone={() => onGo(null)}
       />
+      {!done && <Trial sheet={sheet} step={step} round={round} bench={bench} />}
       {next && !done && (
         <p className="mt-5 border-t border-rule pt-3 text-xl text-soft">
           {words.then}
@@ -253,6 +251,29 @@ function OneStep({
         </p>
       )}
     </section>
+  );
+}
+
+/** What each piece weighs, by what was really weighed. */
+function PieceFigures({ pieces }: Pick<OneStepProps, 'pieces'>) {
+  const units = useUnits();
+  return (
+    <>
+      {pieces.map(({ name, count, pieceG, plannedG, whole }) => (
+        <p key={name} className="mt-4 text-2xl" data-testid="piece-weight">
+          {name && <span className="text-soft">{name} </span>}
+          <span className="figure text-6xl sm:text-7xl">
+            {count > 1 ? `${count} × ` : ''}
+            {units.mass(Math.round(pieceG))}
+          </span>
+          {whole && (
+            <span className="block text-xl text-soft">
+              {words.orWhole(whole.count, units.mass(plannedG), units.mass(Math.round(whole.overG)))}
+            </span>
+          )}
+        </p>
+      ))}
+    </>
   );
 }
 

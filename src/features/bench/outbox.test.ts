@@ -38,13 +38,15 @@ async function rig(stored: Left[] = [], before: StoredLog | null = null) {
   const logs: StoredLog[] = [];
   const log: LogPlace = { load: () => Promise.resolve(before), save: (saved) => logs.push(saved) };
   const queue = new Queue({ store, now: () => clock.ms, tab: 'this' });
-  const outbox = new Outbox(
+  const looks: number[] = [];
+  const outbox: Outbox = new Outbox(
     {
       post: (taps, after) => {
         sent.push([...taps]);
         asked.push(after);
         return new Promise((resolve) => answers.push(resolve));
       },
+      ask: () => void looks.push(outbox.after),
       queue,
       log,
       lane,
@@ -78,7 +80,20 @@ async function rig(stored: Left[] = [], before: StoredLog | null = null) {
   });
   const unsent = async () => (await store.all()).filter(({ refused }) => !refused);
   const refused = async () => (await store.all()).filter((entry) => entry.refused).map(({ id }) => id);
-  return { outbox, sent, asked, logs, answer, ok, clock, unsent, refused, tap, wind: () => waiting?.() };
+  return {
+    outbox,
+    sent,
+    asked,
+    logs,
+    looks,
+    answer,
+    ok,
+    clock,
+    unsent,
+    refused,
+    tap,
+    wind: () => waiting?.(),
+  };
 }
 
 test('a tap is written down, sent, and struck out when the server has it', async () => {
@@ -203,4 +218,18 @@ test('a page that is older than what this device knew takes up the log it had; n
   const other = await rig([], { epoch: 'another', events });
   expect(other.outbox.state.events).toEqual([]);
   expect(other.logs).toEqual([{ epoch: 'first', events: [] }]);
+});
+
+test('what is new while taps are on their way is asked for again after them: the answer to them may be older', async () => {
+  const { outbox, looks, answer, ok, sent, tap } = await rig();
+  await tap(salt);
+  const events: BakeEvent[] = [1, 2].map((seq) => ({ seq, atMs: 1, action: note }));
+  outbox.look({ kind: 'ok', value: { events, epoch: 'first', nowMs: 501_000 } }, 0);
+  expect([outbox.state.events, looks]).toEqual([[], []]);
+  await answer(ok(sent[0]!));
+  expect([outbox.state.events.length, looks.length]).toEqual([1, 1]);
+  // and once only
+  await tap(note);
+  await answer({ kind: 'unreachable', full: false });
+  expect(looks).toHaveLength(1);
 });

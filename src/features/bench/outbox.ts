@@ -48,6 +48,8 @@ export interface LogPlace {
 }
 
 export interface OutboxDeps {
+  /** Asks for what is new, to be handed to `look`. */
+  readonly ask: () => void;
   readonly log: LogPlace;
   readonly post: (taps: readonly Tap[], after: number) => Promise<Answer<Receipt>>;
   readonly queue: Queue;
@@ -65,6 +67,8 @@ const AT_ONCE = 50;
  */
 export class Outbox {
   private sending = false;
+  /** What was new came while taps were on their way. */
+  private hasMissed = false;
   private failures = 0;
   private atOnce = AT_ONCE;
   private cancelWait: () => void = () => undefined;
@@ -160,6 +164,10 @@ export class Outbox {
     const after = this.after;
     const answer = await this.deps.post(tapsBody(batch, this.deps.now()).taps, after);
     this.sending = false;
+    if (this.hasMissed) {
+      this.hasMissed = false;
+      this.deps.ask();
+    }
     if (answer.kind === 'ok') return this.received(batch, answer.value, after);
     if (answer.kind === 'unreachable') {
       this.become({ reachable: false });
@@ -225,7 +233,12 @@ export class Outbox {
   /** The server's log as read by itself, for what other tablets did meanwhile. */
   look(answer: Answer<News>, after: number): void {
     if (answer.kind === 'unreachable') return this.become({ reachable: false });
-    if (answer.kind !== 'ok' || this.sending) return;
+    if (answer.kind !== 'ok') return;
+    if (this.sending) {
+      // taken in now, taps that it has already would be shown twice; and the answer to them may be older than this
+      this.hasMissed = true;
+      return;
+    }
     const log = this.logWith(answer.value, after);
     if (log.events !== this.state.events || !this.state.reachable) this.become({ ...log, reachable: true });
     if (this.state.waiting.length > 0) void this.flush();

@@ -24,9 +24,16 @@ import { browserQueue } from '../queue/browserQueue';
 
 const LOOK_EVERY_MS = 4000;
 
+/** Asks for what is new in a bake's log. */
+async function look(outbox: Outbox, kitchen: KitchenPlace, id: string): Promise<void> {
+  const { after } = outbox;
+  outbox.look(await ask(kitchen.api(`/bakes/${id}?after=${after}`)), after);
+}
+
 function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kitchen: KitchenPlace): Outbox {
-  return new Outbox(
+  const outbox: Outbox = new Outbox(
     {
+      ask: () => void look(outbox, kitchen, bake.id),
       post: (taps, after) => ask(kitchen.api(`/bakes/${bake.id}/taps`), { taps, after }),
       queue: browserQueue(),
       log: logOnDevice(bake.id),
@@ -40,6 +47,7 @@ function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kit
     },
     { events: bake.events, ...now, arrivedAtMs: arrivedAtMs() },
   );
+  return outbox;
 }
 
 export interface Bench {
@@ -66,11 +74,7 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
   }, [outbox]);
   useNews(
     (news) => news.of === 'bake' && news.id === bake.id,
-    () =>
-      void (async () => {
-        const { after } = outbox;
-        outbox.look(await ask(kitchen.api(`/bakes/${bake.id}?after=${after}`)), after);
-      })(),
+    () => void look(outbox, kitchen, bake.id),
     LOOK_EVERY_MS,
   );
 

@@ -31,7 +31,7 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
   const { page } = useKitchen();
   const router = useRouter();
   useBenchesKept(bakes.map(({ id }) => page(`/bench/${id}`)));
-  useNews(({ of }) => of === 'bake', router.refresh, ASK_MS, { atOnce: false });
+  useNews(({ of }) => of === 'bake', () => router.refresh(), ASK_MS, { atOnce: false });
   const [offsetMs] = useState(() => clockOffsetMs(nowMs));
   const now = useNow(offsetMs, nowMs);
   const calls = benchCalls(bakes, now);

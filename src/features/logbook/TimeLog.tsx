@@ -1,6 +1,6 @@
 'use client';
 import { Fragment } from 'react';
-import type { BakeState, BakeRecord, Feeling, Reading, RiseMark } from '@/core/bake';
+import type { BakeState, BakeRecord, Feeling, Look, Reading, RiseMark } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
 import { useUnits } from '../preferences/PreferencesProvider';
@@ -24,6 +24,14 @@ type Entry =
       readonly atMs: number;
       readonly what: string;
       readonly by: BakeState['mends'][number]['by'];
+    }
+  | ({ readonly kind: 'look' } & Look)
+  | {
+      readonly kind: 'anew';
+      readonly atMs: number;
+      readonly count: number;
+      readonly durationS: number;
+      readonly tempC: number | null;
     }
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string }
   | { readonly kind: 'reopened'; readonly atMs: number; readonly endedAtMs: number };
@@ -53,6 +61,12 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
   const rises = state.rises.map((mark): Entry => ({ kind: 'rise', ...mark }));
   const feelings = state.feelings.map((feeling): Entry => ({ kind: 'felt', ...feeling }));
   const readings = state.readings.map((reading): Entry => ({ kind: 'reading', ...reading }));
+  const looks = state.looks.map((look): Entry => ({ kind: 'look', ...look }));
+  const moments = [...new Set([...state.anew.values()].map(({ atMs }) => atMs))];
+  const anew = moments.map((atMs): Entry => {
+    const all = [...state.anew.values()].filter((each) => each.atMs === atMs);
+    return { kind: 'anew', count: all.length, ...all[0]! };
+  });
   const skipped = bake.sheet.steps.flatMap((step): Entry[] => {
     const atMs = state.steps.get(step.id)?.skippedAtMs ?? null;
     return atMs === null ? [] : [{ kind: 'skipped', atMs, step }];
@@ -69,9 +83,18 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
     atMs: reopenedAtMs,
     endedAtMs,
   }));
-  return [...steps, ...skipped, ...rises, ...feelings, ...readings, ...mends, ...notes, ...endings].sort(
-    (a, b) => a.atMs - b.atMs,
-  );
+  return [
+    ...steps,
+    ...skipped,
+    ...rises,
+    ...feelings,
+    ...readings,
+    ...looks,
+    ...anew,
+    ...mends,
+    ...notes,
+    ...endings,
+  ].sort((a, b) => a.atMs - b.atMs);
 }
 
 export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
@@ -98,6 +121,16 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                   <p>
                     {words.read(READING_WORD[entry.of])}
                     <strong>{units.temperature(entry.tempC)}</strong>
+                  </p>
+                ) : entry.kind === 'look' ? (
+                  <LookEntry look={entry} sheet={bake.sheet} />
+                ) : entry.kind === 'anew' ? (
+                  <p>
+                    {words.setAnew(
+                      entry.count,
+                      formatDuration(entry.durationS),
+                      entry.tempC === null ? null : units.temperature(entry.tempC),
+                    )}
                   </p>
                 ) : entry.kind === 'skipped' ? (
                   <p>
@@ -143,5 +176,18 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
         })}
       </ol>
     </section>
+  );
+}
+
+/** What a load, or its trial, was like. */
+function LookEntry({ look, sheet }: { look: Look; sheet: BakeRecord['sheet'] }) {
+  const units = useUnits();
+  const { trialOf, stepId, tookS, coreC, colour } = look;
+  const was = [coreC === null ? null : units.temperature(coreC), colour && words.colours[colour]];
+  return (
+    <p>
+      {trialOf === null ? words.cameOut(wordCall(callOf(sheet, stepId))) : words.trialOut(trialOf)}{' '}
+      {words.after(formatDuration(tookS))}: <strong>{was.filter(Boolean).join(', ')}</strong>
+    </p>
   );
 }

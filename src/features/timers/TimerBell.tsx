@@ -22,7 +22,8 @@ import { listenForTouch, notify, ring, shake, soundState, speak } from './bell';
 import { BellRinger, type Due } from './bellRinger';
 import { bellSettings } from './bellSettings';
 import { ovensUp, type KitchenOven } from './ovenBell';
-import { timerBoard, type BoardTimer, type KitchenTimer } from './timerBoard';
+import type { BoardTimer, KitchenTimer } from './boardTimer';
+import { timerBoard } from './timerBoard';
 import { useScreenOn } from './useScreenOn';
 
 const LOOK_MS = 8000;

@@ -1,5 +1,5 @@
 import { BellRinger, keyOf, tuneOf, TUNES, type Ring } from './bellRinger';
-import type { BoardTimer } from './timerBoard';
+import type { BoardTimer } from './boardTimer';
 
 const timer = (endMs: number, stepId = 's'): BoardTimer => ({
   kitchen: 'test', bakeId: 'b', bakeName: 'Rolls', stepId, stepKind: 'proof', stepTitle: '', call: null, until: '', endsAtMs: endMs, mayUntilMs: null, localEndMs: endMs,

@@ -1,4 +1,4 @@
-import type { BoardTimer } from './timerBoard';
+import type { BoardTimer } from './boardTimer';
 
 export type Ring = 'early' | 'due';
 

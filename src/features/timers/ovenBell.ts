@@ -1,5 +1,5 @@
 import { turnMs, type RunningCard } from '@/core/bake';
-import type { BoardTimer } from './timerBoard';
+import type { BoardTimer } from './boardTimer';
 
 /** An oven that a bake under way will ask for, with the address of its kitchen. */
 export interface KitchenOven {

@@ -2,7 +2,8 @@ import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { show } from '../testKitchen';
 import { TimerBell } from './TimerBell';
-import { timerBoard, type KitchenTimer } from './timerBoard';
+import type { KitchenTimer } from './boardTimer';
+import { timerBoard } from './timerBoard';
 
 const ring = jest.fn();
 let path = '/k/test/formulas';

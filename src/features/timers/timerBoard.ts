@@ -1,17 +1,7 @@
-import type { RunningTimer } from '@/core/bake';
 import * as z from 'zod';
 import { DeviceStore } from '../device/deviceStore';
+import type { BoardTimer, KitchenTimer } from './boardTimer';
 import { byThisClock, type KitchenOven } from './ovenBell';
-
-/** A timer as the server lists it, with the address of its kitchen. */
-export interface KitchenTimer extends RunningTimer {
-  readonly kitchen: string;
-}
-
-export interface BoardTimer extends KitchenTimer {
-  /** When it ends by this device's clock. */
-  readonly localEndMs: number;
-}
 
 /** No more than what rings is looked at; the rest came from our own server and is as it was. */
 const boardTimerSchema = z.custom<BoardTimer>(

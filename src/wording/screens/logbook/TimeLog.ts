@@ -18,4 +18,10 @@ export const words = {
   at: (what: string) => `${what} at `,
   openedAgainItHadBeen: (time: string) => `Opened again (it had been ended at ${time})`,
   planned: (minS: string) => `planned ${minS}`,
+  cameOut: (call: string) => (call === '' ? 'Came out' : `Came out, ${call},`),
+  trialOut: (pieces: number) => (pieces === 1 ? 'A trial of one came out' : `A trial of ${pieces} came out`),
+  after: (time: string) => `after ${time}`,
+  colours: { pale: 'too pale', right: 'its colour as it should be', dark: 'too dark' },
+  setAnew: (count: number, time: string, temp: string | null) =>
+    `${count === 1 ? 'What was' : `The ${count}`} still to come set to ${time}${temp === null ? '' : ` at ${temp}`}`,
 } as const;

@@ -1,0 +1,61 @@
+'use client';
+import { Eye, FlaskConical } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { isHeated, isStepDone, type BakeRecord, type Round } from '@/core/bake';
+import { timerS, type MethodStep } from '@/core/method';
+import { Button } from '@/ui/Button';
+import { words } from '@/wording/screens/bench/Round';
+import { AfterLook } from './AfterLook';
+import { loadName } from './Round';
+import type { Bench } from './useBench';
+
+export const loadLook = () => import('./LookDialog').then((module) => module.LookDialog);
+const LookDialog = dynamic(loadLook, { ssr: false });
+
+interface TrialProps {
+  readonly sheet: BakeRecord['sheet'];
+  readonly step: MethodStep;
+  readonly round: Round | null;
+  readonly bench: Bench;
+}
+
+/** Beside what is baked, fried or boiled: one piece first, how the load before came out, and what both say for the rest. */
+export function Trial({ sheet, step, round, bench }: TrialProps) {
+  const { state, tap } = bench;
+  const [asks, setAsks] = useState<{ readonly stepId: string; readonly what: string } | null>(null);
+  if (!isHeated(step)) return null;
+  const trialOf = state.trials.get(step.id) ?? null;
+  const isIn = state.steps.get(step.id)?.timer != null || isStepDone(state, step.id);
+  const pieces = sheet.activities?.find(({ id }) => id === step.id)?.pieces ?? sheet.pieces.count;
+  const isFirst = !isIn && (round === null || round.at === 0) && !state.looks.some(({ stepId }) => stepId === step.id);
+  const durationS = timerS(step);
+  const before = round?.calls.slice(0, round.at).findLast((each) => each.state === 'done' && each.call.load?.at !== round.calls[round.at]!.call.load?.at);
+  return (
+    <div className="mt-4 grid gap-3 empty:hidden">
+      {trialOf !== null && (
+        <>
+          <p className="text-2xl font-semibold">{words.trial(trialOf)}</p>
+          <Button look="now" size="wall" data-primary onClick={() => setAsks({ stepId: step.id, what: words.theTrial })}>
+            <Eye size={28} aria-hidden />
+            {words.trialOut}
+          </Button>
+        </>
+      )}
+      {isFirst && pieces > 1 && durationS !== null && (
+        <Button size="bench" onClick={() => tap({ type: 'trialBegun', stepId: step.id, pieces: 1, durationS })}>
+          <FlaskConical size={20} aria-hidden />
+          {words.oneFirst}
+        </Button>
+      )}
+      {before && !before.look && trialOf === null && (
+        <Button size="bench" onClick={() => setAsks({ stepId: before.step.id, what: loadName(before) })}>
+          <Eye size={20} aria-hidden />
+          {words.howWas(loadName(before))}
+        </Button>
+      )}
+      {trialOf === null && <AfterLook sheet={sheet} bench={bench} stepId={step.id} />}
+      {asks && <LookDialog stepId={asks.stepId} what={asks.what} tap={tap} onClose={() => setAsks(null)} />}
+    </div>
+  );
+} // prettier-ignore
