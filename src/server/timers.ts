@@ -3,7 +3,7 @@ import { listOvens, listTimers } from '@/db/queries/rings';
 import type { Context } from './context';
 
 /** A timer and the kitchen it runs in, by its address. */
-export interface KitchenTimer extends RunningTimer {
+interface KitchenTimer extends RunningTimer {
   readonly kitchen: string;
 }
 

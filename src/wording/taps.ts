@@ -18,6 +18,8 @@ export function wordTap(action: BakeAction): string {
       return `Step skipped (${action.stepId})`;
     case 'notYet':
       return `Not yet, again in ${formatClock(action.againS)}`;
+    case 'cleanedDown':
+      return 'Cleaned down';
     case 'trialBegun':
       return `${action.pieces} first, as a trial`;
     case 'looked':

@@ -87,6 +87,8 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     tempC: z.number().min(READING_C.min).max(READING_C.max),
     stepId: localIdSchema.nullable(),
   }),
+  /** In a kitchen that is shared with what must not get in, all was cleaned down before it began. */
+  z.strictObject({ type: z.literal('cleanedDown') }),
   /** Some pieces of a load go first, to see: its clock runs for them, then it is still to be done. */
   z.strictObject({
     type: z.literal('trialBegun'),

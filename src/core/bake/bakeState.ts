@@ -66,6 +66,8 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return afterMending(state, action, atMs);
     case 'lit':
       return { ...state, lit: [...state.lit, { ovenId: action.ovenId, setC: action.setC, atMs }] };
+    case 'cleanedDown':
+      return { ...state, cleanedAtMs: atMs };
     case 'trialBegun': {
       const timer = { startedAtMs: atMs, durationS: action.durationS, stoppedAtMs: null };
       const trials = new Map(state.trials).set(action.stepId, action.pieces);

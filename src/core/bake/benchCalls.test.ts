@@ -75,4 +75,7 @@ test('what is begun and what still is to be: an oven for later counts all that c
   const loaf = bake('loaf', { next: next('mix'), oven: { stepId: 'bake', ovenId: null, ovenName: '', setC: 220, plate: null, wait, leadS: 15 * 60 } });
   expect(told([loaf])).toContain('next loaf light bake 35');
   expect(told([loaf], NOW + 40 * MIN)).toContain('next loaf light bake 5');
+  // two for one oven: the first of them is told
+  const later = bake('later', { ...loaf, id: 'later', oven: { ...loaf.oven!, leadS: 5 * 60 } });
+  expect(told([later, loaf]).filter((each) => each.includes('light'))).toEqual(['next loaf light bake 35']);
 }); // prettier-ignore

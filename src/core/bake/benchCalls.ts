@@ -9,7 +9,7 @@ export interface CalledBake extends Pick<RunningCard, 'name' | 'next' | 'then' |
 type StepWords = Omit<Extract<RunningCard['next'], { kind: 'step' }>, 'kind'>;
 
 /** What a bake asks of whoever is there. */
-export type Asked =
+type Asked =
   | Extract<RunningCard['next'], { kind: 'weigh' | 'log' }>
   | ({ readonly kind: 'step' } & StepWords)
   /** Its clock runs, or has run out: then it is looked at. */
@@ -65,9 +65,15 @@ function callsOf({ id, name, next, then, oven, timers }: CalledBake, nowMs: numb
 
 /**
  * What all bakes under way ask for: what to do now, the most pressing first; what comes next, by its time; what is under way by itself, the
- * first to end first.
+ * first to end first. Of several that will ask for one oven only the first is told: for the others it is hot by then, or was lit for another.
  */
 export function benchCalls(bakes: readonly CalledBake[], nowMs: number): BenchCall[] {
+  const ovens = new Set<string>();
+  const isFirstOfOven = ({ asked, state }: BenchCall): boolean => {
+    if (asked.kind !== 'light' || state === 'now') return true;
+    const oven = asked.ovenId ?? asked.ovenName;
+    return !ovens.has(oven) && !!ovens.add(oven);
+  };
   return bakes
     .flatMap((bake) => callsOf(bake, nowMs))
     .sort(
@@ -75,5 +81,6 @@ export function benchCalls(bakes: readonly CalledBake[], nowMs: number): BenchCa
         ORDER[a.state] - ORDER[b.state] ||
         (a.state === 'now' ? pressure(a, nowMs) - pressure(b, nowMs) : 0) ||
         (a.atMs ?? Infinity) - (b.atMs ?? Infinity),
-    );
+    )
+    .filter(isFirstOfOven);
 }

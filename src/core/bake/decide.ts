@@ -80,6 +80,8 @@ export function decide(
     }
     case 'lit':
       return ok(action);
+    case 'cleanedDown':
+      return state.cleanedAtMs === null ? ok(action) : refuse('alreadyDone');
     case 'trialBegun':
       if (!step(action.stepId)) return refuse('unknownStep', 'stepId');
       if (isStepDone(state, action.stepId)) return refuse('alreadyDone', 'stepId');

@@ -1,4 +1,11 @@
-export { LOOK_COLOURS, READING_C, RISE_MARK_PERCENT, bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
+export {
+  LOOK_COLOURS,
+  READING_C,
+  RISE_MARK_PERCENT,
+  bakeActionSchema,
+  type BakeAction,
+  type BakeEvent,
+} from './bakeEvent';
 export {
   afterEvent,
   bakeState,
@@ -29,12 +36,13 @@ export { bakeCard, CARD_DERIVATION, type BakeCard } from './bakeCard';
 export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type CardOvens, type RunningCard } from './runningCard';
-export { benchCalls, type BenchCall, type CalledBake } from './benchCalls';
+export { benchCalls, type BenchCall } from './benchCalls';
 export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { ovenDue, turnMs, type OvenDue } from './ovenDue';
 export { alikeOpen, asSetAnew, isHeated, roundOf, type Round, type RoundCall } from './conductor';
-export { trialAnswer, type TrialAnswer } from './trialAnswer';
+export { stepCautions, type StepCaution } from './stepCautions';
+export { trialAnswer } from './trialAnswer';
 export { pieceWeights } from './pieceWeight';
 export { insteadOf, takeInstead, type Instead } from './insteadOf';
 export { runningTimers, type RunningTimer } from './runningTimers';

@@ -84,6 +84,8 @@ export interface BakeState {
   readonly dueAgain: ReadonlySet<string>;
   readonly mends: readonly Mended[];
   readonly readings: readonly Reading[];
+  /** When all was cleaned down for it; null: nobody said so. */
+  readonly cleanedAtMs: number | null;
   readonly looks: readonly Look[];
   /** Trials whose pieces are in, by the step of their load: how many. */
   readonly trials: ReadonlyMap<string, number>;
@@ -127,6 +129,7 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   dueAgain: new Set(),
   mends: [],
   readings: [],
+  cleanedAtMs: null,
   looks: [],
   trials: new Map(),
   anew: new Map(),

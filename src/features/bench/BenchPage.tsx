@@ -32,6 +32,8 @@ import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { STEP_WORD } from '@/wording/words';
+import type { Shared } from '@/core/day/shared';
+import { CleanDown } from './CleanDown';
 import { loadFelt } from './FeelButton';
 import { loadReading } from './Readings';
 import { loadRise } from './RiseMarks';
@@ -101,8 +103,16 @@ function useBenchKeys(onNote: () => void) {
   }, [shortcuts]);
 }
 
+interface BenchPageProps {
+  readonly bake: BakeRecord;
+  readonly nowMs: number;
+  readonly epoch: string;
+  /** What the kitchen is shared with; null: with nothing. */
+  readonly shared: Shared | null;
+}
+
 /** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
-export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {
+export function BenchPage({ bake, nowMs, epoch, shared }: BenchPageProps) {
   const router = useKitchenRouter();
   const bench = useBench(bake, { nowMs, epoch });
   useFetchedEarly(NEEDED_OFFLINE);
@@ -134,13 +144,18 @@ export function BenchPage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: num
         bake={bake}
         bench={bench}
         nowMs={nowMs}
-        except={view === 'steps' ? (chosen ?? (next.kind === 'step' ? next.stepId : null)) : null}
+        except={
+          view === 'steps'
+            ? (chosen ?? bake.sheet.steps.find(({ id }) => !isStepDone(state, id))?.id ?? null)
+            : null
+        }
         onGo={(stepId) => {
           setChosen(stepId);
           void setView('steps');
         }}
       />
       <OvenCall bake={bake} bench={bench} nowMs={nowMs} />
+      {shared && view === 'weigh' && <CleanDown shared={shared} bench={bench} />}
       <BenchTabs bake={bake} bench={bench} view={view} onView={(to) => void setView(to)} />
       {view !== 'weigh' && open.now.length > 0 && (
         <button

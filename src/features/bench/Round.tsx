@@ -1,7 +1,7 @@
 'use client';
 import { Check, Flame, RefreshCw } from 'lucide-react';
 import { useRef } from 'react';
-import { isRunning, timerLeftS, type Round, type RoundCall } from '@/core/bake';
+import { timerLeftS, type Round, type RoundCall } from '@/core/bake';
 import { timerS } from '@/core/method';
 import { formatClock, formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -18,6 +18,9 @@ function shortName({ call: { load, side, time } }: Pick<RoundCall, 'call'>): str
   const parts = [load && words.load(load.at, load.of), side && words.side(side.at), time && words.time(time.at)];
   return parts.filter(Boolean).join(', ');
 } // prettier-ignore
+/** Of the same load. */
+const passName = ({ call: { side, time } }: Pick<RoundCall, 'call'>): string =>
+  [time && words.time(time.at), side && words.side(side.at)].filter(Boolean).join(', ');
 export const loadName = ({ call: { load } }: Pick<RoundCall, 'call'>): string =>
   load ? words.load(load.at, load.of) : words.all;
 
@@ -57,10 +60,12 @@ export function RoundTarget({ round, bench: { tap }, now, steady, onGo }: RoundT
   };
   const isTurned = (here.call.side?.at ?? 1) > 1;
   const label = turns
-    ? words.turn(shortName(next), lasts(next))
+    ? (next.call.side?.at === here.call.side?.at ? words.again : words.turn)(passName(next), lasts(next))
     : isIn
       ? words.isOut(loadName(here))
-      : (isTurned ? words.turn : words.goesIn)(shortName(here), lasts(here));
+      : isTurned
+        ? words.turn(passName(here), lasts(here))
+        : words.goesIn((here.call.time?.at ?? 1) > 1 ? shortName(here) : loadName(here), lasts(here));
   const hotInS = isIn || round.hotAgainMs === null ? null : (round.hotAgainMs - now) / 1000;
   return (
     <>
@@ -75,7 +80,7 @@ export function RoundTarget({ round, bench: { tap }, now, steady, onGo }: RoundT
         size="wall"
         data-primary
         disabled={!steady}
-        className={cx('min-h-28 text-3xl', !steady && 'disabled:opacity-100')}
+        className={cx('min-h-28 text-3xl low:min-h-16', !steady && 'disabled:opacity-100')}
         onClick={press}
       >
         {turns ? <RefreshCw size={30} aria-hidden /> : isIn ? <Check size={32} aria-hidden strokeWidth={3} /> : <Flame size={30} aria-hidden />}
@@ -86,37 +91,54 @@ export function RoundTarget({ round, bench: { tap }, now, steady, onGo }: RoundT
   );
 } // prettier-ignore
 
-/** So many are shown before and after the one that is on. */
-const SHOWN = { before: 4, after: 12 } as const;
+/** So many loads are shown before and after the one that is on. */
+const SHOWN = { before: 2, after: 8 } as const;
 
-/** All calls of a round: what is out and what it was like, what is in, what is to come. */
+/** The calls of a round by their loads. */
+function byLoad(calls: readonly RoundCall[]): readonly (readonly RoundCall[])[] {
+  const loads = new Map<number, RoundCall[]>();
+  for (const call of calls) {
+    const at = call.call.load?.at ?? 0;
+    loads.set(at, [...(loads.get(at) ?? []), call]);
+  }
+  return [...loads.values()];
+}
+
+/** All loads of a round: what is out and what it was like, what is in, what is to come; a mark for each of its sides. */
 export function RoundBoard({ round, now, onGo }: { round: Round; now: number; onGo: (stepId: string) => void }) {
   const units = useUnits();
-  const from = Math.max(0, round.at - SHOWN.before);
-  const shown = round.calls.slice(from, round.at + SHOWN.after);
+  const loads = byLoad(round.calls);
+  const on = loads.findIndex((calls) => calls.includes(round.calls[round.at]!));
   return (
-    <ol aria-label={words.rounds} className="mt-4 flex flex-wrap gap-1.5" data-testid="round">
-      {shown.map((call) => {
-        const { step, state, timer, look } = call;
-        const isHere = call === round.calls[round.at];
-        const leftS = isRunning(timer) ? timerLeftS(timer, now) : null;
+    <ol aria-label={words.rounds} className="mt-5 flex flex-wrap gap-1.5" data-testid="round">
+      {loads.slice(Math.max(0, on - SHOWN.before), on + SHOWN.after).map((calls) => {
+        const first = calls.find(({ state }) => state !== 'done') ?? calls[0]!;
+        const isOut = calls.every(({ state }) => state === 'done' || state === 'skipped');
+        const timer = calls.find(({ state }) => state === 'running')?.timer ?? null;
+        const leftS = timer && timerLeftS(timer, now);
+        const look = calls.findLast((each) => each.look)?.look ?? null;
         const was = look && words.lookedAt(look.coreC === null ? null : units.temperature(look.coreC), look.colour && words.colours[look.colour].toLowerCase());
         return (
-          <li key={step.id}>
+          <li key={first.step.id}>
             <button
               type="button"
-              onClick={() => onGo(step.id)}
-              aria-current={isHere ? 'step' : undefined}
+              onClick={() => onGo(first.step.id)}
+              aria-current={loads.indexOf(calls) === on ? 'step' : undefined}
               className={cx(
-                'min-h-12 rounded-lg border px-3 text-left text-sm leading-tight',
-                isHere ? 'border-2 border-ink font-semibold' : 'border-edge',
-                state === 'done' && 'bg-well text-soft',
+                'min-h-14 rounded-lg border px-3 text-left leading-tight',
+                loads.indexOf(calls) === on ? 'border-2 border-ink font-semibold' : 'border-edge',
+                isOut && 'bg-well text-soft',
                 leftS !== null && (leftS <= 0 ? 'bg-alarm text-surface' : 'bg-now text-now-ink'),
               )}
             >
-              {state === 'done' && <Check size={14} aria-hidden className="mr-1 inline" />}
-              {shortName(call)}
-              {(leftS !== null || was) && <span className="block tabular-nums">{leftS !== null ? `${leftS < 0 ? '+' : ''}${formatClock(leftS)}` : was}</span>}
+              {first.call.load ? words.loadShort(first.call.load.at) : words.all}
+              <span className="flex items-center gap-1 text-sm tabular-nums">
+                {calls.map(({ step, state }) => (
+                  <span key={step.id} aria-label={words.states[state]} role="img">{MARKS[state]}</span>
+                ))}
+                {leftS !== null && <span>{leftS < 0 ? '+' : ''}{formatClock(leftS)}</span>}
+                {was && <span>{was}</span>}
+              </span>
             </button>
           </li>
         );
@@ -124,3 +146,6 @@ export function RoundBoard({ round, now, onGo }: { round: Round; now: number; on
     </ol>
   );
 } // prettier-ignore
+
+/** For each side of a load. */
+const MARKS = { done: '●', running: '◐', open: '○', skipped: '–' } as const;

@@ -53,7 +53,7 @@ export function StepButtons({
   const isRound = round !== null && !done && !isTrial;
   const startFirst = !isRound && !done && planned !== null && timer === null;
   return (
-    <div className="mt-6 grid gap-3">
+    <div className="mt-6 grid gap-3 low:mt-2">
       {isRound && <RoundTarget round={round} bench={bench} now={now} steady={steady} onGo={onGo} />}
       {startFirst && (
         <Button

@@ -1,5 +1,5 @@
 'use client';
-import { Check, Hand, Minus } from 'lucide-react';
+import { Check, Hand, Minus, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import {
   asSetAnew,
@@ -8,6 +8,7 @@ import {
   isStepDone,
   pieceWeights,
   roundOf,
+  stepCautions,
   timerLeftS,
   type BakeRecord,
   type Timer,
@@ -18,7 +19,9 @@ import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
 import { cx } from '@/ui/cx';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { wordCall } from '@/wording/calls';
+import { STEP_CAUTION_WORD } from '@/wording/stepCautions';
 import { STEP_WORD } from '@/wording/words';
+import { useBook } from '../book/BookProvider';
 import { RoundBoard } from './Round';
 import { StepButtons } from './StepButtons';
 import { Trial } from './Trial';
@@ -198,9 +201,9 @@ function OneStep({
   return (
     <section
       aria-label={words.stepNow}
-      className={cx('docket flex flex-col rounded-b-xl p-5 sm:p-7', over && 'border-alarm')}
+      className={cx('docket flex flex-col rounded-b-xl p-5 sm:p-7 low:p-3', over && 'border-alarm')}
     >
-      <p className="flex items-center gap-3 text-lg text-soft">
+      <p className="flex items-center gap-3 text-lg text-soft low:hidden">
         {words.stepOf(number, of)}
         {step.handsOn && (
           <span className="flex items-center gap-1.5">
@@ -212,14 +215,16 @@ function OneStep({
           <strong className={skipped ? '' : 'text-good'}>{skipped ? words.skipped : words.stepDone}</strong>
         )}
       </p>
-      <h2 className="text-5xl leading-none sm:text-6xl">{STEP_WORD[step.kind]}</h2>
+      <h2 className="text-5xl leading-none sm:text-6xl low:text-2xl">{STEP_WORD[step.kind]}</h2>
       {call && (
-        <p className="mt-2 text-2xl leading-snug font-semibold sm:text-3xl" data-testid="call">
+        <p
+          className="mt-2 text-2xl leading-snug font-semibold sm:text-3xl low:mt-0 low:text-lg"
+          data-testid="call"
+        >
           {wordCall(call)}
         </p>
       )}
       {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
-      {round && <RoundBoard round={round} now={now} onGo={onGo} />}
 
       <PieceFigures pieces={pieces} />
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
@@ -230,6 +235,7 @@ function OneStep({
         </p>
       )}
       {step.note && <p className="mt-3 border-l-4 border-now pl-3 text-xl">{step.note}</p>}
+      {!done && <StepCautions sheet={sheet} stepId={step.id} />}
 
       <StepButtons
         step={step}
@@ -242,8 +248,9 @@ function OneStep({
         onGo={onGo}
         onDone={() => onGo(null)}
       />
+      {round && <RoundBoard round={round} now={now} onGo={onGo} />}
       {!done && <Trial sheet={sheet} step={step} round={round} bench={bench} />}
-      {next && !done && (
+      {next && !done && !round?.next && (
         <p className="mt-5 border-t border-rule pt-3 text-xl text-soft">
           {words.then}
           <strong className="text-ink">{STEP_WORD[next.kind]}</strong>
@@ -277,6 +284,17 @@ function PieceFigures({ pieces }: Pick<OneStepProps, 'pieces'>) {
   );
 }
 
+/** What can hurt somebody here: told once, where it is. */
+function StepCautions({ sheet, stepId }: { sheet: BakeRecord['sheet']; stepId: string }) {
+  const book = useBook();
+  return stepCautions(sheet, stepId, book).map((caution) => (
+    <p key={caution} className="mt-3 flex gap-2 text-lg leading-snug" data-testid="step-caution">
+      <TriangleAlert size={22} aria-hidden className="mt-0.5 shrink-0 text-alarm" />
+      {STEP_CAUTION_WORD[caution]}
+    </p>
+  ));
+}
+
 interface StepFiguresProps {
   step: MethodStep;
   /** The timer of a step that is not done. */
@@ -289,7 +307,7 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
   const units = useUnits();
   if (timer === null || leftS === null)
     return (
-      <p className="mt-5 flex flex-wrap items-baseline gap-x-6 gap-y-2">
+      <p className="mt-5 flex flex-wrap items-baseline gap-x-6 gap-y-2 low:mt-1">
         {step.minS !== null && (
           <span className="figure text-6xl sm:text-7xl">{formatDurationRange(step.minS, step.maxS)}</span>
         )}
@@ -303,10 +321,10 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
   const ahead = over ? words.timeIsUpLookAt : words.of(formatDuration(timer.durationS));
   return (
     <>
-      <div className="mt-5" role="timer" aria-label={over ? words.timeIsUp : words.timeLeft}>
+      <div className="mt-5 low:mt-1" role="timer" aria-label={over ? words.timeIsUp : words.timeLeft}>
         <span
           data-testid="clock"
-          className={cx('figure block text-[clamp(5.5rem,24vw,11rem)]', over && 'text-alarm')}
+          className={cx('figure block text-[clamp(5.5rem,24vw,11rem)] low:text-6xl', over && 'text-alarm')}
         >
           {over ? '+' : ''}
           {formatClock(leftS)}

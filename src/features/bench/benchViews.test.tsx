@@ -4,7 +4,9 @@ import { useMemo, useState } from 'react';
 import { afterEvent, bakeState, decide, type BakeAction, type BakeState } from '@/core/bake';
 import { libraryBook } from '@/core/ingredients';
 import { show, START_MS, testBake, testBench } from '../testKitchen';
+import { NOT_SHARED, type Shared } from '@/core/day/shared';
 import { AdditionDialog } from './AdditionDialog';
+import { CleanDown } from './CleanDown';
 import { StepView } from './StepView';
 import { WeighView } from './WeighView';
 
@@ -193,6 +195,29 @@ describe('weighing', () => {
     expect(screen.getByTestId('target')).toHaveTextContent('10.6oz');
     await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
     expect(taps).toEqual([weigh('white-rice-flour', 300)]);
+  });
+});
+
+describe('a kitchen that is shared', () => {
+  const shared = { ...NOT_SHARED, apart: ['egg' as const], own: ['sieves' as const] };
+  const card = (of: Shared, ...actions: BakeAction[]) => {
+    const { bench, taps } = testBench(testBake(actions));
+    show(<CleanDown shared={of} bench={bench} />);
+    return taps;
+  };
+
+  test('is cleaned down before the first flour, and that is kept with the bake', async () => {
+    const taps = card(shared);
+    expect(screen.getByTestId('clean-down')).toHaveTextContent('then only your own sieves');
+    await userEvent.click(screen.getByRole('button', { name: 'All of it is clean' }));
+    expect(taps).toEqual([{ type: 'cleanedDown' }]);
+  });
+
+  test('not where it is shared with nothing, where it was done, or when flour is in already', () => {
+    card(NOT_SHARED);
+    card(shared, { type: 'cleanedDown' });
+    card(shared, weigh('white-rice-flour', 300));
+    expect(screen.queryByTestId('clean-down')).toBeNull();
   });
 });
 

@@ -139,11 +139,12 @@ function CallLine({ call, now }: { call: BenchCall; now: number }) {
   const { asked, state, atMs, mayUntilMs, bakeName } = call;
   const Icon = ICONS[asked.kind];
   const leftS = atMs === null ? null : (atMs - now) / 1000;
+  const isLate = state === 'now' && atMs !== null;
   const when = { now: leftS === null ? words.now : `+${formatClock(leftS)}`, next: atMs === null ? '' : time.clock(atMs), waits: formatClock(leftS ?? 0) }[state];
   return (
     <li className="border-t border-rule last:border-b">
       <KitchenLink href={hrefOf(call)} className="flex min-h-14 items-center gap-3 px-2 py-1.5 hover:bg-well">
-        <Icon size={20} aria-hidden className={cx('shrink-0', state === 'now' ? 'text-alarm' : 'text-soft')} />
+        <Icon size={20} aria-hidden className={cx('shrink-0', isLate ? 'text-alarm' : 'text-soft')} />
         <span className="min-w-0 flex-1">
           <WhatIsAsked call={call} />
           <span className="block text-sm text-soft">
@@ -151,7 +152,7 @@ function CallLine({ call, now }: { call: BenchCall; now: number }) {
             {mayUntilMs !== null && `, ${mayUntilMs < now ? words.late : words.mayWait(time.clock(mayUntilMs))}`}
           </span>
         </span>
-        <span className={cx('figure shrink-0 text-3xl', state === 'now' && 'text-alarm')}>{when}</span>
+        <span className={cx('figure shrink-0 text-3xl', isLate && 'text-alarm')}>{when}</span>
       </KitchenLink>
     </li>
   );

@@ -33,6 +33,7 @@ type Entry =
       readonly durationS: number;
       readonly tempC: number | null;
     }
+  | { readonly kind: 'cleaned'; readonly atMs: number }
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string }
   | { readonly kind: 'reopened'; readonly atMs: number; readonly endedAtMs: number };
 
@@ -67,6 +68,7 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
     const all = [...state.anew.values()].filter((each) => each.atMs === atMs);
     return { kind: 'anew', count: all.length, ...all[0]! };
   });
+  const cleaned: Entry[] = state.cleanedAtMs === null ? [] : [{ kind: 'cleaned', atMs: state.cleanedAtMs }];
   const skipped = bake.sheet.steps.flatMap((step): Entry[] => {
     const atMs = state.steps.get(step.id)?.skippedAtMs ?? null;
     return atMs === null ? [] : [{ kind: 'skipped', atMs, step }];
@@ -91,6 +93,7 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
     ...readings,
     ...looks,
     ...anew,
+    ...cleaned,
     ...mends,
     ...notes,
     ...endings,
@@ -132,6 +135,8 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                       entry.tempC === null ? null : units.temperature(entry.tempC),
                     )}
                   </p>
+                ) : entry.kind === 'cleaned' ? (
+                  <p>{words.cleaned}</p>
                 ) : entry.kind === 'skipped' ? (
                   <p>
                     <strong>{STEP_WORD[entry.step.kind]}</strong> {words.wasSkipped}

@@ -14,6 +14,7 @@ export const words = {
     moreOfAll: (what: string) => `Too much ${what.toLowerCase()}: more of everything`,
     lessOfAll: (what: string) => `Too little ${what.toLowerCase()}: less of everything`,
   },
+  cleaned: 'All was cleaned down',
   itFelt: 'It felt ',
   at: (what: string) => `${what} at `,
   openedAgainItHadBeen: (time: string) => `Opened again (it had been ended at ${time})`,

@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
 import { kitchenPlace } from '@/features/kitchen/place';
+import { loadLife } from '@/server/day';
 import { Book } from '../../../Book';
 import { bakeTitle, loadBakeOnce } from '../../../bakeTitle';
 import { documentPage, type IdParams } from '../../../documentPage';
@@ -12,13 +13,19 @@ import { words } from '@/wording/screens/pages';
 export const generateMetadata = (props: IdParams): Promise<Metadata> => bakeTitle(props, words.bench);
 
 export default function Page(props: IdParams) {
-  return documentPage(props, loadBakeOnce, (bake, context) => {
+  return documentPage(props, loadBakeOnce, async (bake, context) => {
     if (stateOf(bake).endedAtMs !== null)
       redirect(kitchenPlace(context.kitchen.address).page(`/logbook/${bake.id}`));
+    const { shared } = (await loadLife(context)).value;
     return (
       <Book context={context} holds={bake}>
         <NuqsAdapter>
-          <BenchPage bake={bake} nowMs={context.now().getTime()} epoch={context.kitchen.epoch} />
+          <BenchPage
+            bake={bake}
+            nowMs={context.now().getTime()}
+            epoch={context.kitchen.epoch}
+            shared={shared ?? null}
+          />
         </NuqsAdapter>
       </Book>
     );
