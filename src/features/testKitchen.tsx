@@ -37,6 +37,8 @@ export function testBench(bake: BakeRecord): { bench: Bench; taps: BakeAction[] 
   const bench: Bench = {
     state,
     outbox: { waiting: [], events: bake.events, offsetMs: 0, reachable: true, refused: null },
+    last: null,
+    undo: () => undefined,
     tap: (action) => {
       const allowed = decide(bake.sheet, state, action, libraryBook);
       if (!allowed.ok) return allowed.problem;

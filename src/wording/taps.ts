@@ -18,6 +18,10 @@ export function wordTap(action: BakeAction): string {
       return `Step skipped (${action.stepId})`;
     case 'notYet':
       return `Not yet, again in ${formatClock(action.againS)}`;
+    case 'timerCleared':
+      return 'Timer taken back';
+    case 'unlit':
+      return 'Oven not on after all';
     case 'cleanedDown':
       return 'Cleaned down';
     case 'trialBegun':

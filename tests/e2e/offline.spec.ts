@@ -48,7 +48,8 @@ test('without a network the bench opens again with all that was known and done, 
   await expect.poll(async () => (await logOf(page, own)).length).toBe(1);
   await tap(page, own, { type: 'timerStarted', stepId: await stepOf(page, own, 'proof'), durationS: 2 });
   // the device knows of it
-  await expect.poll(() => page.evaluate(() => localStorage.getItem('crumb-timers'))).toContain(own.bake);
+  const known = () => page.evaluate(() => JSON.parse(localStorage.getItem('crumb-timers') ?? '{}') as { timers?: { bakeId: string }[] });
+  await expect.poll(async () => (await known()).timers?.map(({ bakeId }) => bakeId)).toContain(own.bake);
   await context.setOffline(true);
   await note(page, 'Without a network');
   // the page lies here as it was before either of them

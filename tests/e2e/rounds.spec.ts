@@ -86,3 +86,31 @@ test('boiled rings by loads and sides, one press each; a trial sets the bake ane
       'setAnew',
     ]);
 });
+
+test('the last press can be taken back until the next: a weighing, and a turn with both that it did', async ({ page }) => {
+  const own = await ringsOfOwn(page);
+  await page.goto(`${own.at}/bench/${own.bake}?at=weigh`);
+  await awake(page);
+  const target = page.getByTestId('target');
+  const first = await target.innerText();
+  await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
+  await expect(target).not.toHaveText(first);
+  const bar = page.getByTestId('undo-bar');
+  await expect(bar).toContainText(' in');
+  await check(page);
+  await bar.getByRole('button', { name: 'Take it back' }).click();
+  await expect(target).toHaveText(first);
+  await expect(bar).toHaveCount(0);
+  await tap(page, own, { type: 'stepDone', stepId: 'mix' });
+  await page.goto(`${own.at}/bench/${own.bake}?at=steps`);
+  await awake(page);
+  await page.getByRole('button', { name: 'Load 1 of 3 in: 30 s' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.waitForTimeout(720);
+  await page.getByRole('button', { name: 'Turn: side 2, 30 s' }).click();
+  await expect(page.getByRole('button', { name: 'Load 1 of 3 out' })).toBeVisible();
+  await bar.getByRole('button', { name: 'Take it back' }).click();
+  await expect
+    .poll(async () => (await logOf(page, own)).filter((each) => each.includes('boil')))
+    .toEqual(['timerStarted boil-1-1', 'stepDone boil-1-1', 'timerStarted boil-1-2', 'timerCleared boil-1-2', 'stepReopened boil-1-1', 'timerStarted boil-1-1']);
+}); // prettier-ignore

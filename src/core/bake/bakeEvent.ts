@@ -80,6 +80,8 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     ovenId: localIdSchema.nullable(),
     setC: z.number().min(READING_C.min).max(READING_C.max),
   }),
+  /** The last oven that was said to be on is not. */
+  z.strictObject({ type: z.literal('unlit') }),
   /** What a thermometer said; of the room or an oven it belongs to no step. */
   z.strictObject({
     type: z.literal('reading'),
@@ -117,6 +119,8 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     deltaS: z.number().int().min(-STEP_LIMITS.durationS.max).max(STEP_LIMITS.durationS.max),
   }),
   z.strictObject({ type: z.literal('timerStopped'), stepId: localIdSchema }),
+  /** The clock, or the trial, was begun by mistake: as if it had not been. */
+  z.strictObject({ type: z.literal('timerCleared'), stepId: localIdSchema }),
   /**
    * How far it had risen, %: a straight jar of the dough against the end of mixing, or the dough itself against when this step
    * began.

@@ -66,6 +66,12 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return afterMending(state, action, atMs);
     case 'lit':
       return { ...state, lit: [...state.lit, { ovenId: action.ovenId, setC: action.setC, atMs }] };
+    case 'timerCleared': {
+      const trials = new Map([...state.trials].filter(([id]) => id !== action.stepId));
+      return { ...withStep(state, action.stepId, (step) => ({ ...step, timer: null })), trials };
+    }
+    case 'unlit':
+      return { ...state, lit: state.lit.slice(0, -1) };
     case 'cleanedDown':
       return { ...state, cleanedAtMs: atMs };
     case 'trialBegun': {

@@ -31,7 +31,9 @@ export interface BenchCall {
 /** Of two that could be done now the one that can wait less comes first: what is past all waiting, what has run out, an oven, hands, the log. */
 function pressure({ asked, mayUntilMs }: BenchCall, nowMs: number): number {
   if (mayUntilMs !== null && mayUntilMs < nowMs) return 0;
-  return { clock: 1, light: 2, step: 3, weigh: 3, log: 4 }[asked.kind];
+  // a bake that is begun goes on before another is
+  if (asked.kind === 'weigh' && asked.done === 0) return 4;
+  return { clock: 1, light: 2, step: 3, weigh: 3, log: 5 }[asked.kind];
 }
 
 const ORDER = { now: 0, next: 1, waits: 2 } as const;

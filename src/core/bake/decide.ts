@@ -80,6 +80,10 @@ export function decide(
     }
     case 'lit':
       return ok(action);
+    case 'timerCleared':
+      return state.steps.get(action.stepId)?.timer ? ok(action) : refuse('noTimer', 'stepId');
+    case 'unlit':
+      return state.lit.length > 0 ? ok(action) : refuse('notDoneYet');
     case 'cleanedDown':
       return state.cleanedAtMs === null ? ok(action) : refuse('alreadyDone');
     case 'trialBegun':

@@ -42,6 +42,7 @@ export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from '.
 export { ovenDue, turnMs, type OvenDue } from './ovenDue';
 export { alikeOpen, asSetAnew, isHeated, roundOf, type Round, type RoundCall } from './conductor';
 export { stepCautions, type StepCaution } from './stepCautions';
+export { undoOf } from './undo';
 export { trialAnswer } from './trialAnswer';
 export { pieceWeights } from './pieceWeight';
 export { insteadOf, takeInstead, type Instead } from './insteadOf';

@@ -39,6 +39,7 @@ import { loadReading } from './Readings';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { loadLook } from './Trial';
+import { UndoBar } from './UndoBar';
 import { useBench, type Bench } from './useBench';
 import { useNow } from '../clock/useNow';
 import { loadOutOfIt, WeighView } from './WeighView';
@@ -182,6 +183,7 @@ export function BenchPage({ bake, nowMs, epoch, shared }: BenchPageProps) {
           />
         )}
       </div>
+      <UndoBar sheet={bake.sheet} bench={bench} />
       {dialog === 'bell' && <BellDialog onClose={() => setDialog(null)} />}
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'addition' && <AdditionDialog onClose={() => setDialog(null)} tap={tap} />}

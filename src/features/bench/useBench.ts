@@ -5,6 +5,7 @@ import {
   bakeState,
   decide,
   runningTimers,
+  undoOf,
   type BakeAction,
   type BakeRecord,
   type BakeState,
@@ -55,7 +56,20 @@ export interface Bench {
   readonly outbox: OutboxState;
   /** Does a thing; the reason when it can't be done now. */
   readonly tap: (action: BakeAction) => Problem | null;
+  /** What was done here last and can be taken back; null: nothing, or it can't. */
+  readonly last: BakeAction | null;
+  readonly undo: () => void;
 }
+
+/** What was done here, and the bake as it was before. */
+interface Deed {
+  readonly before: BakeState;
+  readonly action: BakeAction;
+  readonly atMs: number;
+}
+
+/** One press may do two things: turned, and the next clock runs. */
+const ONE_PRESS_MS = 60;
 
 /** A running bake: the server's log with this device's unsent taps laid over it, so a press shows at once. */
 export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }): Bench {
@@ -93,14 +107,30 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
   }, [bake, box.offsetMs, kitchen, state]);
   useEffect(() => () => timerBoard.fromBench(bake.id, null, 0), [bake.id]);
 
+  const [deeds, setDeeds] = useState<readonly Deed[]>([]);
   const tap = useCallback(
     (action: BakeAction) => {
       const allowed = decide(bake.sheet, state, action, book);
       if (!allowed.ok) return allowed.problem;
       outbox.tap(action);
+      const deed: Deed = { before: state, action, atMs: Date.now() };
+      setDeeds((was) => (deed.atMs - (was[0]?.atMs ?? 0) < ONE_PRESS_MS ? [...was, deed] : [deed]));
       return null;
     },
     [bake.sheet, book, outbox, state],
   );
-  return { state, outbox: box, tap };
+  const undo = useCallback(() => {
+    setDeeds([]);
+    const nowMs = Date.now() + box.offsetMs;
+    const back = [...deeds].reverse().flatMap(({ before, action }) => undoOf(before, action, nowMs));
+    // one after the other, each on what the one before leaves
+    back.reduce((so, action) => {
+      if (!decide(bake.sheet, so, action, book).ok) return so;
+      outbox.tap(action);
+      return afterEvent(so, { seq: so.lastSeq + 1, atMs: nowMs, action });
+    }, state);
+  }, [bake.sheet, book, box.offsetMs, deeds, outbox, state]);
+  const [first] = deeds;
+  const last = first && undoOf(first.before, first.action, first.atMs).length > 0 ? first.action : null;
+  return { state, outbox: box, tap, last, undo };
 }

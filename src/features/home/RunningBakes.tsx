@@ -10,6 +10,7 @@ import { wordCall } from '@/wording/calls';
 import { words as callWords } from '@/wording/screens/day/calls';
 import { words } from '@/wording/screens/home/RunningBakes';
 import { STEP_WORD } from '@/wording/words';
+import { ask } from '../asking/ask';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { KitchenLink, useKitchen } from '../kitchen/KitchenProvider';
 import { useNews } from '../news/useNews';
@@ -31,7 +32,11 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
   const { page } = useKitchen();
   const router = useRouter();
   useBenchesKept(bakes.map(({ id }) => page(`/bench/${id}`)));
-  useNews(({ of }) => of === 'bake', () => router.refresh(), ASK_MS, { atOnce: false });
+  const refresh = async () => {
+    // without an answer the router would load the whole page again, and again
+    if ((await ask('/api/health')).kind === 'ok') router.refresh();
+  };
+  useNews(({ of }) => of === 'bake', () => void refresh(), ASK_MS, { atOnce: false });
   const [offsetMs] = useState(() => clockOffsetMs(nowMs));
   const now = useNow(offsetMs, nowMs);
   const calls = benchCalls(bakes, now);

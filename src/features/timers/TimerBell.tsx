@@ -143,7 +143,11 @@ export function TimerBell() {
   if (due.length === 0 && !isSilent) return null;
   // there no bar of stations stands beneath
   const atBench = /\/bench\/./.test(path);
+  // what is at hand must not be buried under what calls: the first says it, the others are counted
+  const listed = shown.slice(0, atBench ? 1 : 2);
   return (
+    <>
+    {shown.length > 0 && <div aria-hidden className="no-print h-56" />}
     <div className={cx('no-print fixed inset-x-2 z-40 mx-auto grid max-w-xl gap-2 wide:bottom-4', atBench ? 'bottom-2' : 'bottom-16')}>
       {isSilent && <p role="status" className="justify-self-center rounded-lg border border-edge bg-surface px-3 py-2 text-sm shadow-lg">{words.silent}</p>}
       {here.length > 0 && (
@@ -155,7 +159,7 @@ export function TimerBell() {
       {shown.length > 0 && (
         <div role="alert">
           <ul className="grid gap-2">
-          {shown.map(({ key, timer, missedMs }) => (
+          {listed.map(({ key, timer, missedMs }) => (
             <li key={key} className={cx('flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-surface px-4 py-3 shadow-lg', 'flashes')}>
               <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
               <span className="min-w-48 flex-1">
@@ -168,8 +172,10 @@ export function TimerBell() {
             </li>
           ))}
           </ul>
+          {shown.length > listed.length && <p className="mt-1 rounded-lg bg-surface px-4 py-1 text-sm font-semibold text-alarm shadow-lg">{words.more(shown.length - listed.length)}</p>}
         </div>
       )}
     </div>
+    </>
   );
 } // prettier-ignore
