@@ -22,6 +22,7 @@ import { DEMO, DEMO_API, inDemo } from './demoKitchen';
 import { Findings } from './findings';
 import { freshDatabase } from './freshDatabase';
 import { serveBuilt } from './processes';
+import { openQuiet } from './quietPage';
 
 const found = new Findings(['what', 'found', 'aim']);
 const ROUNDS = 5;
@@ -131,7 +132,7 @@ async function typeDigits(page: Page): Promise<Keys> {
 }
 
 async function keystrokes(page: Page, url: string): Promise<Keys> {
-  await page.goto(url, { waitUntil: 'networkidle' });
+  await openQuiet(page, url);
   await watchKeys(page, '[data-testid="hydration-all"]');
   await page.getByRole('textbox', { name: 'Water, weight', exact: true }).first().focus();
   return typeDigits(page);

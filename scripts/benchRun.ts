@@ -10,6 +10,7 @@ import { forecastRun, runOf } from '@/core/run';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { coreRatios, DAY, LOAF, RATIOS_BEFORE } from './benchRatio';
 import type { Findings } from './findings';
+import { openQuiet } from './quietPage';
 
 type Timed = (runs: number, work: () => unknown) => string;
 
@@ -44,7 +45,7 @@ export function benchCore(formula: Formula, timed: Timed, found: Findings): void
 
 /** Frames while a bake's end is dragged to and fro. */
 export async function benchDrag(page: Page, url: string, found: Findings): Promise<void> {
-  await page.goto(url, { waitUntil: 'networkidle' });
+  await openQuiet(page, url);
   await page.getByTestId('run-set').waitFor();
   const handle = page.getByRole('slider', { name: /^How long: Bake/ }).first();
   await handle.scrollIntoViewIfNeeded();

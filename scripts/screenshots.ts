@@ -5,6 +5,7 @@ import type { BakeAction } from '@/core/bake';
 import { DEMO_API, inDemo } from './demoKitchen';
 import { freshDatabase } from './freshDatabase';
 import { serveBuilt } from './processes';
+import { openQuiet } from './quietPage';
 
 interface Shot {
   readonly name: string;
@@ -85,6 +86,35 @@ async function bakeUnderWay(
   const weighing = await start();
   await tap(weighing, weigh.slice(0, 4));
   return { weighing, proofing };
+}
+
+/** Rings half through their kettle: the first load is out, the second in. */
+async function ringsUnderWay(home: string, formulaId: string): Promise<string> {
+  const { revision, formula } = (await (await fetch(`${home}${DEMO_API}/formulas/${formulaId}`)).json()) as {
+    revision: number;
+    formula: {
+      stages: { lines: { id: string; massG: number }[] }[];
+      steps: { id: string; kind: string }[];
+    };
+  };
+  const batch = { mode: 'factor', factor: 1, pieceMassG: 108, bowlLossPercent: 1 };
+  const bake = { requestId: crypto.randomUUID(), formulaId, revision, batch };
+  const { id } = await post<{ id: string }>(`${home}${DEMO_API}/bakes`, bake);
+  const boil = formula.steps.findIndex(({ kind }) => kind === 'boil');
+  const of = (load: number, side: number) => `${formula.steps[boil]?.id ?? ''}-${load}-${side}`;
+  const clock = (stepId: string): BakeAction => ({ type: 'timerStarted', stepId, durationS: 45 });
+  const actions: BakeAction[] = [
+    ...formula.stages
+      .flatMap(({ lines }) => lines)
+      .map(({ id: lineId, massG }): BakeAction => ({ type: 'weighed', lineId, massG })),
+    ...formula.steps.slice(0, boil).map(({ id: stepId }): BakeAction => ({ type: 'stepDone', stepId })),
+    ...[of(1, 1), of(1, 2)].flatMap((stepId): BakeAction[] => [clock(stepId), { type: 'stepDone', stepId }]),
+    clock(of(2, 1)),
+  ];
+  await post(`${home}${DEMO_API}/bakes/${id}/taps`, {
+    taps: actions.map((action) => ({ eventId: crypto.randomUUID(), agoMs: 0, action })),
+  });
+  return id;
 }
 
 /** A day of three breads, wanted eight hours from now; the page lays it out. */
@@ -188,7 +218,7 @@ async function take(browser: Browser, home: string, shot: Shot): Promise<void> {
   });
   await context.addCookies([{ name: 'crumb-view', value: `${shot.light ?? 'day'}.g.C`, url: home }]);
   const page = await context.newPage();
-  await page.goto(shot.door ? shot.path : inDemo(shot.path), { waitUntil: 'networkidle' });
+  await openQuiet(page, shot.door ? shot.path : inDemo(shot.path));
   if (shot.type) {
     await page.locator('main textarea').fill(shot.type);
     await page.getByTestId('understood').waitFor();
@@ -237,6 +267,7 @@ try {
   const formula = await idOf(server.url, '/formulas', 'Millet and linseed tin loaf');
   const rolls = await idOf(server.url, '/formulas', 'Pumpkin-seed supper rolls');
   const tray = await idOf(server.url, '/formulas', 'Blue-jar tray bread');
+  const rings = await idOf(server.url, '/formulas', 'Boiled rings, soda and honey');
   const logged = await idOf(server.url, '/logbook', 'Poppy rings');
   const { weighing, proofing } = await bakeUnderWay(server.url, formula);
   await dayOf(server.url, [rolls, tray, formula]);
@@ -262,7 +293,12 @@ try {
     { name: 'batch', path: `/formulas/${rolls}/batch?pieces=8&each=85`, ...table },
     { name: 'bench-weigh-phone', path: `/bench/${weighing}`, ...phone },
     { name: 'bench-step-tablet', path: `/bench/${proofing}`, ...tablet },
-    { name: 'bench-step-dim', path: `/bench/${proofing}`, ...phone, light: 'dim' },
+    {
+      name: 'bench-round-dim',
+      path: `/bench/${await ringsUnderWay(server.url, rings)}?at=steps`,
+      ...phone,
+      light: 'dim',
+    },
     { name: 'logbook', path: '/logbook', ...table },
     { name: 'bake', path: `/logbook/${logged}`, ...table, until: 'slice' },
   ];

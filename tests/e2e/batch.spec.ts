@@ -62,6 +62,8 @@ test('prints the formula and nothing around it', async ({ page }) => {
   await page.emulateMedia({ media: 'screen' });
   await expect(method).toBeHidden();
   // the formula's own page too, from whichever of its places; no button is on it
+  // the news, which come for ever, are turned off: until nothing more comes it is not drawn
+  await page.route('**/api/news', (route) => route.abort());
   await page.goto(`/formulas/${id}/method`);
   const paper = page.getByTestId('formula-paper');
   // drawn for the printer alone, and there when the event of printing ends: no browser waits for it

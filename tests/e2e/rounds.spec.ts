@@ -92,7 +92,7 @@ test('the last press can be taken back until the next: a weighing, and a turn wi
   await page.goto(`${own.at}/bench/${own.bake}?at=weigh`);
   await awake(page);
   const target = page.getByTestId('target');
-  const first = await target.innerText();
+  const first = (await target.textContent()) ?? '';
   await page.getByRole('button', { name: 'In the bowl', exact: true }).click();
   await expect(target).not.toHaveText(first);
   const bar = page.getByTestId('undo-bar');

@@ -47,7 +47,7 @@ export function OvenCall({ bake, bench: { state, outbox, tap }, nowMs }: OvenCal
   useEffect(() => {
     const key = `${bake.id} oven`;
     const rings = sinceMs !== null && stepId !== null && call !== null;
-    timerBoard.fromBench(key, rings ? [{ kitchen: kitchen.address, bakeId: bake.id, bakeName: bake.sheet.name, stepId, stepKind: 'preheat', stepTitle: call, call: null, until: '', endsAtMs: sinceMs, mayUntilMs: null }] : null, outbox.offsetMs);
+    timerBoard.fromBench(key, rings ? [{ kitchen: kitchen.address, bakeId: bake.id, bakeName: bake.sheet.name, stepId, isCall: true, stepKind: 'preheat', stepTitle: call, call: null, until: '', endsAtMs: sinceMs, mayUntilMs: null }] : null, outbox.offsetMs);
     return () => timerBoard.fromBench(key, null, 0);
   }, [bake.id, bake.sheet.name, kitchen.address, sinceMs, stepId, call, outbox.offsetMs]);
   if (!due || due.atMs - now > SOON_MS) return null;

@@ -56,7 +56,8 @@ export function RoundTarget({ round, bench: { tap }, now, steady, onGo }: RoundT
   };
   const lasts = (call: RoundCall) => {
     const durationS = durationOf(call);
-    return durationS === null ? null : formatDuration(durationS);
+    // a figure and its unit stay on one line
+    return durationS === null ? null : formatDuration(durationS).replaceAll(' ', '\u00a0');
   };
   const isTurned = (here.call.side?.at ?? 1) > 1;
   const label = turns

@@ -46,6 +46,19 @@ export function HomePage({
   nowMs,
 }: HomePageProps) {
   const time = useKitchenTime();
+  const inProgress = (
+    <section aria-labelledby="running-title" className="mb-4">
+      <h2 id="running-title" className="mb-2 text-lg">
+        {words.inProgress}
+      </h2>
+      <RunningBakes bakes={running} nowMs={nowMs} />
+      {more && (
+        <KitchenLink href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
+          {words.everythingInProgress}
+        </KitchenLink>
+      )}
+    </section>
+  );
   return (
     <>
       <div className="mb-4 flex flex-wrap items-baseline justify-between gap-2">
@@ -75,20 +88,10 @@ export function HomePage({
         </p>
       )}
       <SetAsideNote setAside={setAside} />
+      {/* what is under way comes before what is planned: one call is the next */}
+      {running.length > 0 && inProgress}
       <TodayDay day={day} ovens={ovens} feeds={feeds} nowMs={nowMs} />
-      {(running.length > 0 || day.batches.length === 0) && (
-        <section aria-labelledby="running-title">
-          <h2 id="running-title" className="mb-2 text-lg">
-            {words.inProgress}
-          </h2>
-          <RunningBakes bakes={running} nowMs={nowMs} />
-          {more && (
-            <KitchenLink href="/bench" className={buttonClass('plain', 'table', 'mt-4')}>
-              {words.everythingInProgress}
-            </KitchenLink>
-          )}
-        </section>
-      )}
+      {running.length === 0 && day.batches.length === 0 && inProgress}
       <StockList bakes={stock} nowMs={nowMs} />
       <section aria-labelledby="last-title" className="mt-8">
         <div className="mb-2 flex items-baseline justify-between">

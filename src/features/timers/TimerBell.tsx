@@ -38,6 +38,9 @@ const stepOf = (timer: BoardTimer): string => `${benchOf(timer)}?at=steps&step=$
 const nameOf = ({ stepTitle, stepKind, call }: BoardTimer): string =>
   [stepTitle || STEP_WORD[stepKind], wordCall(call)].filter(Boolean).join(', ');
 
+/** That its time is up, or that it is to be begun. */
+const upOf = (timer: BoardTimer): string => (timer.isCall ? words.nowDo : words.timeIsUp)(nameOf(timer));
+
 interface Served {
   readonly timers: readonly KitchenTimer[];
   readonly ovens: readonly KitchenOven[];
@@ -74,8 +77,8 @@ function useRinging(timers: readonly BoardTimer[], ovens: readonly KitchenOven[]
       new BellRinger({
         ring,
         shake,
-        speak: (call, timer) => speak(`${(call === 'early' ? words.soon : words.timeIsUp)(nameOf(timer))}. ${timer.bakeName}`),
-        notify: (timer, key) => notify(words.timeIsUp(nameOf(timer)), timer.bakeName, key, () => router.push(stepOf(timer))),
+        speak: (call, timer) => speak(`${call === 'early' ? words.soon(nameOf(timer)) : upOf(timer)}. ${timer.bakeName}`),
+        notify: (timer, key) => notify(upOf(timer), timer.bakeName, key, () => router.push(stepOf(timer))),
       }),
   );
   const latest = useRef({ timers, settings });
@@ -147,8 +150,8 @@ export function TimerBell() {
   const listed = shown.slice(0, atBench ? 1 : 2);
   return (
     <>
-    {shown.length > 0 && <div aria-hidden className="no-print h-56" />}
-    <div className={cx('no-print fixed inset-x-2 z-40 mx-auto grid max-w-xl gap-2 wide:bottom-4', atBench ? 'bottom-2' : 'bottom-16')}>
+    {due.length > 0 && <div aria-hidden className="no-print h-56" />}
+    <div className={cx('no-print fixed inset-x-2 z-40 mx-auto grid max-w-xl gap-2', atBench ? 'bottom-18' : 'bottom-16 wide:bottom-4')}>
       {isSilent && <p role="status" className="justify-self-center rounded-lg border border-edge bg-surface px-3 py-2 text-sm shadow-lg">{words.silent}</p>}
       {here.length > 0 && (
         <Button size="bench" className="min-h-12 justify-self-end px-4 shadow-lg" onClick={() => here.forEach(({ key }) => answer(key))}>
@@ -163,7 +166,7 @@ export function TimerBell() {
             <li key={key} className={cx('flex min-w-0 flex-wrap items-center gap-3 rounded-xl border-2 border-alarm bg-surface px-4 py-3 shadow-lg', 'flashes')}>
               <BellRing size={26} aria-hidden className="shrink-0 text-alarm" />
               <span className="min-w-48 flex-1">
-                <strong className="block text-lg leading-tight">{words.timeIsUp(nameOf(timer))}</strong>
+                <strong className="block text-lg leading-tight">{upOf(timer)}</strong>
                 <span className="block truncate text-sm text-soft">{words.ago(timer.bakeName, formatClock((now - timer.localEndMs) / 1000))}</span>
                 {missedMs !== null && <span className="block text-sm font-semibold text-alarm">{words.missed(formatDuration(Math.round(missedMs / 60_000) * 60))}</span>}
               </span>

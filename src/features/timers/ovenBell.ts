@@ -39,6 +39,7 @@ export function ovensUp(
         bakeId,
         bakeName,
         stepId,
+        isCall: true,
         stepKind: 'preheat',
         stepTitle: nameOf(oven),
         call: null,

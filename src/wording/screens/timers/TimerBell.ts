@@ -1,6 +1,7 @@
 /** What the screen says. */
 export const words = {
   theOven: 'the oven',
+  nowDo: (what: string) => `Now: ${what}`,
   more: (count: number) => `and ${count} more`,
   timeIsUp: (timers: string) => `Time is up: ${timers}`,
   soon: (timer: string) => `In two minutes: ${timer}`,
