@@ -37,7 +37,7 @@ export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type CardOvens, type RunningCard } from './runningCard';
 export { benchCalls, type BenchCall } from './benchCalls';
-export { wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
+export { feltWrong, wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { ovenDue, turnMs, type OvenDue } from './ovenDue';
 export { alikeOpen, asSetAnew, isHeated, roundOf, type Round, type RoundCall } from './conductor';

@@ -1,10 +1,11 @@
 import type { BatchLine, BatchSheet } from '../batch/batchSheet';
-import { liquidForG } from '../consistency/consistency';
+import { bandOf, liquidForG } from '../consistency/consistency';
+import { BAND_AIMS, BAND_ENDS, BANDS, type Band } from '../consistency/parameters';
 import { isDoughStage } from '../formula/formula';
 import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { isAskedFor } from '../batch/askedFor';
-import { isStepDone, targetG, type BakeState, type Mended } from './bakeState';
+import { bakeState, isStepDone, targetG, type BakeState, type Mended } from './bakeState';
 import { doughFigures, withoutModel, type DoughFigures, type DoughSheet } from './doughFigures';
 import { toleranceG } from './weighTolerance';
 
@@ -88,6 +89,13 @@ function mixOf({ mixes, activities }: DoughSheet, { atStepId, of }: BatchLine): 
   return asked ?? (atStepId === undefined && of ? of.at : null);
 }
 
+/** The line that is not as it should be. */
+interface Fault {
+  readonly line: BatchLine;
+  readonly isG: number;
+  readonly wantedG: number;
+}
+
 class Mending {
   readonly planned: ReturnType<typeof doughFigures>;
   readonly now: ReturnType<typeof doughFigures>;
@@ -98,12 +106,15 @@ class Mending {
   constructor(
     private readonly sheet: DoughSheet,
     private readonly state: BakeState,
-    private readonly line: BatchLine,
-    private readonly isG: number,
-    private readonly wantedG: number,
+    /** Null: all is in as it should be, and the dough is not. */
+    private readonly fault: Fault | null,
     private readonly book: IngredientBook,
   ) {
-    this.planned = doughFigures(sheet, withTargets(state, [{ lineId: line.id, massG: wantedG }]), book);
+    // without a fault it is meant to be what the sheet says, whatever was worked in since
+    const right = fault
+      ? withTargets(state, [{ lineId: fault.line.id, massG: fault.wantedG }])
+      : bakeState(0, []);
+    this.planned = doughFigures(sheet, right, book);
     this.now = doughFigures(sheet, state, book);
     this.dough = doughOf(sheet, book);
     this.meant = new Map(this.dough.map((each) => [each.line.id, targetG(each.line, state)]));
@@ -111,12 +122,16 @@ class Mending {
 
   /** What goes into the bowl with it: all of the dough, where it is mixed in one. */
   private get inBowl(): readonly InDough[] {
-    const mix = mixOf(this.sheet, this.line);
+    const mix = this.fault && mixOf(this.sheet, this.fault.line);
     return mix === null ? this.dough : this.dough.filter(({ line }) => mixOf(this.sheet, line) === mix);
   }
 
+  private isFault(line: BatchLine): boolean {
+    return line.id === this.fault?.line.id;
+  }
+
   private get isInDough(): boolean {
-    return this.dough.some(({ line }) => line.id === this.line.id);
+    return this.fault === null || this.dough.some(({ line }) => this.isFault(line));
   }
 
   /** A mend by its targets; null: it would change nothing that a scale shows. */
@@ -134,22 +149,22 @@ class Mending {
     return { by, targets, moves, pieces, pieceG, dough: withoutModel(doughFigures(this.sheet, withTargets(this.state, targets), this.book)) };
   } // prettier-ignore
 
-  private stays(): LineTarget {
-    return { lineId: this.line.id, massG: this.isG };
+  private stays(): LineTarget[] {
+    return this.fault ? [{ lineId: this.fault.line.id, massG: this.fault.isG }] : [];
   }
 
   /** Everything else in the same measure: a batch that much larger, or smaller where nothing that is in would be too much. */
-  private scaled(): Mend | null {
-    const factor = this.isG / this.wantedG;
+  private scaled({ line: wrong, isG, wantedG }: Fault): Mend | null {
+    const factor = isG / wantedG;
     if (!this.isInDough || factor > MOST_FACTOR || factor < LEAST_FACTOR) return null;
-    const mix = mixOf(this.sheet, this.line);
+    const mix = mixOf(this.sheet, wrong);
     // what is weighed whole for all mixes cannot be more for one of them
     if (mix !== null && this.dough.some(({ line }) => mixOf(this.sheet, line) === null)) return null;
     const ofAll = mix === null ? factor : 1 + (factor - 1) / (this.sheet.mixes?.count ?? 1);
     const targets = this.inBowl.map(({ line }): LineTarget =>
-      line.id === this.line.id ? this.stays() : { lineId: line.id, massG: onScale(targetG(line, this.state) * factor, line.stepG) },
+      this.isFault(line) ? { lineId: line.id, massG: isG } : { lineId: line.id, massG: onScale(targetG(line, this.state) * factor, line.stepG) },
     );
-    const isTooMuch = targets.some(({ lineId, massG }) => (this.state.weighed.get(lineId)?.massG ?? 0) > massG + 0.01 && lineId !== this.line.id);
+    const isTooMuch = targets.some(({ lineId, massG }) => (this.state.weighed.get(lineId)?.massG ?? 0) > massG + 0.01 && lineId !== wrong.id);
     if (isTooMuch && factor < 1) return null;
     return this.mend(factor > 1 ? 'moreOfAll' : 'lessOfAll', targets, ofAll);
   } // prettier-ignore
@@ -158,21 +173,25 @@ class Mending {
     return { lineId: line.id, massG: onScale((this.state.weighed.get(line.id)?.massG ?? targetG(line, this.state)) + byG, line.stepG) };
   } // prettier-ignore
 
-  /** So much of this dough's own flour, with its salt, or of its water, that it feels as it was meant to. */
-  private balanced(): Mend | null {
+  /**
+   * So much of this dough's own flour, with its salt, or of its water, that it feels as it was meant to.
+   *
+   * @param offS by how much the dough itself is looser than the model says of it
+   */
+  balanced(offS = 0): Mend | null {
     const { planned, now } = this;
     if (!this.isInDough || !planned.consistency || !now.consistency) return null;
-    const aim = planned.consistency.rested.s;
+    const aim = planned.consistency.rested.s - offS;
     const waterG = liquidForG(now.consistency, aim);
     const isWater = (ingredient: Ingredient | undefined) => ingredient?.roles[0] === 'liquid' && ingredient.per100g.water.value > 80;
     if (waterG > 0) {
-      const [water] = this.inBowl.filter(({ line, ingredient }) => isWater(ingredient) && line.id !== this.line.id).sort(byUse);
+      const [water] = this.inBowl.filter(({ line, ingredient }) => isWater(ingredient) && !this.isFault(line)).sort(byUse);
       if (!water) return null;
-      return this.mend('balance', [this.stays(), this.more(water.line, waterG / ((water.ingredient?.per100g.water.value ?? 100) / 100))]);
+      return this.mend('balance', [...this.stays(), this.more(water.line, waterG / ((water.ingredient?.per100g.water.value ?? 100) / 100))]);
     }
-    const [flour] = this.inBowl.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && line.id !== this.line.id).sort(byUse);
+    const [flour] = this.inBowl.filter(({ line, ingredient }) => ingredient && isFlourBase(ingredient) && !this.isFault(line)).sort(byUse);
     if (!flour) return null;
-    const feltWith = (addG: number) => doughFigures(this.sheet, withTargets(this.state, [this.stays(), this.plus(flour.line, addG)]), this.book).consistency?.rested.s ?? aim;
+    const feltWith = (addG: number) => doughFigures(this.sheet, withTargets(this.state, [...this.stays(), this.plus(flour.line, addG)]), this.book).consistency?.rested.s ?? aim;
     const most = MOST_BALANCE * this.dough.reduce((sum, { line, ingredient }) => sum + (ingredient && isFlourBase(ingredient) ? line.massG : 0), 0);
     if (feltWith(most) > aim) return null;
     // it only gets firmer by it: halved again and again, to a tenth of a gram
@@ -182,7 +201,7 @@ class Mending {
       if (feltWith(middle) > aim) low = middle;
       else high = middle;
     }
-    return this.mend('balance', [this.stays(), this.more(flour.line, high), ...this.saltFor(flour.line, high)]);
+    return this.mend('balance', [...this.stays(), this.more(flour.line, high), ...this.saltFor(flour.line, high)]);
   } // prettier-ignore
 
   private plus(line: BatchLine, byG: number): LineTarget {
@@ -194,7 +213,7 @@ class Mending {
   private saltFor(flour: BatchLine, addG: number): LineTarget[] {
     const salt = this.inBowl.find(({ ingredient }) => ingredient?.roles[0] === 'salt');
     const percent = this.planned.saltPercent;
-    if (!salt || salt.line.id === this.line.id || salt.line.id === flour.id || percent === null) return [];
+    if (!salt || this.isFault(salt.line) || salt.line.id === flour.id || percent === null) return [];
     const byG = onScale((percent / 100) * addG, salt.line.stepG);
     return byG < LEAST_SALT_G ? [] : [this.more(salt.line, byG)];
   }
@@ -203,14 +222,14 @@ class Mending {
     return this.sheet.steps.some(({ kind, id }) => kind === 'mix' && isStepDone(this.state, id));
   }
 
-  all(): Mend[] {
-    const overG = this.isG - this.wantedG;
-    const right: LineTarget = { lineId: this.line.id, massG: this.wantedG };
+  all(fault: Fault): Mend[] {
+    const overG = fault.isG - fault.wantedG;
+    const right: LineTarget = { lineId: fault.line.id, massG: fault.wantedG };
     const found = [
       overG < 0 ? this.mend('addRest', [right]) : null,
-      this.mend('carryOn', [this.stays()]),
+      this.mend('carryOn', this.stays()),
       this.balanced(),
-      this.scaled(),
+      this.scaled(fault),
       overG > 0 && !this.isMixed() ? this.mend('takeOut', [right]) : null,
     ];
     return found.filter((each) => each !== null);
@@ -240,6 +259,42 @@ export function wrongAmount(sheet: BatchSheet, state: BakeState, book: Ingredien
     .sort((a, b) => b.weighed.atMs - a.weighed.atMs)[0];
   if (!last) return null;
   const { line, wantedG, weighed } = last;
-  const mending = new Mending(sheet, state, line, weighed.massG, wantedG, book);
-  return { line, wantedG, isG: weighed.massG, planned: withoutModel(mending.planned), now: withoutModel(mending.now), mends: mending.all() };
+  const fault: Fault = { line, wantedG, isG: weighed.massG };
+  const mending = new Mending(sheet, state, fault, book);
+  return { ...fault, planned: withoutModel(mending.planned), now: withoutModel(mending.now), mends: mending.all(fault) };
+} // prettier-ignore
+
+/** A dough that feels other than it was meant to, and what is worked in so that it does. */
+export interface FeltWrong {
+  readonly felt: Band;
+  readonly meant: Band;
+  readonly isWetter: boolean;
+  readonly mend: Mend;
+}
+
+/** A word for a dough is a span: it is taken to lie so far in from the edge it came over, towards its middle. Less is soon added to. */
+const INTO_BAND = 0.5;
+
+/**
+ * The dough is wetter, or drier, than it was meant to be though all that was weighed is right: this flour drinks otherwise, this air is damp. The
+ * hand is right: the model is moved to it, and says what of the dough's own flour or water brings it to where it was meant to be. Null: it feels
+ * as it should, nobody has said, or it was answered since.
+ */
+export function feltWrong(sheet: BatchSheet, state: BakeState, book: IngredientBook): FeltWrong | null {
+  const last = [...state.feelings].sort((a, b) => b.atMs - a.atMs)[0];
+  if (!last || state.mends.some(({ atMs }) => atMs >= last.atMs) || state.dueAgain.size > 0) return null;
+  const mending = new Mending(sheet, state, null, book);
+  const { planned, now } = mending;
+  if (!planned.consistency || !now.consistency) return null;
+  // while it is mixed it has not drunk what it will
+  const isMixing = sheet.steps.some(({ id, kind }) => id === last.stepId && kind === 'mix');
+  const modelS = (isMixing ? now.consistency.now : now.consistency.rested).s;
+  const meant = bandOf((isMixing ? planned.consistency.now : planned.consistency.rested).s);
+  const { band: felt } = last;
+  if (felt === meant) return null;
+  const isWetter = BANDS.indexOf(felt) > BANDS.indexOf(meant);
+  const edge = isWetter ? BAND_ENDS[BANDS[BANDS.indexOf(felt) - 1]!] : BAND_ENDS[felt];
+  const feltS = edge + INTO_BAND * (BAND_AIMS[felt] - edge);
+  const mend = mending.balanced(feltS - modelS);
+  return mend && { felt, meant, isWetter, mend };
 } // prettier-ignore

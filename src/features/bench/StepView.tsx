@@ -22,6 +22,7 @@ import { wordCall } from '@/wording/calls';
 import { STEP_CAUTION_WORD } from '@/wording/stepCautions';
 import { STEP_WORD } from '@/wording/words';
 import { useBook } from '../book/BookProvider';
+import { FeltCard } from './FeltCard';
 import { RoundBoard } from './Round';
 import { StepButtons } from './StepButtons';
 import { Trial } from './Trial';
@@ -237,6 +238,7 @@ function OneStep({
       {step.note && <p className="mt-3 border-l-4 border-now pl-3 text-xl">{step.note}</p>}
       {!done && <StepCautions sheet={sheet} stepId={step.id} />}
 
+      {!done && <FeltCard sheet={sheet} stepId={step.id} bench={bench} />}
       <StepButtons
         step={step}
         bench={bench}

@@ -233,6 +233,19 @@ describe('steps', () => {
     ]);
   });
 
+  test('a dough that feels wetter than it was meant to: its own flour is worked in by one press', async () => {
+    const all = testBake().sheet.stages[0]!.lines.map(({ id, massG }) => weigh(id, massG));
+    const taps = stepping('proof', START_MS, ...all, { type: 'stepDone', stepId: 'mix' }, { type: 'felt', stepId: 'proof', band: 'sticky' });
+    const card = screen.getByTestId('felt-wrong');
+    await userEvent.click(await within(card).findByRole('button', { name: /Work in \d+ g white rice flour and .* g salt/ }));
+    expect(taps).toMatchObject([{ type: 'mended', lineId: 'white-rice-flour', by: 'balance' }]);
+    cleanup();
+    stepping('proof', START_MS, ...all, { type: 'stepDone', stepId: 'mix' }, { type: 'felt', stepId: 'proof', band: 'stiff' });
+    expect(screen.getByTestId('felt-wrong')).toHaveTextContent(/Drier than.*Work in \d+ g water/);
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it as it is' }));
+    expect(screen.queryByTestId('felt-wrong')).toBeNull();
+  }); // prettier-ignore
+
   test('a running timer shows what is left by the server’s clock and takes more time', async () => {
     const taps = stepping('proof', START_MS + 11 * 60_000, {
       type: 'timerStarted',
