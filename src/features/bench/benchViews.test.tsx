@@ -237,7 +237,9 @@ describe('steps', () => {
     const all = testBake().sheet.stages[0]!.lines.map(({ id, massG }) => weigh(id, massG));
     const taps = stepping('proof', START_MS, ...all, { type: 'stepDone', stepId: 'mix' }, { type: 'felt', stepId: 'proof', band: 'sticky' });
     const card = screen.getByTestId('felt-wrong');
-    await userEvent.click(await within(card).findByRole('button', { name: /Work in \d+ g white rice flour and .* g salt/ }));
+    const button = within(card).getByRole('button', { name: /Work in \d+ g white rice flour and .* g salt/ });
+    await waitFor(() => expect(button).toBeEnabled());
+    await userEvent.click(button);
     expect(taps).toMatchObject([{ type: 'mended', lineId: 'white-rice-flour', by: 'balance' }]);
     cleanup();
     stepping('proof', START_MS, ...all, { type: 'stepDone', stepId: 'mix' }, { type: 'felt', stepId: 'proof', band: 'stiff' });
