@@ -50,9 +50,9 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, fo
   // whoever comes back is back in his own kitchen
   await page.goto('/');
   await expect(page).toHaveURL(/\/k\/weir-house$/);
-  await expect(page.getByText('Weir flats')).toBeVisible();
+  await expect(page.getByTestId('first-call').getByText('Weir flats')).toBeVisible();
   expect(await kitOf(page, 'weir-house')).toMatchObject({ altitudeM: 420 });
-  await page.getByRole('link', { name: /Weir flats/ }).click();
+  await page.getByTestId('first-call').click();
   await page.getByRole('tab', { name: 'Log' }).click();
   await page.getByLabel('Pieces', { exact: true }).fill('6');
   await closeBake(page);
@@ -103,7 +103,7 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, fo
     await there.goto(`${second.url}/kitchens`);
     await there.getByLabel('A kitchen’s file').setInputFiles({ name: 'weir.json', mimeType: 'application/json', buffer: Buffer.from(here) });
     await expect(there).toHaveURL(/\/k\/weir-house$/);
-    await expect(there.getByText('Weir flats')).toBeVisible();
+    await expect(there.getByText('Weir flats').first()).toBeVisible();
     const again = await (await there.request.get(`${second.url}/api/k/weir-house/export`)).text();
     const sorted = (text: string) => {
       const file = JSON.parse(text) as { formulas: { revisions: unknown }[]; bakes: unknown[] } & Record<string, unknown>;

@@ -70,6 +70,8 @@ test('without a network the bench opens again with all that was known and done, 
   const texts = async () => (await logOf(page, own)).flatMap(({ action }) => action.text ?? []);
   await expect.poll(texts).toEqual(['Before', 'Without a network', 'After a reload', 'And from there']);
   await expect(page.getByText('Without the server:')).toHaveCount(0);
+  // its clock rings in every kitchen until it is over
+  await tap(page, own, { type: 'abandoned', reason: 'a test' });
 }); // prettier-ignore
 
 test('eight tabs hear of what another device does by one stream, and ask for nothing while nothing happens', async ({
@@ -110,5 +112,6 @@ test('eight tabs hear of what another device does by one stream, and ask for not
   await tap(await phone.newPage(), own, { type: 'timerStopped', stepId: proof });
   for (const tab of tabs.slice(1)) await expect(tab.getByRole('timer')).toContainText('stopped');
   expect(faults).toEqual([]);
+  await tap(await phone.newPage(), own, { type: 'abandoned', reason: 'a test' });
   await phone.close();
 });

@@ -113,4 +113,5 @@ test('the last press can be taken back until the next: a weighing, and a turn wi
   await expect
     .poll(async () => (await logOf(page, own)).filter((each) => each.includes('boil')))
     .toEqual(['timerStarted boil-1-1', 'stepDone boil-1-1', 'timerStarted boil-1-2', 'timerCleared boil-1-2', 'stepReopened boil-1-1', 'timerStarted boil-1-1']);
+  await tap(page, own, { type: 'abandoned', reason: 'a test' });
 }); // prettier-ignore

@@ -75,7 +75,7 @@ test('what if, another shape, another way of rising', async ({ page }) => {
   await page.getByRole('combobox', { name: 'Tin', exact: true }).selectOption('Half-pound tin');
   await expect(page.getByRole('textbox', { name: 'Tin, inner length' })).toHaveValue('15');
   await page.getByRole('textbox', { name: 'Tin, inner length' }).fill('1');
-  await expect(page.getByRole('alert').filter({ hasText: '2' })).toBeVisible();
+  await expect(page.getByText('At least 2 cm.')).toBeVisible();
   await page.keyboard.press('Escape');
 
   await page.getByText('Let it rise another way').click();

@@ -10,7 +10,8 @@ export const words = {
   allowNotices: 'Also call beside the page',
   noSound: 'This browser makes no sound.',
   noVoice: 'This machine has no voice of its own: it rings without words.',
-  insecure: 'Without a secure connection the browser shows no notices beside the page, and the screen may go off.',
+  insecure:
+    'Without a secure connection the browser shows no notices beside the page, the screen may go off, and pages do not open here when the server is away.',
   refused: 'Notices beside the page were refused in this browser: allow them in its settings for this page.',
   noNotices: 'This browser shows no notices beside the page.',
   screenGoesOff: 'This browser cannot keep the screen on: set it to stay on yourself.',
