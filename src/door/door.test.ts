@@ -25,6 +25,11 @@ beforeEach(async () => {
         return;
       }
       if (pathname === '/throws') throw new Error('told to');
+      if (pathname === '/api/told') {
+        response.setHeader('content-type', 'text/event-stream; charset=utf-8');
+        response.write('data: 1\n\n');
+        return;
+      }
       if (pathname === '/slow') await new Promise((resolve) => setTimeout(resolve, 300));
       response.setHeader('x-powered-by', 'something');
       let body = '';
@@ -188,6 +193,23 @@ test('closing lets those inside finish, turns the next away, and waits for nobod
   await closed;
   expect(performance.now() - from).toBeLessThan(2500);
   await expect(ask('/')).rejects.toThrow();
+});
+
+test('what is told as it comes has no end: a stop ends it at once, and waits for nothing', async () => {
+  const heard = new Promise<string>((resolve, reject) => {
+    const sent = httpRequest({ host: '127.0.0.1', port, path: '/api/told' }, (answer) => {
+      let text = '';
+      answer.on('data', (part: Buffer) => {
+        text += part.toString();
+        void door.close(60_000);
+      });
+      answer.on('close', () => resolve(text));
+    });
+    sent.on('error', reject);
+    sent.end();
+  });
+  // far within the minute that others would be given
+  expect(await heard).toBe('data: 1\n\n');
 });
 
 test('who never comes to an end is shown out after the grace', async () => {
