@@ -1,5 +1,5 @@
 import { inDemo } from '../../scripts/demoKitchen';
-import { carried, cell, copyOf, expect, place, saved, test } from './kitchen';
+import { awake, carried, cell, copyOf, expect, place, saved, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
 const toBatch = (page: Page) => page.getByRole('button', { name: 'Make a batch' }).click();
@@ -101,6 +101,8 @@ test('what was frozen stands on the first page until it is taken out, through a 
   await expect(page.getByText('Not sent yet')).toHaveCount(0);
   await page.reload();
   await expect(left).toHaveText(String(before - 1));
+  // a press before the page answers is nobody's
+  await awake(page);
   await putBy.getByRole('button', { name: 'One back' }).click();
   await expect(left).toHaveText(String(before));
 });
