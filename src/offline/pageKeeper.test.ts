@@ -90,6 +90,16 @@ test('what was never here says which pages are, the bench first, in the light th
   expect(text).toContain('data-light="dim"');
 });
 
+test('opened from the device’s own screen without the server it leads to the kitchen that was seen last', async () => {
+  const { server, keeper } = rig();
+  const begin = () => keeper.page(new Request(`${HOME}/`));
+  expect((await begin()).status).toBe(503);
+  server.answer = () => html('Today');
+  await keeper.keep([`${HOME}/k/ours`, `${HOME}/k/theirs`, BENCH]);
+  server.answer = null;
+  expect((await begin()).headers.get('location')).toBe(`${HOME}/k/theirs`);
+});
+
 test('no more pages than there is room for, the last seen stay; what is no page, or no longer there, is not kept', async () => {
   const { server, keeper, urls } = rig();
   server.answer = () => html('Page');

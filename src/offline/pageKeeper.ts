@@ -55,7 +55,14 @@ export class PageKeeper {
     const before = await this.find(request.url);
     if (before) return shown(before);
     // nothing here: then what the server says, however late
-    return answer ?? (await asked) ?? this.deps.noPage(await this.list());
+    const late = answer ?? (await asked);
+    if (late) return late;
+    const others = await this.list();
+    const today = others.find(({ url }) => /^\/k\/[^/]+$/.test(new URL(url).pathname));
+    // an application that is opened from a device's own screen begins there
+    return new URL(request.url).pathname === '/' && today
+      ? Response.redirect(today.url)
+      : this.deps.noPage(others);
   }
 
   /** Has these pages by, without anybody looking at them now. */

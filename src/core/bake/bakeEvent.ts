@@ -108,7 +108,8 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
   /** These steps last so long from now on, and at this heat where it changes. */
   z.strictObject({
     type: z.literal('setAnew'),
-    stepIds: z.array(localIdSchema).min(1).max(200),
+    // sixty loads, of two sides, done again and again
+    stepIds: z.array(localIdSchema).min(1).max(3000),
     durationS,
     tempC: z.number().min(READING_C.min).max(READING_C.max).nullable(),
   }),

@@ -1,7 +1,7 @@
 import { plainLoaf } from '../formula/testFormulas';
 import { newStep } from '../method';
 import { activitiesOf } from '../process/activities';
-import { alikeOpen, asSetAnew, roundOf } from './conductor';
+import { alikeOpen, asSetAnew, passesOf, roundOf } from './conductor';
 import { bakeState } from './bakeState';
 import type { BakeAction } from './bakeEvent';
 
@@ -53,10 +53,11 @@ test('a trial goes first: its clock is its own, its load is still to be done, an
   expect(after([100, start('bake', 1500)], [1700, done('bake')], [1760, looked]).looks).toMatchObject([{ trialOf: null, tookS: 1600 }]);
 }); // prettier-ignore
 
-test('what is set anew holds for all that is alike and still to come: other loads of that side, not what is in or done', () => {
+test('what is set anew holds for all that is alike and still to come: other loads and sides, not what is in or done', () => {
   const state = after([0, start('boil-1-1')], [30, done('boil-1-1')], [31, start('boil-1-2')], [60, start('boil-2-1')]);
-  expect(alikeOpen(sheet, state, 'boil-1-1')).toEqual(['boil-3-1']);
-  expect(alikeOpen(sheet, state, 'boil-1-2')).toEqual(['boil-2-2', 'boil-3-2']);
+  expect(alikeOpen(sheet, state, 'boil-1-1')).toEqual(['boil-2-2', 'boil-3-1', 'boil-3-2']);
+  // two sides are one load's whole time; what is done once is its own
+  expect(['boil-1-1', 'boil-3-2', 'bake', 'shape'].map((id) => passesOf(sheet, id))).toEqual([2, 2, 1, 1]);
   expect(alikeOpen(sheet, after(), 'bake')).toEqual(['bake']);
   const anew = after([0, { type: 'setAnew', stepIds: ['boil-3-1', 'bake'], durationS: 45, tempC: null }], [1, { type: 'setAnew', stepIds: ['bake'], durationS: 1680, tempC: 235 }]);
   expect(sheet.steps.map((step) => asSetAnew(step, anew)).slice(-3).map(({ id, minS, maxS, tempC }) => [id, minS, maxS, tempC])).toEqual([

@@ -91,6 +91,14 @@ function hotAgainMs(calls: readonly RoundCall[], at: number, state: BakeState): 
   return doneAtMs === null || !recoversS ? null : doneAtMs + recoversS * 1000;
 }
 
+/** How often a load is turned, or done again, within its step: its whole time is so many times that of one call. */
+export function passesOf({ activities }: Pick<BatchSheet, 'activities'>, stepId: string): number {
+  const mine = activities?.find(({ id }) => id === stepId);
+  const isOfMine = (each: NonNullable<typeof activities>[number]) =>
+    each.stepId === mine?.stepId && each.wayId === mine.wayId && each.load?.at === mine.load?.at;
+  return mine ? (activities ?? []).filter(isOfMine).length : 1;
+}
+
 /** The calls that are done the same way as this one and still are to come: other loads and sides of the same step. */
 export function alikeOpen(
   sheet: Pick<BatchSheet, 'steps' | 'activities'>,
@@ -101,6 +109,6 @@ export function alikeOpen(
   const mine = of(stepId);
   return sheet.steps
     .filter(({ id }) => !isStepDone(state, id) && !isRunning(state.steps.get(id)?.timer))
-    .filter(({ id }) => id === stepId || (mine && of(id)?.stepId === mine.stepId && of(id)?.side?.at === mine.side?.at))
+    .filter(({ id }) => id === stepId || (mine && of(id)?.stepId === mine.stepId))
     .map(({ id }) => id);
 } // prettier-ignore

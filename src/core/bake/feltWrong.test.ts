@@ -1,12 +1,20 @@
+import { ordinaryScales } from '../batch';
 import { loafSheet } from '../batch/testBatch';
 import { BANDS, type Band } from '../consistency';
+import { plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
+import { newStep } from '../method';
 import { bakeState, stillToWeigh } from './bakeState';
 import type { BakeAction } from './bakeEvent';
 import { doughFigures } from './doughFigures';
 import { feltWrong } from './wrongAmount';
 
-const sheet = loafSheet(120);
+const [mix, ...later] = plainLoaf().steps;
+// mixed, left to drink, then risen
+const sheet = loafSheet(120, ordinaryScales, 1, {
+  ...plainLoaf(),
+  steps: [mix!, { ...newStep('rest', 'rest'), minS: 900 }, ...later],
+});
 const after = (...actions: BakeAction[]) =>
   bakeState(0, actions.map((action, index) => ({ seq: index + 1, atMs: 60_000 * (index + 1), action }))); // prettier-ignore
 const all = sheet.stages[0]!.lines.map(({ id, massG }): BakeAction => ({
@@ -15,7 +23,7 @@ const all = sheet.stages[0]!.lines.map(({ id, massG }): BakeAction => ({
   massG,
 }));
 const mixed: BakeAction = { type: 'stepDone', stepId: 'mix' };
-const felt = (band: Band, stepId = 'proof'): BakeAction => ({ type: 'felt', stepId, band });
+const felt = (band: Band, stepId = 'rest'): BakeAction => ({ type: 'felt', stepId, band });
 const restedS = (...actions: BakeAction[]) =>
   doughFigures(sheet, after(...actions), libraryBook).consistency!.rested.s;
 const meant = doughFigures(sheet, after(), libraryBook).band!;
@@ -42,7 +50,7 @@ test('too wet by the hand, right by the scale: its own flour with salt, as much 
   // felt again after it: right by now; or a little too wet still, and then a little more of the same
   const again = found.mend.targets.map(({ lineId, massG }): BakeAction => ({ type: 'weighed', lineId, massG }));
   expect(feltWrong(sheet, after(...all, mixed, felt(beside(1)), taken, ...again, felt(meantMixing, 'mix')), libraryBook)).toBeNull();
-  expect(feltWrong(sheet, after(...all, mixed, felt(beside(1)), taken, ...again, felt(beside(1), 'proof')), libraryBook)?.isWetter).toBe(true);
+  expect(feltWrong(sheet, after(...all, mixed, felt(beside(1)), taken, ...again, felt(beside(1), 'rest')), libraryBook)?.isWetter).toBe(true);
 }); // prettier-ignore
 
 test('too dry: its own water; two bands off more of it than one', () => {
@@ -55,6 +63,16 @@ test('too dry: its own water; two bands off more of it than one', () => {
   expect(one).toBeGreaterThan(10);
   expect(waterFor(beside(-2))).toBeGreaterThan(one + 20);
 });
+
+test('past mending, changed since, or one of several mixes: nothing is said', () => {
+  const wet = beside(1);
+  expect(feltWrong(sheet, after(...all, mixed, felt(wet)), libraryBook)).not.toBeNull();
+  expect(feltWrong(sheet, after(...all, mixed, felt(wet, 'proof')), libraryBook)).toBeNull();
+  const spoon: BakeAction = { type: 'added', ingredientId: 'white-rice-flour', massG: 20, note: '' };
+  expect(feltWrong(sheet, after(...all, mixed, felt(wet), spoon), libraryBook)).toBeNull();
+  expect(feltWrong(sheet, after(...all.slice(1), mixed, felt(wet), all[0]!), libraryBook)).toBeNull();
+  expect(feltWrong({ ...sheet, mixes: { count: 2, mostG: 500 } }, after(...all, mixed, felt(wet)), libraryBook)).toBeNull();
+}); // prettier-ignore
 
 test('as it was meant, or nothing said: nothing to do', () => {
   expect(feltWrong(sheet, after(...all, mixed), libraryBook)).toBeNull();

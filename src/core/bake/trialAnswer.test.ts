@@ -2,8 +2,8 @@ import { newPhase, ORDINARY_OVENS, simulateBake, type BakeQuestion } from '../he
 import { rolls, tinLoaf } from '../heat/testBakes';
 import { trialAnswer } from './trialAnswer';
 
-const bake = { kind: 'bake', tempC: 220 } as const;
-const fry = { kind: 'fry', tempC: 170 } as const;
+const bake = { kind: 'bake', tempC: 220, minS: 1200 } as const;
+const fry = { kind: 'fry', tempC: 170, minS: 180 } as const;
 const look = (coreC: number | null, colour: 'pale' | 'right' | 'dark' | null, tookS = 1500) => ({
   coreC,
   colour,
@@ -14,6 +14,11 @@ test('as it should be, or nothing said: nothing changes', () => {
   expect(trialAnswer(look(97, 'right'), bake, 0)).toBeNull();
   expect(trialAnswer(look(null, null), bake, 0)).toBeNull();
   expect(trialAnswer(look(96.8, null), bake, 0)).toBeNull();
+});
+
+test('without a clock it counts as in for as long as it was meant to; without that nothing can be said', () => {
+  expect(trialAnswer(look(93, null, 0), bake, 0)?.durationS).toBe(1380);
+  expect(trialAnswer(look(93, null, 0), { ...bake, minS: null }, 0)).toBeNull();
 });
 
 test('a short core: four percent of its time a degree, from three to five and a half', () => {

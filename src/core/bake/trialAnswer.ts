@@ -38,8 +38,11 @@ const rounded = (s: number): number => {
  * @param look what came out, and after how long
  * @param altitudeM for the core at which it is done where the method names none
  */
-export function trialAnswer(look: Pick<Look, 'coreC' | 'colour' | 'tookS'>, step: Pick<MethodStep, 'kind' | 'cue' | 'tempC'>, altitudeM: number): TrialAnswer | null {
-  const { coreC, colour, tookS } = look;
+export function trialAnswer(look: Pick<Look, 'coreC' | 'colour' | 'tookS'>, step: Pick<MethodStep, 'kind' | 'cue' | 'tempC' | 'minS'>, altitudeM: number): TrialAnswer | null {
+  const { coreC, colour } = look;
+  // nobody started its clock: it is taken to have been in as long as it was meant to
+  const tookS = look.tookS > 0 ? look.tookS : (step.minS ?? 0);
+  if (tookS <= 0) return null;
   const shortC = coreC === null ? null : doneC(step, altitudeM) - coreC;
   const isOff = shortC !== null && Math.abs(shortC) >= NEAR_C;
   if (!isOff && (colour === null || colour === 'right')) return null;

@@ -5,7 +5,7 @@ import { isDoughStage } from '../formula/formula';
 import { isFlourBase, type Ingredient } from '../ingredients/ingredient';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { isAskedFor } from '../batch/askedFor';
-import { bakeState, isStepDone, targetG, type BakeState, type Mended } from './bakeState';
+import { bakeState, isStepDone, targetG, type BakeState, type Feeling, type Mended } from './bakeState';
 import { doughFigures, withoutModel, type DoughFigures, type DoughSheet } from './doughFigures';
 import { toleranceG } from './weighTolerance';
 
@@ -272,17 +272,27 @@ export interface FeltWrong {
   readonly mend: Mend;
 }
 
+/** While it is mixed, and until it has drunk. Later nothing is worked into a dough that rises. */
+const MENDED_IN: ReadonlySet<string> = new Set(['mix', 'kneadAgain', 'rest', 'fold']);
+
+function isToBeMended({ steps, mixes }: BatchSheet, { mends, additions, weighed, dueAgain }: BakeState, { stepId, atMs }: Feeling): boolean {
+  const isPast = (each: { readonly atMs: number }) => each.atMs >= atMs;
+  const hasChanged = mends.some(isPast) || additions.some(isPast) || [...weighed.values()].some(isPast);
+  const isInTime = steps.some(({ id, kind }) => id === stepId && MENDED_IN.has(kind));
+  return !mixes && isInTime && !hasChanged && dueAgain.size === 0;
+} // prettier-ignore
+
 /** A word for a dough is a span: it is taken to lie so far in from the edge it came over, towards its middle. Less is soon added to. */
 const INTO_BAND = 0.5;
 
 /**
  * The dough is wetter, or drier, than it was meant to be though all that was weighed is right: this flour drinks otherwise, this air is damp. The
  * hand is right: the model is moved to it, and says what of the dough's own flour or water brings it to where it was meant to be. Null: it feels
- * as it should, nobody has said, or it was answered since.
+ * as it should, nobody has said, something went in since, it is past mending, or it is one of several mixes, which may differ.
  */
 export function feltWrong(sheet: BatchSheet, state: BakeState, book: IngredientBook): FeltWrong | null {
   const last = [...state.feelings].sort((a, b) => b.atMs - a.atMs)[0];
-  if (!last || state.mends.some(({ atMs }) => atMs >= last.atMs) || state.dueAgain.size > 0) return null;
+  if (!last || !isToBeMended(sheet, state, last)) return null;
   const mending = new Mending(sheet, state, null, book);
   const { planned, now } = mending;
   if (!planned.consistency || !now.consistency) return null;

@@ -1,5 +1,5 @@
 'use client';
-import { alikeOpen, trialAnswer, type BakeRecord } from '@/core/bake';
+import { alikeOpen, asSetAnew, passesOf, trialAnswer, type BakeRecord } from '@/core/bake';
 import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { words } from '@/wording/screens/bench/Round';
@@ -27,7 +27,9 @@ export function AfterLook({ sheet, bench: { state, tap }, stepId }: AfterLookPro
   const answeredAtMs = Math.max(-Infinity, ...stepIds.map((id) => state.anew.get(id)?.atMs ?? -Infinity));
   const looked = look && sheet.steps.find(({ id }) => id === look.stepId);
   if (!look || !looked || stepIds.length === 0 || answeredAtMs >= look.atMs || left === look.atMs) return null;
-  const answer = trialAnswer(look, { ...looked, tempC: state.anew.get(looked.id)?.tempC ?? looked.tempC }, altitudeM);
+  // a trial was in for all its sides, a load is looked at after its last
+  const tookS = look.trialOf === null ? look.tookS : look.tookS / passesOf(sheet, looked.id);
+  const answer = trialAnswer({ ...look, tookS }, asSetAnew(looked, state), altitudeM);
   if (!answer) return null;
   const { durationS, leastS, mostS, tempC, shortC } = answer;
   const why = [

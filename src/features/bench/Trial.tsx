@@ -2,8 +2,9 @@
 import { Eye, FlaskConical } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { isHeated, isStepDone, type BakeRecord, type Round } from '@/core/bake';
+import { isHeated, isStepDone, passesOf, type BakeRecord, type Round } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
+import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { words } from '@/wording/screens/bench/Round';
 import { AfterLook } from './AfterLook';
@@ -29,21 +30,23 @@ export function Trial({ sheet, step, round, bench }: TrialProps) {
   const isIn = state.steps.get(step.id)?.timer != null || isStepDone(state, step.id);
   const pieces = sheet.activities?.find(({ id }) => id === step.id)?.pieces ?? sheet.pieces.count;
   const isFirst = !isIn && (round === null || round.at === 0) && !state.looks.some(({ stepId }) => stepId === step.id);
-  const durationS = timerS(step);
+  const onceS = timerS(step);
+  const passes = passesOf(sheet, step.id);
   const before = round?.calls.slice(0, round.at).findLast((each) => each.state === 'done' && each.call.load?.at !== round.calls[round.at]!.call.load?.at);
   return (
     <div className="mt-4 grid gap-3 empty:hidden">
       {trialOf !== null && (
         <>
           <p className="text-2xl font-semibold">{words.trial(trialOf)}</p>
+          {passes > 1 && onceS !== null && <p className="text-xl">{words.turnEvery(formatDuration(onceS))}</p>}
           <Button look="now" size="wall" data-primary onClick={() => setAsks({ stepId: step.id, what: words.theTrial })}>
             <Eye size={28} aria-hidden />
             {words.trialOut}
           </Button>
         </>
       )}
-      {isFirst && pieces > 1 && durationS !== null && (
-        <Button size="bench" onClick={() => tap({ type: 'trialBegun', stepId: step.id, pieces: 1, durationS })}>
+      {isFirst && pieces > 1 && onceS !== null && (
+        <Button size="bench" onClick={() => tap({ type: 'trialBegun', stepId: step.id, pieces: 1, durationS: passes * onceS })}>
           <FlaskConical size={20} aria-hidden />
           {words.oneFirst}
         </Button>

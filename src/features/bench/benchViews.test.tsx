@@ -235,14 +235,14 @@ describe('steps', () => {
 
   test('a dough that feels wetter than it was meant to: its own flour is worked in by one press', async () => {
     const all = testBake().sheet.stages[0]!.lines.map(({ id, massG }) => weigh(id, massG));
-    const taps = stepping('proof', START_MS, ...all, { type: 'stepDone', stepId: 'mix' }, { type: 'felt', stepId: 'proof', band: 'sticky' });
+    const taps = stepping('mix', START_MS, ...all, { type: 'felt', stepId: 'mix', band: 'thickBatter' });
     const card = screen.getByTestId('felt-wrong');
     const button = within(card).getByRole('button', { name: /Work in \d+ g white rice flour and .* g salt/ });
     await waitFor(() => expect(button).toBeEnabled());
     await userEvent.click(button);
     expect(taps).toMatchObject([{ type: 'mended', lineId: 'white-rice-flour', by: 'balance' }]);
     cleanup();
-    stepping('proof', START_MS, ...all, { type: 'stepDone', stepId: 'mix' }, { type: 'felt', stepId: 'proof', band: 'stiff' });
+    stepping('mix', START_MS, ...all, { type: 'felt', stepId: 'mix', band: 'soft' });
     expect(screen.getByTestId('felt-wrong')).toHaveTextContent(/Drier than.*Work in \d+ g water/);
     await userEvent.click(screen.getByRole('button', { name: 'Leave it as it is' }));
     expect(screen.queryByTestId('felt-wrong')).toBeNull();

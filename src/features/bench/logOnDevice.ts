@@ -1,5 +1,6 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
 import { BAKE_ACTION_VERSION } from '@/core/bake/bakeActionVersion';
+import { openedDb } from '../device/openedDb';
 import type { LogPlace, StoredLog } from './outbox';
 
 interface Row extends StoredLog {
@@ -13,22 +14,9 @@ interface Schema extends DBSchema {
 }
 
 const MOST_LOGS = 30;
-let opening: Promise<IDBPDatabase<Schema>> | null = null;
-
-const open = (): Promise<IDBPDatabase<Schema>> =>
-  (opening ??= openDB<Schema>('honest-crumb-logs', 1, {
-    upgrade: (database) => {
-      database.createObjectStore('log', { keyPath: 'bakeId' }).createIndex('savedAtMs', 'savedAtMs');
-    },
-    terminated: () => (opening = null),
-    blocking: (_from, _to, event) => {
-      (event.target as IDBDatabase).close();
-      opening = null;
-    },
-  }).catch((error: unknown) => {
-    opening = null;
-    throw error;
-  }));
+const open = openedDb<Schema>('honest-crumb-logs', 1, (database) => {
+  database.createObjectStore('log', { keyPath: 'bakeId' }).createIndex('savedAtMs', 'savedAtMs');
+});
 
 async function write(row: Row): Promise<void> {
   const { store, done } = (await open()).transaction('log', 'readwrite');

@@ -32,7 +32,9 @@ const holder = globalThis as typeof globalThis & { crumbCarrier?: NewsCarrier };
 /** What is new, for every part of this page that wants to know. */
 export function browserNews(): NewsCarrier {
   if (holder.crumbCarrier) return holder.crumbCarrier;
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+  // where each carries its own nobody has to be told
+  const agree = typeof BroadcastChannel !== 'undefined' && !!navigator.locks;
+  const channel = agree ? new BroadcastChannel(NAME) : null;
   const carrier = new NewsCarrier({
     open: openStream,
     takeTask,

@@ -1,4 +1,5 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { openedDb } from '../device/openedDb';
 import type { QueueStore, Waiting } from './queue';
 
 interface Schema extends DBSchema {
@@ -10,23 +11,10 @@ const VERSION = 1;
 
 /** The queue's place in the browser. A transaction is through when it is on the disk, as far as browsers promise that. */
 export function idbStore(name = 'honest-crumb'): QueueStore {
-  let opening: Promise<IDBPDatabase<Schema>> | null = null;
-  const open = () =>
-    (opening ??= openDB<Schema>(name, VERSION, {
-      upgrade: (database) => {
-        if (!database.objectStoreNames.contains('waiting'))
-          database.createObjectStore('waiting', { keyPath: 'id' });
-      },
-      // the browser threw it away, or another page wants a newer shape: opened anew at the next use
-      terminated: () => (opening = null),
-      blocking: (_from, _to, event) => {
-        (event.target as IDBDatabase).close();
-        opening = null;
-      },
-    }).catch((error: unknown) => {
-      opening = null;
-      throw error;
-    }));
+  const open = openedDb<Schema>(name, VERSION, (database) => {
+    if (!database.objectStoreNames.contains('waiting'))
+      database.createObjectStore('waiting', { keyPath: 'id' });
+  });
   const isWaiting = (value: unknown): value is Waiting => {
     const entry = value as Partial<Waiting> | null;
     return (

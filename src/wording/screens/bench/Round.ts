@@ -26,6 +26,7 @@ export const words = {
   save: 'Save',
   oneFirst: 'One first, to see',
   trial: (pieces: number) => (pieces === 1 ? 'A trial: one piece is in' : `A trial: ${pieces} pieces are in`),
+  turnEvery: (time: string) => `turn it every ${time}`,
   trialOut: 'It is out: how was it?',
   theTrial: 'the trial',
   short: (degrees: string) => `its core was ${degrees} short`,
