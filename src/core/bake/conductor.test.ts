@@ -1,7 +1,7 @@
 import { plainLoaf } from '../formula/testFormulas';
-import { newStep } from '../method';
+import { newStep, type StepKind } from '../method';
 import { activitiesOf } from '../process/activities';
-import { alikeOpen, asSetAnew, passesOf, roundOf } from './conductor';
+import { alikeOpen, asSetAnew, isTold, passesOf, roundOf } from './conductor';
 import { bakeState } from './bakeState';
 import type { BakeAction } from './bakeEvent';
 
@@ -66,3 +66,20 @@ test('what is set anew holds for all that is alike and still to come: other load
     ['bake', 1680, null, 235],
   ]);
 }); // prettier-ignore
+
+test('what is done when it comes out tells for the rest: not a ring that is only boiled, nor the first half of a bake', () => {
+  const of = (...kinds: StepKind[]) => {
+    const all = kinds.map((kind, at) => newStep(kind, `s${at}`));
+    return all.map(({ id }) => isTold({ ...sheet, steps: all, activities: [] }, id));
+  };
+  expect(['boil-1-1', 'bake', 'shape', 'nowhere'].map((id) => isTold(sheet, id))).toEqual([
+    false,
+    true,
+    false,
+    false,
+  ]);
+  expect(of('proof', 'bake', 'cool')).toEqual([false, true, false]);
+  expect(of('bake', 'rotate', 'bake', 'cool')).toEqual([false, false, false, false]);
+  expect(of('bake', 'coast')).toEqual([false, false]);
+  expect(of('fry', 'cool', 'bake')).toEqual([true, false, true]);
+});

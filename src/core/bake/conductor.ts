@@ -12,8 +12,39 @@ const RECOVERS: Partial<Record<StepKind, number | undefined>> = {
   griddle: RECOVERS_S.plate,
 };
 
-/** What pieces go into hot: of these one can go first, to see. */
-export const isHeated = ({ kind }: Pick<MethodStep, 'kind'>): boolean => kind in RECOVERS;
+/** What pieces come out of baked through, by what it is done in; what only boils is baked after. */
+const DONE_IN: Partial<Record<StepKind, 'oven' | 'fryer' | 'plate'>> = {
+  bake: 'oven',
+  coast: 'oven',
+  fry: 'fryer',
+  griddle: 'plate',
+};
+/** Done meanwhile. */
+const MEANWHILE: ReadonlySet<StepKind> = new Set(['turn', 'rotate', 'preheat']);
+
+/** What comes out is looked at for core and colour. */
+export const isLookedAt = ({ kind }: Pick<MethodStep, 'kind'>): boolean =>
+  kind in DONE_IN && kind !== 'coast';
+
+/**
+ * Whether its core and its colour tell how long the rest of a batch should have: it is done when it comes out of this very step, which is neither
+ * the first nor the second of two that bake.
+ */
+export function isTold(sheet: Pick<BatchSheet, 'steps' | 'activities'>, stepId: string): boolean {
+  const activityOf = (id: string) => sheet.activities?.find((each) => each.id === id);
+  const wayId = activityOf(stepId)?.wayId ?? null;
+  const partOf = (id: string) => activityOf(id)?.stepId ?? id;
+  const ofWay = sheet.steps.filter(
+    ({ id, kind }) => (activityOf(id)?.wayId ?? null) === wayId && !MEANWHILE.has(kind),
+  );
+  const steps = ofWay.filter(
+    ({ id }, at) => ofWay.findIndex((other) => partOf(other.id) === partOf(id)) === at,
+  );
+  const at = steps.findIndex(({ id }) => partOf(id) === partOf(stepId));
+  const here = steps[at];
+  const isAsIn = (other: MethodStep | undefined) => !!other && DONE_IN[other.kind] === DONE_IN[here!.kind];
+  return !!here && isLookedAt(here) && !isAsIn(steps[at - 1]) && !isAsIn(steps[at + 1]);
+}
 
 /** A step as it is meant by now: what a first load or a trial taught may have set its time and its heat anew. */
 export function asSetAnew(step: MethodStep, { anew }: Pick<BakeState, 'anew'>): MethodStep {

@@ -40,7 +40,7 @@ export { benchCalls, type BenchCall } from './benchCalls';
 export { feltWrong, wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { ovenDue, turnMs, type OvenDue } from './ovenDue';
-export { alikeOpen, asSetAnew, isHeated, passesOf, roundOf, type Round, type RoundCall } from './conductor';
+export { alikeOpen, asSetAnew, isLookedAt, isTold, passesOf, roundOf, type Round, type RoundCall } from './conductor';
 export { stepCautions, type StepCaution } from './stepCautions';
 export { undoOf } from './undo';
 export { trialAnswer } from './trialAnswer';

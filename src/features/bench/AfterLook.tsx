@@ -1,5 +1,5 @@
 'use client';
-import { alikeOpen, asSetAnew, passesOf, trialAnswer, type BakeRecord } from '@/core/bake';
+import { alikeOpen, asSetAnew, isTold, passesOf, trialAnswer, type BakeRecord } from '@/core/bake';
 import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { words } from '@/wording/screens/bench/Round';
@@ -26,7 +26,8 @@ export function AfterLook({ sheet, bench: { state, tap }, stepId }: AfterLookPro
   // it was answered already, or it was of pieces that were in when it was
   const answeredAtMs = Math.max(-Infinity, ...stepIds.map((id) => state.anew.get(id)?.atMs ?? -Infinity));
   const looked = look && sheet.steps.find(({ id }) => id === look.stepId);
-  if (!look || !looked || stepIds.length === 0 || answeredAtMs >= look.atMs || left === look.atMs) return null;
+  const loads = new Set(stepIds.map((id) => sheet.activities?.find((each) => each.id === id)?.load?.at)).size;
+  if (!look || !looked || !isTold(sheet, looked.id) || stepIds.length === 0 || answeredAtMs >= look.atMs || left === look.atMs) return null;
   // a trial was in for all its sides, a load is looked at after its last
   const tookS = look.trialOf === null ? look.tookS : look.tookS / passesOf(sheet, looked.id);
   const answer = trialAnswer({ ...look, tookS }, asSetAnew(looked, state), altitudeM);
@@ -37,8 +38,8 @@ export function AfterLook({ sheet, bench: { state, tap }, stepId }: AfterLookPro
     look.colour === 'pale' ? words.wasPale : look.colour === 'dark' ? words.wasDark : null,
   ].filter(Boolean);
   return (
-    <section className="mt-5 rounded-xl border-2 border-now bg-surface p-4" data-testid="after-look" aria-label={words.theRest(stepIds.length)}>
-      <p className="text-lg text-soft">{words.theRest(stepIds.length)}</p>
+    <section className="mt-5 rounded-xl border-2 border-now bg-surface p-4" data-testid="after-look" aria-label={words.theRest(loads)}>
+      <p className="text-lg text-soft">{words.theRest(loads)}</p>
       <p className="flex flex-wrap items-baseline gap-x-5">
         <span className="figure text-6xl">{formatDuration(durationS)}</span>
         {tempC !== null && <span className="figure text-5xl">{units.temperature(tempC)}</span>}

@@ -1,6 +1,6 @@
 'use client';
 import { Check, Play, Plus, RotateCcw, Square } from 'lucide-react';
-import { isRunning, isStepDone, lookAgainS, type Round } from '@/core/bake';
+import { isRunning, isStepDone, lookAgainS, type BakeRecord, type Round } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -11,6 +11,7 @@ import { FeelButton } from './FeelButton';
 import { Readings } from './Readings';
 import { RiseMarks } from './RiseMarks';
 import { RoundTarget } from './Round';
+import { TrialOut } from './Trial';
 import type { Bench } from './useBench';
 
 interface StepButtonsProps {
@@ -22,6 +23,7 @@ interface StepButtonsProps {
   now: number;
   leftS: number | null;
   /** Where it is one of several calls. */
+  sheet: BakeRecord['sheet'];
   round: Round | null;
   onGo: (stepId: string | null) => void;
 }
@@ -34,6 +36,7 @@ export function StepButtons({
   isMixed,
   leftS,
   exchanged,
+  sheet,
   round,
   onGo,
   onDone,
@@ -55,6 +58,7 @@ export function StepButtons({
   return (
     <div className="mt-6 grid gap-3 low:mt-2">
       {isRound && <RoundTarget round={round} bench={bench} now={now} steady={steady} onGo={onGo} />}
+      {isTrial && !done && <TrialOut sheet={sheet} step={step} bench={bench} />}
       {startFirst && (
         <Button
           look="now"

@@ -246,6 +246,7 @@ function OneStep({
         isMixed={isMixed}
         leftS={leftS}
         exchanged={exchanged}
+        sheet={sheet}
         round={round}
         onGo={onGo}
         onDone={() => onGo(null)}

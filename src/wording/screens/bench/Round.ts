@@ -33,7 +33,7 @@ export const words = {
   over: (degrees: string) => `its core was ${degrees} over`,
   wasPale: 'it was too pale',
   wasDark: 'it was too dark',
-  theRest: (count: number) => (count === 1 ? 'For what is still to go in' : `For the ${count} still to go in`),
+  theRest: (count: number) => (count === 1 ? 'For what is still to go in' : `For the ${count} loads still to go in`),
   from: (least: string, most: string) => `${least} to ${most}`,
   setSo: 'Set them so',
   leave: 'Leave them as they are',
