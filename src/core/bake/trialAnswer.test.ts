@@ -21,6 +21,11 @@ test('without a clock it counts as in for as long as it was meant to; without th
   expect(trialAnswer(look(93, null, 0), { ...bake, minS: null }, 0)).toBeNull();
 });
 
+test('what came out far from done tells nothing', () => {
+  expect(trialAnswer(look(82, 'pale'), bake, 0)?.durationS).toBe(2400);
+  expect(trialAnswer(look(81.5, 'pale'), bake, 0)).toBeNull();
+});
+
 test('a short core: four percent of its time a degree, from three to five and a half', () => {
   // 25 min, 4 °C short: 29 (28 to 30.5); no colour was told, so the heat stays
   expect(trialAnswer(look(93, null), bake, 0)).toEqual({ durationS: 1740, leastS: 1680, mostS: 1860, tempC: null, shortC: 4 });

@@ -236,7 +236,7 @@ function OneStep({
         </p>
       )}
       {step.note && <p className="mt-3 border-l-4 border-now pl-3 text-xl">{step.note}</p>}
-      {!done && <StepCautions sheet={sheet} stepId={step.id} />}
+      {!done && timer === null && <StepCautions sheet={sheet} stepId={step.id} />}
 
       {!done && <FeltCard sheet={sheet} stepId={step.id} bench={bench} />}
       <StepButtons
@@ -251,6 +251,8 @@ function OneStep({
         onGo={onGo}
         onDone={() => onGo(null)}
       />
+      {/* once its clock runs, that and the next press come first */}
+      {!done && timer !== null && <StepCautions sheet={sheet} stepId={step.id} />}
       {round && <RoundBoard round={round} now={now} onGo={onGo} />}
       {!done && <Trial sheet={sheet} step={step} round={round} bench={bench} />}
       {next && !done && !round?.next && (
