@@ -1,4 +1,5 @@
 import type { FromDayWorker, ToDayWorker } from './dayProtocol';
+import { answersFor } from './whoAnswers';
 
 /** What a day's worker is to the page: so that a test can put another in its place. */
 export interface DayPort {
@@ -10,4 +11,4 @@ export interface DayPort {
 
 /** The thread that plans. In a file of its own: a test has none. */
 export const makeDayWorker = (): DayPort =>
-  new Worker(new URL('./day.worker.ts', import.meta.url)) as unknown as DayPort;
+  answersFor(new Worker(new URL('./day.worker.ts', import.meta.url))) as unknown as DayPort;

@@ -1,6 +1,5 @@
-/** Calls about every second, also while the page is in the background. Ends it. */
-export function tickEverySecond(tick: () => void): () => void {
-  const worker = new Worker(new URL('./tick.worker.ts', import.meta.url));
-  worker.onmessage = tick;
-  return () => worker.terminate();
-}
+import { secondHand, type TickPort } from './secondHand';
+
+/** The page's second hand, in a thread. In a file of its own: a test has none. Ends it. */
+export const tickEverySecond = (tick: () => void): (() => void) =>
+  secondHand(() => new Worker(new URL('./tick.worker.ts', import.meta.url)) as unknown as TickPort, tick);
