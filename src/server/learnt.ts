@@ -173,8 +173,12 @@ export const taughtKitchen = (kitchen: RunKitchen, learning: RiseLearning | null
   learning ? { ...kitchen, learnt: learning.learnt } : kitchen;
 
 /** What the marks in a formula's bakes have taught of its rise; null: nothing yet. */
-export async function loadLearnt(context: Context, formulaId: string): Promise<RiseLearning | null> {
-  const learnt = await learntOf(context, [formulaId], await loadAround(context));
+export async function loadLearnt(
+  context: Context,
+  formulaId: string,
+  gone?: AbortSignal,
+): Promise<RiseLearning | null> {
+  const learnt = await learntOf(context, [formulaId], await loadAround(context), gone);
   return learnt.get(formulaId)?.learning ?? null;
 }
 

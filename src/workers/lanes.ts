@@ -1,5 +1,5 @@
 import { fitTrace, type Progress } from '@/core/heat';
-import { forecastRun } from '@/core/run';
+import { forecastRun, riseNow } from '@/core/run';
 import type { Ask, Asks, FromWorker, ToWorker } from './protocol';
 
 type Question = Exclude<ToWorker, { type: 'leave' }>;
@@ -9,8 +9,21 @@ function* fit({ bake, trace }: Asks['fit']['question']): Generator<Progress, Ask
   return fitTrace(bake, trace);
 }
 
-const stepsOf = (asked: Question): Generator<Progress, Asks[Ask]['answer'], void> =>
-  asked.type === 'forecast' ? forecastRun(asked.question.run, asked.question.feel) : fit(asked.question);
+function* rise(asked: Asks['rise']['question']): Generator<Progress, Asks['rise']['answer'], void> {
+  yield { done: 0, of: 1 };
+  return riseNow(asked);
+}
+
+const stepsOf = (asked: Question): Generator<Progress, Asks[Ask]['answer'], void> => {
+  switch (asked.type) {
+    case 'forecast':
+      return forecastRun(asked.question.run, asked.question.feel);
+    case 'rise':
+      return rise(asked.question);
+    case 'fit':
+      return fit(asked.question);
+  }
+};
 
 /**
  * The worker without its thread, so that a test can drive it: takes messages, works on one question at a time, pauses between the

@@ -1,6 +1,6 @@
 import type { BakeQuestion, Progress, TraceFit, TracePoint } from '@/core/heat';
 import type { Result } from '@/core/result';
-import type { Run, RunFeel, RunForecast } from '@/core/run';
+import type { RiseAsked, RiseNow, Run, RunFeel, RunForecast } from '@/core/run';
 
 /** Questions and their answers. */
 export interface Asks {
@@ -8,6 +8,7 @@ export interface Asks {
     readonly question: { readonly run: Run; readonly feel: RunFeel };
     readonly answer: Result<RunForecast>;
   };
+  readonly rise: { readonly question: RiseAsked; readonly answer: RiseNow | null };
   readonly fit: {
     readonly question: { readonly bake: BakeQuestion; readonly trace: readonly TracePoint[] };
     readonly answer: Result<TraceFit>;

@@ -4,7 +4,7 @@ import { airPressurePa } from '@/core/doughTemperature/boilingPoint';
 import { afterFreezing } from '@/core/fermentation/freezing';
 import type { Leavening } from '@/core/fermentation/leavening';
 import { FERMENTATION } from '@/core/fermentation/parameters';
-import { drawnRise } from '@/core/fermentation/riseCurve';
+import { drawnRise } from '@/core/fermentation/riseSimulation';
 import { bakedVolume } from '@/core/fermentation/spring';
 import type { Standing, Stay } from '@/core/fermentation/thermalLag';
 import { simulateBake, type BakeQuestion, type BakeSimulation } from '@/core/heat/bake';

@@ -342,12 +342,15 @@ test('what a bake taught is made ready when it ends or is corrected, and at no o
     counts.push(works.length);
   }
   expect(counts).toEqual([0, 0, 1, 1, 2, 3, 3, 3]);
-  await works[0]?.();
-  const { rows } = await db.admin.query<{ about: string }>(
-    'select about from computed_answer where kitchen_id = $1',
-    [here.kitchen.id],
-  );
-  expect(rows.map(({ about }) => about)).toContain(`rise ${formulaId}`);
+  const known = async () => {
+    await works[0]?.();
+    const all = 'select about from computed_answer where kitchen_id = $1';
+    return (await db.admin.query<{ about: string }>(all, [here.kitchen.id])).rows.map(({ about }) => about);
+  };
+  // a bake that goes on tells its own bench; it teaches when it has ended
+  expect(await known()).not.toContain(`rise ${formulaId}`);
+  await tap(bake, close('good'));
+  expect(await known()).toContain(`rise ${formulaId}`);
 });
 
 test('a log is told from where it is known; under another epoch it says so', async () => {

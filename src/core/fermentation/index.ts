@@ -1,7 +1,8 @@
 export { leavenKinds, leaveningOf, type Leavening } from './leavening';
 export { learnRise, type LearnRiseOf, type RiseLearning, type RiseObservation } from './learnRise';
 export { FERMENTATION } from './parameters';
-export { riseCurve, type RiseParameter, type RiseQuestion } from './riseCurve';
+export { riseCurve } from './riseCurve';
+export type { RiseParameter, RiseQuestion } from './riseSimulation';
 export { risesVisibly } from './risesVisibly';
 export { schoolMethod, SCHOOLS, type School } from './schools';
 export { bakedVolume } from './spring';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { learnRise, riseCurve, type Leavening, type RiseObservation, type RiseQuestion } from '.';
-import { volumesAt } from './riseCurve';
+import { volumesAt } from './riseSimulation';
 import { testLeavening } from './testLeavening';
 
 const loaf: Leavening = testLeavening;

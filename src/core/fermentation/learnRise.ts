@@ -1,9 +1,9 @@
 import { curvedFit } from '../numeric/leastSquares';
 import { FERMENTATION } from './parameters';
-import { volumesAt, type Learnt, type RiseQuestion } from './riseCurve';
+import { volumesAt, type Learnt, type RiseQuestion } from './riseSimulation';
 
 /** How far a dough had risen, once: its volume at `atS` over that at `sinceS`, both in seconds from the end of mixing. */
-interface RisePoint {
+export interface RisePoint {
   readonly atS: number;
   readonly sinceS: number;
   readonly grown: number;
@@ -38,11 +38,11 @@ const ROUNDS = 25;
 const MOST = 1.8;
 
 /** How far a mark can be trusted: the eye on a jar, and a curve that is not quite the dough's. */
-const sdOf = (grown: number): number =>
+export const sdOf = (grown: number): number =>
   Math.hypot(F.markReading * Math.max(1, grown), 0.1 * Math.abs(grown - 1));
 
 /** Marks of one day share its room and its hand: however many, they count as two and a half. */
-const weightOf = (count: number): number => Math.min(1, 2.5 / count);
+export const weightOf = (count: number): number => Math.min(1, 2.5 / count);
 
 /**
  * What a baker's own marks tell of a leaven's vigour and of a dough's holding: least squares on both logarithms, with what the

@@ -2,7 +2,8 @@ import type { StepKind } from '../method/step';
 import { ok, type Result } from '../result';
 import type { Leavening } from './leavening';
 import { FERMENTATION } from './parameters';
-import { READY_SHARE, riseCurve, type Learnt, type RiseCurve } from './riseCurve';
+import { READY_SHARE, riseCurve, type RiseCurve } from './riseCurve';
+import type { Learnt } from './riseSimulation';
 import type { Stay, Standing } from './thermalLag';
 
 /** Ways of letting a dough rise that bakers swear by. */

@@ -1,6 +1,6 @@
 import type { Consistency } from '../consistency/consistency';
 import { leavenKinds, type LeavenKind } from '../fermentation/leavening';
-import type { RiseParameter } from '../fermentation/riseCurve';
+import type { RiseParameter } from '../fermentation/riseSimulation';
 import type { MaybeRange, Range } from '../numeric/range';
 import type { Formula } from '../formula/formula';
 import type { FormulaTotals } from '../formula/totals';

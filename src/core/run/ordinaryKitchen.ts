@@ -1,4 +1,4 @@
-import type { Learnt } from '../fermentation/riseCurve';
+import type { Learnt } from '../fermentation/riseSimulation';
 import { ORDINARY_OVENS, type Oven } from '../heat/oven';
 import type { Place } from '../method/standingLimits';
 import type { Room } from '../process/room';

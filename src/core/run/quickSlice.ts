@@ -1,4 +1,5 @@
-import { riseCurve, type RiseQuestion } from '../fermentation/riseCurve';
+import { riseCurve } from '../fermentation/riseCurve';
+import type { RiseQuestion } from '../fermentation/riseSimulation';
 import type { Formula } from '../formula/formula';
 import { simulateBake, CENTRAL_DRAW } from '../heat/bake';
 import { heatingEndS, uncovered } from '../heat/forecast';

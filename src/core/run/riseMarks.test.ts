@@ -2,7 +2,7 @@ import { ordinaryScales, planBatch } from '../batch';
 import { loafSheet } from '../batch/testBatch';
 import type { BakeAction, BakeRecord } from '../bake';
 import { learnRise } from '../fermentation';
-import { volumesAt } from '../fermentation/riseCurve';
+import { volumesAt } from '../fermentation/riseSimulation';
 import type { Formula } from '../formula';
 import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';

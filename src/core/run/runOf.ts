@@ -2,7 +2,7 @@ import type { Consistency } from '../consistency/consistency';
 import { afterFreezing } from '../fermentation/freezing';
 import { airPressurePa } from '../doughTemperature/boilingPoint';
 import { leaveningOf } from '../fermentation/leavening';
-import type { RiseQuestion } from '../fermentation/riseCurve';
+import type { RiseQuestion } from '../fermentation/riseSimulation';
 import type { Stay } from '../fermentation/thermalLag';
 import type { Formula } from '../formula/formula';
 import { insideFormula } from '../formula/insideFormula';

@@ -261,7 +261,7 @@ export const RISE_SIGNATURES = {
   name: 'rise-signatures',
   text: `select f.id as "formulaId", string_agg(newest.bake_id || '.' || newest.last_seq, ' ') as signature
          from unnest($2::uuid[]) as f (id) cross join lateral (
-           select bake_id, last_seq from bake_card where kitchen_id = $1 and formula_id = f.id and rises > 0
+           select bake_id, last_seq from bake_card where kitchen_id = $1 and formula_id = f.id and rises > 0 and ended_at is not null
            order by started_at desc, bake_id desc limit $3) newest
          group by f.id`,
   row: signatureRow,
@@ -291,10 +291,10 @@ export const FELT_SIGNATURE = {
 export const feltSignature = async (db: Queryable, kitchenId: string, mostBakes: number): Promise<string> =>
   (await one(db, FELT_SIGNATURE, [kitchenId, mostBakes])).signature;
 
-/** The same of the newest bakes of a kitchen in which a rise was marked. */
+/** The same of the newest bakes of a kitchen that ended and in which a rise was marked. */
 export const KITCHEN_RISE_SIGNATURE = {
   name: 'kitchen-rise-signature',
-  text: FELT_SIGNATURE.text.replace('feels > 0', 'rises > 0'),
+  text: FELT_SIGNATURE.text.replace('feels > 0', 'rises > 0 and ended_at is not null'),
   row: FELT_SIGNATURE.row,
 };
 

@@ -161,13 +161,14 @@ const MARKED = `${COLUMNS}, r.formula, r.schema_version as "formulaVersion", tha
 
 export const RISEN_BAKES = {
   name: 'bakes-risen',
-  text: `select ${MARKED} where c.kitchen_id = $1 and c.formula_id = $2 and c.rises > 0
+  text: `select ${MARKED} where c.kitchen_id = $1 and c.formula_id = $2 and c.rises > 0 and c.ended_at is not null
          order by c.started_at desc, c.bake_id desc limit $3`,
   row: markedRow,
 };
 export const KITCHEN_RISEN_BAKES = {
   name: 'bakes-risen-kitchen',
-  text: `select ${MARKED} where c.kitchen_id = $1 and c.rises > 0 order by c.started_at desc, c.bake_id desc limit $2`,
+  text: `select ${MARKED} where c.kitchen_id = $1 and c.rises > 0 and c.ended_at is not null
+         order by c.started_at desc, c.bake_id desc limit $2`,
   row: markedRow,
 };
 export const FELT_BAKES = {
@@ -177,7 +178,7 @@ export const FELT_BAKES = {
 };
 
 /**
- * A formula's bakes in which a rise was marked, newest first, with the revision they were baked by and the kit as it was known that day
+ * A formula's bakes that ended and in which a rise was marked, newest first, with the revision they were baked by and the kit as it was known that day
  * (the first that was ever saved, for bakes before it; null where none was). What cannot be read teaches nothing.
  */
 export const listRisenBakes = async (db: Queryable, kitchenId: string, formulaId: string, most: number) =>

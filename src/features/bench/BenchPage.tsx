@@ -41,6 +41,7 @@ import { StepView } from './StepView';
 import { loadLook } from './Trial';
 import { UndoBar } from './UndoBar';
 import { useBench, type Bench } from './useBench';
+import type { Rising } from './useRise';
 import { useNow } from '../clock/useNow';
 import { loadOutOfIt, WeighView } from './WeighView';
 import { words } from '@/wording/screens/bench/BenchPage';
@@ -110,10 +111,12 @@ interface BenchPageProps {
   readonly epoch: string;
   /** What the kitchen is shared with; null: with nothing. */
   readonly shared: Shared | null;
+  /** What tells how the dough rises; null: nothing does. */
+  readonly rising: Rising | null;
 }
 
 /** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
-export function BenchPage({ bake, nowMs, epoch, shared }: BenchPageProps) {
+export function BenchPage({ bake, nowMs, epoch, shared, rising }: BenchPageProps) {
   const router = useKitchenRouter();
   const bench = useBench(bake, { nowMs, epoch });
   useFetchedEarly(NEEDED_OFFLINE);
@@ -171,7 +174,14 @@ export function BenchPage({ bake, nowMs, epoch, shared }: BenchPageProps) {
       <div id="bench-part" role="tabpanel" aria-labelledby={`tab-${view}`}>
         {view === 'weigh' && <WeighView bake={bake} bench={bench} onSteps={() => void setView('steps')} />}
         {view === 'steps' && (
-          <StepView bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={setChosen} />
+          <StepView
+            bake={bake}
+            bench={bench}
+            nowMs={nowMs}
+            rising={rising}
+            chosen={chosen}
+            onChoose={setChosen}
+          />
         )}
         {view === 'log' && (
           <OutcomeForm

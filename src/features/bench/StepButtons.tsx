@@ -1,6 +1,6 @@
 'use client';
 import { Check, Play, Plus, RotateCcw, Square } from 'lucide-react';
-import { isRunning, isStepDone, lookAgainS, type BakeRecord, type Round } from '@/core/bake';
+import { isRunning, isStepDone, type BakeRecord, type Round } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -19,6 +19,8 @@ interface StepButtonsProps {
   bench: Bench;
   isMixed: boolean;
   exchanged: boolean;
+  /** After how long to look again at what is not there yet, s. */
+  againS: number;
   onDone: () => void;
   now: number;
   leftS: number | null;
@@ -36,6 +38,7 @@ export function StepButtons({
   isMixed,
   leftS,
   exchanged,
+  againS,
   sheet,
   round,
   onGo,
@@ -105,7 +108,13 @@ export function StepButtons({
         </Button>
       )}
       {!done && (
-        <NotSo step={step} over={running && leftS !== null && leftS <= 0} tap={tap} onSkipped={onDone} />
+        <NotSo
+          step={step}
+          againS={againS}
+          over={running && leftS !== null && leftS <= 0}
+          tap={tap}
+          onSkipped={onDone}
+        />
       )}
     </div>
   );
@@ -133,15 +142,15 @@ function ClockButtons({ stepId, tap }: { stepId: string; tap: Bench['tap'] }) {
 
 interface NotSoProps {
   readonly step: MethodStep;
+  readonly againS: number;
   readonly over: boolean;
   readonly tap: Bench['tap'];
   readonly onSkipped: () => void;
 }
 
 /** Its time is up and it is not there yet; or it is not done at all, which takes two presses. */
-function NotSo({ step, over, tap, onSkipped }: NotSoProps) {
+function NotSo({ step, againS, over, tap, onSkipped }: NotSoProps) {
   const skipping = useTwice();
-  const againS = lookAgainS(step);
   const skip = () => {
     if (skipping.press() && !tap({ type: 'stepSkipped', stepId: step.id })) onSkipped();
   };

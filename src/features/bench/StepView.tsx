@@ -23,10 +23,12 @@ import { STEP_CAUTION_WORD } from '@/wording/stepCautions';
 import { STEP_WORD } from '@/wording/words';
 import { useBook } from '../book/BookProvider';
 import { FeltCard } from './FeltCard';
+import { againS, RiseForecast } from './RiseForecast';
 import { RoundBoard } from './Round';
 import { StepButtons } from './StepButtons';
 import { Trial } from './Trial';
 import type { Bench } from './useBench';
+import { useRise, type Rising } from './useRise';
 import { useNow } from '../clock/useNow';
 import { words } from '@/wording/screens/bench/StepView';
 
@@ -34,12 +36,13 @@ interface StepViewProps {
   bake: BakeRecord;
   bench: Bench;
   nowMs: number;
+  rising: Rising | null;
   chosen: string | null;
   onChoose: (stepId: string | null) => void;
 }
 
 /** One step at a time, very large; all of them beneath, so that an oven can be lit while the dough still rests. */
-export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps) {
+export function StepView({ bake, bench, nowMs, rising, chosen, onChoose }: StepViewProps) {
   const { sheet } = bake;
   const { state } = bench;
   const [ticked, setTicked] = useState(false);
@@ -53,7 +56,8 @@ export function StepView({ bake, bench, nowMs, chosen, onChoose }: StepViewProps
         <OneStep
           key={current.id}
           step={current}
-          sheet={sheet}
+          bake={bake}
+          rising={rising}
           number={steps.indexOf(current) + 1}
           of={steps.length}
           bench={bench}
@@ -159,7 +163,8 @@ function StepLine({ step, call, number, bench, nowMs, current, onChoose }: StepL
 
 interface OneStepProps {
   step: MethodStep;
-  sheet: BakeRecord['sheet'];
+  bake: BakeRecord;
+  rising: Rising | null;
   number: number;
   of: number;
   bench: Bench;
@@ -179,7 +184,8 @@ const PARTED: ReadonlySet<MethodStep['kind']> = new Set(['divide', 'shape']);
 
 function OneStep({
   step,
-  sheet,
+  bake,
+  rising,
   number,
   of,
   bench,
@@ -191,6 +197,7 @@ function OneStep({
   onGo,
 }: OneStepProps) {
   const { state, outbox } = bench;
+  const { sheet } = bake;
   const call = callOf(sheet, step.id);
   const round = roundOf(sheet, state, step.id);
   const now = useNow(outbox.offsetMs, nowMs);
@@ -199,6 +206,7 @@ function OneStep({
   const timer = state.steps.get(step.id)?.timer ?? null;
   const leftS = timer ? timerLeftS(timer, now) : null;
   const over = isRunning(timer) && leftS !== null && leftS <= 0;
+  const rise = useRise(bake, state, done ? null : step.id, rising, now);
   return (
     <section
       aria-label={words.stepNow}
@@ -229,6 +237,13 @@ function OneStep({
 
       <PieceFigures pieces={pieces} />
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
+      {rise && (
+        <RiseForecast
+          rise={rise}
+          now={now}
+          endsMs={timer ? timer.startedAtMs + timer.durationS * 1000 : null}
+        />
+      )}
       {step.until && (
         <p className="mt-4 text-2xl leading-snug">
           <span className="text-soft">{words.until}</span>
@@ -246,6 +261,7 @@ function OneStep({
         isMixed={isMixed}
         leftS={leftS}
         exchanged={exchanged}
+        againS={againS(step, rise, now)}
         sheet={sheet}
         round={round}
         onGo={onGo}

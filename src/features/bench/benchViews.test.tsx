@@ -24,7 +24,7 @@ function stepping(chosen: string | null, nowMs: number, ...actions: BakeAction[]
   const bake = testBake(actions);
   const { bench, taps } = testBench(bake);
   jest.spyOn(Date, 'now').mockReturnValue(nowMs);
-  show(<StepView bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={nothing} />);
+  show(<StepView rising={null} bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={nothing} />);
   return taps;
 }
 
@@ -342,7 +342,7 @@ function LiveBench({ view, taps }: { view: 'weigh' | 'steps'; taps: BakeAction[]
   return view === 'weigh' ? (
     <WeighView bake={bake} bench={bench} onSteps={nothing} />
   ) : (
-    <StepView bake={bake} bench={bench} nowMs={START_MS} chosen={chosen} onChoose={setChosen} />
+    <StepView rising={null} bake={bake} bench={bench} nowMs={START_MS} chosen={chosen} onChoose={setChosen} />
   );
 }
 

@@ -5,6 +5,7 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
 import { kitchenPlace } from '@/features/kitchen/place';
 import { loadLife } from '@/server/day';
+import { loadRising } from '@/server/rising';
 import { Book } from '../../../Book';
 import { bakeTitle, loadBakeOnce } from '../../../bakeTitle';
 import { documentPage, type IdParams } from '../../../documentPage';
@@ -16,7 +17,7 @@ export default function Page(props: IdParams) {
   return documentPage(props, loadBakeOnce, async (bake, context) => {
     if (stateOf(bake).endedAtMs !== null)
       redirect(kitchenPlace(context.kitchen.address).page(`/logbook/${bake.id}`));
-    const { shared } = (await loadLife(context)).value;
+    const [{ value: life }, rising] = await Promise.all([loadLife(context), loadRising(context, bake)]);
     return (
       <Book context={context} holds={bake}>
         <NuqsAdapter>
@@ -24,7 +25,8 @@ export default function Page(props: IdParams) {
             bake={bake}
             nowMs={context.now().getTime()}
             epoch={context.kitchen.epoch}
-            shared={shared ?? null}
+            shared={life.shared ?? null}
+            rising={rising}
           />
         </NuqsAdapter>
       </Book>
