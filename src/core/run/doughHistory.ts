@@ -91,7 +91,7 @@ export function doughHistory(
     const { doneAtMs = null, skippedAtMs = null } = state.steps.get(step.id) ?? {};
     if (skippedAtMs !== null && doneAtMs === null) continue;
     beganS.set(step.id, atS);
-    const isDone = doneAtMs !== null && doneAtMs >= mixedAtMs + atS * 1000;
+    const isDone = doneAtMs !== null && doneAtMs >= mixedAtMs;
     const untilS = isDone
       ? (doneAtMs - mixedAtMs) / 1000
       : inStep.has(step.id)

@@ -48,11 +48,7 @@ export interface RiseNow {
   readonly past: MaybeRange;
   readonly marks: number;
   /** The jar against the end of mixing, at the same times, %. */
-  readonly jar: {
-    readonly grown: readonly number[];
-    readonly low: readonly number[];
-    readonly high: readonly number[];
-  };
+  readonly jar: readonly number[];
   /** By how much the newest mark moved when it is ready, s; null: there is none, or one of the two times. */
   readonly movedS: number | null;
 }
@@ -127,7 +123,7 @@ export function riseNow(asked: RiseAsked): RiseNow | null {
   const { marked, mixedAtMs, beganS, wantedPercent, isLast } = asked;
   const ofDay = riseOfDay(marked);
   const { from, curve } = curveOf(asked, ofDay);
-  const spoon = riseCurve({ ...inJar(asked.question), ...(ofDay && { ofDay }) });
+  const spoon = riseCurve({ ...inJar(asked.question), ...(ofDay && { ofDay }), central: true });
   if (!curve || !spoon.ok) return null;
   const atMs = (tS: number): number => mixedAtMs + tS * 1000;
   const percent = (volume: number): number => 100 * (volume / from - 1);
@@ -156,11 +152,7 @@ export function riseNow(asked: RiseAsked): RiseNow | null {
     past: times(curve.pastAtS),
     marks,
     // the same stays, so the same times
-    jar: {
-      grown: pick(spoon.value.volume).map((volume) => 100 * (volume - 1)),
-      low: pick(spoon.value.low).map((volume) => 100 * (volume - 1)),
-      high: pick(spoon.value.high).map((volume) => 100 * (volume - 1)),
-    },
+    jar: pick(spoon.value.volume).map((volume) => 100 * (volume - 1)),
     movedS: readyS !== null && thoughtS !== null ? readyS - thoughtS : null,
   };
 } // prettier-ignore

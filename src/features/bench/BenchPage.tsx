@@ -165,7 +165,7 @@ export function BenchPage({ bake, nowMs, epoch, shared, rising }: BenchPageProps
         <button
           type="button"
           onClick={() => void setView('weigh')}
-          className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg border border-edge bg-surface px-4 text-left text-lg"
+          className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg low:hidden border border-edge bg-surface px-4 text-left text-lg"
         >
           <strong className="whitespace-nowrap">{words.notInYet}</strong>
           <span className="truncate">{open.now.map((line) => line.name).join(', ')}</span>

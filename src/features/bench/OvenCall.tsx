@@ -59,11 +59,11 @@ export function OvenCall({ bake, bench: { state, outbox, tap }, nowMs }: OvenCal
       </p>
     );
   return (
-    <section className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl border-2 border-alarm bg-alarm-wash px-4 py-3" data-testid="oven-due">
+    <section className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl border-2 border-alarm bg-alarm-wash px-4 py-3 low:mb-2 low:flex-nowrap low:py-0.5" data-testid="oven-due">
       <Flame size={30} aria-hidden className="shrink-0 text-alarm" />
-      <p className="min-w-48 flex-1">
-        <strong role="alert" className="block text-2xl leading-tight">{words.now(call!)}</strong>
-        <span className="text-lg">{words.hotBy(time.clock(hotMs(due, now)), time.clock(due.wantedMs))}</span>
+      <p className="min-w-48 flex-1 low:truncate">
+        <strong role="alert" className="block text-2xl leading-tight low:inline low:text-lg">{words.now(call!)}</strong>
+        <span className="text-lg low:ml-3">{words.hotBy(time.clock(hotMs(due, now)), time.clock(due.wantedMs))}</span>
       </p>
       <Button look="strong" size="bench" className="max-sm:w-full" onClick={() => light(due, tap)}>{words.itIsOn}</Button>
     </section>

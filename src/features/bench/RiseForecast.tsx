@@ -57,10 +57,10 @@ export function RiseForecast({ rise, now, endsMs }: RiseForecastProps) {
           </p>
         )}
         <p className="text-soft">
-          {words.byNow(near(rise, now), near(rise.jar, now))}
+          {words.byNow(near(rise, now), grownWord(Math.round(at(rise.jar, rise, now))))}
           {!ready && endsMs !== null && endsMs > now && words.atItsTime(grownWord(Math.round(at(rise.grown, rise, endsMs))))}
         </p>
-        {ready && <p className="text-soft">{words.most(grownWord(Math.round(topPercent.value)))}{marks === 0 && words.aMarkHelps}</p>}
+        {ready && <p className="text-soft">{ready.value !== null && words.most(grownWord(Math.round(topPercent.value)))}{marks === 0 && words.aMarkHelps}</p>}
       </div>
     </div>
   );
@@ -74,7 +74,7 @@ function Ready({ rise, now, clock }: Pick<RiseForecastProps, 'rise' | 'now'> & {
   if (ready?.value == null)
     return (
       <>
-        <p className="figure text-3xl">{words.never(wanted)}</p>
+        <p className="figure text-3xl">{(topPercent.high < (wantedPercent ?? 0) ? words.never : words.hardlyThere)(wanted)}</p>
         <p>{(now >= nearTopMs ? words.goOnNow : words.goOn)(grownWord(Math.round(topPercent.value)), clock(nearTopMs))}</p>
       </>
     );

@@ -80,6 +80,7 @@ export function RoundTarget({ round, bench: { tap }, now, steady, onGo }: RoundT
         look="now"
         size="wall"
         data-primary
+        data-stays
         disabled={!steady}
         className={cx('min-h-28 text-3xl low:min-h-16', !steady && 'disabled:opacity-100')}
         onClick={press}

@@ -59,7 +59,7 @@ export function StepButtons({
   const isRound = round !== null && !done && !isTrial;
   const startFirst = !isRound && !done && planned !== null && timer === null;
   return (
-    <div className="mt-6 grid gap-3 low:mt-2">
+    <div className="contents [&>*]:mt-3">
       {isRound && <RoundTarget round={round} bench={bench} now={now} steady={steady} onGo={onGo} />}
       {isTrial && !done && <TrialOut sheet={sheet} step={step} bench={bench} />}
       {startFirst && (
@@ -67,6 +67,7 @@ export function StepButtons({
           look="now"
           size="wall"
           data-primary
+          data-stays
           disabled={!steady}
           className={steady ? '' : 'disabled:opacity-100'}
           onClick={() => start(planned)}
@@ -98,7 +99,7 @@ export function StepButtons({
         <Button
           look={startFirst ? 'plain' : 'now'}
           size="wall"
-          {...(startFirst ? {} : { 'data-primary': true })}
+          {...(startFirst ? {} : { 'data-primary': true, 'data-stays': true })}
           disabled={!steady}
           className={steady ? '' : 'disabled:opacity-100'}
           onClick={finish}

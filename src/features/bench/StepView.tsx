@@ -212,29 +212,7 @@ function OneStep({
       aria-label={words.stepNow}
       className={cx('docket flex flex-col rounded-b-xl p-5 sm:p-7 low:p-3', over && 'border-alarm')}
     >
-      <p className="flex items-center gap-3 text-lg text-soft low:hidden">
-        {words.stepOf(number, of)}
-        {step.handsOn && (
-          <span className="flex items-center gap-1.5">
-            <Hand size={18} aria-hidden />
-            {words.hands}
-          </span>
-        )}
-        {done && (
-          <strong className={skipped ? '' : 'text-good'}>{skipped ? words.skipped : words.stepDone}</strong>
-        )}
-      </p>
-      <h2 className="text-5xl leading-none sm:text-6xl low:text-2xl">{STEP_WORD[step.kind]}</h2>
-      {call && (
-        <p
-          className="mt-2 text-2xl leading-snug font-semibold sm:text-3xl low:mt-0 low:text-lg"
-          data-testid="call"
-        >
-          {wordCall(call)}
-        </p>
-      )}
-      {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
-
+      <StepHead step={step} call={call} at={words.stepOf(number, of)} done={done} skipped={skipped} />
       <PieceFigures pieces={pieces} />
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
       {rise && (
@@ -279,6 +257,44 @@ function OneStep({
         </p>
       )}
     </section>
+  );
+}
+
+interface StepHeadProps {
+  step: MethodStep;
+  call: Call | null;
+  at: string;
+  done: boolean;
+  skipped: boolean;
+}
+
+/** Which step it is, and which call of it. */
+function StepHead({ step, call, at, done, skipped }: StepHeadProps) {
+  return (
+    <>
+      <p className="flex items-center gap-3 text-lg text-soft low:hidden">
+        {at}
+        {step.handsOn && (
+          <span className="flex items-center gap-1.5">
+            <Hand size={18} aria-hidden />
+            {words.hands}
+          </span>
+        )}
+        {done && (
+          <strong className={skipped ? '' : 'text-good'}>{skipped ? words.skipped : words.stepDone}</strong>
+        )}
+      </p>
+      <h2 className="text-5xl leading-none sm:text-6xl low:text-2xl">{STEP_WORD[step.kind]}</h2>
+      {call && (
+        <p
+          className="mt-2 text-2xl leading-snug font-semibold sm:text-3xl low:mt-0 low:text-lg"
+          data-testid="call"
+        >
+          {wordCall(call)}
+        </p>
+      )}
+      {step.title && <p className="mt-2 text-2xl leading-snug sm:text-3xl">{step.title}</p>}
+    </>
   );
 }
 

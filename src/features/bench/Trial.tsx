@@ -32,7 +32,7 @@ export function TrialOut({ sheet, step, bench: { state, tap } }: Omit<TrialProps
         {words.trial(state.trials.get(step.id) ?? 1)}
         {passes > 1 && onceS !== null && <span className="block text-xl font-normal">{words.turnEvery(formatDuration(onceS))}</span>}
       </p>
-      <Button look="now" size="wall" data-primary onClick={() => setAsks(true)}>
+      <Button look="now" size="wall" data-primary data-stays onClick={() => setAsks(true)}>
         <Eye size={28} aria-hidden />
         {words.trialOut}
       </Button>

@@ -16,6 +16,7 @@ export function UndoBar({ sheet, bench: { last, undo } }: { sheet: BakeRecord['s
   if (!word) return null;
   return (
     <div
+      data-undo
       className="no-print sticky bottom-0 z-20 mt-4 flex min-h-14 items-center gap-3 border-t border-edge bg-paper py-1"
       data-testid="undo-bar"
     >

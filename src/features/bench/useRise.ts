@@ -12,7 +12,7 @@ export interface Rising {
   readonly kitchen: RunKitchen;
 }
 
-const LANE = 'rise now';
+const LANE = 'rise';
 /** What is asked changes with what happens, hardly with the clock. */
 const SLOT_MS = 600_000;
 
