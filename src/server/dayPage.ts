@@ -1,4 +1,4 @@
-import { isRunning, stateOf, stockOf } from '@/core/bake';
+import { isRunning, sheetNow, stateOf, stockOf } from '@/core/bake';
 import { formulaKey, type BakeProgress, type DayFormula, type ToAdd } from '@/core/day/kitchenDay';
 import { piecesOut } from '@/core/day/piecesOut';
 import type { DayDocument } from '@/core/day/dayDocument';
@@ -28,11 +28,12 @@ export async function dayBakes(context: Context, { batches }: DayDocument): Prom
     records.flatMap((found) => {
       if ('setAside' in found || !found.value) return [];
       const { id, sheet } = found.value;
-      const { startedAtMs, endedAtMs, steps } = stateOf(found.value);
+      const state = stateOf(found.value);
+      const { startedAtMs, endedAtMs, steps } = state;
       const calls = Object.fromEntries(
         [...steps].map(([stepId, { doneAtMs, skippedAtMs, timer }]) => [stepId, { startMs: timer?.startedAtMs ?? null, doneMs: doneAtMs ?? skippedAtMs, ...(isRunning(timer) && { untilMs: timer.startedAtMs + 1000 * timer.durationS }) }]),
       );
-      return [[id, { sheet, startedMs: startedAtMs, endedMs: endedAtMs, calls } satisfies BakeProgress]];
+      return [[id, { sheet: sheetNow(sheet, state), startedMs: startedAtMs, endedMs: endedAtMs, calls } satisfies BakeProgress]];
     }),
   );
 } // prettier-ignore

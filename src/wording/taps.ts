@@ -30,6 +30,14 @@ export function wordTap(action: BakeAction): string {
       return `Looked at (${action.stepId})`;
     case 'setAnew':
       return `Set anew: ${formatClock(action.durationS)}`;
+    case 'courseChanged':
+      return 'Another course';
+    case 'courseTakenBack':
+      return 'The course as it was';
+    case 'paused':
+      return 'Paused';
+    case 'resumed':
+      return 'Gone on with';
     case 'lit':
       return `Oven lit for ${action.setC} °C`;
     case 'reading':

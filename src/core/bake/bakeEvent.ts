@@ -3,6 +3,7 @@ import { BANDS } from '../consistency/parameters';
 import { FORMULA_LIMITS } from '../formula/formula';
 import { localIdSchema } from '../formula/formulaSchema';
 import { STEP_LIMITS } from '../method/step';
+import { methodStepSchema } from '../method/stepSchema';
 import { plainText } from '../plainTextSchema';
 import { OWN_ID } from '../ingredients/ownId';
 import { outcomeSchema } from './outcomeSchema';
@@ -15,6 +16,8 @@ export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
 
 /** What can be done about a wrong amount. */
 export const MENDS = ['carryOn', 'addRest', 'takeOut', 'balance', 'moreOfAll', 'lessOfAll'] as const;
+/** Why a bake goes on otherwise than planned: into the cold, other yeast, a load that is lost. */
+export const COURSES = ['cold', 'yeast', 'lost'] as const;
 /** How a crust looks beside how it should. */
 export const LOOK_COLOURS = ['pale', 'right', 'dark'] as const;
 /** What a thermometer is held into. */
@@ -113,6 +116,29 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     durationS,
     tempC: z.number().min(READING_C.min).max(READING_C.max).nullable(),
   }),
+  /** It goes on otherwise: steps that are put in, dropped, of another time; another amount of what is not in yet. */
+  z.strictObject({
+    type: z.literal('courseChanged'),
+    by: z.enum(COURSES),
+    puts: z
+      .array(
+        z.strictObject({
+          atStepId: localIdSchema,
+          where: z.enum(['before', 'after']),
+          step: methodStepSchema,
+        }),
+      )
+      .max(6),
+    drops: z.array(localIdSchema).max(3000),
+    sets: z.array(z.strictObject({ stepId: localIdSchema, durationS })).max(100),
+    targets: z.array(z.strictObject({ lineId: localIdSchema, massG })).max(FORMULA_LIMITS.linesPerStage * 2),
+    lostPieces: z.number().int().min(1).max(FORMULA_LIMITS.pieces.max).nullable(),
+  }),
+  /** The last change of course was none after all. */
+  z.strictObject({ type: z.literal('courseTakenBack') }),
+  /** Everything stands still: clocks keep what they have left. */
+  z.strictObject({ type: z.literal('paused') }),
+  z.strictObject({ type: z.literal('resumed') }),
   z.strictObject({ type: z.literal('timerStarted'), stepId: localIdSchema, durationS }),
   z.strictObject({
     type: z.literal('timerChanged'),

@@ -87,6 +87,24 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       for (const id of stepIds) anew.set(id, { durationS, tempC, atMs });
       return { ...state, anew };
     }
+    case 'courseChanged':
+      return afterCourse(state, action, atMs);
+    case 'courseTakenBack':
+      return withoutCourse(state);
+    case 'paused': {
+      const stepIds = [...state.steps].flatMap(([id, { timer }]) => (isRunning(timer) ? [id] : []));
+      const stopped = stepIds.reduce(
+        (so, id) =>
+          withStep(so, id, (step) => ({
+            ...step,
+            timer: step.timer && { ...step.timer, stoppedAtMs: atMs },
+          })),
+        state,
+      );
+      return { ...stopped, pause: { atMs, stepIds } };
+    }
+    case 'resumed':
+      return afterPause(state, atMs);
     case 'reading': {
       const { of, tempC, stepId } = action;
       return { ...state, readings: [...state.readings, { of, tempC, stepId, atMs }] };
@@ -183,6 +201,56 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return never(action);
   }
 }
+
+function afterCourse(state: BakeState, action: Extract<BakeAction, { type: 'courseChanged' }>, atMs: number): BakeState {
+  const { by, puts, drops, sets, targets: aims, lostPieces } = action;
+  const anew = new Map(state.anew);
+  for (const { stepId, durationS } of sets) anew.set(stepId, { durationS, tempC: null, atMs });
+  const targets = new Map(state.targets);
+  for (const { lineId, massG } of aims) targets.set(lineId, massG);
+  const dropped = drops.reduce(
+    (so, id) =>
+      withStep(so, id, ({ timer }) => ({
+        doneAtMs: null,
+        skippedAtMs: atMs,
+        timer: timer?.stoppedAtMs === null ? { ...timer, stoppedAtMs: atMs } : timer,
+      })),
+    state,
+  );
+  const before = { anew: state.anew, targets: state.targets, steps: state.steps };
+  return { ...dropped, anew, targets, courses: [...state.courses, { by, atMs, puts, drops, lostPieces, before }] };
+} // prettier-ignore
+
+/** As it was before the last change of course; what was done since stays done. */
+function withoutCourse(state: BakeState): BakeState {
+  const last = state.courses.at(-1);
+  if (!last) return state;
+  const { drops, before } = last;
+  const steps = new Map(state.steps);
+  for (const id of drops) {
+    const was = before.steps.get(id);
+    if (was) steps.set(id, was);
+    else steps.delete(id);
+  }
+  return { ...state, steps, anew: before.anew, targets: before.targets, courses: state.courses.slice(0, -1) };
+}
+
+/** The clocks that stood still go on with what they had left. */
+function afterPause(state: BakeState, atMs: number): BakeState {
+  const { pause } = state;
+  if (!pause) return state;
+  const gone = pause.stepIds.reduce(
+    (so, id) =>
+      withStep(so, id, (step) =>
+        // whatever was done to it meanwhile stays
+        step.timer?.stoppedAtMs === pause.atMs && step.doneAtMs === null && step.skippedAtMs === null
+          ? { ...step, timer: { ...step.timer, startedAtMs: step.timer.startedAtMs + atMs - pause.atMs, stoppedAtMs: null } }
+          : step,
+      ),
+    state,
+  );
+  return { ...gone, pause: null, pauses: [...state.pauses, { fromMs: pause.atMs, toMs: atMs }] };
+} // prettier-ignore
 
 /** What came out of a trial is looked at: its load is still to go in. */
 function afterLook(

@@ -16,6 +16,7 @@ const bake = (id: string, part: Partial<CalledBake>): CalledBake => ({
   then: null,
   oven: null,
   timers: [],
+  pausedAtMs: null,
   ...part,
 });
 const clock = (

@@ -2,7 +2,10 @@ import { turnMs } from './ovenDue';
 import type { RunningCard } from './runningCard';
 
 /** A bake under way as a list knows it. */
-export interface CalledBake extends Pick<RunningCard, 'name' | 'next' | 'then' | 'oven' | 'timers'> {
+export interface CalledBake extends Pick<
+  RunningCard,
+  'name' | 'next' | 'then' | 'oven' | 'timers' | 'pausedAtMs'
+> {
   readonly id: string;
 }
 
@@ -14,6 +17,8 @@ type Asked =
   | ({ readonly kind: 'step' } & StepWords)
   /** Its clock runs, or has run out: then it is looked at. */
   | ({ readonly kind: 'clock'; readonly until: string } & StepWords)
+  /** It stands still until somebody goes on with it. */
+  | { readonly kind: 'paused' }
   | ({ readonly kind: 'light' } & Pick<NonNullable<RunningCard['oven']>, 'stepId' | 'ovenId' | 'ovenName' | 'setC' | 'plate'>); // prettier-ignore
 
 /** One thing of one bake: to be done now, next at its time, or under way by itself. */
@@ -33,14 +38,16 @@ function pressure({ asked, mayUntilMs }: BenchCall, nowMs: number): number {
   if (mayUntilMs !== null && mayUntilMs < nowMs) return 0;
   // a bake that is begun goes on before another is
   if (asked.kind === 'weigh' && asked.done === 0) return 4;
-  return { clock: 1, light: 2, step: 3, weigh: 3, log: 5 }[asked.kind];
+  return { clock: 1, light: 2, step: 3, weigh: 3, log: 5, paused: 6 }[asked.kind];
 }
 
 const ORDER = { now: 0, next: 1, waits: 2 } as const;
 
 /** What one bake asks for. */
-function callsOf({ id, name, next, then, oven, timers }: CalledBake, nowMs: number): BenchCall[] {
+function callsOf({ id, name, next, then, oven, timers, pausedAtMs }: CalledBake, nowMs: number): BenchCall[] {
   const of = { bakeId: id, bakeName: name };
+  if (pausedAtMs !== null)
+    return [{ ...of, asked: { kind: 'paused' }, state: 'waits', atMs: pausedAtMs, mayUntilMs: null }];
   const running = timers.some(({ endsAtMs }) => endsAtMs > nowMs);
   const calls: BenchCall[] = timers.map(({ stepId, stepKind, stepTitle, call, until, endsAtMs, mayUntilMs }) => ({
     ...of,

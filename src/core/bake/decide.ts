@@ -5,6 +5,7 @@ import { never, ok, refuse, type Result } from '../result';
 import type { BakeAction } from './bakeEvent';
 import { isRunning, isStepDone, type BakeState } from './bakeState';
 import { lotsOf } from './lotsOf';
+import { sheetNow } from './sheetNow';
 import { leftoversOf, stockOf } from './stock';
 
 /**
@@ -22,7 +23,8 @@ export function decide(
   book: IngredientBook,
 ): Result<BakeAction> {
   const ended = state.endedAtMs !== null;
-  const step = (stepId: string) => sheet.steps.find(({ id }) => id === stepId);
+  const { steps } = sheetNow(sheet, state);
+  const step = (stepId: string) => steps.find(({ id }) => id === stepId);
   const line = (lineId: string) => sheet.stages.flatMap(({ lines }) => lines).find(({ id }) => id === lineId);
 
   if (action.type === 'outcomeCorrected') return state.outcome ? ok(action) : refuse('notDoneYet');
@@ -80,6 +82,22 @@ export function decide(
     }
     case 'lit':
       return ok(action);
+    case 'courseChanged':
+      return decideCourse(steps, state, action, line);
+    case 'courseTakenBack': {
+      const last = state.courses.at(-1);
+      if (!last) return refuse('notDoneYet');
+      // what has begun since is no plan any more
+      return last.puts.some(
+        ({ step: { id } }) => isStepDone(state, id) || isRunning(state.steps.get(id)?.timer),
+      )
+        ? refuse('alreadyDone')
+        : ok(action);
+    }
+    case 'paused':
+      return state.pause ? refuse('alreadyDone') : ok(action);
+    case 'resumed':
+      return state.pause ? ok(action) : refuse('notDoneYet');
     case 'timerCleared':
       return state.steps.get(action.stepId)?.timer ? ok(action) : refuse('noTimer', 'stepId');
     case 'unlit':
@@ -145,4 +163,32 @@ export function decide(
     default:
       return never(action);
   }
+}
+
+/** Steps may be put into a bake so often; a course is changed a few times, not without end. */
+const MOST_PUT = 40;
+
+function decideCourse(
+  steps: BatchSheet['steps'],
+  state: BakeState,
+  action: Extract<BakeAction, { type: 'courseChanged' }>,
+  line: (lineId: string) => unknown,
+): Result<BakeAction> {
+  const { puts, drops, sets, targets } = action;
+  const known = new Set(steps.map(({ id }) => id));
+  if (state.courses.reduce((sum, each) => sum + each.puts.length, puts.length) > MOST_PUT)
+    return refuse('tooMany', 'puts', { max: MOST_PUT });
+  for (const [index, { atStepId, step }] of puts.entries()) {
+    if (!known.has(atStepId)) return refuse('unknownStep', `puts.${index}.atStepId`);
+    if (known.has(step.id)) return refuse('alreadyDone', `puts.${index}.step.id`);
+    known.add(step.id);
+  }
+  for (const [index, id] of drops.entries()) {
+    if (!known.has(id)) return refuse('unknownStep', `drops.${index}`);
+    if (isStepDone(state, id)) return refuse('alreadyDone', `drops.${index}`);
+  }
+  const unset = sets.findIndex(({ stepId }) => !known.has(stepId));
+  if (unset !== -1) return refuse('unknownStep', `sets.${unset}.stepId`);
+  const unmet = targets.findIndex(({ lineId }) => !line(lineId));
+  return unmet === -1 ? ok(action) : refuse('unknownLine', `targets.${unmet}.lineId`);
 }

@@ -8,6 +8,7 @@ import { actualStages } from './actualSheet';
 import { stateOf, type BakeRecord } from './bakeRecord';
 import { endOfMixing } from './endOfMixing';
 import { lotsOf } from './lotsOf';
+import { sheetNow } from './sheetNow';
 
 /**
  * What a bake's feels say, for learnAbsorption: the dough as it was weighed, with what had gone in extra by then, after
@@ -22,7 +23,7 @@ export function feltObservations(
   book: IngredientBook,
 ): FeltObservation[] {
   const state = stateOf(bake);
-  const { sheet } = bake;
+  const sheet = sheetNow(bake.sheet, state);
   const lots = lotsOf(sheet, state);
   const then = withLots(book, lots);
   const { lastMix, mixedAtMs } = endOfMixing(sheet, state);

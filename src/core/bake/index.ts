@@ -25,6 +25,8 @@ export {
   type Timer,
 } from './bakeState';
 export { decide } from './decide';
+export { canChill, coldCourse, leavenToCome, lostCourse, lostPieces, yeastCourse } from './course';
+export { sheetNow } from './sheetNow';
 export { actualStages, actualTotals } from './actualSheet';
 export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
@@ -40,7 +42,16 @@ export { benchCalls, type BenchCall } from './benchCalls';
 export { feltWrong, wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
 export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
 export { ovenDue, turnMs, type OvenDue } from './ovenDue';
-export { alikeOpen, asSetAnew, isLookedAt, isTold, passesOf, roundOf, type Round, type RoundCall } from './conductor';
+export {
+  alikeOpen,
+  asSetAnew,
+  isLookedAt,
+  isTold,
+  passesOf,
+  roundOf,
+  type Round,
+  type RoundCall,
+} from './conductor';
 export { stepCautions, type StepCaution } from './stepCautions';
 export { undoOf } from './undo';
 export { trialAnswer } from './trialAnswer';

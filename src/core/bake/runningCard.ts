@@ -15,6 +15,7 @@ import {
 } from './bakeState';
 import { ovenAsked, waitBefore, type OvenWanted, type Wait } from './ovenDue';
 import { runningTimers } from './runningTimers';
+import { sheetNow } from './sheetNow';
 
 const call = z
   .object({
@@ -56,6 +57,8 @@ export const runningCardSchema = z.object({
       leadS: z.number(),
     })
     .nullable(),
+  /** Since when all of it stands still. */
+  pausedAtMs: z.number().nullable(),
   timers: z.array(
     z.object({
       bakeId: z.string(),
@@ -84,13 +87,14 @@ export function runningCard(
   state: BakeState,
   ovens: CardOvens,
 ): RunningCard {
-  const { sheet } = bake;
+  const sheet = sheetNow(bake.sheet, state);
   return {
     name: sheet.name,
     next: nextOf(sheet, state),
     then: thenOf(sheet, state),
     oven: ovenOf(sheet, state, ovens),
     timers: runningTimers(bake, state),
+    pausedAtMs: state.pause?.atMs ?? null,
   };
 }
 

@@ -2,6 +2,7 @@ import { callOf, type Call } from '../batch/callOf';
 import type { BakeRecord } from './bakeRecord';
 import { asSetAnew } from './conductor';
 import { isRunning, type BakeState } from './bakeState';
+import { sheetNow } from './sheetNow';
 
 /** A timer under way, with what it is the timer of. */
 export interface RunningTimer {
@@ -26,7 +27,8 @@ export function runningTimers(
   state: BakeState,
 ): RunningTimer[] {
   if (state.endedAtMs !== null) return [];
-  return sheet.steps
+  const now = sheetNow(sheet, state);
+  return now.steps
     .flatMap((step): RunningTimer[] => {
       const timer = state.steps.get(step.id)?.timer;
       const { maxS } = asSetAnew(step, state);
@@ -38,7 +40,7 @@ export function runningTimers(
           stepId: step.id,
           stepKind: step.kind,
           stepTitle: step.title,
-          call: callOf(sheet, step.id),
+          call: callOf(now, step.id),
           until: step.until,
           endsAtMs: timer.startedAtMs + timer.durationS * 1000,
           // whoever gave it longer knows why

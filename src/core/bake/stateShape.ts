@@ -1,5 +1,6 @@
 import type { Band } from '../consistency/parameters';
-import type { LOOK_COLOURS, MENDS, READING_OF } from './bakeEvent';
+import type { MethodStep } from '../method/step';
+import type { COURSES, LOOK_COLOURS, MENDS, READING_OF } from './bakeEvent';
 import type { Outcome } from './outcome';
 
 interface Weighing {
@@ -71,6 +72,20 @@ export interface Feeling {
   readonly atMs: number;
 }
 
+/** From when on it goes otherwise, and as it was before. */
+export interface Course {
+  readonly by: (typeof COURSES)[number];
+  readonly atMs: number;
+  readonly puts: readonly {
+    readonly atStepId: string;
+    readonly where: 'before' | 'after';
+    readonly step: MethodStep;
+  }[];
+  readonly drops: readonly string[];
+  readonly lostPieces: number | null;
+  readonly before: Pick<BakeState, 'anew' | 'targets' | 'steps'>;
+}
+
 export interface BakeState {
   readonly startedAtMs: number;
   readonly weighed: ReadonlyMap<string, Weighing>;
@@ -94,6 +109,11 @@ export interface BakeState {
     string,
     { readonly durationS: number; readonly tempC: number | null; readonly atMs: number }
   >;
+  /** How it came to go otherwise than planned, oldest first. */
+  readonly courses: readonly Course[];
+  /** Since when all stands still, and which clocks do; null: it goes on. */
+  readonly pause: { readonly atMs: number; readonly stepIds: readonly string[] } | null;
+  readonly pauses: readonly { readonly fromMs: number; readonly toMs: number }[];
   readonly lit: readonly { readonly ovenId: string | null; readonly setC: number; readonly atMs: number }[];
   readonly additions: readonly Addition[];
   /** Bags that were other than the sheet says, by ingredient; null: none that is told apart. */
@@ -133,6 +153,9 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   looks: [],
   trials: new Map(),
   anew: new Map(),
+  courses: [],
+  pause: null,
+  pauses: [],
   lit: [],
   additions: [],
   lots: new Map(),

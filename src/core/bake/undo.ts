@@ -60,7 +60,14 @@ export function undoOf(before: BakeState, action: BakeAction, nowMs: number): Ba
       return [{ type: 'riseTakenBack', stepId: action.stepId }];
     case 'lit':
       return [{ type: 'unlit' }];
+    case 'courseChanged':
+      return [{ type: 'courseTakenBack' }];
+    case 'paused':
+      return [{ type: 'resumed' }];
+    case 'resumed':
+      return [{ type: 'paused' }];
     case 'notYet':
+    case 'courseTakenBack':
     case 'unlit':
     case 'cleanedDown':
     case 'looked':

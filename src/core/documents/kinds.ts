@@ -59,6 +59,7 @@ export const BAKE_ACTION: DocumentKind<BakeAction> = {
     4: (action) => action,
     5: (action) => action,
     6: (action) => action,
+    7: (action) => action,
   },
 };
 

@@ -30,6 +30,8 @@ export interface RiseQuestion {
   readonly learnt?: Learnt;
   /** Rise asked for, volume over that from the bowl; null: {@link READY_SHARE} of what it can. */
   readonly wanted?: number | null;
+  /** A height counts as reached only from then on, s; absent: whenever it is. */
+  readonly countsFromS?: number;
   /** Up to then it goes on standing in its last place, for answers that lie beyond the method; `end` stays the method's. */
   readonly beyondS?: number;
   /** Only the middle, without its band: for searches. */
@@ -137,7 +139,7 @@ export function simulateRise(
   wanted: number,
   dtS: number,
 ): Run {
-  const { leavening, pressurePa = SEA_LEVEL_PA, beyondS = 0 } = question;
+  const { leavening, pressurePa = SEA_LEVEL_PA, beyondS = 0, countsFromS = 0 } = question;
   const last = question.stays[question.stays.length - 1];
   const stays =
     last && beyondS > 0
@@ -151,7 +153,7 @@ export function simulateRise(
   let top = dough.volume;
   let topAtS = 0;
   let reach = wanted;
-  let wantedAtS: number | null = dough.volume >= reach ? 0 : null;
+  let wantedAtS: number | null = dough.volume >= reach && countsFromS === 0 ? 0 : null;
   let pastAtS: number | null = null;
   let end = dough;
   const note = () => {
@@ -195,8 +197,11 @@ export function simulateRise(
       dough = stepDough(dough, leavening, given.temper, (dough.tempC + nextC) / 2, step, pressurePa, nextC);
       if (stay.air === 'dry') dough = skinned(dough, given.temper, step);
       tS += step;
-      if (wantedAtS === null && dough.volume >= reach)
-        wantedAtS = tS - (step * (dough.volume - reach)) / Math.max(1e-12, dough.volume - before);
+      if (wantedAtS === null && tS >= countsFromS && dough.volume >= reach)
+        wantedAtS = Math.max(
+          countsFromS,
+          tS - (step * (dough.volume - reach)) / Math.max(1e-12, dough.volume - before),
+        );
       if (dough.volume > top) {
         top = dough.volume;
         topAtS = tS;

@@ -1,4 +1,4 @@
-import { actualStages, endOfMixing, lotsOf, stateOf, type BakeRecord } from '../bake';
+import { actualStages, endOfMixing, lotsOf, sheetNow, stateOf, type BakeRecord } from '../bake';
 import type { Formula } from '../formula/formula';
 import { asOneBread, asWay } from '../formula/ways';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -38,7 +38,7 @@ export function breadOf(
   wayId: string | null,
   formula: Formula,
 ): Bread {
-  const { sheet } = bake;
+  const sheet = sheetNow(bake.sheet, state);
   const wayOf = new Map(sheet.activities?.map((activity) => [activity.id, activity.wayId]));
   return {
     bake,

@@ -1,4 +1,4 @@
-import { endOfMixing, stateOf, type BakeRecord } from '../bake';
+import { endOfMixing, sheetNow, stateOf, type BakeRecord } from '../bake';
 import type { RiseObservation } from '../fermentation/learnRise';
 import { allLines, type Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
@@ -22,7 +22,7 @@ export function riseObservations(
   kitchen: RunKitchen,
 ): RiseObservation[] {
   const state = stateOf(bake);
-  const { sheet } = bake;
+  const sheet = sheetNow(bake.sheet, state);
   const { mixedAtMs } = endOfMixing(sheet, state);
   if (mixedAtMs === null) return [];
   const marks = state.rises.filter(({ atMs }) => atMs > mixedAtMs);

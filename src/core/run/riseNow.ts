@@ -1,4 +1,4 @@
-import { endOfMixing, type BakeRecord, type BakeState } from '../bake';
+import { endOfMixing, sheetNow, type BakeRecord, type BakeState } from '../bake';
 import { riseCurve } from '../fermentation/riseCurve';
 import { riseOfDay, type MarkedRise } from '../fermentation/riseOfDay';
 import { NO_DRAW, volumesOf, type RiseQuestion } from '../fermentation/riseSimulation';
@@ -62,7 +62,7 @@ export interface RiseNow {
  * @returns null where nothing rises: another kind of step, the mixing not ticked, a step that is not begun, or no run can be made
  */
 export function riseAsked(bake: BakeRecord, state: BakeState, stepId: string, formula: Formula, book: IngredientBook, kitchen: RunKitchen, nowMs: number): RiseAsked | null {
-  const { sheet } = bake;
+  const sheet = sheetNow(bake.sheet, state);
   const step = sheet.steps.find(({ id }) => id === stepId);
   const { mixedAtMs } = endOfMixing(sheet, state);
   if (!step || !RISES.has(step.kind) || mixedAtMs === null || nowMs <= mixedAtMs) return null;
@@ -105,7 +105,7 @@ function before(marked: readonly MarkedRise[]): MarkedRise[] {
 
 /** The curve that goes with these marks, and its volume as this step began. */
 function curveOf({ question, beganS, wantedPercent }: RiseAsked, ofDay: ReturnType<typeof riseOfDay>) {
-  const given: RiseQuestion = ofDay ? { ...question, ofDay } : question;
+  const given: RiseQuestion = { ...question, countsFromS: beganS, ...(ofDay && { ofDay }) };
   // just after it was knocked back
   const [from = 1] = volumesOf(question, [beganS + 1], ofDay?.middle ?? NO_DRAW);
   const curve = riseCurve(

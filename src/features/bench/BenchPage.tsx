@@ -1,39 +1,33 @@
 'use client';
-import {
-  ArrowLeft,
-  BellRing,
-  CloudOff,
-  EllipsisVertical,
-  MoonStar,
-  NotebookPen,
-  Plus,
-  Sun,
-} from 'lucide-react';
+import { CloudOff } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useQueryState, parseAsStringLiteral } from 'nuqs';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
   isRunning,
   isStepDone,
+  lostPieces,
   nextThing,
+  sheetNow,
   stillToWeigh,
   timerLeftS,
   weighedCount,
   type BakeRecord,
 } from '@/core/bake';
 import { formatClock } from '@/core/units';
-import { Button, IconButton } from '@/ui/Button';
 import { cx } from '@/ui/cx';
-import { loadMenu, Menu } from '@/ui/Menu';
+import { loadMenu } from '@/ui/Menu';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
-import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { useKitchenRouter } from '../kitchen/KitchenProvider';
 import { loadIngredientSearch } from '../formula/IngredientPicker';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { STEP_WORD } from '@/wording/words';
 import type { Shared } from '@/core/day/shared';
+import { BenchHead, type BenchDialog } from './BenchHead';
 import { CleanDown } from './CleanDown';
+import { Paused } from './Paused';
 import { loadFelt } from './FeelButton';
 import { loadReading } from './Readings';
 import { loadRise } from './RiseMarks';
@@ -53,6 +47,8 @@ const loadAddition = () => import('./AdditionDialog').then((module) => module.Ad
 const loadAbandon = () => import('./AbandonDialog').then((module) => module.AbandonDialog);
 const loadOutcome = () => import('../outcome/OutcomeForm').then((module) => module.OutcomeForm);
 const loadBell = () => import('../timers/BellDialog').then((module) => module.BellDialog);
+const loadCourse = () => import('./CourseDialog').then((module) => module.CourseDialog);
+const CourseDialog = dynamic(loadCourse, { ssr: false });
 const BellDialog = dynamic(loadBell, { ssr: false });
 const NoteDialog = dynamic(loadNote, { ssr: false });
 const AdditionDialog = dynamic(loadAddition, { ssr: false });
@@ -69,6 +65,7 @@ const NEEDED_OFFLINE = [
   loadFelt,
   loadAddition,
   loadAbandon,
+  loadCourse,
   loadBell,
   loadOutcome,
   loadMenu,
@@ -77,7 +74,6 @@ const NEEDED_OFFLINE = [
 
 const VIEWS = ['weigh', 'steps', 'log'] as const;
 type View = (typeof VIEWS)[number];
-type BenchDialog = 'note' | 'addition' | 'abandon' | 'bell';
 
 /** N writes a note, Enter presses what the screen is there for: not while somebody types, nor over a dialog. */
 function useBenchKeys(onNote: () => void) {
@@ -116,16 +112,23 @@ interface BenchPageProps {
 }
 
 /** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
-export function BenchPage({ bake, nowMs, epoch, shared, rising }: BenchPageProps) {
+export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: BenchPageProps) {
   const router = useKitchenRouter();
-  const bench = useBench(bake, { nowMs, epoch });
+  const bench = useBench(planned, { nowMs, epoch });
   useFetchedEarly(NEEDED_OFFLINE);
   const { state, outbox, tap } = bench;
+  // as it goes by now: another course puts steps into it
+  const { courses } = state;
+  const bake = useMemo(
+    () => ({ ...planned, sheet: sheetNow(planned.sheet, { courses }) }),
+    [planned, courses],
+  );
   const [asked, setView] = useQueryState('at', parseAsStringLiteral(VIEWS));
   // in the address: whoever comes because a timer is up stands before its step
   const [chosen, putChosen] = useQueryState('step');
   const setChosen = (stepId: string | null) => void putChosen(stepId);
   const [dialog, setDialog] = useState<BenchDialog | null>(null);
+  const here = chosen ?? bake.sheet.steps.find(({ id }) => !isStepDone(state, id))?.id ?? null;
   const next = nextThing(bake.sheet, state);
   const natural = next.kind === 'weigh' ? 'weigh' : next.kind === 'step' ? 'steps' : 'log';
   const view = asked ?? natural;
@@ -142,61 +145,84 @@ export function BenchPage({ bake, nowMs, epoch, shared, rising }: BenchPageProps
 
   return (
     <div className="mx-auto min-h-dvh max-w-[80rem] px-3 pb-10 sm:px-5">
-      <BenchHead name={bake.sheet.name} onDialog={setDialog} />
+      <BenchHead
+        name={bake.sheet.name}
+        onDialog={setDialog}
+        onPause={state.pause ? null : () => tap({ type: 'paused' })}
+      />
       <OutboxNote outbox={outbox} />
       <RunningTimers
         bake={bake}
         bench={bench}
         nowMs={nowMs}
-        except={
-          view === 'steps'
-            ? (chosen ?? bake.sheet.steps.find(({ id }) => !isStepDone(state, id))?.id ?? null)
-            : null
-        }
+        except={view === 'steps' ? here : null}
         onGo={(stepId) => {
           setChosen(stepId);
           void setView('steps');
         }}
       />
-      <OvenCall bake={bake} bench={bench} nowMs={nowMs} />
-      {shared && view === 'weigh' && <CleanDown shared={shared} bench={bench} />}
-      <BenchTabs bake={bake} bench={bench} view={view} onView={(to) => void setView(to)} />
-      {view !== 'weigh' && open.now.length > 0 && (
-        <button
-          type="button"
-          onClick={() => void setView('weigh')}
-          className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg low:hidden border border-edge bg-surface px-4 text-left text-lg"
-        >
-          <strong className="whitespace-nowrap">{words.notInYet}</strong>
-          <span className="truncate">{open.now.map((line) => line.name).join(', ')}</span>
-        </button>
+      {state.pause ? (
+        <Paused sheet={bake.sheet} bench={bench} />
+      ) : (
+        <>
+          <OvenCall bake={bake} bench={bench} nowMs={nowMs} />
+          {shared && view === 'weigh' && <CleanDown shared={shared} bench={bench} />}
+          <BenchTabs bake={bake} bench={bench} view={view} onView={(to) => void setView(to)} />
+          {view !== 'weigh' && open.now.length > 0 && (
+            <button
+              type="button"
+              onClick={() => void setView('weigh')}
+              className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg low:hidden border border-edge bg-surface px-4 text-left text-lg"
+            >
+              <strong className="whitespace-nowrap">{words.notInYet}</strong>
+              <span className="truncate">{open.now.map((line) => line.name).join(', ')}</span>
+            </button>
+          )}
+          <div id="bench-part" role="tabpanel" aria-labelledby={`tab-${view}`}>
+            {view === 'weigh' && (
+              <WeighView bake={bake} bench={bench} onSteps={() => void setView('steps')} />
+            )}
+            {view === 'steps' && (
+              <StepView
+                bake={bake}
+                bench={bench}
+                nowMs={nowMs}
+                rising={rising}
+                chosen={chosen}
+                onChoose={setChosen}
+                onCourse={() => setDialog('course')}
+              />
+            )}
+            {view === 'log' && (
+              <OutcomeForm
+                planned={{
+                  pieces: Math.max(0, bake.sheet.pieces.count - lostPieces(state)),
+                  massG: bake.sheet.usableDoughG,
+                }}
+                draftKey={`form:outcome:${bake.id}`}
+                deed={words.closeTheBake}
+                twice={words.yesCloseTheBake}
+                onOutcome={(outcome) => tap({ type: 'closed', outcome })}
+              />
+            )}
+          </div>
+        </>
       )}
-      <div id="bench-part" role="tabpanel" aria-labelledby={`tab-${view}`}>
-        {view === 'weigh' && <WeighView bake={bake} bench={bench} onSteps={() => void setView('steps')} />}
-        {view === 'steps' && (
-          <StepView
-            bake={bake}
-            bench={bench}
-            nowMs={nowMs}
-            rising={rising}
-            chosen={chosen}
-            onChoose={setChosen}
-          />
-        )}
-        {view === 'log' && (
-          <OutcomeForm
-            planned={{ pieces: bake.sheet.pieces.count, massG: bake.sheet.usableDoughG }}
-            draftKey={`form:outcome:${bake.id}`}
-            deed={words.closeTheBake}
-            twice={words.yesCloseTheBake}
-            onOutcome={(outcome) => tap({ type: 'closed', outcome })}
-          />
-        )}
-      </div>
       <UndoBar sheet={bake.sheet} bench={bench} />
       {dialog === 'bell' && <BellDialog onClose={() => setDialog(null)} />}
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'addition' && <AdditionDialog onClose={() => setDialog(null)} tap={tap} />}
+      {dialog === 'course' && (
+        <CourseDialog
+          bake={bake}
+          bench={bench}
+          rising={rising}
+          stepId={here}
+          nowMs={nowMs}
+          onGiveUp={() => setDialog('abandon')}
+          onClose={() => setDialog(null)}
+        />
+      )}
       {dialog === 'abandon' && <AbandonDialog onClose={() => setDialog(null)} tap={tap} />}
     </div>
   );
@@ -249,64 +275,6 @@ function RunningTimers({ bake, bench, nowMs, except, onGo }: RunningTimersProps)
         );
       })}
     </ul>
-  );
-}
-
-function BenchHead({ name, onDialog }: { name: string; onDialog: (dialog: BenchDialog) => void }) {
-  const { preferences, change } = usePreferences();
-  const dim = preferences.light === 'dim';
-  return (
-    <header className="flex items-center gap-2 py-2 low:py-0">
-      <KitchenLink
-        href="/"
-        aria-label={words.leaveTheBenchTheBake}
-        title={words.leaveTheBenchTheBake}
-        className="flex size-12 shrink-0 items-center justify-center rounded-xl hover:bg-well"
-      >
-        <ArrowLeft size={24} aria-hidden />
-      </KitchenLink>
-      <h1 className="min-w-0 flex-1 truncate text-lg sm:text-xl">{name}</h1>
-      <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => onDialog('addition')}>
-        <Plus size={20} aria-hidden /> <span className="max-sm:sr-only">{words.extra}</span>
-      </Button>
-      <Button size="bench" className="min-h-12 px-3 text-base" onClick={() => onDialog('note')}>
-        <NotebookPen size={20} aria-hidden /> <span className="max-sm:sr-only">{words.note}</span>
-      </Button>
-      <Menu
-        trigger={
-          <IconButton label={words.more} className="size-12">
-            <EllipsisVertical size={22} aria-hidden />
-          </IconButton>
-        }
-        choices={[
-          {
-            key: 'light',
-            words: (
-              <>
-                {dim ? <Sun size={18} aria-hidden /> : <MoonStar size={18} aria-hidden />}{' '}
-                {dim ? words.daylight : words.dimTheLight}
-              </>
-            ),
-            onSelect: () => change({ light: dim ? 'day' : 'dim' }),
-          },
-          {
-            key: 'bell',
-            words: (
-              <>
-                <BellRing size={18} aria-hidden /> {words.theBell}
-              </>
-            ),
-            onSelect: () => onDialog('bell'),
-          },
-          {
-            key: 'abandon',
-            words: words.abandonThisBake,
-            onSelect: () => onDialog('abandon'),
-            alarm: true,
-          },
-        ]}
-      />
-    </header>
   );
 }
 

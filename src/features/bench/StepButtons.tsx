@@ -22,6 +22,7 @@ interface StepButtonsProps {
   /** After how long to look again at what is not there yet, s. */
   againS: number;
   onDone: () => void;
+  onCourse: () => void;
   now: number;
   leftS: number | null;
   /** Where it is one of several calls. */
@@ -43,6 +44,7 @@ export function StepButtons({
   round,
   onGo,
   onDone,
+  onCourse,
 }: StepButtonsProps) {
   const steady = useSteady(exchanged);
   const { state, tap } = bench;
@@ -115,6 +117,7 @@ export function StepButtons({
           over={running && leftS !== null && leftS <= 0}
           tap={tap}
           onSkipped={onDone}
+          onCourse={onCourse}
         />
       )}
     </div>
@@ -147,10 +150,11 @@ interface NotSoProps {
   readonly over: boolean;
   readonly tap: Bench['tap'];
   readonly onSkipped: () => void;
+  readonly onCourse: () => void;
 }
 
 /** Its time is up and it is not there yet; or it is not done at all, which takes two presses. */
-function NotSo({ step, againS, over, tap, onSkipped }: NotSoProps) {
+function NotSo({ step, againS, over, tap, onSkipped, onCourse }: NotSoProps) {
   const skipping = useTwice();
   const skip = () => {
     if (skipping.press() && !tap({ type: 'stepSkipped', stepId: step.id })) onSkipped();
@@ -162,6 +166,9 @@ function NotSo({ step, againS, over, tap, onSkipped }: NotSoProps) {
           {words.notYet(formatDuration(againS))}
         </Button>
       )}
+      <Button size="bench" look="quiet" onClick={onCourse}>
+        {words.otherwise}
+      </Button>
       <Button size="bench" look={skipping.asked ? 'alarm' : 'quiet'} onClick={skip}>
         {skipping.asked ? words.yesSkipIt : words.skipIt}
       </Button>

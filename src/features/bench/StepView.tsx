@@ -39,10 +39,12 @@ interface StepViewProps {
   rising: Rising | null;
   chosen: string | null;
   onChoose: (stepId: string | null) => void;
+  /** To go on otherwise from here. */
+  onCourse: () => void;
 }
 
 /** One step at a time, very large; all of them beneath, so that an oven can be lit while the dough still rests. */
-export function StepView({ bake, bench, nowMs, rising, chosen, onChoose }: StepViewProps) {
+export function StepView({ bake, bench, nowMs, rising, chosen, onChoose, onCourse }: StepViewProps) {
   const { sheet } = bake;
   const { state } = bench;
   const [ticked, setTicked] = useState(false);
@@ -66,6 +68,7 @@ export function StepView({ bake, bench, nowMs, rising, chosen, onChoose }: StepV
           pieces={PARTED.has(current.kind) ? pieceWeights(sheet, state) : NO_PIECES}
           isMixed={endOfMixing(sheet, state).mixedAtMs !== null}
           exchanged={ticked}
+          onCourse={onCourse}
           onGo={(stepId) => {
             setTicked(true);
             onChoose(stepId);
@@ -174,6 +177,7 @@ interface OneStepProps {
   pieces: ReturnType<typeof pieceWeights>;
   isMixed: boolean;
   exchanged: boolean;
+  onCourse: () => void;
   /** To another step; null: to whatever is next. */
   onGo: (stepId: string | null) => void;
 }
@@ -194,6 +198,7 @@ function OneStep({
   pieces,
   isMixed,
   exchanged,
+  onCourse,
   onGo,
 }: OneStepProps) {
   const { state, outbox } = bench;
@@ -244,6 +249,7 @@ function OneStep({
         round={round}
         onGo={onGo}
         onDone={() => onGo(null)}
+        onCourse={onCourse}
       />
       {/* once its clock runs, that and the next press come first */}
       {!done && timer !== null && <StepCautions sheet={sheet} stepId={step.id} />}

@@ -44,6 +44,11 @@ function wordDeed(action: BakeAction, sheet: BakeRecord['sheet'], massOf: (massG
       return words[action.type](lineName(action.lineId));
     case 'lit':
       return words.lit;
+    case 'courseChanged':
+      return words.courses[action.by];
+    case 'paused':
+    case 'resumed':
+      return words[action.type];
     default: {
       if (!('stepId' in action) || !(action.type in words.deeds)) return '';
       const step = sheet.steps.find(({ id }) => id === action.stepId);

@@ -24,7 +24,17 @@ function stepping(chosen: string | null, nowMs: number, ...actions: BakeAction[]
   const bake = testBake(actions);
   const { bench, taps } = testBench(bake);
   jest.spyOn(Date, 'now').mockReturnValue(nowMs);
-  show(<StepView rising={null} bake={bake} bench={bench} nowMs={nowMs} chosen={chosen} onChoose={nothing} />);
+  show(
+    <StepView
+      onCourse={nothing}
+      rising={null}
+      bake={bake}
+      bench={bench}
+      nowMs={nowMs}
+      chosen={chosen}
+      onChoose={nothing}
+    />,
+  );
   return taps;
 }
 
@@ -342,7 +352,15 @@ function LiveBench({ view, taps }: { view: 'weigh' | 'steps'; taps: BakeAction[]
   return view === 'weigh' ? (
     <WeighView bake={bake} bench={bench} onSteps={nothing} />
   ) : (
-    <StepView rising={null} bake={bake} bench={bench} nowMs={START_MS} chosen={chosen} onChoose={setChosen} />
+    <StepView
+      onCourse={nothing}
+      rising={null}
+      bake={bake}
+      bench={bench}
+      nowMs={START_MS}
+      chosen={chosen}
+      onChoose={setChosen}
+    />
   );
 }
 

@@ -1,5 +1,5 @@
 'use client';
-import { ChefHat, Clock3, Flame, NotebookPen, Scale } from 'lucide-react';
+import { ChefHat, Clock3, Flame, NotebookPen, Pause, Scale } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { benchCalls, type BenchCall, type RunningCard } from '@/core/bake';
@@ -122,6 +122,8 @@ function WhatIsAsked({ call: { asked, state } }: { call: BenchCall }) {
       );
     case 'light':
       return <strong>{callWords.light(asked.ovenName || words.theOven, units.temperature(asked.setC), asked.plate)}</strong>;
+    case 'paused':
+      return words.paused;
     case 'log':
       return words.allDoneLookTasteAnd;
     case 'clock':
@@ -137,7 +139,14 @@ function WhatIsAsked({ call: { asked, state } }: { call: BenchCall }) {
   }
 } // prettier-ignore
 
-const ICONS = { weigh: Scale, light: Flame, log: NotebookPen, clock: Clock3, step: ChefHat } as const;
+const ICONS = {
+  weigh: Scale,
+  light: Flame,
+  log: NotebookPen,
+  clock: Clock3,
+  step: ChefHat,
+  paused: Pause,
+} as const;
 
 function CallLine({ call, now }: { call: BenchCall; now: number }) {
   const time = useKitchenTime();
@@ -145,7 +154,7 @@ function CallLine({ call, now }: { call: BenchCall; now: number }) {
   const Icon = ICONS[asked.kind];
   const leftS = atMs === null ? null : (atMs - now) / 1000;
   const isLate = state === 'now' && atMs !== null;
-  const when = { now: leftS === null ? words.now : `+${formatClock(leftS)}`, next: atMs === null ? '' : time.clock(atMs), waits: formatClock(leftS ?? 0) }[state];
+  const when = { now: leftS === null ? words.now : `+${formatClock(leftS)}`, next: atMs === null ? '' : time.clock(atMs), waits: asked.kind === 'paused' && atMs !== null ? time.clock(atMs) : formatClock(leftS ?? 0) }[state];
   return (
     <li className="border-t border-rule last:border-b">
       <KitchenLink href={hrefOf(call)} className="flex min-h-14 items-center gap-3 px-2 py-1.5 hover:bg-well">

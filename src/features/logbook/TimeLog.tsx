@@ -1,6 +1,6 @@
 'use client';
 import { Fragment } from 'react';
-import type { BakeState, BakeRecord, Feeling, Look, Reading, RiseMark } from '@/core/bake';
+import { sheetNow, type BakeState, type BakeRecord, type Feeling, type Look, type Reading, type RiseMark } from '@/core/bake'; // prettier-ignore
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
 import { useUnits } from '../preferences/PreferencesProvider';
@@ -34,6 +34,8 @@ type Entry =
       readonly tempC: number | null;
     }
   | { readonly kind: 'cleaned'; readonly atMs: number }
+  | { readonly kind: 'course'; readonly atMs: number; readonly by: BakeState['courses'][number]['by']; readonly lost: number | null } // prettier-ignore
+  | { readonly kind: 'paused'; readonly atMs: number; readonly toMs: number }
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string }
   | { readonly kind: 'reopened'; readonly atMs: number; readonly endedAtMs: number };
 
@@ -69,6 +71,8 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
     return { kind: 'anew', count: all.length, ...all[0]! };
   });
   const cleaned: Entry[] = state.cleanedAtMs === null ? [] : [{ kind: 'cleaned', atMs: state.cleanedAtMs }];
+  const courses = state.courses.map(({ by, atMs, lostPieces }): Entry => ({ kind: 'course', by, atMs, lost: lostPieces })); // prettier-ignore
+  const pauses = state.pauses.map(({ fromMs, toMs }): Entry => ({ kind: 'paused', atMs: fromMs, toMs }));
   const skipped = bake.sheet.steps.flatMap((step): Entry[] => {
     const atMs = state.steps.get(step.id)?.skippedAtMs ?? null;
     return atMs === null ? [] : [{ kind: 'skipped', atMs, step }];
@@ -94,6 +98,8 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
     ...looks,
     ...anew,
     ...cleaned,
+    ...courses,
+    ...pauses,
     ...mends,
     ...notes,
     ...endings,
@@ -103,7 +109,8 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
 export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
   const time = useKitchenTime();
   const units = useUnits();
-  const entries = entriesOf(bake, state);
+  const sheet = sheetNow(bake.sheet, state);
+  const entries = entriesOf({ ...bake, sheet }, state);
   return (
     <section aria-labelledby="time-title" className="docket rounded-b-md px-4 pt-4 pb-4">
       <h2 id="time-title" className="text-xl">
@@ -126,7 +133,7 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                     <strong>{units.temperature(entry.tempC)}</strong>
                   </p>
                 ) : entry.kind === 'look' ? (
-                  <LookEntry look={entry} sheet={bake.sheet} />
+                  <LookEntry look={entry} sheet={sheet} />
                 ) : entry.kind === 'anew' ? (
                   <p>
                     {words.setAnew(
@@ -135,6 +142,10 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                       entry.tempC === null ? null : units.temperature(entry.tempC),
                     )}
                   </p>
+                ) : entry.kind === 'course' ? (
+                  <p>{words.courses[entry.by](entry.lost)}</p>
+                ) : entry.kind === 'paused' ? (
+                  <p>{words.paused(time.dayAndClock(entry.toMs))}</p>
                 ) : entry.kind === 'cleaned' ? (
                   <p>{words.cleaned}</p>
                 ) : entry.kind === 'skipped' ? (
@@ -161,9 +172,7 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
                   <p className="flex justify-between gap-3">
                     <span>
                       <strong>{STEP_WORD[entry.step.kind]}</strong>{' '}
-                      {[entry.step.title, wordCall(callOf(bake.sheet, entry.step.id))]
-                        .filter(Boolean)
-                        .join(' · ')}
+                      {[entry.step.title, wordCall(callOf(sheet, entry.step.id))].filter(Boolean).join(' · ')}
                     </span>
                     <span className="text-right whitespace-nowrap">
                       {formatDuration(Math.round(entry.tookS / 60) * 60)}

@@ -11,6 +11,8 @@ export const words = {
   daylight: 'Daylight',
   dimTheLight: 'Dim the light',
   theBell: 'The bell',
+  anotherCourse: 'Go on otherwise …',
+  pause: 'Pause this bake',
   abandonThisBake: 'Abandon this bake …',
   nothingIsWaiting: 'nothing is waiting',
   savedOnThisDevice: (count: number) => `${count} saved on this device`,

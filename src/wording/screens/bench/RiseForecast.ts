@@ -4,8 +4,7 @@ export const words = {
   span: (from: string, to: string) => `${from} – ${to}`,
   from: (from: string) => `from ${from}`,
   likely: (at: string, wanted: string) => `most likely ${at}, at ${wanted}`,
-  likelyOrNever: (at: string, wanted: string) =>
-    `most likely ${at}, at ${wanted}; or just short of it`,
+  likelyOrNever: (at: string, wanted: string) => `most likely ${at}, at ${wanted}; or just short of it`,
   readyByNow: 'It should be ready',
   holdsUntil: (at: string) => `It keeps until about ${at}.`,
   past: 'By now it may sink: bake it.',

@@ -21,6 +21,7 @@ export const words = {
   resume: 'Resume',
   orWhole: (count: number, size: string, over: string) => `or ${count} of ${size}, ${over} left`,
   skipped: 'skipped',
+  otherwise: 'Go on otherwise',
   skipIt: 'Skip it',
   yesSkipIt: 'Yes, skip it',
   notYet: (by: string) => `Not yet: look again in ${by}`,

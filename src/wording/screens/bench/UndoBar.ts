@@ -20,4 +20,7 @@ export const words = {
     rise: (step: string) => `${step}: a mark`,
   } satisfies Partial<Record<BakeAction['type'], (step: string) => string>>,
   lit: 'The oven is on',
+  courses: { cold: 'Into the fridge', yeast: 'Half the yeast', lost: 'A load is lost' },
+  paused: 'Paused',
+  resumed: 'Gone on',
 } as const;

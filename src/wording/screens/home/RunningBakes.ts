@@ -17,4 +17,5 @@ export const words = {
   mayWait: (clock: string) => `may wait until ${clock}`,
   shouldHave: (time: string) => `${time} past what it should wait`,
   allDoneLookTasteAnd: 'All done: look, taste and log it',
+  paused: 'Paused',
 } as const;

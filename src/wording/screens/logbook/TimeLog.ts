@@ -14,6 +14,12 @@ export const words = {
     moreOfAll: (what: string) => `Too much ${what.toLowerCase()}: more of everything`,
     lessOfAll: (what: string) => `Too little ${what.toLowerCase()}: less of everything`,
   },
+  courses: {
+    cold: (_lost: number | null) => 'Another course: into the fridge',
+    yeast: (_lost: number | null) => 'Another course: other yeast, other times',
+    lost: (lost: number | null) => (lost === null ? 'A load was lost' : `A load was lost: ${lost}`),
+  },
+  paused: (until: string) => `Paused until ${until}`,
   cleaned: 'All was cleaned down',
   itFelt: 'It felt ',
   at: (what: string) => `${what} at `,

@@ -1,0 +1,66 @@
+import { riseCurve } from '../fermentation/riseCurve';
+import { riseOfDay } from '../fermentation/riseOfDay';
+import type { RiseQuestion } from '../fermentation/riseSimulation';
+import type { Stay } from '../fermentation/thermalLag';
+import type { RiseAsked } from './riseNow';
+
+/** What a time in the fridge makes of a dough that rises. */
+export interface ColdPlan {
+  /** How far it has grown by when it comes out, % against when its step began. */
+  readonly grownPercent: number;
+  /** How long it takes out of the fridge until it is ready, s; 0: it is ready as it comes out; null: it does not get there any more. */
+  readonly onS: number | null;
+  /** It has begun to sink by then. */
+  readonly sinks: boolean;
+}
+
+/** The history until a moment, and no further. */
+function until(stays: readonly Stay[], atS: number): Stay[] {
+  let leftS = atS;
+  return stays.flatMap((stay) => {
+    const durationS = Math.min(stay.durationS, leftS);
+    leftS -= durationS;
+    return durationS > 0 ? [{ ...stay, durationS }] : [];
+  });
+}
+
+/**
+ * A dough that rises goes into the fridge now and is gone on with afterwards where it stood: the middle of the model, with what was marked.
+ *
+ * @param asked as for `riseNow`
+ * @param fridgeC of the kitchen
+ * @param coldS how long, s, up to three days
+ * @returns null where the simulator takes no such history
+ */
+export function coldPlan({ question, marked, mixedAtMs, beganS, wantedPercent }: RiseAsked, fridgeC: number, nowMs: number, coldS: number): ColdPlan | null {
+  const nowS = Math.max(beganS + 1, (nowMs - mixedAtMs) / 1000);
+  const last = question.stays.at(-1);
+  if (!last) return null;
+  const before = until([...question.stays, { ...last, durationS: 86_400, pressedOut: 0 }], nowS);
+  const cold: Stay = { ...last, place: 'fridge', tempC: fridgeC, durationS: coldS, pressedOut: 0 };
+  const ofDay = riseOfDay(marked);
+  const plain: RiseQuestion = {
+    ...question,
+    ...(ofDay && { ofDay }),
+    stays: [...before, cold, { ...last, durationS: 60, pressedOut: 0 }],
+    beyondS: 8 * 3600,
+    countsFromS: nowS + coldS,
+    central: true,
+  };
+  const whole = riseCurve(plain);
+  if (!whole.ok) return null;
+  const at = (tS: number, { atS, volume } = whole.value) => {
+    const index = atS.findIndex((each) => each >= tS);
+    return volume[index === -1 ? volume.length - 1 : index] ?? 1;
+  };
+  const from = at(beganS + 1);
+  const curve = wantedPercent === null ? whole : riseCurve({ ...plain, wanted: Math.min(6, from * (1 + wantedPercent / 100)) });
+  if (!curve.ok) return null;
+  const { wantedAtS, pastAtS } = curve.value;
+  const outS = nowS + coldS;
+  return {
+    grownPercent: 100 * (at(outS) / from - 1),
+    onS: wantedAtS.value === null ? null : Math.max(0, wantedAtS.value - outS),
+    sinks: pastAtS.value !== null && pastAtS.value < outS,
+  };
+} // prettier-ignore
