@@ -2,6 +2,7 @@ import { ordinaryScales, planBatch } from '../batch';
 import { eightRolls, loafSheet } from '../batch/testBatch';
 import { line, plainLoaf } from '../formula/testFormulas';
 import type { Formula } from '../formula';
+import { batchStrands } from '../day/strandsOf';
 import { libraryBook } from '../ingredients';
 import { newStep, type MethodStep } from '../method';
 import { NO_ROOM } from '../process/room';
@@ -69,10 +70,12 @@ test('into the fridge in the middle of a rise: what has begun ends, the cold fol
   expect(stepsOf(cold)).toEqual(['mix 5', 'bulk 60', 'cold-3 600', 'on-3 40', 'shape 5', 'proof 50', 'bake 40']);
   expect(nextThing(sheetNow(sheet, cold), { ...cold, leftOut: new Set(sheet.stages.flatMap(({ lines }) => lines.map(({ id }) => id))) })).toMatchObject({ kind: 'step', stepId: 'cold-3', done: 2, of: 7 }); // prettier-ignore
   // the cold has a clock that rings like any other, and what follows it one of its own
-  const night = after(...BULK, ...at(25, course), [26, clock('cold-3', 600)]);
-  expect(runningTimers({ id: 'b', sheet }, night)).toMatchObject([{ stepId: 'cold-3', stepKind: 'chill', endsAtMs: 626 * MIN }]);
+  expect(runningTimers({ id: 'b', sheet }, cold)).toMatchObject([{ stepId: 'cold-3', stepKind: 'chill', endsAtMs: 625 * MIN }]);
   // asked of a sheet that holds them nothing comes twice
   expect(sheetNow(sheetNow(sheet, cold), cold).steps).toHaveLength(7);
+  // the day takes it for what it is by now
+  const blocks = batchStrands(sheetNow(sheet, cold)).flatMap((strand) => strand.blocks);
+  expect(blocks.map(({ id, lastsS }) => `${id} ${lastsS.typical / 60}`)).toEqual(expect.arrayContaining(['cold-3 600', 'on-3 40']));
   // the sheet of the day stays what it was
   expect(sheet.steps).toHaveLength(5);
 }); // prettier-ignore
@@ -103,16 +106,16 @@ test('it is taken back until it has begun: the rise goes on with its clock as if
   const before = after(...BULK);
   const course = coldCourse(sheet, before, 'bulk', 3600, UNKNOWN, 25 * MIN);
   const cold = at(25, course);
-  const states = [before, after(...BULK, cold[0]!)];
+  const states = [before, after(...BULK, cold[0]!), after(...BULK, ...cold.slice(0, 2))];
   const back = course
     .map((action, index) => undoOf(states[index]!, action, 30 * MIN))
     .reverse()
     .flat();
-  expect(back.map(({ type }) => type)).toEqual(['stepReopened', 'timerStarted', 'courseTakenBack']);
+  expect(back.map(({ type }) => type)).toEqual(['timerCleared', 'stepReopened', 'timerStarted', 'courseTakenBack']);
   const again = after(...BULK, ...cold, ...at(30, back));
   expect(stepsOf(again)).toEqual(stepsOf(before));
   expect(timerLeftS(again.steps.get('bulk')!.timer!, 30 * MIN)).toBe(35 * 60);
-  const begun = after(...BULK, ...cold, [26, clock('cold-3', 60)]);
+  const begun = after(...BULK, ...cold);
   expect(decide(sheet, begun, { type: 'courseTakenBack' }, libraryBook)).toMatchObject({ problem: { code: 'alreadyDone' } });
   expect(decide(sheet, before, { type: 'courseTakenBack' }, libraryBook)).toMatchObject({ problem: { code: 'notDoneYet' } });
 }); // prettier-ignore
@@ -130,6 +133,8 @@ test('half the yeast while none is in: its line asks for half, its rises last as
   // some of it is in: too late
   const inPart = after([1, { type: 'weighedPart', lineId: yeast.id, massG: 1 }]);
   expect(yeastCourse(sheet, inPart, 0.5, made, libraryBook)).toBeNull();
+  // mixed, whether anybody weighed it or not
+  expect(yeastCourse(sheet, after([5, done('mix')]), 0.5, made, libraryBook)).toBeNull();
 }); // prettier-ignore
 
 test('a lost load: nothing more is asked of it, the others go on, and so many fewer come out', () => {

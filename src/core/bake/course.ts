@@ -13,6 +13,9 @@ const RISES: ReadonlySet<StepKind> = new Set(['rest', 'bulk', 'proof', 'chill'])
 /** Less than this is not worth a step of its own, s. */
 const LEAST_S = 300;
 
+/** Nobody waits by the second. */
+const toMinutes = (s: number): number => Math.round(s / 60) * 60;
+
 const nothing = () => ({ puts: [], drops: [], sets: [], targets: [], lostPieces: null });
 
 /** A dough that stands, or will, can stand in the fridge instead: not what is cold already. */
@@ -36,7 +39,7 @@ function cueAfter(cue: MethodStep['cue'], grownPercent: number | null): Pick<Met
 
 /**
  * Into the fridge now, and on with it when it comes out. What has begun ends where it is, and is gone on with after the cold for as long as is said; what
- * has not begun is done after it.
+ * has not begun is done after it. The cold's clock runs from now on.
  *
  * @param coldS how long it stands there, s
  * @param nowMs when
@@ -48,9 +51,10 @@ export function coldCourse(sheet: Sheet, state: BakeState, stepId: string, coldS
   const step = asSetAnew(found, state);
   const timer = state.steps.get(stepId)?.timer ?? null;
   const number = state.lastSeq + 1;
-  const cold: MethodStep = { ...newStep('chill', `cold-${number}`), minS: Math.round(coldS), stands: { place: 'fridge' } };
-  if (!timer) return [{ type: 'courseChanged', by: 'cold', ...nothing(), puts: [{ atStepId: stepId, where: 'before', step: cold }] }];
-  const leftS = Math.round(onS ?? Math.max(0, timerLeftS(timer, nowMs)));
+  const cold: MethodStep = { ...newStep('chill', `cold-${number}`), minS: toMinutes(coldS), stands: { place: 'fridge' } };
+  const clock: BakeAction = { type: 'timerStarted', stepId: cold.id, durationS: toMinutes(coldS) };
+  if (!timer) return [{ type: 'courseChanged', by: 'cold', ...nothing(), puts: [{ atStepId: stepId, where: 'before', step: cold }] }, clock];
+  const leftS = toMinutes(onS ?? Math.max(0, timerLeftS(timer, nowMs)));
   const { maxS: _, takes: __, again: ___, cue, ...same } = step;
   const on: MethodStep = { ...same, id: `on-${number}`, minS: Math.min(leftS, STEP_LIMITS.durationS.max), maxS: null, ...cueAfter(cue, grownPercent) };
   return [
@@ -62,16 +66,18 @@ export function coldCourse(sheet: Sheet, state: BakeState, stepId: string, coldS
       ],
     },
     { type: 'stepDone', stepId },
+    clock,
   ];
 } // prettier-ignore
 
-/** Lines of yeast, or of a starter, of which nothing is in yet; empty as soon as some of any is. */
+/** Lines of yeast, or of a starter, of which nothing is in yet; empty as soon as some of any is, or it is mixed. */
 export function leavenToCome(sheet: Sheet, state: BakeState, book: IngredientBook): { readonly lineId: string; readonly massG: number }[] {
   const lines = sheet.stages.flatMap((stage) => stage.lines).filter(({ ingredientId }) => {
     const roles = book.get(ingredientId)?.roles;
     return roles?.includes('leaven') || roles?.includes('starter');
   });
-  if (lines.some(({ id }) => state.weighed.has(id) || state.parts.has(id) || state.leftOut.has(id))) return [];
+  const isMixed = sheet.steps.some(({ id, kind }) => kind === 'mix' && isStepDone(state, id));
+  if (isMixed || lines.some(({ id }) => state.weighed.has(id) || state.parts.has(id) || state.leftOut.has(id))) return [];
   return lines.map((line) => ({ lineId: line.id, massG: targetG(line, state) }));
 } // prettier-ignore
 

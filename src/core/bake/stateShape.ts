@@ -73,7 +73,7 @@ export interface Feeling {
 }
 
 /** From when on it goes otherwise, and as it was before. */
-export interface Course {
+interface Course {
   readonly by: (typeof COURSES)[number];
   readonly atMs: number;
   readonly puts: readonly {

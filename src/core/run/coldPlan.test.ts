@@ -32,6 +32,9 @@ test('a cold dough has to come to itself first: longer in there is longer out of
   const asked = ask(bake, 'proof');
   const plans = [2, 6, 10, 16].map((hours) => coldPlan(asked, 5, NOW, hours * HOUR)!);
   expect(plans.map(({ onS, grownPercent, sinks }) => [Math.round(onS! / 60), Math.round(grownPercent), sinks])).toEqual([[0, 30, false], [36, 26, false], [47, 24, false], [55, 22, false]]); // prettier-ignore
+  const [night, days] = [10, 72].map((hours) => coldPlan(asked, 5, NOW, hours * HOUR)!);
+  expect([night!.sinks, days!.sinks, days!.onS]).toEqual([false, true, null]);
+  expect(days!.most.percent).toBeLessThan(night!.most.percent / 2);
   // a fridge that is hardly cold is no fridge: it goes on in there
   const mild = coldPlan(asked, 13, NOW, 6 * HOUR)!;
   expect(mild.onS!).toBeLessThan(plans[1]!.onS!);
@@ -48,7 +51,6 @@ test('what it says is what the bench says when it comes out: the course it makes
   const [coldId, onId] = ['cold-3', 'on-3'];
   const later: [number, BakeAction][] = [
     ...course.map((action): [number, BakeAction] => [NOW, action]),
-    [NOW, { type: 'timerStarted', stepId: coldId, durationS: coldS }],
     [outMs, { type: 'stepDone', stepId: coldId }],
   ];
   const record = { ...bake, events: [...bake.events, ...later.map(([atMs, action], index) => ({ seq: index + 3, atMs, action }))] }; // prettier-ignore

@@ -4,13 +4,20 @@ import type { RiseQuestion } from '../fermentation/riseSimulation';
 import type { Stay } from '../fermentation/thermalLag';
 import type { RiseAsked } from './riseNow';
 
+/** As good as its top. */
+const NEAR_TOP = 0.95;
+/** Cold gas is smaller gas: only what does not come back in the warmth is lost. */
+const STILL_GOOD = 0.9;
+
 /** What a time in the fridge makes of a dough that rises. */
 export interface ColdPlan {
   /** How far it has grown by when it comes out, % against when its step began. */
   readonly grownPercent: number;
-  /** How long it takes out of the fridge until it is ready, s; 0: it is ready as it comes out; null: it does not get there any more. */
+  /** How long it takes out of the fridge until it is where it should be, s; 0: it is as it comes out; null: it does not get there any more. */
   readonly onS: number | null;
-  /** It has begun to sink by then. */
+  /** The most it gets to out of the fridge, %, and after how long it is as good as there, s. */
+  readonly most: { readonly percent: number; readonly afterS: number };
+  /** It does not come again to what it was before: it has held for too long. */
   readonly sinks: boolean;
 }
 
@@ -36,13 +43,13 @@ export function coldPlan({ question, marked, mixedAtMs, beganS, wantedPercent }:
   const nowS = Math.max(beganS + 1, (nowMs - mixedAtMs) / 1000);
   const last = question.stays.at(-1);
   if (!last) return null;
-  const before = until([...question.stays, { ...last, durationS: 86_400, pressedOut: 0 }], nowS);
+  const history = until([...question.stays, { ...last, durationS: 86_400, pressedOut: 0 }], nowS);
   const cold: Stay = { ...last, place: 'fridge', tempC: fridgeC, durationS: coldS, pressedOut: 0 };
   const ofDay = riseOfDay(marked);
   const plain: RiseQuestion = {
     ...question,
     ...(ofDay && { ofDay }),
-    stays: [...before, cold, { ...last, durationS: 60, pressedOut: 0 }],
+    stays: [...history, cold, { ...last, durationS: 60, pressedOut: 0 }],
     beyondS: 8 * 3600,
     countsFromS: nowS + coldS,
     central: true,
@@ -56,11 +63,16 @@ export function coldPlan({ question, marked, mixedAtMs, beganS, wantedPercent }:
   const from = at(beganS + 1);
   const curve = wantedPercent === null ? whole : riseCurve({ ...plain, wanted: Math.min(6, from * (1 + wantedPercent / 100)) });
   if (!curve.ok) return null;
-  const { wantedAtS, pastAtS } = curve.value;
+  const { wantedAtS, atS, volume } = curve.value;
   const outS = nowS + coldS;
+  const of = (isHere: (tS: number) => boolean) => volume.filter((_, index) => isHere(atS[index]!));
+  const before = Math.max(1, ...of((tS) => tS >= beganS && tS <= outS));
+  const after = Math.max(1, ...of((tS) => tS >= outS));
+  const near = atS.findIndex((tS, index) => tS >= outS && volume[index]! >= from + NEAR_TOP * (after - from));
   return {
     grownPercent: 100 * (at(outS) / from - 1),
     onS: wantedAtS.value === null ? null : Math.max(0, wantedAtS.value - outS),
-    sinks: pastAtS.value !== null && pastAtS.value < outS,
+    most: { percent: 100 * (after / from - 1), afterS: Math.max(0, (atS[near] ?? outS) - outS) },
+    sinks: after - 1 < STILL_GOOD * (before - 1),
   };
 } // prettier-ignore

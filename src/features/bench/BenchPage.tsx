@@ -209,22 +209,50 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
         </>
       )}
       <UndoBar sheet={bake.sheet} bench={bench} />
-      {dialog === 'bell' && <BellDialog onClose={() => setDialog(null)} />}
-      {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
-      {dialog === 'addition' && <AdditionDialog onClose={() => setDialog(null)} tap={tap} />}
+      <BenchDialogs
+        bake={bake}
+        bench={bench}
+        rising={rising}
+        stepId={here}
+        nowMs={nowMs}
+        dialog={dialog}
+        onDialog={setDialog}
+      />
+    </div>
+  );
+}
+
+interface BenchDialogsProps {
+  bake: BakeRecord;
+  bench: Bench;
+  rising: Rising | null;
+  stepId: string | null;
+  nowMs: number;
+  dialog: BenchDialog | null;
+  onDialog: (dialog: BenchDialog | null) => void;
+}
+
+/** The one that is open. */
+function BenchDialogs({ bake, bench, rising, stepId, nowMs, dialog, onDialog }: BenchDialogsProps) {
+  const { tap } = bench;
+  return (
+    <>
+      {dialog === 'bell' && <BellDialog onClose={() => onDialog(null)} />}
+      {dialog === 'note' && <NoteDialog onClose={() => onDialog(null)} tap={tap} />}
+      {dialog === 'addition' && <AdditionDialog onClose={() => onDialog(null)} tap={tap} />}
       {dialog === 'course' && (
         <CourseDialog
           bake={bake}
           bench={bench}
           rising={rising}
-          stepId={here}
+          stepId={stepId}
           nowMs={nowMs}
-          onGiveUp={() => setDialog('abandon')}
-          onClose={() => setDialog(null)}
+          onGiveUp={() => onDialog('abandon')}
+          onClose={() => onDialog(null)}
         />
       )}
-      {dialog === 'abandon' && <AbandonDialog onClose={() => setDialog(null)} tap={tap} />}
-    </div>
+      {dialog === 'abandon' && <AbandonDialog onClose={() => onDialog(null)} tap={tap} />}
+    </>
   );
 }
 

@@ -15,9 +15,16 @@ import type { Rising } from './useRise';
 const HALF_HOUR_S = 1800;
 const LEAST_S = HALF_HOUR_S;
 const MOST_S = 72 * 3600;
-/** A night. */
-const USUAL_S = 10 * 3600;
+/** Taken out in the morning, if that is long enough to be worth it. */
+const MORNING_H = 7;
+const WORTH_S = 3 * 3600;
 const TO_S = 300;
+
+function untilMorning(hourOf: (ms: number) => number, nowMs: number): number {
+  const halfMs = HALF_HOUR_S * 1000;
+  for (let ms = Math.ceil((nowMs + WORTH_S * 1000) / halfMs) * halfMs; ; ms += halfMs)
+    if (hourOf(ms) === MORNING_H) return (ms - nowMs) / 1000;
+}
 
 interface ColdChoiceProps {
   readonly bake: BakeRecord;
@@ -33,7 +40,7 @@ interface ColdChoiceProps {
 export function ColdChoice({ bake, bench: { state, tap }, rising, stepId, nowMs, onDone, onBack }: ColdChoiceProps) {
   const time = useKitchenTime();
   const book = useBook();
-  const [coldS, setColdS] = useState(USUAL_S);
+  const [coldS, setColdS] = useState(() => untilMorning((ms) => time.hour(ms), nowMs));
   const asked = useMemo(
     () => rising && riseAsked(bake, state, stepId, rising.formula, book, rising.kitchen, nowMs),
     [bake, book, nowMs, rising, state, stepId],
@@ -44,11 +51,11 @@ export function ColdChoice({ bake, bench: { state, tap }, rising, stepId, nowMs,
   );
   // clocks at full five minutes are what one goes by
   const outMs = Math.round((nowMs + coldS * 1000) / (TO_S * 1000)) * TO_S * 1000;
-  const onS = plan?.onS == null ? null : Math.round(plan.onS / TO_S) * TO_S;
+  const onS = plan ? Math.round((plan.onS ?? plan.most.afterS) / TO_S) * TO_S : null;
   const move = (byS: number) => setColdS((was) => Math.min(MOST_S, Math.max(LEAST_S, was + byS)));
   const go = () => {
     const actions = coldCourse(bake.sheet, state, stepId, Math.round((outMs - nowMs) / 1000), { onS, grownPercent: plan?.grownPercent ?? null }, nowMs);
-    if (actions.every((action) => tap(action) === null)) onDone();
+    if (tap(...actions) === null) onDone();
   };
   return (
     <div data-testid="cold-choice">
@@ -63,7 +70,7 @@ export function ColdChoice({ bake, bench: { state, tap }, rising, stepId, nowMs,
         {plan ? (
           <>
             <p>{words.grown(grownWord(Math.round(plan.grownPercent)))}</p>
-            <p className="mt-1 font-semibold">{onS === null ? words.neverThere : onS === 0 ? words.readyAtOnce : words.readyThen(time.clock(outMs + onS * 1000), formatDuration(onS))}</p>
+            <p className="mt-1 font-semibold">{onS === null || onS === 0 ? words.readyAtOnce : (plan.onS === null ? words.mostThen(grownWord(Math.round(plan.most.percent))) : words.readyThen)(time.clock(outMs + onS * 1000), formatDuration(onS))}</p>
             {plan.sinks && <p className="mt-2 flex gap-2 text-alarm"><TriangleAlert size={24} aria-hidden className="shrink-0" />{words.sinks}</p>}
           </>
         ) : (

@@ -53,9 +53,7 @@ export function StepButtons({
   const running = isRunning(timer);
   const planned = timerS(step);
 
-  const finish = () => {
-    if (!tap({ type: 'stepDone', stepId: step.id })) onDone();
-  };
+  const finish = () => !tap({ type: 'stepDone', stepId: step.id }) && onDone();
   const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
   const isTrial = state.trials.has(step.id);
   const isRound = round !== null && !done && !isTrial;

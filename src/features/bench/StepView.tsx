@@ -1,6 +1,6 @@
 'use client';
 import { Check, Hand, Minus, TriangleAlert } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import {
   asSetAnew,
   endOfMixing,
@@ -182,6 +182,15 @@ interface OneStepProps {
   onGo: (stepId: string | null) => void;
 }
 
+/** Another step stands where the eye is, wherever the one before was left. */
+function useTop() {
+  const top = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if ((top.current?.getBoundingClientRect().top ?? 0) < 0) top.current?.scrollIntoView({ block: 'start' });
+  }, []);
+  return top;
+}
+
 const NO_PIECES: ReturnType<typeof pieceWeights> = [];
 /** Where a dough is parted. */
 const PARTED: ReadonlySet<MethodStep['kind']> = new Set(['divide', 'shape']);
@@ -203,6 +212,7 @@ function OneStep({
 }: OneStepProps) {
   const { state, outbox } = bench;
   const { sheet } = bake;
+  const top = useTop();
   const call = callOf(sheet, step.id);
   const round = roundOf(sheet, state, step.id);
   const now = useNow(outbox.offsetMs, nowMs);
@@ -214,6 +224,7 @@ function OneStep({
   const rise = useRise(bake, state, done ? null : step.id, rising, now);
   return (
     <section
+      ref={top}
       aria-label={words.stepNow}
       className={cx('docket flex flex-col rounded-b-xl p-5 sm:p-7 low:p-3', over && 'border-alarm')}
     >
@@ -367,7 +378,12 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
       <div className="mt-5 low:mt-1" role="timer" aria-label={over ? words.timeIsUp : words.timeLeft}>
         <span
           data-testid="clock"
-          className={cx('figure block text-[clamp(5.5rem,24vw,11rem)] low:text-6xl', over && 'text-alarm')}
+          className={cx(
+            'figure block low:text-6xl',
+            // hours take two more figures
+            Math.abs(leftS) < 3600 ? 'text-[clamp(5.5rem,24vw,11rem)]' : 'text-[clamp(4rem,17vw,9rem)]',
+            over && 'text-alarm',
+          )}
         >
           {over ? '+' : ''}
           {formatClock(leftS)}

@@ -54,8 +54,8 @@ function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kit
 export interface Bench {
   readonly state: BakeState;
   readonly outbox: OutboxState;
-  /** Does a thing; the reason when it can't be done now. */
-  readonly tap: (action: BakeAction) => Problem | null;
+  /** Does a thing, or several by one press; the reason when it can't be done now: then nothing is. */
+  readonly tap: (...actions: readonly BakeAction[]) => Problem | null;
   /** What was done here last and can be taken back; null: nothing, or it can't. */
   readonly last: BakeAction | null;
   readonly undo: () => void;
@@ -109,15 +109,22 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
 
   const [deeds, setDeeds] = useState<readonly Deed[]>([]);
   const tap = useCallback(
-    (action: BakeAction) => {
-      const allowed = decide(bake.sheet, state, action, book);
-      if (!allowed.ok) return allowed.problem;
-      outbox.tap(action);
-      const deed: Deed = { before: state, action, atMs: Date.now() };
-      setDeeds((was) => (deed.atMs - (was[0]?.atMs ?? 0) < ONE_PRESS_MS ? [...was, deed] : [deed]));
+    (...actions: readonly BakeAction[]) => {
+      const atMs = Date.now();
+      // each on what the one before leaves; all of them, or none
+      const made: Deed[] = [];
+      let so = state;
+      for (const action of actions) {
+        const allowed = decide(bake.sheet, so, action, book);
+        if (!allowed.ok) return allowed.problem;
+        made.push({ before: so, action, atMs });
+        so = afterEvent(so, { seq: so.lastSeq + 1, atMs: atMs + box.offsetMs, action });
+      }
+      for (const { action } of made) outbox.tap(action);
+      setDeeds((was) => (atMs - (was[0]?.atMs ?? 0) < ONE_PRESS_MS ? [...was, ...made] : made));
       return null;
     },
-    [bake.sheet, book, outbox, state],
+    [bake.sheet, book, box.offsetMs, outbox, state],
   );
   const undo = useCallback(() => {
     setDeeds([]);

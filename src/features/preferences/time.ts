@@ -4,6 +4,8 @@ import { usePreferences, type KitchenWays } from './PreferencesProvider';
 
 export interface KitchenTime {
   readonly clock: (ms: number) => string;
+  /** Of the day, 0 to 23. */
+  readonly hour: (ms: number) => number;
   readonly day: (ms: number) => string;
   readonly dayAndYear: (ms: number) => string;
   readonly dayAndClock: (ms: number) => string;
@@ -59,6 +61,7 @@ function kitchenTime(timeZone: string, face: KitchenWays['clockFace']): KitchenT
   };
   return {
     clock: remembering(clock),
+    hour: (ms) => figures(ms).hour,
     day: remembering(day),
     dayAndYear: remembering((ms) => `${day(ms)} ${figures(ms).year}`),
     dayAndClock: remembering((ms) => `${day(ms)}, ${clock(ms)}`),
