@@ -56,9 +56,12 @@ test('a dough goes into the fridge and on with it later; taken back it rises on;
   await page.waitForTimeout(720);
   await page.getByRole('button', { name: 'Go on', exact: true }).click();
   for (const each of [page, other]) await expect(each.getByTestId('clock')).toHaveText(/^4[34]:/);
-  const log = (await (await page.request.get(`${own.api}/bakes/${own.bake}?after=5`)).json()) as Log;
   const cold = 'cold-6';
-  expect(log.events.map(({ action: { type, stepId } }) => [type, stepId].filter(Boolean).join(' '))).toEqual([
+  const log = async () => {
+    const { events } = (await (await page.request.get(`${own.api}/bakes/${own.bake}?after=5`)).json()) as Log;
+    return events.map(({ action: { type, stepId } }) => [type, stepId].filter(Boolean).join(' '));
+  };
+  await expect.poll(log).toEqual([
     'courseChanged', `stepDone ${proof}`, `timerStarted ${cold}`,
     `timerCleared ${cold}`, `stepReopened ${proof}`, `timerStarted ${proof}`, 'courseTakenBack',
     'paused', 'resumed',

@@ -35,7 +35,7 @@ import { StepView } from './StepView';
 import { loadLook } from './Trial';
 import { UndoBar } from './UndoBar';
 import { useBench, type Bench } from './useBench';
-import type { Rising } from './useRise';
+import { loadRiseAsked, type Rising } from './useRise';
 import { useNow } from '../clock/useNow';
 import { loadOutOfIt, WeighView } from './WeighView';
 import { words } from '@/wording/screens/bench/BenchPage';
@@ -59,6 +59,7 @@ const NEEDED_OFFLINE = [
   loadNote,
   loadOven,
   loadRise,
+  loadRiseAsked,
   loadReading,
   loadLook,
   loadOutOfIt,

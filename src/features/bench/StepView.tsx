@@ -221,7 +221,7 @@ function OneStep({
   const timer = state.steps.get(step.id)?.timer ?? null;
   const leftS = timer ? timerLeftS(timer, now) : null;
   const over = isRunning(timer) && leftS !== null && leftS <= 0;
-  const rise = useRise(bake, state, done ? null : step.id, rising, now);
+  const rise = useRise(bake, state, done ? null : step, rising, now);
   return (
     <section
       ref={top}
