@@ -39,11 +39,15 @@ export function testBench(bake: BakeRecord): { bench: Bench; taps: BakeAction[] 
     outbox: { waiting: [], events: bake.events, offsetMs: 0, reachable: true, refused: null },
     last: null,
     undo: () => undefined,
-    tap: (action) => {
-      const allowed = decide(bake.sheet, state, action, libraryBook);
-      if (!allowed.ok) return allowed.problem;
-      taps.push(action);
-      state = afterEvent(state, { seq: state.lastSeq + 1, atMs: START_MS, action });
+    tap: (...actions) => {
+      let so = state;
+      for (const action of actions) {
+        const allowed = decide(bake.sheet, so, action, libraryBook);
+        if (!allowed.ok) return allowed.problem;
+        so = afterEvent(so, { seq: so.lastSeq + 1, atMs: START_MS, action });
+      }
+      state = so;
+      taps.push(...actions);
       return null;
     },
   };

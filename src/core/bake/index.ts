@@ -55,6 +55,7 @@ export {
 export { stepCautions, type StepCaution } from './stepCautions';
 export { undoOf } from './undo';
 export { trialAnswer } from './trialAnswer';
+export { canBeNotRight, inHeatSinceMs, remedyOf, type NotRight } from './notRight';
 export { pieceWeights } from './pieceWeight';
 export { insteadOf, takeInstead, type Instead } from './insteadOf';
 export { runningTimers, type RunningTimer } from './runningTimers';

@@ -6,7 +6,7 @@ import { doneC } from './readingAnswer';
  * So much more of its time for each degree that its core is short: what the product's own heat model says of the last ten degrees of tin loaves,
  * hearth loaves, baguettes, rolls and fried balls (2.8 to 5.4 % a degree, `trialAnswer.test.ts`).
  */
-const PER_C = { least: 0.03, usual: 0.04, most: 0.055 } as const;
+export const TRIAL_PER_C = { least: 0.03, usual: 0.04, most: 0.055 } as const;
 /** A core that is so much over cannot tell how long ago it was there: no more than this is taken off. */
 const LEAST_SHARE = 0.85;
 /** One step of colour: 15 °C of an oven brown as a fifth more time does, and take about 7 % off the time (the same model). Oil has less to give: craft. */
@@ -49,7 +49,7 @@ export function trialAnswer(look: Pick<Look, 'coreC' | 'colour' | 'tookS'>, step
   const isOff = shortC !== null && Math.abs(shortC) >= NEAR_C;
   if (!isOff && (colour === null || colour === 'right')) return null;
   const share = (perC: number): number => (isOff ? Math.max(LEAST_SHARE, 1 + perC * shortC) : 1);
-  const usual = share(PER_C.usual);
+  const usual = share(TRIAL_PER_C.usual);
   const stepC = step.kind === 'fry' ? COLOUR_STEP_C.oil : COLOUR_STEP_C.oven;
   // what it needs beside what the longer or shorter time does to its colour
   const steps =
@@ -58,9 +58,9 @@ export function trialAnswer(look: Pick<Look, 'coreC' | 'colour' | 'tookS'>, step
     (colour === 'right' && usual >= BROWNS_FROM ? -1 : 0);
   const heat = step.tempC === null || step.kind === 'boil' ? 0 : steps;
   const times = (perC: number): number => tookS * share(perC) * (1 - SHARE_OF_STEP * heat);
-  const [short, long] = [times(PER_C.least), times(PER_C.most)].sort((a, b) => a - b) as [number, number];
+  const [short, long] = [times(TRIAL_PER_C.least), times(TRIAL_PER_C.most)].sort((a, b) => a - b) as [number, number];
   return {
-    durationS: rounded(times(PER_C.usual)),
+    durationS: rounded(times(TRIAL_PER_C.usual)),
     leastS: rounded(short),
     mostS: rounded(long),
     tempC: heat === 0 || step.tempC === null ? null : step.tempC + heat * stepC,

@@ -30,6 +30,7 @@ import { CleanDown } from './CleanDown';
 import { Paused } from './Paused';
 import { loadFelt } from './FeelButton';
 import { loadReading } from './Readings';
+import { loadNotRight } from './NotRight';
 import { loadRise } from './RiseMarks';
 import { StepView } from './StepView';
 import { loadLook } from './Trial';
@@ -61,6 +62,7 @@ const NEEDED_OFFLINE = [
   loadRise,
   loadRiseAsked,
   loadReading,
+  loadNotRight,
   loadLook,
   loadOutOfIt,
   loadFelt,

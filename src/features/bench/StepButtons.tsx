@@ -8,6 +8,7 @@ import { useSteady } from '@/ui/useSteady';
 import { useTwice } from '@/ui/useTwice';
 import { words } from '@/wording/screens/bench/StepView';
 import { FeelButton } from './FeelButton';
+import { NotRightButton } from './NotRight';
 import { Readings } from './Readings';
 import { RiseMarks } from './RiseMarks';
 import { RoundTarget } from './Round';
@@ -88,6 +89,7 @@ export function StepButtons({
           <FeelButton step={step} bench={bench} />
           <RiseMarks step={step} bench={bench} />
           <Readings step={step} bench={bench} nowMs={now} isMixed={isMixed} />
+          {timer !== null && <NotRightButton step={step} sheet={sheet} bench={bench} nowMs={now} />}
         </div>
       )}
       {done ? (

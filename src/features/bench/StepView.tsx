@@ -1,5 +1,5 @@
 'use client';
-import { Check, Hand, Minus, TriangleAlert } from 'lucide-react';
+import { Hand, TriangleAlert } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import {
   asSetAnew,
@@ -26,6 +26,7 @@ import { FeltCard } from './FeltCard';
 import { againS, RiseForecast } from './RiseForecast';
 import { RoundBoard } from './Round';
 import { StepButtons } from './StepButtons';
+import { StepLine } from './StepLine';
 import { Trial } from './Trial';
 import type { Bench } from './useBench';
 import { useRise, type Rising } from './useRise';
@@ -95,72 +96,6 @@ export function StepView({ bake, bench, nowMs, rising, chosen, onChoose, onCours
         ))}
       </ol>
     </div>
-  );
-}
-
-interface StepLineProps {
-  step: MethodStep;
-  call: Call | null;
-  number: number;
-  bench: Bench;
-  nowMs: number;
-  current: boolean;
-  onChoose: () => void;
-}
-
-function StepLine({ step, call, number, bench, nowMs, current, onChoose }: StepLineProps) {
-  const progress = bench.state.steps.get(step.id);
-  const done = isStepDone(bench.state, step.id);
-  const skipped = done && progress?.doneAtMs == null;
-  const now = useNow(bench.outbox.offsetMs, nowMs);
-  const timer = progress?.timer;
-  const left = isRunning(timer) ? timerLeftS(timer, now) : null;
-  return (
-    <li className="border-t border-rule">
-      <button
-        type="button"
-        onClick={onChoose}
-        aria-current={current ? 'step' : undefined}
-        className={cx(
-          'flex min-h-13 w-full items-center gap-3 px-2 text-left text-lg',
-          current && 'bg-well',
-          done && 'text-soft',
-        )}
-      >
-        <span
-          className={cx(
-            'flex size-7 shrink-0 items-center justify-center rounded-full border-2 text-sm font-semibold',
-            done && !skipped ? 'border-ink bg-ink text-surface' : 'border-edge',
-          )}
-        >
-          {skipped ? (
-            <Minus size={18} strokeWidth={3} aria-label={words.skipped} />
-          ) : done ? (
-            <Check size={18} strokeWidth={3} aria-label={words.stepDone} />
-          ) : (
-            number
-          )}
-        </span>
-        <span className="min-w-0 flex-1">
-          {STEP_WORD[step.kind]}
-          {(step.title || call) && (
-            <span className="block truncate text-sm text-soft">
-              {[step.title, wordCall(call)].filter(Boolean).join(' · ')}
-            </span>
-          )}
-        </span>
-        {left !== null ? (
-          <span className="rounded bg-now px-2 font-semibold text-now-ink">
-            {left < 0 ? '+' : ''}
-            {formatClock(left)}
-          </span>
-        ) : (
-          <span className="text-sm text-soft">
-            {step.minS !== null && formatDurationRange(step.minS, step.maxS)}
-          </span>
-        )}
-      </button>
-    </li>
   );
 }
 
@@ -372,7 +307,11 @@ function StepFigures({ step, timer, leftS }: StepFiguresProps) {
     );
   const running = isRunning(timer);
   const over = running && leftS <= 0;
-  const ahead = over ? words.timeIsUpLookAt : words.of(formatDuration(timer.durationS));
+  const ahead = over
+    ? words.timeIsUpLookAt
+    : words.of(
+        formatDuration(timer.durationS < 600 ? timer.durationS : Math.round(timer.durationS / 60) * 60),
+      );
   return (
     <>
       <div className="mt-5 low:mt-1" role="timer" aria-label={over ? words.timeIsUp : words.timeLeft}>
