@@ -333,6 +333,19 @@ export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchL
   };
 }
 
+/** Steps that take in whatever is to be in by then; what blooms or soaks may do so while the rest is weighed. */
+const TAKES_IN: ReadonlySet<string> = new Set(['mix', 'kneadAgain']);
+
+/** What a step would begin without: lines whose turn has come, where it mixes or is the very step that asks for them. None once it has begun. */
+export function missingAt(sheet: BatchSheet, state: BakeState, stepId: string): BatchLine[] {
+  const step = sheet.steps.find(({ id }) => !isStepDone(state, id));
+  if (step?.id !== stepId || state.steps.get(stepId)?.timer) return [];
+  const partOf = sheet.activities?.find(({ id }) => id === stepId)?.stepId ?? stepId;
+  return stillToWeigh(sheet, state).now.filter(
+    ({ atStepId }) => atStepId === stepId || atStepId === partOf || (atStepId === undefined && TAKES_IN.has(step.kind)),
+  );
+} // prettier-ignore
+
 /** How much of what is asked for is in; what was held back counts once it went in after all. */
 export function weighedCount(
   sheet: BatchSheet,

@@ -12,6 +12,7 @@ export {
   isRunning,
   inAlreadyG,
   isStepDone,
+  missingAt,
   nextThing,
   stillToWeigh,
   targetG,

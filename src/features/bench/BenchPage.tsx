@@ -4,26 +4,21 @@ import dynamic from 'next/dynamic';
 import { useQueryState, parseAsStringLiteral } from 'nuqs';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
-  isRunning,
   isStepDone,
   lostPieces,
   nextThing,
   sheetNow,
   stillToWeigh,
-  timerLeftS,
   weighedCount,
   type BakeRecord,
 } from '@/core/bake';
-import { formatClock } from '@/core/units';
 import { cx } from '@/ui/cx';
 import { loadMenu } from '@/ui/Menu';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { useKitchenRouter } from '../kitchen/KitchenProvider';
 import { loadIngredientSearch } from '../formula/IngredientPicker';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
-import { STEP_WORD } from '@/wording/words';
 import type { Shared } from '@/core/day/shared';
 import { BenchHead, type BenchDialog } from './BenchHead';
 import { CleanDown } from './CleanDown';
@@ -32,12 +27,12 @@ import { loadFelt } from './FeelButton';
 import { loadReading } from './Readings';
 import { loadNotRight } from './NotRight';
 import { loadRise } from './RiseMarks';
+import { RunningTimers } from './RunningTimers';
 import { StepView } from './StepView';
 import { loadLook } from './Trial';
 import { UndoBar } from './UndoBar';
 import { useBench, type Bench } from './useBench';
 import { loadRiseAsked, type Rising } from './useRise';
-import { useNow } from '../clock/useNow';
 import { loadOutOfIt, WeighView } from './WeighView';
 import { words } from '@/wording/screens/bench/BenchPage';
 
@@ -171,15 +166,8 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
           <OvenCall bake={bake} bench={bench} nowMs={nowMs} />
           {shared && view === 'weigh' && <CleanDown shared={shared} bench={bench} />}
           <BenchTabs bake={bake} bench={bench} view={view} onView={(to) => void setView(to)} />
-          {view !== 'weigh' && open.now.length > 0 && (
-            <button
-              type="button"
-              onClick={() => void setView('weigh')}
-              className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg low:hidden border border-edge bg-surface px-4 text-left text-lg"
-            >
-              <strong className="whitespace-nowrap">{words.notInYet}</strong>
-              <span className="truncate">{open.now.map((line) => line.name).join(', ')}</span>
-            </button>
+          {view !== 'weigh' && (
+            <NotInYet names={open.now.map(({ name }) => name)} onWeigh={() => void setView('weigh')} />
           )}
           <div id="bench-part" role="tabpanel" aria-labelledby={`tab-${view}`}>
             {view === 'weigh' && (
@@ -194,20 +182,10 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
                 chosen={chosen}
                 onChoose={setChosen}
                 onCourse={() => setDialog('course')}
+                onWeigh={() => void setView('weigh')}
               />
             )}
-            {view === 'log' && (
-              <OutcomeForm
-                planned={{
-                  pieces: Math.max(0, bake.sheet.pieces.count - lostPieces(state)),
-                  massG: bake.sheet.usableDoughG,
-                }}
-                draftKey={`form:outcome:${bake.id}`}
-                deed={words.closeTheBake}
-                twice={words.yesCloseTheBake}
-                onOutcome={(outcome) => tap({ type: 'closed', outcome })}
-              />
-            )}
+            {view === 'log' && <LogPart bake={bake} bench={bench} />}
           </div>
         </>
       )}
@@ -222,6 +200,36 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
         onDialog={setDialog}
       />
     </div>
+  );
+}
+
+function NotInYet({ names, onWeigh }: { names: readonly string[]; onWeigh: () => void }) {
+  if (names.length === 0) return null;
+  return (
+    <button
+      type="button"
+      onClick={onWeigh}
+      className="mb-3 flex min-h-12 w-full items-center gap-2 rounded-lg low:hidden border border-edge bg-surface px-4 text-left text-lg"
+    >
+      <strong className="whitespace-nowrap">{words.notInYet}</strong>
+      <span className="truncate">{names.join(', ')}</span>
+    </button>
+  );
+}
+
+/** What came out: it ends the bake. */
+function LogPart({ bake, bench: { state, tap } }: { bake: BakeRecord; bench: Bench }) {
+  return (
+    <OutcomeForm
+      planned={{
+        pieces: Math.max(0, bake.sheet.pieces.count - lostPieces(state)),
+        massG: bake.sheet.usableDoughG,
+      }}
+      draftKey={`form:outcome:${bake.id}`}
+      deed={words.closeTheBake}
+      twice={words.yesCloseTheBake}
+      onOutcome={(outcome) => tap({ type: 'closed', outcome })}
+    />
   );
 }
 
@@ -256,56 +264,6 @@ function BenchDialogs({ bake, bench, rising, stepId, nowMs, dialog, onDialog }: 
       )}
       {dialog === 'abandon' && <AbandonDialog onClose={() => onDialog(null)} tap={tap} />}
     </>
-  );
-}
-
-interface RunningTimersProps {
-  bake: BakeRecord;
-  bench: Bench;
-  nowMs: number;
-  except: string | null;
-  onGo: (stepId: string) => void;
-}
-
-/** Timers that run beside what is on the screen, so that none is forgotten. */
-function RunningTimers({ bake, bench, nowMs, except, onGo }: RunningTimersProps) {
-  const time = useKitchenTime();
-  const now = useNow(bench.outbox.offsetMs, nowMs);
-  const running = bake.sheet.steps.filter(
-    (step) => step.id !== except && isRunning(bench.state.steps.get(step.id)?.timer),
-  );
-  if (running.length === 0) return null;
-  return (
-    <ul className="mb-3 flex flex-wrap gap-2">
-      {running.map((step) => {
-        const timer = bench.state.steps.get(step.id)?.timer;
-        if (!timer) return null;
-        const left = timerLeftS(timer, now);
-        return (
-          <li key={step.id} className="flex-1">
-            <button
-              type="button"
-              onClick={() => onGo(step.id)}
-              className={cx(
-                'flex min-h-14 w-full items-center justify-between gap-4 rounded-xl px-4 text-left text-lg',
-                left < 0 ? 'bg-alarm text-surface' : 'bg-now text-now-ink',
-              )}
-            >
-              <span>
-                {STEP_WORD[step.kind]}{' '}
-                <span className="text-sm">
-                  {words.until(time.clock(timer.startedAtMs + timer.durationS * 1000))}
-                </span>
-              </span>
-              <span className="figure text-3xl">
-                {left < 0 ? '+' : ''}
-                {formatClock(left)}
-              </span>
-            </button>
-          </li>
-        );
-      })}
-    </ul>
   );
 }
 

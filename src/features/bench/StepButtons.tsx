@@ -8,6 +8,7 @@ import { useSteady } from '@/ui/useSteady';
 import { useTwice } from '@/ui/useTwice';
 import { words } from '@/wording/screens/bench/StepView';
 import { FeelButton } from './FeelButton';
+import { useMissing } from './MissingFirst';
 import { NotRightButton } from './NotRight';
 import { Readings } from './Readings';
 import { RiseMarks } from './RiseMarks';
@@ -24,6 +25,8 @@ interface StepButtonsProps {
   againS: number;
   onDone: () => void;
   onCourse: () => void;
+  /** To what is not weighed yet. */
+  onWeigh: () => void;
   now: number;
   leftS: number | null;
   /** Where it is one of several calls. */
@@ -46,6 +49,7 @@ export function StepButtons({
   onGo,
   onDone,
   onCourse,
+  onWeigh,
 }: StepButtonsProps) {
   const steady = useSteady(exchanged);
   const { state, tap } = bench;
@@ -54,8 +58,10 @@ export function StepButtons({
   const running = isRunning(timer);
   const planned = timerS(step);
 
-  const finish = () => !tap({ type: 'stepDone', stepId: step.id }) && onDone();
-  const start = (durationS: number) => tap({ type: 'timerStarted', stepId: step.id, durationS });
+  const { first, card } = useMissing(sheet, bench, step.id, onWeigh);
+  const finish = () => first({ type: 'stepDone', stepId: step.id }, onDone);
+  const start = (durationS: number) => first({ type: 'timerStarted', stepId: step.id, durationS });
+  if (card) return card;
   const isTrial = state.trials.has(step.id);
   const isRound = round !== null && !done && !isTrial;
   const startFirst = !isRound && !done && planned !== null && timer === null;
@@ -79,10 +85,7 @@ export function StepButtons({
       )}
       {running && <ClockButtons stepId={step.id} tap={tap} />}
       {timer !== null && !running && !done && (
-        <Button size="bench" onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))}>
-          <Play size={20} aria-hidden fill="currentColor" />
-          {words.resume}
-        </Button>
+        <Resume onClick={() => start(Math.max(60, Math.round(leftS ?? 0)))} />
       )}
       {!done && (
         <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-2 empty:hidden sm:gap-3 [&_button]:px-2 [&_button]:whitespace-nowrap">
@@ -121,6 +124,15 @@ export function StepButtons({
         />
       )}
     </div>
+  );
+}
+
+function Resume({ onClick }: { onClick: () => void }) {
+  return (
+    <Button size="bench" onClick={onClick}>
+      <Play size={20} aria-hidden fill="currentColor" />
+      {words.resume}
+    </Button>
   );
 }
 

@@ -42,10 +42,11 @@ interface StepViewProps {
   onChoose: (stepId: string | null) => void;
   /** To go on otherwise from here. */
   onCourse: () => void;
+  onWeigh: () => void;
 }
 
 /** One step at a time, very large; all of them beneath, so that an oven can be lit while the dough still rests. */
-export function StepView({ bake, bench, nowMs, rising, chosen, onChoose, onCourse }: StepViewProps) {
+export function StepView({ bake, bench, nowMs, rising, chosen, onChoose, onCourse, onWeigh }: StepViewProps) {
   const { sheet } = bake;
   const { state } = bench;
   const [ticked, setTicked] = useState(false);
@@ -70,6 +71,7 @@ export function StepView({ bake, bench, nowMs, rising, chosen, onChoose, onCours
           isMixed={endOfMixing(sheet, state).mixedAtMs !== null}
           exchanged={ticked}
           onCourse={onCourse}
+          onWeigh={onWeigh}
           onGo={(stepId) => {
             setTicked(true);
             onChoose(stepId);
@@ -113,6 +115,7 @@ interface OneStepProps {
   isMixed: boolean;
   exchanged: boolean;
   onCourse: () => void;
+  onWeigh: () => void;
   /** To another step; null: to whatever is next. */
   onGo: (stepId: string | null) => void;
 }
@@ -143,6 +146,7 @@ function OneStep({
   isMixed,
   exchanged,
   onCourse,
+  onWeigh,
   onGo,
 }: OneStepProps) {
   const { state, outbox } = bench;
@@ -196,6 +200,7 @@ function OneStep({
         onGo={onGo}
         onDone={() => onGo(null)}
         onCourse={onCourse}
+        onWeigh={onWeigh}
       />
       {/* once its clock runs, that and the next press come first */}
       {!done && timer !== null && <StepCautions sheet={sheet} stepId={step.id} />}

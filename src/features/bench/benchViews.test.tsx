@@ -27,6 +27,7 @@ function stepping(chosen: string | null, nowMs: number, ...actions: BakeAction[]
   show(
     <StepView
       onCourse={nothing}
+      onWeigh={nothing}
       rising={null}
       bake={bake}
       bench={bench}
@@ -341,11 +342,15 @@ function LiveBench({ view, taps }: { view: 'weigh' | 'steps'; taps: BakeAction[]
   const bench = {
     ...testBench(bake).bench,
     state,
-    tap: (action: BakeAction) => {
-      const allowed = decide(bake.sheet, state, action, libraryBook);
-      if (!allowed.ok) return allowed.problem;
-      taps.push(action);
-      setState(afterEvent(state, { seq: state.lastSeq + 1, atMs: START_MS, action }));
+    tap: (...actions: readonly BakeAction[]) => {
+      let so = state;
+      for (const action of actions) {
+        const allowed = decide(bake.sheet, so, action, libraryBook);
+        if (!allowed.ok) return allowed.problem;
+        so = afterEvent(so, { seq: so.lastSeq + 1, atMs: START_MS, action });
+      }
+      taps.push(...actions);
+      setState(so);
       return null;
     },
   };
@@ -354,6 +359,7 @@ function LiveBench({ view, taps }: { view: 'weigh' | 'steps'; taps: BakeAction[]
   ) : (
     <StepView
       onCourse={nothing}
+      onWeigh={nothing}
       rising={null}
       bake={bake}
       bench={bench}
@@ -378,11 +384,23 @@ describe('a knuckle that bounces on the big button', () => {
     expect(taps).toHaveLength(2);
   });
 
+  test('what stays out of a mix is said, before it begins', async () => {
+    const taps: BakeAction[] = [];
+    show(<LiveBench view="steps" taps={taps} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Start 5 min' }));
+    await userEvent.click(screen.getByRole('button', { name: 'It stays out' }));
+    expect(taps.filter(({ type }) => type === 'leftOut').length).toBeGreaterThan(3);
+    expect(taps.at(-1)).toEqual({ type: 'timerStarted', stepId: 'mix', durationS: 300 });
+  });
+
   test('finishes one step, not two', async () => {
     const taps: BakeAction[] = [];
     show(<LiveBench view="steps" taps={taps} />);
     const done = () => screen.getByRole('button', { name: 'Done' });
     await userEvent.click(screen.getByRole('button', { name: 'Start 5 min' }));
+    // what is not in yet is asked for first
+    expect(screen.getByTestId('missing-first')).toHaveTextContent('White rice flour');
+    await userEvent.click(screen.getByRole('button', { name: 'It is in, not weighed' }));
     await userEvent.click(done());
     await userEvent.dblClick(screen.getByRole('button', { name: 'Start 1 h' }));
     expect(taps.map(({ type }) => type)).toEqual(['timerStarted', 'stepDone']);
