@@ -217,22 +217,41 @@ function afterCourse(state: BakeState, action: Extract<BakeAction, { type: 'cour
       })),
     state,
   );
-  const before = { anew: state.anew, targets: state.targets, steps: state.steps };
-  return { ...dropped, anew, targets, courses: [...state.courses, { by, atMs, puts, drops, lostPieces, before }] };
+  const course = { by, atMs, puts, drops, sets: sets.map(({ stepId }) => stepId), aims: aims.map(({ lineId }) => lineId), lostPieces, before: state };
+  return { ...dropped, anew, targets, courses: [...state.courses, course] };
+} // prettier-ignore
+
+/** A map with these keys as they were. */
+function asBefore<V>(now: ReadonlyMap<string, V>, before: ReadonlyMap<string, V>, keys: readonly string[]): Map<string, V> {
+  const map = new Map(now);
+  for (const key of keys) {
+    const was = before.get(key);
+    if (was === undefined) map.delete(key);
+    else map.set(key, was);
+  }
+  return map;
 } // prettier-ignore
 
 /** As it was before the last change of course; what was done since stays done. */
 function withoutCourse(state: BakeState): BakeState {
   const last = state.courses.at(-1);
   if (!last) return state;
-  const { drops, before } = last;
-  const steps = new Map(state.steps);
-  for (const id of drops) {
-    const was = before.steps.get(id);
-    if (was) steps.set(id, was);
-    else steps.delete(id);
-  }
-  return { ...state, steps, anew: before.anew, targets: before.targets, courses: state.courses.slice(0, -1) };
+  const { atMs, drops, sets, aims, before } = last;
+  return {
+    ...state,
+    steps: asBefore(
+      state.steps,
+      before.steps,
+      drops.filter((id) => state.steps.get(id)?.skippedAtMs === atMs),
+    ),
+    anew: asBefore(
+      state.anew,
+      before.anew,
+      sets.filter((id) => state.anew.get(id)?.atMs === atMs),
+    ),
+    targets: asBefore(state.targets, before.targets, aims),
+    courses: state.courses.slice(0, -1),
+  };
 }
 
 /** The clocks that stood still go on with what they had left. */

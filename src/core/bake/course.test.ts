@@ -18,6 +18,7 @@ import {
 import type { BakeAction } from './bakeEvent';
 import { coldCourse, lostCourse, lostPieces, yeastCourse } from './course';
 import { decide } from './decide';
+import { runningCard } from './runningCard';
 import { runningTimers } from './runningTimers';
 import { sheetNow } from './sheetNow';
 import { undoOf } from './undo';
@@ -32,7 +33,7 @@ const formula: Formula = {
   stages: plainLoaf().stages.map((stage, index) =>
     index === 0 ? { ...stage, lines: [...stage.lines, line('instant-yeast', 6)] } : stage,
   ),
-  steps: [step('mix', 5), step('bulk', 60), step('shape', 5), step('proof', 50, { tempC: 28, cue: { kind: 'grown', percent: 40 } }), step('bake', 40)],
+  steps: [step('mix', 5), step('bulk', 60), step('shape', 5), step('proof', 50, { tempC: 28, cue: { kind: 'grown', percent: 40 } }), step('bake', 40, { tempC: 220 })],
 }; // prettier-ignore
 const sheet = loafSheet(980, ordinaryScales, 1, formula);
 const MIN = 60_000;
@@ -130,6 +131,10 @@ test('half the yeast while none is in: its line asks for half, its rises last as
   expect(half.anew.get('bulk')).toMatchObject({ durationS: 6900 });
   const back = after([1, course], [2, { type: 'courseTakenBack' }]);
   expect([targetG(yeast, back), back.anew.size]).toEqual([yeast.massG, 0]);
+  // what was set since then stays
+  const later: BakeAction = { type: 'setAnew', stepIds: ['proof', 'bake'], durationS: 1800, tempC: null };
+  const kept = after([1, course], [2, later], [3, { type: 'courseTakenBack' }]);
+  expect([...kept.anew.keys()].sort()).toEqual(['bake', 'proof']);
   // some of it is in: too late
   const inPart = after([1, { type: 'weighedPart', lineId: yeast.id, massG: 1 }]);
   expect(yeastCourse(sheet, inPart, 0.5, made, libraryBook)).toBeNull();
@@ -157,6 +162,10 @@ test('a pause: every clock keeps what it has left, nothing rings, and what was s
   const stopped: BakeAction = { type: 'timerStopped', stepId: 'shape' };
   const paused = after(...BULK, [6, clock('shape', 30)], [10, stopped], [25, { type: 'paused' }]);
   expect(runningTimers({ id: 'b', sheet }, paused)).toEqual([]);
+  const ovens = { heatUpS: () => 1200, nameOf: () => '' };
+  const card = (state: BakeState) => runningCard({ id: 'b', sheet }, state, ovens);
+  expect([card(paused).oven, card(paused).timers, card(paused).pausedAtMs]).toEqual([null, [], 25 * MIN]);
+  expect(card(after(...BULK)).oven).not.toBeNull();
   const again = after(...BULK, [6, clock('shape', 30)], [10, stopped], [25, { type: 'paused' }], [625, { type: 'resumed' }]);
   expect(runningTimers({ id: 'b', sheet }, again)).toMatchObject([{ stepId: 'bulk', endsAtMs: 665 * MIN }]);
   expect(timerLeftS(again.steps.get('shape')!.timer!, 700 * MIN)).toBe(26 * 60);

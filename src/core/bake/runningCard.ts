@@ -92,7 +92,8 @@ export function runningCard(
     name: sheet.name,
     next: nextOf(sheet, state),
     then: thenOf(sheet, state),
-    oven: ovenOf(sheet, state, ovens),
+    // what stands still calls for no oven
+    oven: state.pause ? null : ovenOf(sheet, state, ovens),
     timers: runningTimers(bake, state),
     pausedAtMs: state.pause?.atMs ?? null,
   };

@@ -82,6 +82,9 @@ interface Course {
     readonly step: MethodStep;
   }[];
   readonly drops: readonly string[];
+  /** Steps of another time since, and lines of another amount. */
+  readonly sets: readonly string[];
+  readonly aims: readonly string[];
   readonly lostPieces: number | null;
   readonly before: Pick<BakeState, 'anew' | 'targets' | 'steps'>;
 }
