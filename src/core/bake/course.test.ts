@@ -133,8 +133,8 @@ test('half the yeast while none is in: its line asks for half, its rises last as
   expect([targetG(yeast, back), back.anew.size]).toEqual([yeast.massG, 0]);
   // what was set since then stays
   const later: BakeAction = { type: 'setAnew', stepIds: ['proof', 'bake'], durationS: 1800, tempC: null };
-  const kept = after([1, course], [2, later], [3, { type: 'courseTakenBack' }]);
-  expect([...kept.anew.keys()].sort()).toEqual(['bake', 'proof']);
+  const since = after([1, course], [2, later], [3, { type: 'courseTakenBack' }]);
+  expect([...since.anew.keys()].sort()).toEqual(['bake', 'proof']);
   // some of it is in: too late
   const inPart = after([1, { type: 'weighedPart', lineId: yeast.id, massG: 1 }]);
   expect(yeastCourse(sheet, inPart, 0.5, made, libraryBook)).toBeNull();
