@@ -42,7 +42,14 @@ export async function check(
       .map((element) => `small text: ${element.textContent}`);
     const wide =
       document.documentElement.scrollWidth > innerWidth
-        ? [`wider than the screen: ${document.documentElement.scrollWidth}`]
+        ? [
+            `wider than the screen: ${document.documentElement.scrollWidth}`,
+            // what sticks out, the innermost first
+            ...[...document.querySelectorAll<HTMLElement>('body *')]
+              .filter((element) => element.getBoundingClientRect().right > innerWidth + 1)
+              .slice(-3)
+              .map((element) => element.outerHTML.slice(0, 160)),
+          ]
         : [];
     return [...small, ...wide];
   });

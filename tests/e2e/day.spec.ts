@@ -235,8 +235,11 @@ test('rolls from the freezer: asked for from Today, taken out, and then they are
   await expect(next).toContainText('Take out 2, frozen as dough: thaw');
   await next.getByRole('button', { name: 'Started now' }).click();
   await expect.poll(async () => Object.keys((await savedDay(page, own)).batches[0]!.progress)).toEqual(['thaw']);
-  await page.goto(own.at);
-  await expect(stock.getByRole('listitem')).toContainText('1Rolls');
+  // the log of their bake is told right after the day is saved
+  await expect(async () => {
+    await page.goto(own.at);
+    await expect(stock.getByRole('listitem')).toContainText('1Rolls', { timeout: 3000 });
+  }).toPass();
 }); // prettier-ignore
 
 test('the day as a calendar file, and on paper', async ({ page }) => {

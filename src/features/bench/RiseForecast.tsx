@@ -47,15 +47,18 @@ export function RiseForecast({ rise, now, endsMs }: RiseForecastProps) {
   const near = (of: Pick<RiseNow, 'grown' | 'low' | 'high'>, ms: number) =>
     words.about(grownWord(Math.round(at(of.grown, rise, ms))), Math.round(at(of.low, rise, ms)), Math.round(at(of.high, rise, ms)));
   return (
-    <div className="mt-4 flex gap-2 text-xl leading-snug" data-testid="rise-forecast" aria-live="polite">
+    <div className="mt-4 flex gap-2 text-xl leading-snug" data-testid="rise-forecast">
       <ChartSpline size={24} aria-hidden className="mt-1 shrink-0" />
       <div>
-        {ready && <Ready rise={rise} now={now} clock={clock} />}
-        {movedS !== null && Math.abs(movedS) >= TELLS_S && (
-          <p className="font-semibold" data-testid="rise-moved">
-            {(movedS > 0 ? words.later : words.earlier)(formatDuration(Math.round(Math.abs(movedS) / 60) * 60))}
-          </p>
-        )}
+        {/* told when it changes; what grows by the minute is only looked at */}
+        <div aria-live="polite">
+          {ready && <Ready rise={rise} now={now} clock={clock} />}
+          {movedS !== null && Math.abs(movedS) >= TELLS_S && (
+            <p className="font-semibold" data-testid="rise-moved">
+              {(movedS > 0 ? words.later : words.earlier)(formatDuration(Math.round(Math.abs(movedS) / 60) * 60))}
+            </p>
+          )}
+        </div>
         <p className="text-soft">
           {words.byNow(near(rise, now), grownWord(Math.round(at(rise.jar, rise, now))))}
           {!ready && endsMs !== null && endsMs > now && words.atItsTime(grownWord(Math.round(at(rise.grown, rise, endsMs))))}

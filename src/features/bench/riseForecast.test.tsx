@@ -56,7 +56,7 @@ test('what it cannot reach, what is there, and what sinks are said as what to do
   expect(told(rise({ wantedPercent: 44, ready: { value: null, low: at(70), high: null, chance: 0.3 } }), 30)).toContain('It may not quite reach +44 %'); // prettier-ignore
   const sinks = rise({ past: { value: at(120), low: at(100), high: null, chance: 0.7 } });
   expect(told(sinks, 70)).toContain('It should be readyIt keeps until about 14:00.');
-  expect(told(sinks, 121)).toContain('By now it may sink: bake it.');
+  expect(told(sinks, 121)).toContain('By now it may sink: go on with it.');
   expect(told(rise({ topPercent: { value: 1, low: 0, high: 3 } }), 30)).toBe('It hardly rises before the oven: go by its time.'); // prettier-ignore
   // of a bulk nobody asked a height of: how far at its time
   expect(told(rise({ ready: null, wantedPercent: null }), 30, at(60))).toContain('At its time about +30 %.');

@@ -50,7 +50,7 @@ export function NeedsList({ needs: { needs, ahead, batches, takeOut } }: { needs
             <tr key={ingredientId} className="border-b border-rule align-baseline">
               <td className="py-1 pr-3 text-right font-semibold whitespace-nowrap tabular-nums">{units.mass(massG)}</td>
               <td className="py-1 pr-3">{name}{pastDate && <span className="text-alarm"> {words.pastDate(pastDate)}</span>}{short.filter((each) => each.ingredientId === ingredientId).map((each) => <span key="short" className="whitespace-nowrap text-alarm"> {words.short(units.mass(each.massG))}</span>)}</td>
-              <td className="py-1 pr-3 whitespace-nowrap text-soft">{say.at(firstMs)}</td>
+              <td className="py-1 pr-3 text-soft sm:whitespace-nowrap">{say.at(firstMs)}</td>
               <td className="py-1 text-soft max-sm:hidden">{batchIds.map(say.batch).join(', ')}</td>
               <td className="no-print w-28 py-0.5 text-right"><There ingredientId={ingredientId} name={name} /></td>
             </tr>

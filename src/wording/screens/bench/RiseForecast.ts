@@ -7,7 +7,7 @@ export const words = {
   likelyOrNever: (at: string, wanted: string) => `most likely ${at}, at ${wanted}; or just short of it`,
   readyByNow: 'It should be ready',
   holdsUntil: (at: string) => `It keeps until about ${at}.`,
-  past: 'By now it may sink: bake it.',
+  past: 'By now it may sink: go on with it.',
   never: (wanted: string) => `It will not reach ${wanted}`,
   hardlyThere: (wanted: string) => `It may not quite reach ${wanted}`,
   goOn: (most: string, at: string) => `The most is about ${most}. Go on at ${at}.`,
