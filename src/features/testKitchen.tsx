@@ -1,6 +1,6 @@
 import { render, type RenderResult } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { bakeState, afterEvent, decide, type BakeAction, type BakeRecord } from '@/core/bake';
+import { bakeState, decideAll, type BakeAction, type BakeRecord } from '@/core/bake';
 import { loafSheet } from '@/core/batch/testBatch';
 import { libraryBook, type StoredEntry } from '@/core/ingredients';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
@@ -40,13 +40,9 @@ export function testBench(bake: BakeRecord): { bench: Bench; taps: BakeAction[] 
     last: null,
     undo: () => undefined,
     tap: (...actions) => {
-      let so = state;
-      for (const action of actions) {
-        const allowed = decide(bake.sheet, so, action, libraryBook);
-        if (!allowed.ok) return allowed.problem;
-        so = afterEvent(so, { seq: so.lastSeq + 1, atMs: START_MS, action });
-      }
-      state = so;
+      const decided = decideAll(bake.sheet, state, actions, START_MS, libraryBook);
+      if (!decided.ok) return decided.problem;
+      state = decided.value.after;
       taps.push(...actions);
       return null;
     },

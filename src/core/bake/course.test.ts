@@ -81,15 +81,18 @@ test('into the fridge in the middle of a rise: what has begun ends, the cold fol
   expect(sheet.steps).toHaveLength(5);
 }); // prettier-ignore
 
-test('what is to go on after the cold may be told; less than five minutes of it is no step; what has not begun is done after it', () => {
+test('what is to go on after the cold may be told; less than five minutes of it is no step; what has not begun comes after it', () => {
   const before = after(...BULK);
   const told = after(...BULK, ...at(25, coldCourse(sheet, before, 'bulk', 3600, { onS: 5400, grownPercent: null }, 25 * MIN)));
   expect(stepsOf(told).slice(1, 4)).toEqual(['bulk 60', 'cold-3 60', 'on-3 90']);
   const late = after(...BULK, ...at(62, coldCourse(sheet, before, 'bulk', 3600, UNKNOWN, 62 * MIN)));
   expect(stepsOf(late).slice(1, 4)).toEqual(['bulk 60', 'cold-3 60', 'shape 5']);
+  // what has not begun is skipped, and comes after the cold as it was planned
   const first = after([5, done('mix')], ...at(6, coldCourse(sheet, after([5, done('mix')]), 'bulk', 3600, UNKNOWN, 6 * MIN)));
-  expect(stepsOf(first)).toEqual(['mix 5', 'cold-2 60', 'bulk 60', 'shape 5', 'proof 50', 'bake 40']);
-  expect(isStepDone(first, 'bulk')).toBe(false);
+  expect(stepsOf(first)).toEqual(['mix 5', 'bulk 60', 'cold-2 60', 'on-2 60', 'shape 5', 'proof 50', 'bake 40']);
+  expect(first.steps.get('bulk')).toMatchObject({ doneAtMs: null, skippedAtMs: 6 * MIN });
+  // nothing goes into the fridge whose turn has not come
+  expect(coldCourse(sheet, after([5, done('mix')]), 'proof', 3600, UNKNOWN, 6 * MIN)).toEqual([]);
   // what it waits for goes along, its time does not
   const proof = after(...BULK, [65, done('bulk')], [70, done('shape')], [70, clock('proof', 50)]);
   const on = (grownPercent: number | null) => {
@@ -124,22 +127,27 @@ test('it is taken back until it has begun: the rise goes on with its clock as if
 test('half the yeast while none is in: its line asks for half, its rises last as long as they take then', () => {
   const yeast = sheet.stages.flatMap(({ lines }) => lines).find(({ ingredientId }) => ingredientId === 'instant-yeast')!;
   const made = [step('bulk', 115), step('proof', 95), step('bake', 41)];
-  const course = yeastCourse(sheet, after(), 0.5, made, libraryBook)!;
+  const course = yeastCourse(sheet, after(), 0.5, formula.steps, made, libraryBook)!;
   expect(course).toMatchObject({ by: 'yeast', sets: [{ stepId: 'bulk', durationS: 6900 }, { stepId: 'proof', durationS: 5700 }] });
   const half = after([1, course]);
   expect(targetG(yeast, half)).toBeCloseTo(yeast.massG / 2, 2);
   expect(half.anew.get('bulk')).toMatchObject({ durationS: 6900 });
+  // once is enough: a quarter is no half
+  expect(yeastCourse(sheet, half, 0.5, formula.steps, made, libraryBook)).toBeNull();
   const back = after([1, course], [2, { type: 'courseTakenBack' }]);
   expect([targetG(yeast, back), back.anew.size]).toEqual([yeast.massG, 0]);
   // what was set since then stays
   const later: BakeAction = { type: 'setAnew', stepIds: ['proof', 'bake'], durationS: 1800, tempC: null };
   const since = after([1, course], [2, later], [3, { type: 'courseTakenBack' }]);
   expect([...since.anew.keys()].sort()).toEqual(['bake', 'proof']);
+  // begun with a longer rise than is written: as much longer than that
+  const slow = { ...sheet, steps: sheet.steps.map((each) => (each.id === 'bulk' ? { ...each, minS: 7200 } : each)) };
+  expect(yeastCourse(slow, after(), 0.5, formula.steps, made, libraryBook)?.sets[0]).toEqual({ stepId: 'bulk', durationS: 13_800 });
   // some of it is in: too late
   const inPart = after([1, { type: 'weighedPart', lineId: yeast.id, massG: 1 }]);
-  expect(yeastCourse(sheet, inPart, 0.5, made, libraryBook)).toBeNull();
+  expect(yeastCourse(sheet, inPart, 0.5, formula.steps, made, libraryBook)).toBeNull();
   // mixed, whether anybody weighed it or not
-  expect(yeastCourse(sheet, after([5, done('mix')]), 0.5, made, libraryBook)).toBeNull();
+  expect(yeastCourse(sheet, after([5, done('mix')]), 0.5, formula.steps, made, libraryBook)).toBeNull();
 }); // prettier-ignore
 
 test('a lost load: nothing more is asked of it, the others go on, and so many fewer come out', () => {

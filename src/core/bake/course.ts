@@ -1,7 +1,9 @@
 import type { BatchSheet } from '../batch/batchSheet';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import { newStep, STEP_LIMITS, type MethodStep, type StepKind } from '../method/step';
+import { isRising } from '../method/risingSteps';
 import { CUE_LIMITS } from '../method/standingLimits';
+import { newStep, STEP_LIMITS, type MethodStep } from '../method/step';
+import { onceS } from '../method/usualTimes';
 import type { BakeAction } from './bakeEvent';
 import { isStepDone, targetG, timerLeftS, type BakeState } from './bakeState';
 import { asSetAnew } from './conductor';
@@ -9,7 +11,6 @@ import { asSetAnew } from './conductor';
 export type CourseChange = Extract<BakeAction, { type: 'courseChanged' }>;
 type Sheet = Pick<BatchSheet, 'steps' | 'activities' | 'stages'>;
 
-const RISES: ReadonlySet<StepKind> = new Set(['rest', 'bulk', 'proof', 'chill']);
 /** Less than this is not worth a step of its own, s. */
 const LEAST_S = 300;
 
@@ -18,12 +19,21 @@ const toMinutes = (s: number): number => Math.round(s / 60) * 60;
 
 const nothing = () => ({ puts: [], drops: [], sets: [], targets: [], lostPieces: null });
 
-/** A dough that stands, or will, can stand in the fridge instead: not what is cold already. */
-export const canChill = ({ kind }: Pick<MethodStep, 'kind'>): boolean => RISES.has(kind) && kind !== 'chill';
+/** A dough that stands can stand in the fridge instead: not what is cold already. */
+const canStandCold = (step: MethodStep): boolean => isRising(step) && step.kind !== 'chill';
+
+/** What can go into the fridge now: a step in which a dough rises that has begun, or is the next. */
+export function canChill({ steps }: Pick<Sheet, 'steps'>, state: BakeState, stepId: string): boolean {
+  const step = steps.find(({ id }) => id === stepId);
+  if (!step || !canStandCold(step) || isStepDone(state, stepId)) return false;
+  return (
+    state.steps.get(stepId)?.timer != null || steps.find(({ id }) => !isStepDone(state, id))?.id === stepId
+  );
+}
 
 /** What a dough is when it comes out of the cold. */
 interface ColdThen {
-  /** How long what has begun goes on after it, s; null: as long as its clock had left. */
+  /** How long it is gone on with after it, s; null: as long as its clock had left, or as is planned. */
   readonly onS: number | null;
   /** By how much it has grown by then since its step began, %; null: nobody knows, and no height is waited for any more. */
   readonly grownPercent: number | null;
@@ -38,23 +48,22 @@ function cueAfter(cue: MethodStep['cue'], grownPercent: number | null): Pick<Met
 } // prettier-ignore
 
 /**
- * Into the fridge now, and on with it when it comes out. What has begun ends where it is, and is gone on with after the cold for as long as is said; what
- * has not begun is done after it. The cold's clock runs from now on.
+ * Into the fridge now, and on with it when it comes out: the step ends where it is (one that has not begun is skipped), the cold follows, its clock running
+ * from now on, and after it the same step for as long as is said.
  *
  * @param coldS how long it stands there, s
  * @param nowMs when
- * @returns what to do, one after the other
+ * @returns what to do, one after the other; nothing where `canChill` says no
  */
 export function coldCourse(sheet: Sheet, state: BakeState, stepId: string, coldS: number, { onS, grownPercent }: ColdThen, nowMs: number): BakeAction[] {
   const found = sheet.steps.find(({ id }) => id === stepId);
-  if (!found || isStepDone(state, stepId) || !canChill(found)) return [];
+  if (!found || !canChill(sheet, state, stepId)) return [];
   const step = asSetAnew(found, state);
   const timer = state.steps.get(stepId)?.timer ?? null;
   const number = state.lastSeq + 1;
   const cold: MethodStep = { ...newStep('chill', `cold-${number}`), minS: toMinutes(coldS), stands: { place: 'fridge' } };
-  const clock: BakeAction = { type: 'timerStarted', stepId: cold.id, durationS: toMinutes(coldS) };
-  if (!timer) return [{ type: 'courseChanged', by: 'cold', ...nothing(), puts: [{ atStepId: stepId, where: 'before', step: cold }] }, clock];
-  const leftS = toMinutes(onS ?? Math.max(0, timerLeftS(timer, nowMs)));
+  const planned = timer ? Math.max(0, timerLeftS(timer, nowMs)) : onceS(step);
+  const leftS = toMinutes(onS ?? planned);
   const { maxS: _, takes: __, again: ___, cue, ...same } = step;
   const on: MethodStep = { ...same, id: `on-${number}`, minS: Math.min(leftS, STEP_LIMITS.durationS.max), maxS: null, ...cueAfter(cue, grownPercent) };
   return [
@@ -65,34 +74,37 @@ export function coldCourse(sheet: Sheet, state: BakeState, stepId: string, coldS
         ...(leftS >= LEAST_S ? [{ atStepId: cold.id, where: 'after' as const, step: on }] : []),
       ],
     },
-    { type: 'stepDone', stepId },
-    clock,
+    { type: timer ? 'stepDone' : 'stepSkipped', stepId },
+    { type: 'timerStarted', stepId: cold.id, durationS: toMinutes(coldS) },
   ];
 } // prettier-ignore
 
-/** Lines of yeast, or of a starter, of which nothing is in yet; empty as soon as some of any is, or it is mixed. */
+/** Lines of yeast, or of a starter, of which nothing is in yet; empty as soon as some of any is, it is mixed, or its amount was changed already. */
 export function leavenToCome(sheet: Sheet, state: BakeState, book: IngredientBook): { readonly lineId: string; readonly massG: number }[] {
   const lines = sheet.stages.flatMap((stage) => stage.lines).filter(({ ingredientId }) => {
     const roles = book.get(ingredientId)?.roles;
     return roles?.includes('leaven') || roles?.includes('starter');
   });
   const isMixed = sheet.steps.some(({ id, kind }) => kind === 'mix' && isStepDone(state, id));
-  if (isMixed || lines.some(({ id }) => state.weighed.has(id) || state.parts.has(id) || state.leftOut.has(id))) return [];
+  const isChanged = state.courses.some(({ by }) => by === 'yeast');
+  if (isMixed || isChanged || lines.some(({ id }) => state.weighed.has(id) || state.parts.has(id) || state.leftOut.has(id))) return [];
   return lines.map((line) => ({ lineId: line.id, massG: targetG(line, state) }));
 } // prettier-ignore
 
 /**
- * So many times the yeast, while none is in, with rises as long as it takes then.
+ * So many times the yeast, while none is in, with rises as much longer as it takes then.
  *
- * @param made the same method made with that much yeast: steps that keep their ids (`withLever`)
+ * @param written the method as its formula has it; `made` the same with that much yeast (`withLever`): steps that keep their ids
  * @returns null where there is nothing to change
  */
-export function yeastCourse(sheet: Sheet, state: BakeState, times: number, made: readonly MethodStep[], book: IngredientBook): CourseChange | null {
+export function yeastCourse(sheet: Sheet, state: BakeState, times: number, written: readonly MethodStep[], made: readonly MethodStep[], book: IngredientBook): CourseChange | null {
   const leaven = leavenToCome(sheet, state, book);
   if (leaven.length === 0) return null;
   const sets = sheet.steps.flatMap((step) => {
-    const durationS = made.find(({ id }) => id === step.id)?.minS ?? null;
-    return durationS === null || durationS === step.minS || !RISES.has(step.kind) ? [] : [{ stepId: step.id, durationS: Math.round(durationS) }];
+    const [before, after] = [written, made].map((steps) => steps.find(({ id }) => id === step.id)?.minS ?? null);
+    // of this bake's own time: it may have been begun otherwise than its formula says
+    const durationS = before && after ? Math.round((onceS(step) * after) / before / 60) * 60 : null;
+    return durationS === null || after === before || !isRising(step) ? [] : [{ stepId: step.id, durationS }];
   });
   return { type: 'courseChanged', by: 'yeast', ...nothing(), sets, targets: leaven.map(({ lineId, massG }) => ({ lineId, massG: Math.round(massG * times * 100) / 100 })) };
 } // prettier-ignore

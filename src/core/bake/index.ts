@@ -26,6 +26,7 @@ export {
   type Timer,
 } from './bakeState';
 export { decide } from './decide';
+export { decideAll, type Deed } from './decideAll';
 export { canChill, coldCourse, leavenToCome, lostCourse, lostPieces, yeastCourse } from './course';
 export { sheetNow } from './sheetNow';
 export { actualStages, actualTotals } from './actualSheet';

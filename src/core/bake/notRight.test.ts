@@ -11,6 +11,8 @@ test('a dark top: covered, 20 °C less, as long as the middle needs; its core is
   // 30 min in, 6 °C short: 4 % a degree and a tenth more
   expect(remedyOf('topDark', step, { ...nothing, coreC: 91 }, 1800, 0)).toEqual({ moreS: 480, leastS: 360, mostS: 660, tempC: 195, targetC: 97 });
   expect(remedyOf('topDark', step, { ...nothing, coreC: 91 }, 1800, 1600)).toMatchObject({ targetC: 92, moreS: 60 });
+  // far from done: no further ahead than the last fifteen degrees
+  expect(remedyOf('topDark', step, { ...nothing, coreC: 60 }, 1800, 0)).toEqual(remedyOf('topDark', step, { ...nothing, coreC: 82 }, 1800, 0));
   // done, or nobody read it: nothing is told
   expect(remedyOf('topDark', step, { ...nothing, coreC: 97 }, 1800, 0)).toBeNull();
   expect(remedyOf('topDark', step, nothing, 1800, 0)).toBeNull();

@@ -3,7 +3,7 @@ import { usualHeatC } from '../method/usualTimes';
 import type { MethodStep, StepKind } from '../method/step';
 import type { BakeState } from './bakeState';
 import { doneC } from './readingAnswer';
-import { TRIAL_PER_C } from './trialAnswer';
+import { TRIAL_FARTHEST_C, TRIAL_PER_C } from './trialAnswer';
 
 /** What is found wrong with what bakes, before it is done or as it should be. */
 export type NotRight = 'topDark' | 'baseWet' | 'ovenCold';
@@ -66,7 +66,8 @@ export function remedyOf(what: NotRight, step: Pick<MethodStep, 'kind' | 'cue' |
     case 'topDark': {
       const shortC = known.coreC === null ? 0 : targetC - known.coreC;
       if (shortC <= 0 || tookS <= 0) return null;
-      const more = (perC: number) => toMinutes(tookS * perC * shortC * COOLER_TAKES);
+      // further than the model was asked: by then it is read again
+      const more = (perC: number) => toMinutes(tookS * perC * Math.min(shortC, TRIAL_FARTHEST_C) * COOLER_TAKES);
       return { moreS: more(TRIAL_PER_C.usual), leastS: more(TRIAL_PER_C.least), mostS: more(TRIAL_PER_C.most), tempC: setC - COOLER_C, targetC };
     }
     case 'baseWet':

@@ -1,5 +1,6 @@
 import { boilingPointC } from '../doughTemperature/boilingPoint';
 import { cardinal } from '../fermentation/gassing';
+import { isRising } from '../method/risingSteps';
 import type { MethodStep } from '../method/step';
 import type { Reading } from './bakeState';
 
@@ -68,11 +69,9 @@ export function readingAnswer(reading: Reading, step: Pick<MethodStep, 'id' | 't
   }
 } // prettier-ignore
 
-const RISES: ReadonlySet<MethodStep['kind']> = new Set(['rest', 'bulk', 'proof', 'chill']);
-
 /** After how long to look again at something that is not there at its time, s: an eighth of its time, from three minutes to half an hour; a bake a little sooner. */
-export function lookAgainS({ kind, minS }: Pick<MethodStep, 'kind' | 'minS'>): number {
-  const share = (minS ?? 0) / (RISES.has(kind) ? 8 : 10);
+export function lookAgainS(step: Pick<MethodStep, 'kind' | 'minS'>): number {
+  const share = (step.minS ?? 0) / (isRising(step) ? 8 : 10);
   return Math.round(Math.min(1800, Math.max(180, share)) / 60) * 60;
 }
 

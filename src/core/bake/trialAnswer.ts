@@ -16,7 +16,7 @@ const SHARE_OF_STEP = 0.07;
 const BROWNS_FROM = 1.15;
 const NEAR_C = 0.5;
 /** The model was asked about the last degrees: what is further from done came out too soon to tell anything. */
-const FARTHEST_C = 15;
+export const TRIAL_FARTHEST_C = 15;
 
 /** What the others get, after one was looked at. */
 export interface TrialAnswer {
@@ -45,7 +45,7 @@ export function trialAnswer(look: Pick<Look, 'coreC' | 'colour' | 'tookS'>, step
   const shortC = coreC === null ? null : doneC(step, altitudeM) - coreC;
   // nobody started its clock: it is taken to have been in as long as it was meant to
   const tookS = look.tookS > 0 ? look.tookS : (step.minS ?? 0);
-  if (tookS <= 0 || (shortC !== null && shortC > FARTHEST_C)) return null;
+  if (tookS <= 0 || (shortC !== null && shortC > TRIAL_FARTHEST_C)) return null;
   const isOff = shortC !== null && Math.abs(shortC) >= NEAR_C;
   if (!isOff && (colour === null || colour === 'right')) return null;
   const share = (perC: number): number => (isOff ? Math.max(LEAST_SHARE, 1 + perC * shortC) : 1);

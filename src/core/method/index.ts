@@ -7,6 +7,7 @@ export {
   type MethodStep,
   type StepKind,
 } from './step';
+export { isRising } from './risingSteps';
 export { methodTime } from './methodTime';
 export { methodStepSchema } from './stepSchema';
 export { type Cue } from './standing';

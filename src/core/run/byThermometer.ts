@@ -7,7 +7,7 @@ export interface DoughReading {
   readonly tempC: number;
 }
 
-/** Read no later than this it is the dough as the mixing ended, s. */
+/** Read no longer than this before or after it is the dough as the mixing ended, s. */
 const FRESH_S = 600;
 /** After so much of its lag it tells of its place, and not only of itself. */
 const TELLS_OF_PLACE = 0.5;
@@ -24,7 +24,7 @@ const within = (value: number, min: number, max: number): number => Math.min(max
  * @param readings in the order they were taken; none past the history
  */
 export function byThermometer(question: RiseQuestion, readings: readonly DoughReading[]): RiseQuestion {
-  const fresh = readings.findLast(({ atS }) => atS <= FRESH_S);
+  const fresh = readings.findLast(({ atS }) => Math.abs(atS) <= FRESH_S);
   let doughC = fresh?.tempC ?? question.doughC;
   const stays: Stay[] = [];
   let fromS = 0;

@@ -5,7 +5,7 @@ import type { Formula } from '../formula';
 import { line, plainLoaf } from '../formula/testFormulas';
 import { libraryBook } from '../ingredients';
 import { newStep } from '../method';
-import { coldPlan, ORDINARY_KITCHEN, riseAsked, riseNow } from '.';
+import { coldPlans, ORDINARY_KITCHEN, riseAsked, riseNow } from '.';
 
 const T0 = 1_000_000_000;
 const HOUR = 3600;
@@ -30,13 +30,13 @@ const ask = (record: BakeRecord, stepId: string, nowMs = NOW) => riseAsked(recor
 
 test('a cold dough has to come to itself first: longer in there is longer out of it, and its gas shrinks with the cold', () => {
   const asked = ask(bake, 'proof');
-  const plans = [2, 6, 10, 16].map((hours) => coldPlan(asked, 5, NOW, hours * HOUR)!);
+  const plans = [2, 6, 10, 16].map((hours) => coldPlans(asked, 5, NOW)(hours * HOUR)!);
   expect(plans.map(({ onS, grownPercent, sinks }) => [Math.round(onS! / 60), Math.round(grownPercent), sinks])).toEqual([[0, 30, false], [36, 26, false], [47, 24, false], [55, 22, false]]); // prettier-ignore
-  const [night, days] = [10, 72].map((hours) => coldPlan(asked, 5, NOW, hours * HOUR)!);
+  const [night, days] = [10, 72].map((hours) => coldPlans(asked, 5, NOW)(hours * HOUR)!);
   expect([night!.sinks, days!.sinks, days!.onS]).toEqual([false, true, null]);
   expect(days!.most.percent).toBeLessThan(night!.most.percent / 2);
   // a fridge that is hardly cold is no fridge: it goes on in there
-  const mild = coldPlan(asked, 13, NOW, 6 * HOUR)!;
+  const mild = coldPlans(asked, 13, NOW)(6 * HOUR)!;
   expect(mild.onS!).toBeLessThan(plans[1]!.onS!);
   expect(mild.grownPercent).toBeGreaterThan(plans[1]!.grownPercent);
 });
@@ -44,7 +44,7 @@ test('a cold dough has to come to itself first: longer in there is longer out of
 test('what it says is what the bench says when it comes out: the course it makes is forecast to the same minute', () => {
   const asked = ask(bake, 'proof');
   const coldS = 10 * HOUR;
-  const plan = coldPlan(asked, ORDINARY_KITCHEN.fridgeC, NOW, coldS)!;
+  const plan = coldPlans(asked, ORDINARY_KITCHEN.fridgeC, NOW)(coldS)!;
   const before = stateOf(bake);
   const course = coldCourse(bake.sheet, before, 'proof', coldS, plan, NOW);
   const outMs = NOW + coldS * 1000;

@@ -2,15 +2,13 @@ import { riseCurve } from '../fermentation/riseCurve';
 import { riseOfDay } from '../fermentation/riseOfDay';
 import type { RiseQuestion } from '../fermentation/riseSimulation';
 import type { Stay } from '../fermentation/thermalLag';
-import type { RiseAsked } from './riseNow';
+import { NEAR_TOP, type RiseAsked } from './riseNow';
 
-/** As good as its top. */
-const NEAR_TOP = 0.95;
 /** Cold gas is smaller gas: only what does not come back in the warmth is lost. */
 const STILL_GOOD = 0.9;
 
 /** What a time in the fridge makes of a dough that rises. */
-export interface ColdPlan {
+interface ColdPlan {
   /** How far it has grown by when it comes out, % against when its step began. */
   readonly grownPercent: number;
   /** How long it takes out of the fridge until it is where it should be, s; 0: it is as it comes out; null: it does not get there any more. */
@@ -36,16 +34,23 @@ function until(stays: readonly Stay[], atS: number): Stay[] {
  *
  * @param asked as for `riseNow`
  * @param fridgeC of the kitchen
- * @param coldS how long, s, up to three days
- * @returns null where the simulator takes no such history
+ * @returns what comes of so many seconds there, up to three days; null where the simulator takes no such history. The marks are asked once for all of them.
  */
-export function coldPlan({ question, marked, mixedAtMs, beganS, wantedPercent }: RiseAsked, fridgeC: number, nowMs: number, coldS: number): ColdPlan | null {
+export function coldPlans(
+  asked: RiseAsked,
+  fridgeC: number,
+  nowMs: number,
+): (coldS: number) => ColdPlan | null {
+  const ofDay = riseOfDay(asked.marked);
+  return (coldS) => coldPlan(asked, ofDay, fridgeC, nowMs, coldS);
+}
+
+function coldPlan({ question, mixedAtMs, beganS, wantedPercent }: RiseAsked, ofDay: ReturnType<typeof riseOfDay>, fridgeC: number, nowMs: number, coldS: number): ColdPlan | null {
   const nowS = Math.max(beganS + 1, (nowMs - mixedAtMs) / 1000);
   const last = question.stays.at(-1);
   if (!last) return null;
   const history = until([...question.stays, { ...last, durationS: 86_400, pressedOut: 0 }], nowS);
   const cold: Stay = { ...last, place: 'fridge', tempC: fridgeC, durationS: coldS, pressedOut: 0 };
-  const ofDay = riseOfDay(marked);
   const plain: RiseQuestion = {
     ...question,
     ...(ofDay && { ofDay }),

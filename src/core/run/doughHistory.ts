@@ -67,12 +67,12 @@ export interface DoughHistory {
  *
  * @param untilMs as far as it is known
  * @param inStep steps it is known to have stood in until then: they last as long
- * @param lastsS how long the last of them goes on, s from the end of mixing; no shorter than `untilMs`
+ * @param leastS such a step lasts no shorter than this, s: as long as is planned, whatever of it has gone by
  * @returns null where nothing stands between mixing and the heat, or no run can be made
  */
 export function doughHistory(
   { bake, state, mixedAtMs, steps: all, doughG, as }: Bread,
-  { untilMs, inStep, lastsS = 0 }: { readonly untilMs: number; readonly inStep: ReadonlySet<string>; readonly lastsS?: number },
+  { untilMs, inStep, leastS = 0 }: { readonly untilMs: number; readonly inStep: ReadonlySet<string>; readonly leastS?: number },
   formula: Formula,
   larder: IngredientBook,
   kitchen: RunKitchen,
@@ -95,7 +95,7 @@ export function doughHistory(
     const untilS = isDone
       ? (doneAtMs - mixedAtMs) / 1000
       : inStep.has(step.id)
-        ? Math.max(lastS, lastsS)
+        ? Math.max(lastS, atS + leastS)
         : atS + stepS(step);
     const tookS = Math.max(1, Math.round(untilS - atS));
     steps.push({ ...step, minS: tookS, maxS: null });

@@ -7,7 +7,7 @@ export { stepS } from './stepTimes';
 export { keepingsOf, type Keeping, type Kept } from './keeping';
 export { quickSlice, sliceQuestion, type SliceQuestion } from './quickSlice';
 export { leavenLot, riseObservations } from './riseMarks';
-export { coldPlan } from './coldPlan';
+export { coldPlans } from './coldPlan';
 export { riseAsked, riseNow, type RiseAsked, type RiseNow } from './riseNow';
 export { ticksS, timeAxis, type TimeAxis } from './timeAxis';
 export { hasYeast, supposing, type WhatIf } from './whatIf';

@@ -4,7 +4,7 @@ import { riseOfDay, type MarkedRise } from '../fermentation/riseOfDay';
 import { NO_DRAW, volumesOf, type RiseQuestion } from '../fermentation/riseSimulation';
 import type { Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
-import type { MethodStep } from '../method/step';
+import { isRising } from '../method/risingSteps';
 import type { MaybeRange, Range } from '../numeric/range';
 import { byThermometer } from './byThermometer';
 import { breadOf, doughHistory, inJar } from './doughHistory';
@@ -12,11 +12,10 @@ import type { RunKitchen } from './ordinaryKitchen';
 import { pointsOf } from './riseMarks';
 import { HEATS, stepS } from './stepTimes';
 
-const RISES: ReadonlySet<MethodStep['kind']> = new Set(['rest', 'bulk', 'proof', 'chill']);
 /** It is told at least so far ahead, and no further, s. */
 const AHEAD_S = { least: 3 * 3600, most: 12 * 3600 } as const;
 /** As good as its top: what is left comes too slowly to wait for. */
-const NEAR_TOP = 0.95;
+export const NEAR_TOP = 0.95;
 
 /** What the models are asked of a dough that is rising: plain data, for a thread of its own. */
 export interface RiseAsked {
@@ -65,15 +64,14 @@ export function riseAsked(bake: BakeRecord, state: BakeState, stepId: string, fo
   const sheet = sheetNow(bake.sheet, state);
   const step = sheet.steps.find(({ id }) => id === stepId);
   const { mixedAtMs } = endOfMixing(sheet, state);
-  if (!step || !RISES.has(step.kind) || mixedAtMs === null || nowMs <= mixedAtMs) return null;
+  if (!step || !isRising(step) || mixedAtMs === null || nowMs <= mixedAtMs) return null;
   const wayId = sheet.activities?.find(({ id }) => id === stepId)?.wayId ?? null;
   const bread = breadOf(bake, state, mixedAtMs, wayId, formula);
   const room = state.readings.findLast(({ of }) => of === 'room');
   const here = room ? { ...kitchen, roomC: room.tempC } : kitchen;
-  const began = doughHistory(bread, { untilMs: nowMs, inStep: new Set([stepId]) }, formula, book, here)?.beganS.get(stepId);
-  if (began === undefined) return null;
-  const history = doughHistory(bread, { untilMs: nowMs, inStep: new Set([stepId]), lastsS: began + stepS(step) }, formula, book, here);
-  if (!history) return null;
+  const history = doughHistory(bread, { untilMs: nowMs, inStep: new Set([stepId]), leastS: stepS(step) }, formula, book, here);
+  const beganS = history?.beganS.get(stepId);
+  if (!history || beganS === undefined) return null;
   const readings = state.readings
     .filter(({ of, stepId: at }) => of === 'dough' && at !== null)
     .map(({ atMs, tempC }) => ({ atS: (atMs - mixedAtMs) / 1000, tempC }));
@@ -89,9 +87,9 @@ export function riseAsked(bake: BakeRecord, state: BakeState, stepId: string, fo
       return points.length === 0 ? [] : [{ question: of === 'jar' ? inJar(question) : question, points }];
     }),
     mixedAtMs,
-    beganS: began,
+    beganS,
     wantedPercent: step.cue?.kind === 'grown' ? step.cue.percent : null,
-    isLast: heat >= 0 && !after.slice(0, heat).some(({ kind }) => RISES.has(kind) && kind !== 'rest'),
+    isLast: heat >= 0 && !after.slice(0, heat).some((each) => isRising(each) && each.kind !== 'rest'),
   };
 } // prettier-ignore
 

@@ -2,7 +2,7 @@
 import { Minus, Plus, Refrigerator, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { coldCourse, type BakeRecord } from '@/core/bake';
-import { coldPlan, riseAsked } from '@/core/run';
+import { coldPlans, riseAsked } from '@/core/run';
 import { formatDuration } from '@/core/units';
 import { Button, IconButton } from '@/ui/Button';
 import { grownWord } from '@/wording/rise';
@@ -41,14 +41,11 @@ export function ColdChoice({ bake, bench: { state, tap }, rising, stepId, nowMs,
   const time = useKitchenTime();
   const book = useBook();
   const [coldS, setColdS] = useState(() => untilMorning((ms) => time.hour(ms), nowMs));
-  const asked = useMemo(
-    () => rising && riseAsked(bake, state, stepId, rising.formula, book, rising.kitchen, nowMs),
-    [bake, book, nowMs, rising, state, stepId],
-  );
-  const plan = useMemo(
-    () => (asked && rising ? coldPlan(asked, rising.kitchen.fridgeC, nowMs, coldS) : null),
-    [asked, coldS, nowMs, rising],
-  );
+  const planOf = useMemo(() => {
+    const asked = rising && riseAsked(bake, state, stepId, rising.formula, book, rising.kitchen, nowMs);
+    return asked && coldPlans(asked, rising.kitchen.fridgeC, nowMs);
+  }, [bake, book, nowMs, rising, state, stepId]);
+  const plan = useMemo(() => planOf?.(coldS) ?? null, [coldS, planOf]);
   // clocks at full five minutes are what one goes by
   const outMs = Math.round((nowMs + coldS * 1000) / (TO_S * 1000)) * TO_S * 1000;
   const onS = plan ? Math.round((plan.onS ?? plan.most.afterS) / TO_S) * TO_S : null;

@@ -3,7 +3,6 @@ import { CircleOff, Flag, Pause, Refrigerator, Scale, type LucideIcon } from 'lu
 import { useState } from 'react';
 import {
   canChill,
-  isStepDone,
   leavenToCome,
   lostCourse,
   yeastCourse,
@@ -43,7 +42,6 @@ export function CourseDialog({ bake, bench, rising, stepId, nowMs, onGiveUp, onC
   const [atMs] = useState(useNow(bench.outbox.offsetMs, nowMs));
   const [problem, setProblem] = useState(false);
   const { sheet } = bake;
-  const step = sheet.steps.find(({ id }) => id === stepId);
   const lost = stepId === null ? null : lostCourse(sheet, state, stepId);
   const take = (action: BakeAction) => {
     if (tap(action) === null) onClose();
@@ -52,7 +50,7 @@ export function CourseDialog({ bake, bench, rising, stepId, nowMs, onGiveUp, onC
     if (!rising) return;
     const { formula, kitchen } = rising;
     const made = withLever(formula, { ...AS_WRITTEN, yeast: HALF }, book, kitchen);
-    const course = made.ok ? yeastCourse(sheet, state, HALF, allSteps(made.value), book) : null;
+    const course = made.ok ? yeastCourse(sheet, state, HALF, allSteps(formula), allSteps(made.value), book) : null;
     if (course) take(course);
     else setProblem(true);
   };
@@ -62,7 +60,7 @@ export function CourseDialog({ bake, bench, rising, stepId, nowMs, onGiveUp, onC
         <ColdChoice bake={bake} bench={bench} rising={rising} stepId={stepId} nowMs={atMs} onDone={onClose} onBack={() => setCold(false)} />
       ) : (
         <div className="grid gap-3">
-          {step && canChill(step) && !isStepDone(state, step.id) && (
+          {stepId !== null && canChill(sheet, state, stepId) && (
             <Choice icon={Refrigerator} name={words.fridge} why={words.fridgeWhy} onClick={() => setCold(true)} />
           )}
           {rising && leavenToCome(sheet, state, book).length > 0 && (

@@ -2,7 +2,7 @@
 import { ChartNoAxesColumnIncreasing, Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { MethodStep } from '@/core/method';
+import { isRising, type MethodStep } from '@/core/method';
 import { Button } from '@/ui/Button';
 import { useKitchenTime } from '../preferences/time';
 import { grownWord, RISE_OF_WORD } from '@/wording/rise';
@@ -12,14 +12,11 @@ import { words } from '@/wording/screens/bench/RiseMarks';
 export const loadRise = () => import('./RiseDialog').then((module) => module.RiseDialog);
 const RiseDialog = dynamic(loadRise, { ssr: false });
 
-/** Steps in which a dough rises and somebody looks at it. */
-const RISES: ReadonlySet<MethodStep['kind']> = new Set(['rest', 'bulk', 'proof', 'chill']);
-
 /** What was marked in this step, and a mark more. */
 export function RiseMarks({ step, bench }: { step: MethodStep; bench: Bench }) {
   const time = useKitchenTime();
   const [open, setOpen] = useState(false);
-  if (!RISES.has(step.kind)) return null;
+  if (!isRising(step)) return null;
   const marks = bench.state.rises.filter(({ stepId }) => stepId === step.id);
   return (
     <div>

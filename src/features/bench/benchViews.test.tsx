@@ -1,8 +1,6 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { useMemo, useState } from 'react';
-import { afterEvent, bakeState, decide, type BakeAction, type BakeState } from '@/core/bake';
-import { libraryBook } from '@/core/ingredients';
+import type { BakeAction } from '@/core/bake';
 import { show, START_MS, testBake, testBench } from '../testKitchen';
 import { NOT_SHARED, type Shared } from '@/core/day/shared';
 import { AdditionDialog } from './AdditionDialog';
@@ -332,78 +330,4 @@ test('what went in extra needs a name and a weight, and takes a reason', async (
   await userEvent.click(screen.getByRole('button', { name: 'Save it' }));
   expect(taps).toEqual([{ type: 'added', ingredientId: 'water', massG: 15, note: 'cracked' }]);
   expect(closed).toEqual([false]);
-});
-
-/** A bench that draws itself anew after each tap, as the real one does. */
-function LiveBench({ view, taps }: { view: 'weigh' | 'steps'; taps: BakeAction[] }) {
-  const bake = useMemo(() => testBake(), []);
-  const [state, setState] = useState<BakeState>(() => bakeState(bake.startedAtMs, []));
-  const [chosen, setChosen] = useState<string | null>(null);
-  const bench = {
-    ...testBench(bake).bench,
-    state,
-    tap: (...actions: readonly BakeAction[]) => {
-      let so = state;
-      for (const action of actions) {
-        const allowed = decide(bake.sheet, so, action, libraryBook);
-        if (!allowed.ok) return allowed.problem;
-        so = afterEvent(so, { seq: so.lastSeq + 1, atMs: START_MS, action });
-      }
-      taps.push(...actions);
-      setState(so);
-      return null;
-    },
-  };
-  return view === 'weigh' ? (
-    <WeighView bake={bake} bench={bench} onSteps={nothing} />
-  ) : (
-    <StepView
-      onCourse={nothing}
-      onWeigh={nothing}
-      rising={null}
-      bake={bake}
-      bench={bench}
-      nowMs={START_MS}
-      chosen={chosen}
-      onChoose={setChosen}
-    />
-  );
-}
-
-describe('a knuckle that bounces on the big button', () => {
-  test('ticks one line, and the next only once it could be seen', async () => {
-    const taps: BakeAction[] = [];
-    show(<LiveBench view="weigh" taps={taps} />);
-    const button = () => screen.getByRole('button', { name: 'In the bowl' });
-    await userEvent.click(button());
-    expect(screen.getByRole('region', { name: 'Weigh now' })).toHaveTextContent('Tapioca starch');
-    await userEvent.click(button());
-    expect(taps).toEqual([weigh('white-rice-flour', 300)]);
-    await waitFor(() => expect(button()).toBeEnabled());
-    await userEvent.click(button());
-    expect(taps).toHaveLength(2);
-  });
-
-  test('what stays out of a mix is said, before it begins', async () => {
-    const taps: BakeAction[] = [];
-    show(<LiveBench view="steps" taps={taps} />);
-    await userEvent.click(screen.getByRole('button', { name: 'Start 5 min' }));
-    await userEvent.click(screen.getByRole('button', { name: 'It stays out' }));
-    expect(taps.filter(({ type }) => type === 'leftOut').length).toBeGreaterThan(3);
-    expect(taps.at(-1)).toEqual({ type: 'timerStarted', stepId: 'mix', durationS: 300 });
-  });
-
-  test('finishes one step, not two', async () => {
-    const taps: BakeAction[] = [];
-    show(<LiveBench view="steps" taps={taps} />);
-    const done = () => screen.getByRole('button', { name: 'Done' });
-    await userEvent.click(screen.getByRole('button', { name: 'Start 5 min' }));
-    // what is not in yet is asked for first
-    expect(screen.getByTestId('missing-first')).toHaveTextContent('White rice flour');
-    await userEvent.click(screen.getByRole('button', { name: 'It is in, not weighed' }));
-    await userEvent.click(done());
-    await userEvent.dblClick(screen.getByRole('button', { name: 'Start 1 h' }));
-    expect(taps.map(({ type }) => type)).toEqual(['timerStarted', 'stepDone']);
-    await waitFor(() => expect(screen.getByRole('button', { name: 'Start 1 h' })).toBeEnabled());
-  });
 });

@@ -4,11 +4,13 @@ import {
   afterEvent,
   bakeState,
   decide,
+  decideAll,
   runningTimers,
   undoOf,
   type BakeAction,
   type BakeRecord,
   type BakeState,
+  type Deed,
 } from '@/core/bake';
 import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
@@ -61,10 +63,8 @@ export interface Bench {
   readonly undo: () => void;
 }
 
-/** What was done here, and the bake as it was before. */
-interface Deed {
-  readonly before: BakeState;
-  readonly action: BakeAction;
+/** What was done here, and when. */
+interface DeedHere extends Deed {
   readonly atMs: number;
 }
 
@@ -107,19 +107,13 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
   }, [bake, box.offsetMs, kitchen, state]);
   useEffect(() => () => timerBoard.fromBench(bake.id, null, 0), [bake.id]);
 
-  const [deeds, setDeeds] = useState<readonly Deed[]>([]);
+  const [deeds, setDeeds] = useState<readonly DeedHere[]>([]);
   const tap = useCallback(
     (...actions: readonly BakeAction[]) => {
       const atMs = Date.now();
-      // each on what the one before leaves; all of them, or none
-      const made: Deed[] = [];
-      let so = state;
-      for (const action of actions) {
-        const allowed = decide(bake.sheet, so, action, book);
-        if (!allowed.ok) return allowed.problem;
-        made.push({ before: so, action, atMs });
-        so = afterEvent(so, { seq: so.lastSeq + 1, atMs: atMs + box.offsetMs, action });
-      }
+      const decided = decideAll(bake.sheet, state, actions, atMs + box.offsetMs, book);
+      if (!decided.ok) return decided.problem;
+      const made = decided.value.deeds.map((deed) => ({ ...deed, atMs }));
       for (const { action } of made) outbox.tap(action);
       setDeeds((was) => (atMs - (was[0]?.atMs ?? 0) < ONE_PRESS_MS ? [...was, ...made] : made));
       return null;

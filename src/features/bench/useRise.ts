@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { BakeRecord, BakeState } from '@/core/bake';
 import type { Formula } from '@/core/formula';
-import type { MethodStep } from '@/core/method';
+import { isRising, type MethodStep } from '@/core/method';
 import type { RiseNow, RunKitchen } from '@/core/run';
 import { useBook } from '../book/BookProvider';
 import { client } from '../run/useRunForecast';
@@ -19,7 +19,6 @@ export const loadRiseAsked = () => import('@/core/run/riseNow').then(({ riseAske
 const LANE = 'rise';
 /** What is asked changes with what happens, hardly with the clock. */
 const SLOT_MS = 600_000;
-const RISES: ReadonlySet<MethodStep['kind']> = new Set(['rest', 'bulk', 'proof', 'chill']);
 
 interface Answered {
   readonly stepId: string | null;
@@ -36,7 +35,7 @@ export function useRise(bake: BakeRecord, state: BakeState, step: MethodStep | n
   const [answered, setAnswered] = useState<Answered>({ stepId: null, rise: null });
   const askedLast = useRef('');
   const slot = Math.ceil(nowMs / SLOT_MS);
-  const stepId = step && RISES.has(step.kind) ? step.id : null;
+  const stepId = step && isRising(step) ? step.id : null;
   useEffect(() => {
     if (!rising || stepId === null) return;
     let wanted = true;
