@@ -6,7 +6,7 @@ const SIZES = [
   [390, 844], [844, 390], [820, 1180], [1180, 820], [320, 640],
 ] as const; // prettier-ignore
 
-test('a proof says when it is ready, a mark moves it; its clock and the next press are on the screen at every size', async ({
+test('a proof says when it is ready, and anew with a mark; its clock and the next press are on the screen at every size', async ({
   page,
 }) => {
   const own = await bakeOfOwn(page);
@@ -30,7 +30,7 @@ test('a proof says when it is ready, a mark moves it; its clock and the next pre
     const apart = button!.y >= clock!.y + clock!.height || height < 480;
     expect(apart, `${width} × ${height}: the press does not lie over the clock`).toBe(true);
   }
-  // risen by as much as nobody would expect of it in a minute: it is earlier, and said by how much
+  // with a mark it is asked anew; seconds after it began that tells nothing yet (by how much it moves: riseNow.test.ts)
   await page.getByRole('button', { name: 'Mark the rise' }).click();
   await page.getByRole('button', { name: '+25 %' }).click();
   await expect(forecast).not.toContainText('Mark the rise, and this moves');
