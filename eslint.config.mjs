@@ -89,7 +89,7 @@ const rules = [
   { files: ['src/server/**/*.ts'], rules: forbid('app', 'features', 'ui', 'workers') },
   {
     files: ['src/door/**/*.ts'],
-    rules: forbid('app', 'features', 'ui', 'workers', 'server', 'db', 'core', 'host'),
+    rules: forbid('app', 'features', 'ui', 'workers', 'server', 'db', 'host'),
   },
   { files: ['src/host/**/*.ts'], rules: forbid('app', 'features', 'ui', 'workers') },
   { files: ['src/app/**/*.{ts,tsx}'], ignores: ['src/app/api/**'], rules: forbid('db') },

@@ -28,7 +28,7 @@ const MAY: Record<string, string[]> = {
   features: ['features', 'wording', 'ui', 'workers', 'offline', 'core', 'npm:'],
   db: ['db', 'core', 'npm:'],
   server: ['server', 'db', 'core', 'demo', 'npm:'],
-  door: ['door', 'npm:'],
+  door: ['door', 'core', 'npm:'],
   host: ['host', 'door', 'server', 'db', 'core', 'npm:'],
   app: ['app', 'features', 'wording', 'server', 'ui', 'core', 'npm:'],
 };

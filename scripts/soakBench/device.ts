@@ -124,6 +124,8 @@ export class Device {
       {
         ask: () => void this.look(),
         post: (taps, after) => this.post(taps, after),
+        who: () => null,
+        mayPress: true,
         queue: new Queue({ store: this.store, now: () => Date.now(), tab: randomUUID() }),
         log,
         lane: `taps:${this.bakeId}`,

@@ -2,6 +2,8 @@
 export type News =
   | { readonly of: 'bake'; readonly id: string }
   | { readonly of: 'day' }
+  /** Some instrument of this kitchen told something. */
+  | { readonly of: 'instrument'; readonly kitchen: string }
   /** Whether news can be heard at all just now: while not, it has to be asked for. */
   | { readonly of: 'hearing'; readonly is: boolean }
   /** Nothing; so that silence means a dead connection. */
@@ -12,7 +14,7 @@ export const BEAT_MS = 10_000;
 
 /** What was said, if it is news of this version; what a newer server says beside it is passed over. */
 export function readNews(text: string): News | null {
-  let told: Partial<Record<'of' | 'id' | 'is', unknown>> | null;
+  let told: Partial<Record<'of' | 'id' | 'is' | 'kitchen', unknown>> | null;
   try {
     told = JSON.parse(text) as typeof told;
   } catch {
@@ -21,6 +23,8 @@ export function readNews(text: string): News | null {
   switch (told?.of) {
     case 'bake':
       return typeof told.id === 'string' ? { of: 'bake', id: told.id } : null;
+    case 'instrument':
+      return typeof told.kitchen === 'string' ? { of: 'instrument', kitchen: told.kitchen } : null;
     case 'hearing':
       return { of: 'hearing', is: told.is === true };
     case 'day':

@@ -13,6 +13,7 @@ export type ProblemCode =
   | 'tooMany'
   | 'notWhole'
   | 'notAllowed'
+  | 'onlyLooks'
   | 'unknownIngredient'
   | 'unknownLine'
   | 'unknownStage'

@@ -1,12 +1,15 @@
 import { IncomingMessage } from 'node:http';
 import type { Readable } from 'node:stream';
+import { TOLD_AT } from './hosts';
 
 /** The most a request may carry. The longest formula that passes the schema stays well below it. */
 export const MOST_BYTES = 512 * 1024;
 /** A whole kitchen in one file is larger. Checking so much of it takes the processor for half a second; beyond that it is taken in by the command. */
 const MOST_FILE_BYTES = 8 * 1024 * 1024;
+/** Five hundred readings are half of it. */
+const MOST_TOLD_BYTES = 64 * 1024;
 export const mostBytesAt = (path: string): number =>
-  path === '/api/kitchens/import' ? MOST_FILE_BYTES : MOST_BYTES;
+  path === '/api/kitchens/import' ? MOST_FILE_BYTES : path === TOLD_AT ? MOST_TOLD_BYTES : MOST_BYTES;
 /** A body that trickles in keeps a connection and nothing else. */
 const MOST_MS = 15_000;
 /** So much more is swallowed after a refusal, that the answer can be read by who is still sending. */

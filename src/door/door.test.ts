@@ -236,6 +236,24 @@ test('a kitchen’s file may be larger than anything else, and is not without en
   ]);
 });
 
+test('instruments have a way of their own: no browser, a pace for each key, and little at once', async () => {
+  const at = '/api/instruments/readings';
+  const tell = (key: string, headers: Record<string, string> = {}, body = '{}') =>
+    ask(at, { method: 'POST', headers: { ...json, authorization: `Bearer ${key}`, ...headers }, body });
+  const own = { origin: `http://127.0.0.1:${port}` };
+  expect((await tell('a', own)).status).toBe(403);
+  expect((await tell('a', { 'sec-fetch-site': 'none' })).status).toBe(403);
+  expect((await ask('/api/echo', { method: 'POST', headers: { ...json, ...own }, body: '{}' })).status).toBe(
+    200,
+  );
+  expect((await tell('a', {}, 'x'.repeat(65 * 1024))).status).toBe(413);
+  // one that has gone wild is told to wait; the others, and the kitchen's pages, are not
+  const wild = await Promise.all(Array.from({ length: 100 }, () => tell('wild')));
+  expect(new Set(wild.map(({ status }) => status))).toEqual(new Set([200, 429]));
+  expect((await tell('calm')).status).toBe(200);
+  expect((await ask('/api/kit')).status).toBe(200);
+});
+
 test('who asks for data and leaves at once costs the application nothing, and nobody waits behind him', async () => {
   const asks = await Promise.all(
     Array.from(

@@ -4,16 +4,21 @@ import {
   type IncomingMessage,
   type RequestListener,
   type Server,
+  type ServerOptions,
   type ServerResponse,
 } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import type { PairedDevice } from '@/core/network/pairedDevice';
 import type { Duplex } from 'node:stream';
+import { admit } from './admit';
 import { standBefore } from './answering';
 import { MOST_BYTES, mostBytesAt, readBody, swallow, withBody } from './body';
 import { contentSecurityPolicy, securityHeaders } from './headers';
+import { deviceKeyIn, MAY_HEADER, NETWORK_HEADER, ONLY_HEADER, PAIRING_AT } from '@/core/network/deviceKey';
 import { hangUp } from './hangUp';
-import { isOurHost, type Standing } from './hosts';
+import { isOurHost, TOLD_AT, type Standing } from './hosts';
 import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
-import { Limits } from './limits';
+import { Limits, type Pace } from './limits';
 import { RefusalLog } from './refusalLog';
 import { Turns, type TurnsOptions } from './turns';
 
@@ -28,6 +33,15 @@ export interface DoorOptions {
   /** For benchmarks, which come from one client on purpose. */
   readonly unlimited?: boolean;
   readonly trouble?: () => 'database' | 'full' | null;
+  /** A door to the network: by a secure connection, for devices that were paired. Absent: this machine's own door. */
+  readonly network?: Network;
+}
+
+interface Network {
+  readonly key: string;
+  readonly cert: string;
+  /** Whose key this is; null: nobody's, or it was withdrawn. */
+  readonly deviceOf: (key: string) => Promise<PairedDevice | null>;
 }
 
 export interface Door {
@@ -36,13 +50,19 @@ export interface Door {
   readonly close: (graceMs: number) => Promise<void>;
 }
 
+const PATIENCE: ServerOptions = {
+  requestTimeout: 30_000,
+  headersTimeout: 10_000,
+  keepAliveTimeout: 120_000,
+  maxHeaderSize: 16 * 1024,
+};
 const PAGE_TURNS: TurnsOptions = { atOnce: 2, mostWaiting: 120, mostMs: 5000 };
 /** An answer that takes longer waits for the database or a thread, not for the processor: the next may begin. */
 const DATA_TURNS: TurnsOptions = { atOnce: 4, mostWaiting: 240, mostMs: 250 };
 
 /** Headers by which a stranger could speak for a proxy or for the framework's own inside; there is no proxy. */
 const NOT_FROM_OUTSIDE =
-  /^(?:x-forwarded-.*|forwarded|x-middleware-.*|x-nextjs-.*|x-invoke-.*|x-matched-path|x-nonce|content-security-policy.*|next-action|next-resume|x-now-.*|x-vercel-.*)$/;
+  /^(?:x-forwarded-.*|forwarded|x-middleware-.*|x-nextjs-.*|x-invoke-.*|x-matched-path|x-nonce|x-crumb-.*|content-security-policy.*|next-action|next-resume|x-now-.*|x-vercel-.*)$/;
 
 const WORDS: Readonly<Record<RefusalKind, string>> = {
   foreignHost:
@@ -55,6 +75,8 @@ const WORDS: Readonly<Record<RefusalKind, string>> = {
   tooBig: `More than ${MOST_BYTES} bytes are not taken.`,
   tooFast: 'Too many requests; wait a second.',
   tooSlow: 'The request came too slowly.',
+  notPaired: 'This device is not paired with a kitchen here.',
+  notForDevice: 'This device may not do that.',
   tooBusy: 'Too much is asked for at once; try again in a moment.',
   stopping: 'The kitchen is closing; it will be back.',
 };
@@ -125,12 +147,28 @@ function endStreams(inside: ReadonlySet<ServerResponse>): void {
     if (String(response.getHeader('content-type')).startsWith('text/event-stream')) response.destroy();
 }
 
+const AGAIN_MS = 5000;
+
+/** A device whose key was withdrawn hears no more news either. @returns how to stop looking */
+function watchStreams(inside: ReadonlySet<ServerResponse>, { deviceOf }: Network): () => void {
+  const look = async (): Promise<void> => {
+    for (const response of inside) {
+      const key = deviceKeyIn(response.req.headers.cookie);
+      const isStream = String(response.getHeader('content-type')).startsWith('text/event-stream');
+      // a database that is away says nothing of anybody
+      if (isStream && key && (await deviceOf(key).catch(() => undefined)) === null) response.destroy();
+    }
+  };
+  const watching = setInterval(() => void look(), AGAIN_MS).unref();
+  return () => clearInterval(watching);
+}
+
 /**
  * The one way in: a plain HTTP server round the application. Every request is judged here, and every answer leaves by here, errors and
  * malformed addresses included.
  */
 export function makeDoor(options: DoorOptions): Door {
-  const { standing, handle, log, dev = false } = options;
+  const { standing, handle, log, dev = false, network } = options;
   const limits = new Limits();
   const refusals = new RefusalLog(log);
   const turns = { page: new Turns(PAGE_TURNS), api: new Turns(DATA_TURNS) };
@@ -165,12 +203,27 @@ export function makeDoor(options: DoorOptions): Door {
     if (closing) return refuse(request, response, 'stopping', judged.kind);
     if (!judged.ok) return refuse(request, response, judged.why, judged.kind);
     if (judged.kind !== 'asset' && !options.unlimited) {
-      const pace = judged.writes ? 'write' : 'read';
-      if (!limits.take(request.socket.remoteAddress ?? '', pace, performance.now()))
-        return refuse(request, response, 'tooFast', judged.kind);
+      const client = request.socket.remoteAddress ?? '';
+      const inTime = (who: string, pace: Pace) => limits.take(who, pace, performance.now());
+      const ok =
+        judged.path === PAIRING_AT
+          ? inTime(client, 'pair') && inTime('', 'pairAll')
+          : judged.path === TOLD_AT
+            ? inTime(client, 'bridge') && inTime(`${client} ${request.headers.authorization}`, 'instrument')
+            : inTime(client, judged.writes ? 'write' : 'read');
+      if (!ok) return refuse(request, response, 'tooFast', judged.kind);
     }
     for (const name of Object.keys(request.headers))
       if (NOT_FROM_OUTSIDE.test(name)) delete request.headers[name];
+    const admitted = await admit(judged, request.headers.cookie, network?.deviceOf);
+    if (admitted.kind === 'no') return refuse(request, response, admitted.why, judged.kind);
+    if (admitted.kind === 'elsewhere') {
+      response.writeHead(303, { location: admitted.path });
+      return void response.end();
+    }
+    if (network) request.headers[NETWORK_HEADER] = '1';
+    if (admitted.only !== null) request.headers[ONLY_HEADER] = admitted.only;
+    if (admitted.may !== null) request.headers[MAY_HEADER] = admitted.may;
     if (!judged.writes) {
       if (judged.kind === 'asset') return handle(request, response);
       // the framework reads the nonce out of here and gives it to the scripts it writes
@@ -193,20 +246,27 @@ export function makeDoor(options: DoorOptions): Door {
       response.end();
     });
   };
-  const server = createServer(
-    { requestTimeout: 30_000, headersTimeout: 10_000, keepAliveTimeout: 120_000, maxHeaderSize: 16 * 1024 },
-    listener,
-  );
+  const server = network
+    ? createSecureServer({ ...PATIENCE, key: network.key, cert: network.cert }, listener)
+    : createServer(PATIENCE, listener);
+  const unwatch = network ? watchStreams(inside, network) : () => undefined;
   const sockets = followSockets(server, options);
 
   const close = async (graceMs: number): Promise<void> => {
     closing = true;
+    unwatch();
     endStreams(inside);
-    const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+    let isEmpty: () => void = () => undefined;
+    // a server that is handed its sockets does not wait for them by itself
+    const closed = Promise.all([
+      new Promise<void>((resolve) => server.close(() => resolve())),
+      new Promise<void>((resolve) => (isEmpty = resolve)),
+    ]);
     server.closeIdleConnections();
     const showOut = (): void => {
       server.closeAllConnections();
       for (const socket of sockets) socket.destroy();
+      isEmpty();
     };
     const late = setTimeout(showOut, graceMs);
     // connections that have said nothing yet are no request under way: nobody is asked to wait for them

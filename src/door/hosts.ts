@@ -10,12 +10,15 @@ export interface Standing {
   readonly listen: string;
   /** This machine's own addresses, looked up when it listens on all of them. */
   readonly addresses: () => readonly string[];
+  /** How pages of it are asked for: from this machine plainly, from the network by a secure connection. */
+  readonly scheme?: 'http' | 'https';
 }
 
-const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
-const EVERYWHERE = new Set(['0.0.0.0', '::', '[::]']);
+export const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
+export const EVERYWHERE = new Set(['0.0.0.0', '::', '[::]']);
 
-const bracketed = (address: string): string =>
+/** As it stands in an address: one of IPv6 in brackets. */
+export const bracketed = (address: string): string =>
   address.includes(':') && !address.startsWith('[') ? `[${address}]` : address;
 
 /** The addresses of this machine as they stand in a Host header; asked anew now and then, since a router may give another one. */
@@ -34,24 +37,39 @@ export function machineAddresses(): () => readonly string[] {
 }
 
 /** Is this Host header one of ours? Loopback names, and the address asked for; listening on all, this machine's own; our port. */
-export function isOurHost(host: string | undefined, { port, listen, addresses }: Standing): boolean {
+export function isOurHost(
+  host: string | undefined,
+  { port, listen, addresses, scheme = 'http' }: Standing,
+): boolean {
   if (host === undefined) return false;
   const [, name = '', stated] = /^(\[[0-9a-f:.]+\]|[^:[\]]+)(?::(\d{1,5}))?$/i.exec(host) ?? [];
-  if (name === '' || Number(stated ?? 80) !== port) return false;
+  if (name === '' || Number(stated ?? (scheme === 'https' ? 443 : 80)) !== port) return false;
   const asked = name.toLowerCase();
   if (LOOPBACK.includes(asked)) return true;
   return EVERYWHERE.has(listen) ? addresses().includes(asked) : bracketed(listen.toLowerCase()) === asked;
 }
 
+/** Where instruments tell what they read. */
+export const TOLD_AT = '/api/instruments/readings';
+
+/** Said by a browser: no instrument does, and no page may tell readings. */
+export const isFromBrowser = (headers: {
+  readonly origin?: string;
+  readonly 'sec-fetch-site'?: unknown;
+}): boolean => headers.origin !== undefined || headers['sec-fetch-site'] !== undefined;
+
 /**
  * A write comes from a page of the very host it is sent to, over the same scheme. Programs that send no Origin are no browsers: those
  * say `Sec-Fetch-Site` even where they leave the origin out.
  */
-export function isOurOrigin(headers: {
-  readonly host?: string;
-  readonly origin?: string;
-  readonly 'sec-fetch-site'?: string | string[];
-}): boolean {
+export function isOurOrigin(
+  headers: {
+    readonly host?: string;
+    readonly origin?: string;
+    readonly 'sec-fetch-site'?: string | string[];
+  },
+  scheme: 'http' | 'https' = 'http',
+): boolean {
   if (headers.origin === undefined) return headers['sec-fetch-site'] === undefined;
-  return headers.origin.toLowerCase() === `http://${headers.host?.toLowerCase()}`;
+  return headers.origin.toLowerCase() === `${scheme}://${headers.host?.toLowerCase()}`;
 }

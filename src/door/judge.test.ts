@@ -137,6 +137,14 @@ test('a flood runs dry, comes back with time, and dries up nobody else', () => {
   expect(limits.take('a', 'read', 1000)).toBe(true);
   expect(limits.take('b', 'write', 1000)).toBe(true);
   expect(limits.take('a', 'write', 1100)).toBe(true);
+  // an instrument that has gone wild, and the bridge before all of them
+  const told = (key: string) => limits.take(key, 'instrument', 1000);
+  expect(Array.from({ length: 70 }, () => told('wild')).filter(Boolean)).toHaveLength(60);
+  expect([told('calm'), limits.take('a', 'bridge', 1000)]).toEqual([true, true]);
+  expect([limits.take('wild', 'instrument', 1100), limits.take('wild', 'instrument', 1100)]).toEqual([
+    true,
+    false,
+  ]);
   let read = 0;
   while (limits.take('c', 'read', 1000)) read += 1;
   expect(read).toBe(1200);

@@ -1,5 +1,5 @@
 import type { IncomingHttpHeaders } from 'node:http';
-import { isOurHost, isOurOrigin, type Standing } from './hosts';
+import { isFromBrowser, isOurHost, isOurOrigin, TOLD_AT, type Standing } from './hosts';
 
 /** What kind of thing an address leads to, as far as the door treats them differently. */
 export type Kind = 'api' | 'asset' | 'page';
@@ -15,6 +15,8 @@ export type RefusalKind =
   | 'tooBig'
   | 'tooFast'
   | 'tooSlow'
+  | 'notPaired'
+  | 'notForDevice'
   | 'tooBusy'
   | 'stopping';
 
@@ -28,6 +30,8 @@ export const STATUS: Readonly<Record<RefusalKind, number>> = {
   tooBig: 413,
   tooFast: 429,
   tooSlow: 408,
+  notPaired: 401,
+  notForDevice: 403,
   tooBusy: 503,
   stopping: 503,
 };
@@ -82,7 +86,8 @@ export function judge({ method, url, headers }: Asked, standing: Standing): Judg
   if (path === null) return no('badAddress');
   if (!METHODS[kind].includes(method)) return no('badMethod');
   const writes = method === 'POST';
-  if (writes && !isOurOrigin(headers)) return no('foreignOrigin');
+  if (writes && !isOurOrigin(headers, standing.scheme)) return no('foreignOrigin');
+  if (path === TOLD_AT && isFromBrowser(headers)) return no('foreignOrigin');
   if (writes && !isJson(headers['content-type'])) return no('badType');
   if (!writes && (headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0))
     return no('badRequest');

@@ -2,6 +2,12 @@
 const PACE = {
   write: { perSecond: 60, burst: 240 },
   read: { perSecond: 200, burst: 1200 },
+  // a bridge before many instruments, and each of these
+  bridge: { perSecond: 300, burst: 1200 },
+  instrument: { perSecond: 10, burst: 60 },
+  // codes are tried by hand: by one client, and by all together
+  pair: { perSecond: 0.2, burst: 5 },
+  pairAll: { perSecond: 0.5, burst: 20 },
 } as const;
 
 export type Pace = keyof typeof PACE;

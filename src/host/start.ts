@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import path from 'node:path';
 import { closePool, openPool } from '@/db/pool';
 import { hasBakeUnderWay } from '@/db/queries/bakeCards';
+import { bracketed } from '@/door/hosts';
 import { newestMoment } from '@/db/queries/kitchens';
 import { KitchenClock, setKitchenClock } from '@/server/clock';
 import { makeCluster } from './cluster';
@@ -55,17 +56,13 @@ export async function start(options: StartOptions): Promise<void> {
     running.threads = threads;
     lendThreads(threads.run);
     const unmark = markServing(options);
-    running.serving = await serve(options);
+    const serving = await serve({ ...options, keyFolder: path.join(home.folder, 'keys') });
+    running.serving = serving;
+    // told by its pages, to whoever pairs a device
+    if (serving.network) process.env.CRUMB_NETWORK = JSON.stringify(serving.network);
     const watching = watchClock(home);
     if (running.stopping) await running.serving.close();
-    const shown =
-      options.listen.includes(':') && !options.listen.startsWith('[')
-        ? `[${options.listen}]`
-        : options.listen;
-    if (!running.stopping)
-      say(
-        `Honest Crumb is at http://${shown}:${options.port}   (Ctrl-C stops it; the data stays in ${options.databaseUrl ? 'your database' : home.dataFolder})`,
-      );
+    if (!running.stopping) say(whereItIs(options, serving.network, home));
     await stopped;
     clearInterval(watching);
     unmark();
@@ -76,6 +73,17 @@ export async function start(options: StartOptions): Promise<void> {
     await putDown(running);
     throw error;
   }
+}
+
+function whereItIs(
+  { listen, port, databaseUrl }: StartOptions,
+  network: Serving['network'],
+  home: Home,
+): string {
+  const shown = network ? '127.0.0.1' : bracketed(listen);
+  const here = `Honest Crumb is at http://${shown}:${port}   (Ctrl-C stops it; the data stays in ${databaseUrl ? 'your database' : home.dataFolder})`;
+  if (!network) return here;
+  return `${here}\nFor devices that are paired (Equipment page): ${network.addresses.join(', ')}\nThey trust the certificate with the fingerprint ${network.fingerprint}`;
 }
 
 /** A lease, the database behind it brought up to date, and a watch over both: a database that was killed is started again. */

@@ -1,5 +1,6 @@
 /// <reference lib="webworker" />
 import { Serwist } from 'serwist';
+import { KEPT_PAGES } from './keptName';
 import { offlinePage } from './offlinePage';
 import { PageKeeper, type PageShelf } from './pageKeeper';
 import type { ToServiceWorker } from './toServiceWorker';
@@ -8,8 +9,7 @@ import type { ToServiceWorker } from './toServiceWorker';
 declare const CRUMB_BUILD: { readonly build: string; readonly files: readonly string[] };
 declare const self: ServiceWorkerGlobalScope;
 
-const PAGES = 'crumb-pages';
-const pagesOf = (build: string): string => `${PAGES} ${build}`;
+const pagesOf = (build: string): string => `${KEPT_PAGES} ${build}`;
 const shelf = (): Promise<PageShelf> => caches.open(pagesOf(CRUMB_BUILD.build));
 
 const keeper = new PageKeeper({
@@ -60,7 +60,7 @@ serwist.addEventListeners();
 /** Pages of another build ask for files that are gone: they are drawn anew by this one. */
 async function renewPages(): Promise<void> {
   const older = (await caches.keys()).filter(
-    (name) => name.startsWith(PAGES) && name !== pagesOf(CRUMB_BUILD.build),
+    (name) => name.startsWith(KEPT_PAGES) && name !== pagesOf(CRUMB_BUILD.build),
   );
   for (const name of older) {
     const pages = await (await caches.open(name)).keys();

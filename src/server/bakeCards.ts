@@ -14,7 +14,9 @@ import { cardOvens } from './cardOvens';
 
 /** What of a log this program can read; the rest stays where it is. */
 export const readable = (rows: readonly BakeEventRow[]) =>
-  rows.flatMap(({ seq, atMs, action }) => (action ? [{ seq, atMs, action }] : []));
+  rows.flatMap(({ seq, atMs, action, by }) =>
+    action ? [{ seq, atMs, action, ...(by !== null && { by }) }] : [],
+  );
 
 /** Writes what lists show of a bake, after whatever changed it and in the same transaction. */
 export async function saveCard(

@@ -246,7 +246,7 @@ async function takeTaps(
   let lastMs = rows.at(-1)?.atMs ?? bake.startedAtMs;
   const fresh: NewEvent[] = [];
   const results: TapResult[] = [];
-  for (const { eventId, agoMs, action } of taps) {
+  for (const { eventId, agoMs, action, by } of taps) {
     const before = stored.get(eventId);
     if (elsewhere.has(eventId) || (before !== undefined && !sameContent(before, action))) {
       results.push({ eventId, problem: { code: 'otherContent', path: 'eventId' } });
@@ -263,11 +263,11 @@ async function takeTaps(
     }
     seq += 1;
     lastMs = Math.max(lastMs, now.getTime() - agoMs);
-    const event = { seq, atMs: lastMs, action };
+    const event = { seq, atMs: lastMs, action, ...(by !== undefined && { by }) };
     stored.set(eventId, action);
     events.push(event);
     state = afterEvent(state, event);
-    fresh.push({ eventId, seq, action, at: new Date(lastMs) });
+    fresh.push({ eventId, seq, action, at: new Date(lastMs), by: by ?? null });
     results.push({ eventId, problem: null });
   }
   if (fresh.length > 0) {

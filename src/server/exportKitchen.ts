@@ -94,8 +94,9 @@ async function bakesOf(
   const { rows, setAside, next } = await wholeBakes(db, kitchenId, { after, most: AT_ONCE });
   leftOut.add(setAside);
   const events = new Map<string, BakeInFile['events']>(rows.map(({ id }) => [id, []]));
-  for (const { bakeId, seq, atMs, action } of await listEvents(db, kitchenId, [...events.keys()])) {
-    if (action) events.get(bakeId)?.push({ at: new Date(atMs).toISOString(), action });
+  for (const { bakeId, seq, atMs, by, action } of await listEvents(db, kitchenId, [...events.keys()])) {
+    if (action)
+      events.get(bakeId)?.push({ at: new Date(atMs).toISOString(), ...(by !== null && { by }), action });
     else leftOut.all.push({ kind: 'bakeAction', id: `${bakeId} ${seq}`, name: null, of: bakeId });
   }
   const bakes = rows.flatMap(({ id, formulaId, revision, startedAt, batch, sheet }): BakeInFile[] => {

@@ -96,14 +96,20 @@ async function importBakes(
     await insertBake(db, {
       kitchenId, id, formulaId, revision, requestId: newId(), batch, sheet: sheet.value, startedAt,
     }); // prettier-ignore
-    const events = bake.events.map(({ at, action }, index) => ({
+    const events = bake.events.map(({ at, action, by }, index) => ({
       eventId: newId(),
       seq: index + 1,
       action,
       at: new Date(at),
+      by: by ?? null,
     }));
     await insertEvents(db, kitchenId, id, events);
-    const log = events.map(({ seq, action, at }) => ({ seq, action, atMs: at.getTime() }));
+    const log = events.map(({ seq, action, at, by }) => ({
+      seq,
+      action,
+      atMs: at.getTime(),
+      ...(by !== null && { by }),
+    }));
     const startedAtMs = startedAt.getTime();
     const stored = { id, formulaId, revision, startedAtMs, sheet: sheet.value };
     await saveCard(db, kitchenId, stored, bakeState(startedAtMs, log));

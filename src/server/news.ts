@@ -33,6 +33,7 @@ class NewsRoom {
         const [of, id = ''] = payload.split(' ');
         if (of === 'bake') this.tell({ of, id });
         else if (of === 'day') this.tell({ of });
+        else if (of === 'instrument') this.tell({ of, kitchen: id });
       },
       heard: (is) => {
         this.isHearing = is;
@@ -47,12 +48,14 @@ const holder = globalThis as typeof globalThis & { crumbNews?: NewsRoom };
 const newsRoom = (): NewsRoom => (holder.crumbNews ??= new NewsRoom());
 
 /** The news as they come, for one page, until it is gone. */
-export function newsStream(gone: AbortSignal): ReadableStream<Uint8Array> {
+/** @param only a device of the network knows its own kitchen alone: its address */
+export function newsStream(gone: AbortSignal, only: string | null = null): ReadableStream<Uint8Array> {
   const text = new TextEncoder();
   let leave: () => void = () => undefined;
   return new ReadableStream<Uint8Array>({
     start: (controller) => {
       const say = (news: News): void => {
+        if (only !== null && news.of === 'instrument' && news.kitchen !== only) return;
         try {
           controller.enqueue(text.encode(`data: ${JSON.stringify(news)}\n\n`));
         } catch {

@@ -17,11 +17,13 @@ interface Rings {
 }
 
 /** The timers of every bake under way, for whatever page is open to ring them; the next to end first. */
-export async function timersUnderWay({ pool, kitchen, now }: Context): Promise<Rings> {
+/** @param only a device of the network knows its own kitchen alone: its address */
+export async function timersUnderWay({ pool, kitchen, now }: Context, only: string | null): Promise<Rings> {
+  const isKnown = ({ kitchen: address }: { readonly kitchen: string }) => only === null || address === only;
   const [rows, ovens] = await Promise.all([listTimers(pool, kitchen.id), listOvens(pool, kitchen.id)]);
   return {
-    timers: rows.map(({ timer, kitchen: address }) => ({ ...timer, kitchen: address })),
-    ovens,
+    timers: rows.filter(isKnown).map(({ timer, kitchen: address }) => ({ ...timer, kitchen: address })),
+    ovens: ovens.filter(isKnown),
     nowMs: now().getTime(),
   };
 }

@@ -15,6 +15,7 @@ export const FIELD_UNITS: Readonly<
   >
 > = {
   massG: 'mass',
+  weighedG: 'mass',
   pieceMassG: 'mass',
   pieceG: 'mass',
   totalG: 'mass',

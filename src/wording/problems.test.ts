@@ -12,11 +12,13 @@ test('limits are told in the unit of the field and of the reader', () => {
   expect(word({ code: 'tooSmall', path: 'percent', params: { min: 0.001 } })).toBe('At least 0.001 %.');
   expect(word({ code: 'tooLarge', path: 'minS', params: { max: 604_800 } })).toBe('At most 7 d.');
   expect(word({ code: 'tooSmall', path: 'massG', params: { min: 0.01 } })).toContain('take the line away');
+  // at the bench there is a press for that
+  expect(word({ code: 'tooSmall', path: 'weighedG', params: { min: 0.01 } })).toBe('At least 0.01 g.');
 });
 
 test('no refusal shows a code, a blank or a hole', () => {
   const codes = [
-    'required', 'notANumber', 'notADuration', 'unknownUnit', 'tooLong', 'tooMany', 'notWhole', 'notAllowed', 'unknownIngredient',
+    'required', 'notANumber', 'notADuration', 'unknownUnit', 'tooLong', 'tooMany', 'notWhole', 'notAllowed', 'onlyLooks', 'unknownIngredient',
     'unknownLine', 'unknownStage', 'unknownWay', 'unknownStep', 'unknownLot', 'duplicateId', 'onlyFlour', 'noFlour', 'noShareWithoutFlour', 'tooWet',
     'lastStage', 'cycle', 'nothingToWeigh', 'heavierThanBefore', 'alreadyClosed', 'alreadyDone', 'notDoneYet', 'timerRunning',
     'noTimer', 'rangeReversed', 'control', 'sumNot100', 'noReading', 'notSolvable', 'tooDeep', 'notText', 'formulaCell', 'wrongFormat',

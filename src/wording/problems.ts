@@ -87,6 +87,8 @@ export function wordProblem(problem: Problem, units: Units): string {
       return 'Whole numbers only.';
     case 'notAllowed':
       return 'That is not one of the choices here.';
+    case 'onlyLooks':
+      return 'This device may only look on.';
     case 'unknownIngredient':
       return 'That ingredient is not in the book.';
     case 'unknownLine':

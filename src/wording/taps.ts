@@ -34,6 +34,8 @@ export function wordTap(action: BakeAction): string {
       return 'Another course';
     case 'courseTakenBack':
       return 'The course as it was';
+    case 'handedOver':
+      return `Handed over to ${action.to}`;
     case 'paused':
       return 'Paused';
     case 'resumed':

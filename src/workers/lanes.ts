@@ -1,4 +1,5 @@
-import { fitTrace, type Progress } from '@/core/heat';
+import { fitTrace, setCentralS, type Progress } from '@/core/heat';
+import { truthOf } from '@/core/practice/truth';
 import { forecastRun, riseNow } from '@/core/run';
 import type { Ask, Asks, FromWorker, ToWorker } from './protocol';
 
@@ -14,12 +15,30 @@ function* rise(asked: Asks['rise']['question']): Generator<Progress, Asks['rise'
   return riseNow(asked);
 }
 
+function* truth(asked: Asks['truth']['question']): Generator<Progress, Asks['truth']['answer'], void> {
+  yield { done: 0, of: 1 };
+  return truthOf(asked);
+}
+
+function* set(bakes: Asks['set']['question']): Generator<Progress, Asks['set']['answer'], void> {
+  const answer: (number | null)[] = [];
+  for (const [done, bake] of bakes.entries()) {
+    yield { done, of: bakes.length };
+    answer.push(setCentralS(bake));
+  }
+  return answer;
+}
+
 const stepsOf = (asked: Question): Generator<Progress, Asks[Ask]['answer'], void> => {
   switch (asked.type) {
     case 'forecast':
       return forecastRun(asked.question.run, asked.question.feel);
     case 'rise':
       return rise(asked.question);
+    case 'truth':
+      return truth(asked.question);
+    case 'set':
+      return set(asked.question);
     case 'fit':
       return fit(asked.question);
   }

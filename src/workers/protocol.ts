@@ -1,4 +1,5 @@
 import type { BakeQuestion, Progress, TraceFit, TracePoint } from '@/core/heat';
+import type { Truth, TruthAsked } from '@/core/practice/truth';
 import type { Result } from '@/core/result';
 import type { RiseAsked, RiseNow, Run, RunFeel, RunForecast } from '@/core/run';
 
@@ -9,6 +10,9 @@ export interface Asks {
     readonly answer: Result<RunForecast>;
   };
   readonly rise: { readonly question: RiseAsked; readonly answer: RiseNow | null };
+  readonly truth: { readonly question: TruthAsked; readonly answer: Truth | null };
+  /** When each is set by the middle of the model, s; null: never. */
+  readonly set: { readonly question: readonly BakeQuestion[]; readonly answer: readonly (number | null)[] };
   readonly fit: {
     readonly question: { readonly bake: BakeQuestion; readonly trace: readonly TracePoint[] };
     readonly answer: Result<TraceFit>;

@@ -3,8 +3,9 @@ import { readFileSync } from 'node:fs';
 import { emptyOutcome, stateOf, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { plainLoaf } from '@/core/formula/testFormulas';
+import { insertEvents } from '@/db/queries/bakes';
 import { loadBake } from '@/server/bakeRecords';
-import { logbook, recordTaps, startBake, type BakePlace } from '@/server/bakes';
+import { bakesUnderWay, logbook, recordTaps, startBake, type BakePlace } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { createFormula } from '@/server/formulas';
 import { ended, shelf, underWay } from './lists';
@@ -37,6 +38,17 @@ async function started(context = here): Promise<string> {
 }
 const tapOf = (action: BakeAction, agoMs = 0) => ({ eventId: randomUUID(), agoMs, action });
 const salt: BakeAction = { type: 'weighed', lineId: 'salt', massG: 7 };
+
+test('who did it is kept with what was done; the same told again by another name is what it was', async () => {
+  const id = await started();
+  const [first, second] = [{ ...tapOf(salt), by: 'Imke' }, tapOf({ type: 'handedOver', to: 'Rowan', words: '' })];
+  await recordTaps(here, id, [first, second]);
+  expect(await recordTaps(here, id, [{ ...first, by: 'Rowan' }])).toMatchObject({ value: { results: [{ problem: null }] } });
+  expect((await loadBake(here, id))?.events.map(({ by }) => by)).toEqual(['Imke', undefined]);
+  expect((await bakesUnderWay(here, { after: null, most: 5 })).bakes).toMatchObject([{ id, withWhom: 'Rowan' }]);
+  // a name is a word or two, not a text, and never nothing
+  for (const by of ['', 'x'.repeat(61)]) await expect(insertEvents(db.pool, here.kitchen.id, id, [{ eventId: randomUUID(), seq: 9, action: salt, at: new Date(0), by }])).rejects.toThrow(/bake_event_by_who_check/);
+}); // prettier-ignore
 
 test('a bake keeps the sheet it ran on and the log of what happened, in order', async () => {
   const id = await started();

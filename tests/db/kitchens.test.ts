@@ -179,6 +179,7 @@ test('a kitchen gets another name and zone; its address stays, and its neighbour
 /** A file without its ids, whose order is chance where two things began at one moment. */
 function plain(text: string): unknown {
   const file = JSON.parse(text) as KitchenFile;
+  expect(file.bakes.flatMap(({ events }) => events).flatMap(({ by, action }) => (by ? [[by, action.type]] : []))).toEqual([['Imke', 'noted']]); // prettier-ignore
   // by what does not change with its ids
   const word = (revisions: unknown) =>
     JSON.stringify(revisions, (name, value: unknown) => (name === 'formulaId' ? '' : value));
@@ -262,7 +263,7 @@ test('a kitchen written out and read in again is the same, with every version of
   });
   if (!bake.ok) throw new Error('no bake');
   await recordTaps(withSacks, bake.value.id, [
-    { eventId: randomUUID(), agoMs: 0, action: { type: 'noted', text: 'damp – “mild”' } },
+    { eventId: randomUUID(), agoMs: 0, by: 'Imke', action: { type: 'noted', text: 'damp – “mild”' } },
     { eventId: randomUUID(), agoMs: 0, action: { type: 'lotUsed', ingredientId, lotId: 'own-sack-a' } },
   ]);
   await sack('a', 1, '2026-09-01', true);
@@ -300,7 +301,7 @@ test('a kitchen written out and read in again is the same, with every version of
   expect(text).toContain('"formulaId"');
   const file = JSON.parse(text) as KitchenFile;
   expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
-    11,
+    12,
     17,
     29,
     3,
@@ -392,7 +393,7 @@ test('two at once are written out, so that slow readers leave the database to ev
   const three = await begun();
   await expect(begun()).rejects.toBeInstanceOf(Busy);
   for (const pieces of [two, three]) await pieces.return(undefined);
-  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 11 });
+  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 12 });
 });
 
 test('whoever leaves in the middle of a file leaves no transaction behind', async () => {

@@ -31,7 +31,7 @@ test('an oven that a bake will ask for is told to every page, by what the kit sa
   const id = await started(formula.ok ? formula.value.id : '');
   const { startedAtMs } = (await bakesUnderWay(here, { after: null, most: 9 })).bakes.find((bake) => bake.id === id)!;
   await tap(id, { type: 'timerStarted', stepId: 'proof', durationS: 3000 });
-  const asked = async () => (await timersUnderWay(await db.kitchen())).ovens.filter(({ bakeId }) => bakeId === id);
+  const asked = async () => (await timersUnderWay(await db.kitchen(), null)).ovens.filter(({ bakeId }) => bakeId === id);
   const heatUpS = heatUpTimes(ORDINARY_KIT, ORDINARY_KIT.ovens[0])({ ovenId: null, setC: 205, plate: null });
   // mixing and shaping are still to be said to be done: five minutes each
   expect(await asked()).toEqual([
@@ -46,7 +46,13 @@ test('an oven that a bake will ask for is told to every page, by what the kit sa
   await tap(id, { type: 'lit', ovenId: null, setC: 205 });
   expect(await asked()).toEqual([]);
   const other = await started(formula.ok ? formula.value.id : '');
-  expect((await timersUnderWay(here)).ovens.map(({ bakeId }) => bakeId)).toContain(other);
+  const told = async (only: string | null) => {
+    const { ovens, timers } = await timersUnderWay(await db.kitchen(), only);
+    return [...ovens, ...timers].filter(({ kitchen }) => kitchen === here.kitchen.address).length;
+  };
+  // a device of the network knows its own kitchen alone
+  expect([await told(null), await told(here.kitchen.address), await told('elsewhere')]).toEqual([2, 2, 0]);
+  expect((await timersUnderWay(here, null)).ovens.map(({ bakeId }) => bakeId)).toContain(other);
   await tap(other, { type: 'abandoned', reason: '' });
-  expect((await timersUnderWay(here)).ovens.map(({ bakeId }) => bakeId)).not.toContain(other);
+  expect((await timersUnderWay(here, null)).ovens.map(({ bakeId }) => bakeId)).not.toContain(other);
 }); // prettier-ignore

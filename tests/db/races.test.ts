@@ -192,6 +192,7 @@ test('where no lock stood before it, each key would still let one through', asyn
     seq,
     at: savedAt,
     action: { type: 'noted', text: 'x' } as const,
+    by: null,
   });
   const again = randomUUID();
   expect(await passed((n) => insertEvents(pool, kitchen.id, bakeId, [event(1 + n, again)]))).toEqual(one);

@@ -7,6 +7,7 @@ import { EMPTY_DAY } from '@/core/day/dayDocument';
 import { NO_ORDERS } from '@/core/orders/orderDocument';
 import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
+import { windowsOf } from '@/core/instrument/readingWindow';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
 import * as bakeCards from '@/db/queries/bakeCards';
 import * as rings from '@/db/queries/rings';
@@ -14,6 +15,8 @@ import * as bakes from '@/db/queries/bakes';
 import * as computedAnswers from '@/db/queries/computedAnswers';
 import * as formulas from '@/db/queries/formulas';
 import * as ingredients from '@/db/queries/ingredients';
+import * as devices from '@/db/queries/devices';
+import * as instruments from '@/db/queries/instruments';
 import * as kitchens from '@/db/queries/kitchens';
 import * as shelf from '@/db/queries/shelf';
 import * as versions from '@/db/queries/versions';
@@ -27,9 +30,12 @@ import { saveDay, saveLife } from '@/server/day';
 import { saveStarters } from '@/server/starters';
 import { saveOrders } from '@/server/orders';
 import { saveKit } from '@/server/kit';
+import { askCode, pair } from '@/server/devices';
+import { addInstrument, take } from '@/server/instruments';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 /** Every query there is, asked as a stranger with the ids of somebody else's kitchen: it sees nothing there and changes nothing. */
+const KEY = 'k'.repeat(43);
 let db: TestDatabase;
 let here: Context;
 let there: Context;
@@ -41,6 +47,9 @@ let ids: {
   entry: string;
   event: string;
   requests: Record<'formula' | 'bake' | 'entry' | 'kit', string>;
+  instrument: string;
+  device: string;
+  telling: string;
 };
 
 beforeAll(async () => {
@@ -75,7 +84,22 @@ beforeAll(async () => {
   for (const action of [...marks, { type: 'closed', outcome: emptyOutcome } as BakeAction])
     await recordTaps(here, over.value.id, [{ eventId: randomUUID(), agoMs: 0, action }]);
   await computedAnswers.upsertAnswer(here.pool, here.kitchen.id, 'absorption', 'a', [1]);
+  const instrument = await addInstrument(here, {
+    requestId: requests.kit,
+    name: 'Scale',
+    kind: 'scale',
+    stepG: 1,
+    key: KEY,
+  });
+  if (!instrument.ok) throw new Error('no instrument');
+  const code = await askCode(here, { name: 'Tablet', may: 'bench' });
+  if (!code.ok || !(await pair(here, code.value.code))) throw new Error('no device');
+  await askCode(here, { name: 'Phone', may: 'look' });
+  const device = (await devices.listDevices(here.pool, here.kitchen.id))[0]!.id;
+  const telling = randomUUID();
+  await take(here.pool, KEY, { tellingId: telling, readings: [{ agoMs: 0, value: 412 }] }, here.now());
   ids = {
+    instrument: instrument.value.id, telling, device,
     formula: formula.value.id, copy: copy.value.id, running: running.value.id, over: over.value.id, entry: 'own-mix', event, requests,
   }; // prettier-ignore
 });
@@ -133,6 +157,13 @@ const READS: Record<string, Ask> = {
   listBranches: (c, k) => formulas.listBranches(c, k, ids.formula),
   findByRequest: (c, k) => formulas.findByRequest(c, k, ids.requests.formula, null),
   lockHead: (c, k) => formulas.lockHead(c, k, ids.formula),
+  listDevices: (c, k) => devices.listDevices(c, k),
+  countDevices: (c, k) => devices.countDevices(c, k, here.now()),
+  listInstruments: (c, k) => instruments.listInstruments(c, k),
+  countInstruments: (c, k) => instruments.countInstruments(c, k),
+  holdInstrument: (c, k) => instruments.holdInstrument(c, k, ids.instrument),
+  findInstrumentByRequest: (c, k) => instruments.findInstrumentByRequest(c, k, ids.requests.kit),
+  findTelling: (c, k) => instruments.findTelling(c, k, ids.instrument, ids.telling),
   siftEntries: (c, k) => ingredients.siftEntries(c, k),
   listEntries: (c, k) => ingredients.listEntries(c, k),
   newestEntryVersion: (c, k) => ingredients.newestEntryVersion(c, k, ids.entry),
@@ -161,7 +192,17 @@ const WRITES: Record<string, Ask> = {
     return bakes.insertBake(c, { kitchenId: k, ...bake, sheet, startedAt: new Date(0) });
   },
   insertEvents: (c, k) =>
-    bakes.insertEvents(c, k, ids.running, [{ eventId: randomUUID(), seq: 99, action: { type: 'noted', text: 'x' }, at: new Date(0) }]),
+    bakes.insertEvents(c, k, ids.running, [{ eventId: randomUUID(), seq: 99, action: { type: 'noted', text: 'x' }, at: new Date(0), by: null }]),
+  insertCode: (c, k) => devices.insertCode(c, k, { id: randomUUID(), name: 'Stolen', may: 'all', codeDigest: Buffer.alloc(32), expiresAt: new Date(9e12) }),
+  insertDevice: (c, k) => devices.insertDevice(c, k, { id: randomUUID(), name: 'Stolen', may: 'all', keyDigest: Buffer.alloc(32), pairedAt: new Date(0) }),
+  withdrawDevice: (c, k) => devices.withdrawDevice(c, k, ids.device, new Date(0)),
+  insertInstrument: (c, k) =>
+    instruments.insertInstrument(c, k, { id: ids.instrument, requestId: randomUUID(), name: 'Stolen', kind: 'scale', stepG: null, keyDigest: Buffer.alloc(32), addedAt: new Date(0) }),
+  withdrawInstrument: (c, k) => instruments.withdrawInstrument(c, k, ids.instrument, new Date(0)),
+  insertTelling: (c, k) =>
+    instruments.insertTelling(c, k, ids.instrument, { tellingId: randomUUID(), content: Buffer.alloc(32), receivedAt: new Date(0), taken: 1, refused: { malformed: 0, impossible: 0, late: 0 } }),
+  forgetTellings: (c, k) => instruments.forgetTellings(c, k, ids.instrument, new Date(9e12)),
+  addWindows: (c, k) => instruments.addWindows(c, k, ids.instrument, windowsOf([{ atMs: here.now().getTime(), value: 1, state: 'steady' }])),
   upsertAnswer: (c, k) => computedAnswers.upsertAnswer(c, k, 'absorption', 'b', [2]),
   setBranch: (c, k) => formulas.setBranch(c, k, ids.formula, ids.copy, 1),
   insertRevision: (c, k) =>
@@ -180,6 +221,10 @@ const OF_NO_KITCHEN = new Set([
   'hasBakeUnderWay', 'listWithoutCard', 'firstKitchen', 'insertKitchen', 'newestMoment', 'logbookQuery', 'shelfQuery',
   // heard in every kitchen on purpose: tests/db/lists.test.ts
   'listTimers', 'listOvens',
+  // its key says whose it is: tests/db/instruments.test.ts
+  'instrumentByKey',
+  // so does a device's, or its code: tests/db/devices.test.ts
+  'deviceByKey', 'sawDevice', 'useCode', 'countWrongGuess',
   // of the kitchens themselves: tests/db/kitchens.test.ts
   'findKitchen', 'listKitchens', 'kitchenByRequest', 'addressesLike', 'lockKitchens', 'isDemoBrought', 'lockDemoBrought', 'markDemoBrought',
 ]); // prettier-ignore
@@ -199,7 +244,7 @@ const ofEach = <T>(ask: (store: versions.VersionStore<unknown>) => Promise<T>): 
   );
 
 const TABLES = [
-  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'kitchen_orders', 'computed_answer',
+  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'kitchen_orders', 'computed_answer', 'instrument', 'instrument_telling', 'instrument_window', 'device', 'device_code',
 ]; // prettier-ignore
 async function saved(client: pg.PoolClient): Promise<string> {
   const all: unknown[] = [];
@@ -234,8 +279,10 @@ test('no query is left out', () => {
     rings,
     bakes,
     computedAnswers,
+    devices,
     formulas,
     ingredients,
+    instruments,
     kitchens,
     versions,
     shelf,

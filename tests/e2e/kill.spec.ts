@@ -1,14 +1,16 @@
 import { readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
+import type { Page } from '@playwright/test';
 import path from 'node:path';
 import { freePort } from '../../scripts/processes';
 import { startHome } from './home';
 import { copyOf, expect, test, watch } from './kitchen';
+import { baked, playOn, playOut, recordOf, toBench, told, type Player } from './play';
 
 const HOME = path.join(tmpdir(), `crumb-kill-${process.pid}`);
 
-const pidIn = async (file: string): Promise<number> =>
-  Number((await readFile(path.join(HOME, file), 'utf8')).split('\n')[0]);
+const pidIn = async (file: string, home = HOME): Promise<number> =>
+  Number((await readFile(path.join(home, file), 'utf8')).split('\n')[0]);
 
 function isAlive(pid: number): boolean {
   try {
@@ -17,6 +19,18 @@ function isAlive(pid: number): boolean {
   } catch {
     return false;
   }
+}
+
+/** The server has what was pressed, and the page knows: only then is what is pressed later all that waits. */
+function toldAll(page: Page): () => Promise<void> {
+  let open = 0;
+  const count = (by: number) => (request: { url: () => string }) => {
+    if (request.url().endsWith('/taps')) open += by;
+  };
+  page.on('request', count(1));
+  page.on('requestfinished', count(-1));
+  page.on('requestfailed', count(-1));
+  return () => expect.poll(() => open).toBe(0);
 }
 
 test('server and database are killed in the middle of a timer: after the next start the bake is where it was', async ({
@@ -31,6 +45,7 @@ test('server and database are killed in the middle of a timer: after the next st
     const page = await context.newPage();
     const faults: string[] = [];
     watch(page, home, faults);
+    const hasAll = toldAll(page);
     await copyOf(page, 'Chickpea and rice griddle flats');
     await page.getByRole('button', { name: 'Make a batch' }).click();
     await page.getByRole('button', { name: 'To the bench' }).click();
@@ -46,6 +61,7 @@ test('server and database are killed in the middle of a timer: after the next st
       };
     await expect.poll(async () => (await log()).events.length).toBe(lines + 1);
     const timer = (await log()).events.at(-1)!;
+    await hasAll();
 
     // the power goes: the server and the database, neither of them asked first
     const [server, database] = [crumb.pid ?? 0, await pidIn('pg/postmaster.pid')];
@@ -94,3 +110,46 @@ test('server and database are killed in the middle of a timer: after the next st
     await rm(HOME, { recursive: true, force: true, maxRetries: 20, retryDelay: 250 });
   }
 });
+
+test('a loaf is played while server and database are killed in its proof: its record is that of a bake to which nothing happened', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const home = `${HOME}-play`;
+  const port = await freePort();
+  let crumb = await startHome(home, port);
+  try {
+    const page = await (await browser.newContext({ baseURL: `http://127.0.0.1:${port}` })).newPage();
+    const hasAll = toldAll(page);
+    const records: string[][] = [];
+    for (const isKilled of [false, true]) {
+      const bake = await baked(page, 'Millet and linseed tin loaf');
+      const player: Player = { page, scale: null, spare: true, asked: [], taps: 0 };
+      await toBench(page, bake);
+      const here = page.getByRole('region', { name: 'Step now' }).getByRole('heading', { level: 2 });
+      while (isKilled && !(await here.filter({ hasText: 'Proof' }).isVisible())) await playOn(player);
+      if (isKilled) {
+        await expect(page.getByTestId('clock')).toBeVisible();
+        // the proof's own clock, its fifth step: the one of the rest before it was started alike
+        await expect.poll(async () => told(await recordOf(page, bake)).at(-1)).toBe('timerStarted s5');
+        await hasAll();
+        const before = (await recordOf(page, bake)).length;
+        const [server, database] = [crumb.pid ?? 0, await pidIn('pg/postmaster.pid', home)];
+        process.kill(server, 'SIGKILL');
+        process.kill(database, 'SIGKILL');
+        await expect.poll(() => isAlive(server) || isAlive(database)).toBe(false);
+        // risen, and what lies on it weighed, with nobody there to be told
+        await playOn(player);
+        await playOn(player);
+        await expect(page.getByText(/The server does not answer. Go on: 2 saved/)).toBeVisible();
+        crumb = await startHome(home, port);
+        await expect.poll(async () => (await recordOf(page, bake)).length, { timeout: 30_000 }).toBe(before + 2);
+      }
+      await playOut(player);
+      records.push(told(await recordOf(page, bake)));
+    }
+    expect(records[0]!.length).toBeGreaterThan(20);
+    expect(records[1]).toEqual(records[0]);
+  } finally {
+    crumb.kill('SIGINT');
+    await rm(home, { recursive: true, force: true, maxRetries: 20, retryDelay: 250 });
+  }
+}); // prettier-ignore

@@ -1,11 +1,20 @@
 import { eightRolls } from '../../src/core/batch/testBatch';
-import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Locator, type Page } from '@playwright/test';
 
 /**
  * A page in the demo kitchen. Fails the test when the page asks anything of another machine, breaks the content security
  * policy, or throws.
  */
-export const test = base.extend<{ page: Page }>({
+export const test = base.extend<{ context: BrowserContext; page: Page }>({
+  context: async ({ context }, hand) => {
+    const newPage = context.newPage.bind(context);
+    context.newPage = async () => {
+      const page = await newPage();
+      await inHaste(page);
+      return awaits(page);
+    };
+    await hand(context);
+  },
   page: async ({ page, baseURL }, hand) => {
     const faults: string[] = [];
     watch(page, baseURL ?? '', faults);
@@ -26,6 +35,30 @@ export function watch(page: Page, home: string, faults: string[]): void {
   page.on('console', (message) => {
     if (/Content Security Policy|hydrat/i.test(message.text())) faults.push(message.text());
   });
+}
+
+/** E2E_SLOW=6: a processor six times slower, which brings out what a test only gets right by being quick. */
+async function inHaste(page: Page): Promise<void> {
+  const rate = Number(process.env.E2E_SLOW ?? 1);
+  if (rate > 1)
+    await (await page.context().newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate });
+}
+
+/** What is pressed on a page that came but does not answer yet is lost: a page is there when it answers. */
+function awaits(page: Page): Page {
+  const answers = () => expect(page.locator('main[data-awake="false"]')).toHaveCount(0);
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  page.goto = async (...asked) => {
+    const came = await goto(...asked);
+    await answers();
+    return came;
+  };
+  page.reload = async (...asked) => {
+    const came = await reload(...asked);
+    await answers();
+    return came;
+  };
+  return page;
 }
 
 /** The page answers: keys and presses before that are nobody's. */

@@ -1,22 +1,10 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { bakeOfOwn, stepOf, tap, type Baking } from './bakeOfOwn';
 import { check } from './check';
+import { isKept } from './kept';
 import { awake, expect, test, watch } from './kitchen';
 
 test.use({ serviceWorkers: 'allow' });
-
-/** Everything is on the device: the application, and these pages. */
-async function isKept(page: Page, ...paths: readonly string[]): Promise<void> {
-  const missing = () =>
-    page.evaluate(async (asked) => {
-      if (!navigator.serviceWorker.controller) return ['no service worker'];
-      const pages: string[] = [];
-      for (const name of await caches.keys())
-        if (name.startsWith('crumb-pages')) pages.push(...(await (await caches.open(name)).keys()).map(({ url }) => new URL(url).pathname));
-      return asked.filter((path) => !pages.includes(path));
-    }, paths);
-  await expect.poll(missing).toEqual([]);
-} // prettier-ignore
 
 interface Log {
   readonly events: readonly { readonly seq: number; readonly action: { readonly type: string; readonly text?: string } }[];

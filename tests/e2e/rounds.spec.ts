@@ -85,6 +85,7 @@ test('boiled rings by loads and sides, one press each; a trial sets the bake ane
       'looked bake',
       'setAnew',
     ]);
+  await tap(page, own, { type: 'abandoned', reason: 'a test' });
 });
 
 test('the last press can be taken back until the next: a weighing, and a turn with both that it did', async ({ page }) => {

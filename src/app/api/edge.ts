@@ -6,7 +6,12 @@ import { UnreadableDocument } from '@/db/rows';
 import { Busy, type Done, type Failure } from '@/server/failure';
 
 type Refusal =
-  Failure | { kind: 'notJson' } | { kind: 'unavailable' } | { kind: 'full' } | { kind: 'broken' };
+  | Failure
+  | { kind: 'notJson' }
+  | { kind: 'noKey' }
+  | { kind: 'unavailable' }
+  | { kind: 'full' }
+  | { kind: 'broken' };
 
 const STATUS: Record<Refusal['kind'], number> = {
   notFound: 404,
@@ -15,6 +20,7 @@ const STATUS: Record<Refusal['kind'], number> = {
   otherContent: 409,
   unreadable: 422,
   notJson: 400,
+  noKey: 401,
   unavailable: 503,
   full: 507,
   broken: 500,
@@ -77,3 +83,5 @@ export function writing<T>(
 }
 
 export const notFound = (): Response => refusal({ kind: 'notFound' });
+/** No key, or one that opens nothing (any more). */
+export const noKey = (): Response => refusal({ kind: 'noKey' });

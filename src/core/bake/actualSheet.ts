@@ -3,6 +3,7 @@ import type { BatchSheet } from '../batch/batchSheet';
 import type { Formula } from '../formula/formula';
 import { formulaTotals, type FormulaTotals } from '../formula/totals';
 import type { IngredientBook } from '../ingredients/ingredientBook';
+import { DUSTING_SHARE } from '../formula/parts';
 import { targetG, type BakeState } from './bakeState';
 
 /**
@@ -11,6 +12,13 @@ import { targetG, type BakeState } from './bakeState';
  */
 export const actualTotals = (sheet: BatchSheet, state: BakeState, book: IngredientBook): FormulaTotals =>
   formulaTotals({ percentBase: sheet.percentBase, stages: actualStages(sheet, state) }, book);
+
+/** What of an addition is in the dough, g: all of it, and of what was strewn on the board what dusting usually leaves in it. */
+export const takenUpG = ({
+  massG,
+  bench,
+}: Pick<BakeState['additions'][number], 'massG' | 'bench'>): number =>
+  bench ? massG * DUSTING_SHARE : massG;
 
 /** The same as stages of a formula. */
 export function actualStages(sheet: Pick<BatchSheet, 'stages'>, state: BakeState): Formula['stages'] {
@@ -31,8 +39,8 @@ export function actualStages(sheet: Pick<BatchSheet, 'stages'>, state: BakeState
       id: 'added',
       kind: 'late',
       name: '',
-      lines: state.additions.map(({ ingredientId, massG }, index) =>
-        line(`added-${index}`, ingredientId, massG),
+      lines: state.additions.map((addition, index) =>
+        line(`added-${index}`, addition.ingredientId, takenUpG(addition)),
       ),
     },
   ];

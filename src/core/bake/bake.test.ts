@@ -127,6 +127,15 @@ test('a spoon of flour thrown in shows in the hydration of the day', () => {
   const planned = actualTotals(sheet, happen(), libraryBook).hydrationAll!;
   const drier = happen({ type: 'added', ingredientId: 'white-rice-flour', massG: 50, note: 'too wet' });
   expect(actualTotals(sheet, drier, libraryBook).hydrationAll).toBeCloseTo((planned * 500) / 550, 6);
+  // of what was strewn on the board half is taken up: 25 of 50 g
+  const strewn = happen({
+    type: 'added',
+    ingredientId: 'white-rice-flour',
+    massG: 50,
+    note: '',
+    bench: true,
+  });
+  expect(actualTotals(sheet, strewn, libraryBook).hydrationAll).toBeCloseTo((planned * 500) / 525, 6);
   expect(actualTotals(sheet, happen(weigh('salt', 5)), libraryBook).saltPercent).toBeCloseTo(1, 6);
 });
 

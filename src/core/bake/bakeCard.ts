@@ -23,7 +23,7 @@ export interface BakeCard {
 }
 
 /** How a card follows from a bake, numbered: raised with every change of `bakeCard`, and all that are stored are made anew. */
-export const CARD_DERIVATION = 6;
+export const CARD_DERIVATION = 9;
 
 /** The card of a bake, from its sheet and what has happened to it. */
 export function bakeCard(

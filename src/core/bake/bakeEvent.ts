@@ -1,29 +1,29 @@
 import * as z from 'zod';
 import { BANDS } from '../consistency/parameters';
+import { EATER_LIMITS } from '../eaters/eater';
 import { FORMULA_LIMITS } from '../formula/formula';
 import { localIdSchema } from '../formula/formulaSchema';
 import { STEP_LIMITS } from '../method/step';
+import { KIT_LIMITS } from '../kit/kitLimits';
 import { methodStepSchema } from '../method/stepSchema';
 import { plainText } from '../plainTextSchema';
 import { OWN_ID } from '../ingredients/ownId';
+import {
+  COURSES,
+  LOOK_COLOURS,
+  MENDS,
+  READING_C,
+  READING_OF,
+  RIM_PERCENT,
+  RISE_MARK_PERCENT,
+} from './bakeLimits';
 import { outcomeSchema } from './outcomeSchema';
 
 const massG = z.number().min(FORMULA_LIMITS.lineMassG.min).max(1_000_000);
 const durationS = z.number().int().min(STEP_LIMITS.durationS.min).max(STEP_LIMITS.durationS.max);
 
-/** A dough that fell back below where it began, and one that tripled and more. */
-export const RISE_MARK_PERCENT = { min: -30, max: 400 } as const;
-
-/** What can be done about a wrong amount. */
-export const MENDS = ['carryOn', 'addRest', 'takeOut', 'balance', 'moreOfAll', 'lessOfAll'] as const;
-/** Why a bake goes on otherwise than planned: into the cold, other yeast, a load that is lost. */
-export const COURSES = ['cold', 'yeast', 'lost'] as const;
-/** How a crust looks beside how it should. */
-export const LOOK_COLOURS = ['pale', 'right', 'dark'] as const;
-/** What a thermometer is held into. */
-export const READING_OF = ['dough', 'water', 'room', 'oil', 'oven', 'core'] as const;
-/** A freezer, and a stone for pizza. */
-export const READING_C = { min: -30, max: 550 } as const;
+/** Whoever does something, by the name that is used in the kitchen. */
+export const whoSchema = plainText(EATER_LIMITS.nameLength).trim().min(1);
 
 /**
  * Everything that can happen to a bake. The same shape is the command a screen sends and the event that is saved: what
@@ -52,6 +52,8 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     ingredientId: z.string().regex(/^[a-z0-9-]{1,60}$/),
     massG,
     note: plainText(FORMULA_LIMITS.noteLength),
+    /** Strewn on the board, or hands were dipped into it: only what the dough takes up of it is in. */
+    bench: z.literal(true).optional(),
   }),
   /** It was another bag than the one that was open; null: none that is told apart. */
   z.strictObject({
@@ -133,9 +135,18 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
     sets: z.array(z.strictObject({ stepId: localIdSchema, durationS })).max(100),
     targets: z.array(z.strictObject({ lineId: localIdSchema, massG })).max(FORMULA_LIMITS.linesPerStage * 2),
     lostPieces: z.number().int().min(1).max(FORMULA_LIMITS.pieces.max).nullable(),
+    /** The tin it goes into, and by how much it has grown when it is at the rim of that, %. */
+    tin: z
+      .strictObject({
+        name: plainText(KIT_LIMITS.name).trim().min(1),
+        rimPercent: z.number().min(RIM_PERCENT.min).max(RIM_PERCENT.max),
+      })
+      .optional(),
   }),
   /** The last change of course was none after all. */
   z.strictObject({ type: z.literal('courseTakenBack') }),
+  /** It is somebody else's from now on, with what is to be known of it. */
+  z.strictObject({ type: z.literal('handedOver'), to: whoSchema, words: plainText(400, { lines: true }) }),
   /** Everything stands still: clocks keep what they have left. */
   z.strictObject({ type: z.literal('paused') }),
   z.strictObject({ type: z.literal('resumed') }),
@@ -176,4 +187,6 @@ export interface BakeEvent {
   /** When it happened, ms since 1970 by the server's clock. */
   readonly atMs: number;
   readonly action: BakeAction;
+  /** Who did it; absent: nobody said. */
+  readonly by?: string;
 }

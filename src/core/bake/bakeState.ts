@@ -1,11 +1,9 @@
-import { isAskedFor } from '../batch/askedFor';
-import type { BatchLine, BatchSheet } from '../batch/batchSheet';
-import { purposeOf } from '../formula/parts';
+import type { BatchLine } from '../batch/batchSheet';
 import { never } from '../result';
 import type { BakeAction, BakeEvent } from './bakeEvent';
 import { startedBake, withStep, type BakeState, type Timer } from './stateShape';
 
-export type { BakeState, Feeling, Look, Mended, Reading, RiseMark, Timer } from './stateShape';
+export type { BakeState, Feeling, Handover, Look, Mended, Reading, RiseMark, Timer } from './stateShape';
 
 function afterWeighing(state: BakeState, lineId: string, massG: number, atMs: number): BakeState {
   const old = state.weighed.get(lineId);
@@ -91,6 +89,8 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return afterCourse(state, action, atMs);
     case 'courseTakenBack':
       return withoutCourse(state);
+    case 'handedOver':
+      return state;
     case 'paused': {
       const stepIds = [...state.steps].flatMap(([id, { timer }]) => (isRunning(timer) ? [id] : []));
       const stopped = stepIds.reduce(
@@ -110,8 +110,9 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
       return { ...state, readings: [...state.readings, { of, tempC, stepId, atMs }] };
     }
     case 'added': {
-      const { ingredientId, massG, note } = action;
-      return { ...state, additions: [...state.additions, { ingredientId, massG, note, atMs }] };
+      const { ingredientId, massG, note, bench } = action;
+      const addition = { ingredientId, massG, note, atMs, ...(bench && { bench }) };
+      return { ...state, additions: [...state.additions, addition] };
     }
     case 'lotUsed':
       return { ...state, lots: new Map(state.lots).set(action.ingredientId, action.lotId) };
@@ -203,7 +204,7 @@ function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeSt
 }
 
 function afterCourse(state: BakeState, action: Extract<BakeAction, { type: 'courseChanged' }>, atMs: number): BakeState {
-  const { by, puts, drops, sets, targets: aims, lostPieces } = action;
+  const { by, puts, drops, sets, targets: aims, lostPieces, tin = null } = action;
   const anew = new Map(state.anew);
   for (const { stepId, durationS } of sets) anew.set(stepId, { durationS, tempC: null, atMs });
   const targets = new Map(state.targets);
@@ -217,7 +218,7 @@ function afterCourse(state: BakeState, action: Extract<BakeAction, { type: 'cour
       })),
     state,
   );
-  const course = { by, atMs, puts, drops, sets: sets.map(({ stepId }) => stepId), aims: aims.map(({ lineId }) => lineId), lostPieces, before: state };
+  const course = { by, atMs, puts, drops, sets: sets.map(({ stepId }) => stepId), aims: aims.map(({ lineId }) => lineId), lostPieces, tin, before: state };
   return { ...dropped, anew, targets, courses: [...state.courses, course] };
 } // prettier-ignore
 
@@ -291,7 +292,21 @@ function afterLook(
 /** The state after one more event. Pure; an event already folded in (by its number) changes nothing. */
 export function afterEvent(state: BakeState, event: BakeEvent): BakeState {
   if (event.seq <= state.lastSeq) return state;
-  return { ...afterAction(state, event.action, event.atMs), lastSeq: event.seq };
+  return { ...withHands(afterAction(state, event.action, event.atMs), event), lastSeq: event.seq };
+}
+
+/** Whose it is after an event: who did it, or got it. */
+function withHands(state: BakeState, { action, atMs, by }: BakeEvent): BakeState {
+  if (action.type === 'handedOver') {
+    const { to, words } = action;
+    // to oneself is taken up already
+    const handover = to === by ? null : { to, from: by ?? null, words, atMs };
+    return { ...state, withWhom: to, handover };
+  }
+  if (by === undefined) return state;
+  // whoever gave it away may still do something, and it stays given
+  const { handover } = state;
+  return handover && handover.to !== by ? state : { ...state, withWhom: by, handover: null };
 }
 
 export const bakeState = (startedAtMs: number, events: readonly BakeEvent[]): BakeState =>
@@ -305,30 +320,6 @@ export function timerLeftS(timer: Timer, nowMs: number): number {
 export const isRunning = (timer: Timer | null | undefined): timer is Timer =>
   !!timer && timer.stoppedAtMs === null;
 
-/** What the bench should show next: something to weigh, a step, or the log once all is done. */
-export type NextThing =
-  | { readonly kind: 'weigh'; readonly lineId: string; readonly done: number; readonly of: number }
-  | { readonly kind: 'step'; readonly stepId: string; readonly done: number; readonly of: number }
-  | { readonly kind: 'log' }
-  | { readonly kind: 'ended' };
-
-/** Weighed when their turn comes, not before mixing: what is folded in late, and all that is not the dough. */
-const isLater = (stage: BatchSheet['stages'][number]): boolean =>
-  stage.kind === 'late' || purposeOf(stage) !== 'dough';
-
-/** After which of its steps (-1: none) a line's turn comes; Infinity: after all, where an older sheet does not say. */
-function turnOf(sheet: BatchSheet, stage: BatchSheet['stages'][number], line: BatchLine): number {
-  if (line.atStepId !== undefined) {
-    const at = sheet.steps.findIndex(({ id }) => id === line.atStepId);
-    if (at >= 0) return at;
-  }
-  return isLater(stage) ? Infinity : -1;
-}
-
-/** Asked for, and neither in nor left out; or in, but not as much as is meant by now. */
-const isOpen = (line: BatchLine, { weighed, leftOut, dueAgain }: BakeState): boolean =>
-  dueAgain.has(line.id) || (isAskedFor(line) && !weighed.has(line.id) && !leftOut.has(line.id));
-
 /** How much of a line is meant to be in, g. */
 export const targetG = ({ id, massG }: Pick<BatchLine, 'id' | 'massG'>, state: BakeState): number =>
   state.targets.get(id) ?? massG;
@@ -337,59 +328,8 @@ export const targetG = ({ id, massG }: Pick<BatchLine, 'id' | 'massG'>, state: B
 export const inAlreadyG = (lineId: string, { weighed, parts }: BakeState): number =>
   weighed.get(lineId)?.massG ?? (parts.get(lineId) ?? []).reduce((sum, massG) => sum + massG, 0);
 
-/** Lines not ticked yet: those whose turn has come, in that order; those of a later step. What is held back, or for another day, is never asked for. */
-export function stillToWeigh(sheet: BatchSheet, state: BakeState): { now: BatchLine[]; later: BatchLine[] } {
-  const step = sheet.steps.findIndex(({ id }) => !isStepDone(state, id));
-  const open = sheet.stages.flatMap((stage) =>
-    stage.lines
-      .filter((line) => isOpen(line, state))
-      .map((line) => ({ line, turn: turnOf(sheet, stage, line) })),
-  );
-  const due = open.filter(({ turn }) => turn <= (step < 0 ? Infinity : step));
-  return {
-    now: due.sort((a, b) => a.turn - b.turn).map(({ line }) => line),
-    later: open.filter((each) => !due.includes(each)).map(({ line }) => line),
-  };
-}
-
-/** Steps that take in whatever is to be in by then; what blooms or soaks may do so while the rest is weighed. */
-const TAKES_IN: ReadonlySet<string> = new Set(['mix', 'kneadAgain']);
-
-/** What a step would begin without: lines whose turn has come, where it mixes or is the very step that asks for them. None once it has begun. */
-export function missingAt(sheet: BatchSheet, state: BakeState, stepId: string): BatchLine[] {
-  const step = sheet.steps.find(({ id }) => !isStepDone(state, id));
-  if (step?.id !== stepId || state.steps.get(stepId)?.timer) return [];
-  const partOf = sheet.activities?.find(({ id }) => id === stepId)?.stepId ?? stepId;
-  return stillToWeigh(sheet, state).now.filter(
-    ({ atStepId }) => atStepId === stepId || atStepId === partOf || (atStepId === undefined && TAKES_IN.has(step.kind)),
-  );
-} // prettier-ignore
-
-/** How much of what is asked for is in; what was held back counts once it went in after all. */
-export function weighedCount(
-  sheet: BatchSheet,
-  { weighed, leftOut, dueAgain }: BakeState,
-): { done: number; of: number } {
-  const lines = sheet.stages.flatMap((stage) => stage.lines);
-  return {
-    done: [...weighed.keys()].filter((id) => !dueAgain.has(id)).length,
-    of: lines.filter((line) => weighed.has(line.id) || (isAskedFor(line) && !leftOut.has(line.id))).length,
-  };
-}
-
 /** Over for this bake: done, or skipped. */
 export function isStepDone(state: BakeState, stepId: string): boolean {
   const { doneAtMs = null, skippedAtMs = null } = state.steps.get(stepId) ?? {};
   return doneAtMs !== null || skippedAtMs !== null;
-}
-
-export function nextThing(sheet: BatchSheet, state: BakeState): NextThing {
-  if (state.endedAtMs !== null) return { kind: 'ended' };
-  const open = stillToWeigh(sheet, state);
-  const step = sheet.steps.find(({ id }) => !isStepDone(state, id));
-  const line = open.now[0];
-  if (line) return { kind: 'weigh', lineId: line.id, ...weighedCount(sheet, state) };
-  if (!step) return { kind: 'log' };
-  const done = sheet.steps.filter(({ id }) => isStepDone(state, id)).length;
-  return { kind: 'step', stepId: step.id, done, of: sheet.steps.length };
 }

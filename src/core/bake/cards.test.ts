@@ -10,7 +10,8 @@ import {
 } from '.';
 import { runningCard } from './runningCard';
 import { runningTimers } from './runningTimers';
-import { nextThing, stillToWeigh, weighedCount, type BakeState } from './bakeState';
+import { type BakeState } from './bakeState';
+import { nextThing, stillToWeigh, weighedCount } from './toWeigh';
 
 const NO_OVENS = { heatUpS: () => null, nameOf: () => '' };
 const sheet = loafSheet();

@@ -6,17 +6,10 @@ import { batchStrands } from '../day/strandsOf';
 import { libraryBook } from '../ingredients';
 import { newStep, type MethodStep } from '../method';
 import { NO_ROOM } from '../process/room';
-import {
-  afterEvent,
-  bakeState,
-  isStepDone,
-  nextThing,
-  targetG,
-  timerLeftS,
-  type BakeState,
-} from './bakeState';
-import type { BakeAction } from './bakeEvent';
-import { coldCourse, lostCourse, lostPieces, yeastCourse } from './course';
+import { afterEvent, bakeState, isStepDone, targetG, timerLeftS, type BakeState } from './bakeState';
+import { nextThing } from './toWeigh';
+import { bakeActionSchema, type BakeAction } from './bakeEvent';
+import { canChangeTin, coldCourse, lostCourse, lostPieces, tinCourse, tinNow, yeastCourse } from './course';
 import { decide } from './decide';
 import { runningCard } from './runningCard';
 import { runningTimers } from './runningTimers';
@@ -198,4 +191,33 @@ test('a course that knows nothing of the bake is refused at its field, and chang
   expect(refused({ drops: ['mix'] })).toEqual(['alreadyDone', 'drops.0']);
   expect(refused({ sets: [{ stepId: 'nowhere', durationS: 60 }] })).toEqual(['unknownStep', 'sets.0.stepId']);
   expect(refused({ targets: [{ lineId: 'nothing', massG: 1 }] })).toEqual(['unknownLine', 'targets.0.lineId']);
+}); // prettier-ignore
+
+test('another tin: every bake so many times as long, until one has been in the oven; taken back it is as planned', () => {
+  const shaped = after([5, { type: 'stepDone', stepId: 'mix' }], [70, { type: 'stepDone', stepId: 'bulk' }], [75, { type: 'stepDone', stepId: 'shape' }]);
+  const course = tinCourse(sheet, shaped, { name: 'The long one', rimPercent: 61.7 }, 0.8)!;
+  expect(course).toMatchObject({ by: 'tin', sets: [{ stepId: 'bake', durationS: 32 * 60 }], tin: { name: 'The long one', rimPercent: 62 } });
+  const put = afterEvent(shaped, { seq: 4, atMs: 80 * MIN, action: course });
+  expect([put.anew.get('bake')?.durationS, tinNow(put)]).toEqual([1920, { name: 'The long one', rimPercent: 62 }]);
+  const again = afterEvent(put, { seq: 5, atMs: 81 * MIN, action: { type: 'courseTakenBack' } });
+  expect([again.anew.size, tinNow(again)]).toEqual([0, null]);
+  // a second tin counts from what was planned, not from what the first made of it; and back is back
+  const second = (times: number | null) => tinCourse(sheet, put, { name: 'The round one', rimPercent: 40 }, times)!.sets;
+  expect([second(0.5), second(1), second(0.8), second(null)]).toEqual([
+    [{ stepId: 'bake', durationS: 20 * 60 }],
+    [{ stepId: 'bake', durationS: 40 * 60 }],
+    [],
+    [{ stepId: 'bake', durationS: 40 * 60 }],
+  ]);
+  // whatever its size it can be kept: the very shape that is sent
+  for (const rimPercent of [-80, 5000]) expect(bakeActionSchema.safeParse(tinCourse(sheet, shaped, { name: 'x', rimPercent }, 1)).success).toBe(true);
+  // nobody knows how long: the times stay, and the core decides
+  expect(tinCourse(sheet, shaped, { name: 'x', rimPercent: 10 }, null)?.sets).toEqual([]);
+  expect(tinCourse(sheet, shaped, { name: 'x', rimPercent: 10 }, 1.001)?.sets).toEqual([]);
+  const inOven = afterEvent(put, { seq: 5, atMs: 130 * MIN, action: { type: 'timerStarted', stepId: 'bake', durationS: 1920 } });
+  expect([canChangeTin(sheet, shaped), canChangeTin(sheet, inOven), tinCourse(sheet, inOven, { name: 'x', rimPercent: 10 }, 1)]).toEqual([true, false, null]);
+  // a tin belongs to that course, and that course to a tin
+  const { tin, ...without } = course;
+  expect(decide(sheet, shaped, without, libraryBook)).toMatchObject({ problem: { code: 'required', path: 'tin' } });
+  expect(decide(sheet, shaped, { ...course, by: 'cold', tin: tin! }, libraryBook)).toMatchObject({ problem: { code: 'notAllowed', path: 'tin' } });
 }); // prettier-ignore

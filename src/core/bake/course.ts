@@ -5,6 +5,7 @@ import { CUE_LIMITS } from '../method/standingLimits';
 import { newStep, STEP_LIMITS, type MethodStep } from '../method/step';
 import { onceS } from '../method/usualTimes';
 import type { BakeAction } from './bakeEvent';
+import { RIM_PERCENT } from './bakeLimits';
 import { isStepDone, targetG, timerLeftS, type BakeState } from './bakeState';
 import { asSetAnew } from './conductor';
 
@@ -126,3 +127,36 @@ export function lostCourse(sheet: Sheet, state: BakeState, stepId: string): Cour
 /** Pieces that were lost on the way. */
 export const lostPieces = ({ courses }: Pick<BakeState, 'courses'>): number =>
   courses.reduce((sum, { lostPieces: lost }) => sum + (lost ?? 0), 0);
+
+/** Loaves that are to go into the oven, and of which none has been in it: they can still be put into another tin. */
+export function canChangeTin({ steps }: Pick<Sheet, 'steps'>, state: BakeState): boolean {
+  const bakes = steps.filter(({ kind }) => kind === 'bake');
+  return bakes.length > 0 && bakes.every(({ id }) => !isStepDone(state, id) && !state.steps.get(id)?.timer);
+}
+
+/**
+ * Another tin for all of them: baked so many times as long, and grown no further than to its rim.
+ *
+ * @param times as long as in the tin that was planned, whichever it is in by now; null: nobody knows, the times are as planned and the core decides
+ * @returns null where `canChangeTin` says no
+ */
+export function tinCourse(sheet: Sheet, state: BakeState, tin: { readonly name: string; readonly rimPercent: number }, times: number | null): CourseChange | null {
+  if (!canChangeTin(sheet, state)) return null;
+  // a second one is not so many times of what the first one made of it
+  const planned = state.courses.find(({ by }) => by === 'tin')?.before ?? state;
+  const sets = sheet.steps.flatMap((each) => {
+    if (each.kind !== 'bake') return [];
+    const step = asSetAnew(each, planned);
+    const durationS = times === null ? step.minS : Math.max(60, toMinutes(onceS(step) * times));
+    return durationS === null || durationS === asSetAnew(each, state).minS ? [] : [{ stepId: step.id, durationS }];
+  });
+  const rimPercent = Math.min(RIM_PERCENT.max, Math.max(RIM_PERCENT.min, Math.round(tin.rimPercent)));
+  return { type: 'courseChanged', by: 'tin', ...nothing(), sets, tin: { name: tin.name, rimPercent } };
+} // prettier-ignore
+
+/** No dough of this kind grows so far, %: in such a tin it does not come to the rim. */
+export const BEYOND_RIM_PERCENT = 180;
+
+/** The tin it goes into by now, where that is not the one that was planned. */
+export const tinNow = ({ courses }: Pick<BakeState, 'courses'>) =>
+  courses.findLast(({ tin }) => tin !== null)?.tin ?? null;

@@ -81,6 +81,7 @@ export function decide(
       return unknown === -1 ? ok(action) : refuse('unknownLine', `targets.${unknown}.lineId`);
     }
     case 'lit':
+    case 'handedOver':
       return ok(action);
     case 'courseChanged':
       return decideCourse(steps, state, action, line);
@@ -174,7 +175,8 @@ function decideCourse(
   action: Extract<BakeAction, { type: 'courseChanged' }>,
   line: (lineId: string) => unknown,
 ): Result<BakeAction> {
-  const { puts, drops, sets, targets } = action;
+  const { by, puts, drops, sets, targets, tin } = action;
+  if ((by === 'tin') !== (tin !== undefined)) return refuse(tin ? 'notAllowed' : 'required', 'tin');
   const known = new Set(steps.map(({ id }) => id));
   if (state.courses.reduce((sum, each) => sum + each.puts.length, puts.length) > MOST_PUT)
     return refuse('tooMany', 'puts', { max: MOST_PUT });

@@ -1,35 +1,38 @@
-export {
-  LOOK_COLOURS,
-  READING_C,
-  RISE_MARK_PERCENT,
-  bakeActionSchema,
-  type BakeAction,
-  type BakeEvent,
-} from './bakeEvent';
+export { bakeActionSchema, type BakeAction, type BakeEvent } from './bakeEvent';
+export { isWho, LOOK_COLOURS, READING_C, RISE_MARK_PERCENT } from './bakeLimits';
 export {
   afterEvent,
   bakeState,
   isRunning,
   inAlreadyG,
   isStepDone,
-  missingAt,
-  nextThing,
-  stillToWeigh,
   targetG,
   timerLeftS,
-  weighedCount,
   type BakeState,
   type Feeling,
+  type Handover,
   type Look,
   type Reading,
   type RiseMark,
   type Timer,
 } from './bakeState';
+export { missingAt, nextThing, stillToWeigh, weighedCount } from './toWeigh';
 export { decide } from './decide';
 export { decideAll, type Deed } from './decideAll';
-export { canChill, coldCourse, leavenToCome, lostCourse, lostPieces, yeastCourse } from './course';
+export {
+  BEYOND_RIM_PERCENT,
+  canChangeTin,
+  canChill,
+  coldCourse,
+  leavenToCome,
+  lostCourse,
+  lostPieces,
+  tinCourse,
+  tinNow,
+  yeastCourse,
+} from './course';
 export { sheetNow } from './sheetNow';
-export { actualStages, actualTotals } from './actualSheet';
+export { actualStages, actualTotals, takenUpG } from './actualSheet';
 export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
 export { lotsOf } from './lotsOf';
@@ -41,8 +44,12 @@ export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type CardOvens, type RunningCard } from './runningCard';
 export { benchCalls, type BenchCall } from './benchCalls';
-export { feltWrong, wrongAmount, type Mend, type WrongAmount } from './wrongAmount';
-export { likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
+export { feltWrong, wrongAmount, type Mend } from './wrongAmount';
+export { wrongLine } from './wrongLine';
+export { doneC, likelyReadings, lookAgainS, readingAnswer, type ReadingAnswer } from './readingAnswer';
+export { goesInAfter, withWhatGoesOn } from './goesOn';
+export { toldReadings } from './toldReadings';
+export { toleranceG } from './weighTolerance';
 export { ovenDue, turnMs, type OvenDue } from './ovenDue';
 export {
   alikeOpen,
@@ -56,6 +63,7 @@ export {
 } from './conductor';
 export { stepCautions, type StepCaution } from './stepCautions';
 export { undoOf } from './undo';
+export { handsOf, whoDid } from './whoDid';
 export { trialAnswer } from './trialAnswer';
 export { canBeNotRight, inHeatSinceMs, remedyOf, type NotRight } from './notRight';
 export { pieceWeights } from './pieceWeight';

@@ -1,7 +1,8 @@
 import { loafSheet } from '../batch/testBatch';
 import { libraryBook } from '../ingredients';
 import type { BakeAction } from './bakeEvent';
-import { bakeState, stillToWeigh } from './bakeState';
+import { bakeState } from './bakeState';
+import { stillToWeigh } from './toWeigh';
 import { doughFigures } from './doughFigures';
 import { insteadOf, takeInstead } from './insteadOf';
 import { wrongAmount } from './wrongAmount';

@@ -59,6 +59,8 @@ test('no more once it is lit, heats, or has had a load; nor where nothing is bak
   expect(none(sheet, mixed, [15, { type: 'timerStarted', stepId: 'preheat', durationS: 1500 }])).toBeNull();
   expect(none(sheet, mixed, [15, { type: 'stepDone', stepId: 'preheat' }])).toBeNull();
   expect(none(sheet, [15, { type: 'timerStarted', stepId: 'bake', durationS: 1500 }])).toBeNull();
+  const trial: [number, BakeAction][] = [[5, { type: 'trialBegun', stepId: 'bake', pieces: 1, durationS: 300 }], [10, { type: 'looked', stepId: 'bake', coreC: null, colour: 'dark' }]];
+  expect(none(sheet, ...trial)).toBeNull();
   expect(none({ steps: [...sheet.steps, { ...step('bake', 600, 230), id: 'second' }] }, [15, { type: 'stepDone', stepId: 'bake' }])).toBeNull();
   expect(none({ steps: sheet.steps.filter(({ kind }) => kind !== 'bake') })).toBeNull();
   expect(none({ steps: sheet.steps.map((each) => ({ ...each, tempC: null })) })).toBeNull();

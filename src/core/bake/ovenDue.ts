@@ -72,7 +72,8 @@ export function ovenAsked(sheet: Pick<BatchSheet, 'steps'>, state: BakeState, he
   if (!load) return null;
   // it has had a load already, or this one is in
   if (isRunning(state.steps.get(load.id)?.timer) || steps.slice(0, at).some(({ kind, id }) => BAKES.has(kind) && isStepDone(state, id))) return null;
-  if (state.lit.length > 0) return null;
+  // or a trial of it was in
+  if (state.lit.length > 0 || state.looks.some((look) => look.stepId === load.id)) return null;
   const preheats = steps.slice(0, at).filter(({ kind }) => kind === 'preheat');
   if (preheats.some(({ id }) => isStepDone(state, id) || state.steps.get(id)?.timer)) return null;
   const preheat = preheats.at(-1) ?? null;

@@ -1,7 +1,8 @@
 import type { BatchSheet } from '../batch/batchSheet';
 import { isDoughStage } from '../formula/formula';
 import { actualStages } from './actualSheet';
-import { stillToWeigh, type BakeState } from './bakeState';
+import { type BakeState } from './bakeState';
+import { stillToWeigh } from './toWeigh';
 
 /** So many pieces, each of so much dough, of one bread of the batch. */
 export interface PieceWeight {

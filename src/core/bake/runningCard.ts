@@ -4,15 +4,8 @@ import { callOf } from '../batch/callOf';
 import { PLATE_KINDS } from '../method/heating';
 import { STEP_KINDS } from '../method/step';
 import type { BakeRecord } from './bakeRecord';
-import {
-  inAlreadyG,
-  isRunning,
-  isStepDone,
-  nextThing,
-  stillToWeigh,
-  targetG,
-  type BakeState,
-} from './bakeState';
+import { inAlreadyG, isRunning, isStepDone, targetG, type BakeState } from './bakeState';
+import { nextThing, stillToWeigh } from './toWeigh';
 import { ovenAsked, waitBefore, type OvenWanted, type Wait } from './ovenDue';
 import { runningTimers } from './runningTimers';
 import { sheetNow } from './sheetNow';
@@ -59,6 +52,8 @@ export const runningCardSchema = z.object({
     .nullable(),
   /** Since when all of it stands still. */
   pausedAtMs: z.number().nullable(),
+  /** Whose it is; null: nobody said. */
+  withWhom: z.string().nullable(),
   timers: z.array(
     z.object({
       bakeId: z.string(),
@@ -96,6 +91,7 @@ export function runningCard(
     oven: state.pause ? null : ovenOf(sheet, state, ovens),
     timers: runningTimers(bake, state),
     pausedAtMs: state.pause?.atMs ?? null,
+    withWhom: state.withWhom,
   };
 }
 

@@ -1,6 +1,6 @@
 import type { Band } from '../consistency/parameters';
 import type { MethodStep } from '../method/step';
-import type { COURSES, LOOK_COLOURS, MENDS, READING_OF } from './bakeEvent';
+import type { COURSES, LOOK_COLOURS, MENDS, READING_OF } from './bakeLimits';
 import type { Outcome } from './outcome';
 
 interface Weighing {
@@ -28,6 +28,8 @@ interface Addition {
   readonly massG: number;
   readonly note: string;
   readonly atMs: number;
+  /** On the board: of which the dough takes up a share. */
+  readonly bench?: true;
 }
 
 /** What a thermometer said. */
@@ -54,6 +56,14 @@ export interface Look {
 export interface Mended {
   readonly lineId: string;
   readonly by: (typeof MENDS)[number];
+  readonly atMs: number;
+}
+
+/** To whom a bake was given, and with what words. */
+export interface Handover {
+  readonly to: string;
+  readonly from: string | null;
+  readonly words: string;
   readonly atMs: number;
 }
 
@@ -86,6 +96,7 @@ interface Course {
   readonly sets: readonly string[];
   readonly aims: readonly string[];
   readonly lostPieces: number | null;
+  readonly tin: { readonly name: string; readonly rimPercent: number } | null;
   readonly before: Pick<BakeState, 'anew' | 'targets' | 'steps'>;
 }
 
@@ -117,6 +128,10 @@ export interface BakeState {
   /** Since when all stands still, and which clocks do; null: it goes on. */
   readonly pause: { readonly atMs: number; readonly stepIds: readonly string[] } | null;
   readonly pauses: readonly { readonly fromMs: number; readonly toMs: number }[];
+  /** Whose it is by now, by who did something last or got it; null: nobody said. */
+  readonly withWhom: string | null;
+  /** Handed over, and whoever got it has done nothing yet; null: it is not, or has been taken up. */
+  readonly handover: Handover | null;
   readonly lit: readonly { readonly ovenId: string | null; readonly setC: number; readonly atMs: number }[];
   readonly additions: readonly Addition[];
   /** Bags that were other than the sheet says, by ingredient; null: none that is told apart. */
@@ -159,6 +174,8 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   courses: [],
   pause: null,
   pauses: [],
+  withWhom: null,
+  handover: null,
   lit: [],
   additions: [],
   lots: new Map(),

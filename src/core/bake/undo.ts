@@ -81,6 +81,7 @@ export function undoOf(before: BakeState, action: BakeAction, nowMs: number): Ba
     case 'riseTakenBack':
     case 'felt':
     case 'noted':
+    case 'handedOver':
     case 'closed':
     case 'outcomeCorrected':
     case 'reopened':

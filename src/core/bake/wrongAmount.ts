@@ -7,7 +7,7 @@ import type { IngredientBook } from '../ingredients/ingredientBook';
 import { isAskedFor } from '../batch/askedFor';
 import { bakeState, isStepDone, targetG, type BakeState, type Feeling, type Mended } from './bakeState';
 import { doughFigures, withoutModel, type DoughFigures, type DoughSheet } from './doughFigures';
-import { toleranceG } from './weighTolerance';
+import { wrongLine, type WrongLine } from './wrongLine';
 
 /** So much more, or less, of a line than it should be. */
 interface LineTarget {
@@ -30,10 +30,7 @@ export interface Mend {
 }
 
 /** An amount that is not what it should be, what that makes, and what can be done about it. */
-export interface WrongAmount {
-  readonly line: BatchLine;
-  readonly wantedG: number;
-  readonly isG: number;
+export interface WrongAmount extends WrongLine {
   readonly planned: DoughFigures;
   /** The dough as it will be if all else goes in as it is meant. */
   readonly now: DoughFigures;
@@ -89,13 +86,6 @@ function mixOf({ mixes, activities }: DoughSheet, { atStepId, of }: BatchLine): 
   return asked ?? (atStepId === undefined && of ? of.at : null);
 }
 
-/** The line that is not as it should be. */
-interface Fault {
-  readonly line: BatchLine;
-  readonly isG: number;
-  readonly wantedG: number;
-}
-
 class Mending {
   readonly planned: ReturnType<typeof doughFigures>;
   readonly now: ReturnType<typeof doughFigures>;
@@ -107,7 +97,7 @@ class Mending {
     private readonly sheet: DoughSheet,
     private readonly state: BakeState,
     /** Null: all is in as it should be, and the dough is not. */
-    private readonly fault: Fault | null,
+    private readonly fault: WrongLine | null,
     private readonly book: IngredientBook,
   ) {
     // without a fault it is meant to be what the sheet says, whatever was worked in since
@@ -154,7 +144,7 @@ class Mending {
   }
 
   /** Everything else in the same measure: a batch that much larger, or smaller where nothing that is in would be too much. */
-  private scaled({ line: wrong, isG, wantedG }: Fault): Mend | null {
+  private scaled({ line: wrong, isG, wantedG }: WrongLine): Mend | null {
     const factor = isG / wantedG;
     if (!this.isInDough || factor > MOST_FACTOR || factor < LEAST_FACTOR) return null;
     const mix = mixOf(this.sheet, wrong);
@@ -222,7 +212,7 @@ class Mending {
     return this.sheet.steps.some(({ kind, id }) => kind === 'mix' && isStepDone(this.state, id));
   }
 
-  all(fault: Fault): Mend[] {
+  all(fault: WrongLine): Mend[] {
     const overG = fault.isG - fault.wantedG;
     const right: LineTarget = { lineId: fault.line.id, massG: fault.wantedG };
     const found = [
@@ -237,29 +227,14 @@ class Mending {
 }
 
 /**
- * The last line that is in by more, or less, than is no matter, and that nobody has answered for: what dough it makes if all else goes in as it is
- * meant, and what can be done. Null: all that is in is as it should be.
+ * The line that is in by too much or too little (`wrongLine`): what dough it makes if all else goes in as it is meant, and what can be done. Null: all that is in is as it should be.
  *
  * Mends, each computed with the models: the rest goes in; as it is, with what that makes; this dough's own flour (with its salt) or water, until it feels as it was
  * meant to; everything else in the same measure, with how many pieces that is; what is too much comes out again, where it still can.
  */
 export function wrongAmount(sheet: BatchSheet, state: BakeState, book: IngredientBook): WrongAmount | null {
-  const last = sheet.stages
-    .flatMap(({ lines }) => lines)
-    .flatMap((line) => {
-      const weighed = state.weighed.get(line.id);
-      const wantedG = targetG(line, state);
-      // what is to go in, or to come out, by a mend is called for already
-      if (!weighed || state.dueAgain.has(line.id)) return [];
-      // what was held back goes in as far as the dough asks for it
-      if (line.heldBack && weighed.massG <= wantedG) return [];
-      const isWrong = Math.abs(weighed.massG - wantedG) > toleranceG(line, wantedG, book.get(line.ingredientId)) + 1e-6;
-      return isWrong ? [{ line, wantedG, weighed }] : [];
-    })
-    .sort((a, b) => b.weighed.atMs - a.weighed.atMs)[0];
-  if (!last) return null;
-  const { line, wantedG, weighed } = last;
-  const fault: Fault = { line, wantedG, isG: weighed.massG };
+  const fault = wrongLine(sheet, state, book);
+  if (!fault) return null;
   const mending = new Mending(sheet, state, fault, book);
   return { ...fault, planned: withoutModel(mending.planned), now: withoutModel(mending.now), mends: mending.all(fault) };
 } // prettier-ignore

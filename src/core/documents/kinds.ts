@@ -60,6 +60,7 @@ export const BAKE_ACTION: DocumentKind<BakeAction> = {
     5: (action) => action,
     6: (action) => action,
     7: (action) => action,
+    8: (action) => action,
   },
 };
 

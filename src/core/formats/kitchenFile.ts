@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bakeActionSchema } from '../bake/bakeEvent';
+import { bakeActionSchema, whoSchema } from '../bake/bakeEvent';
 import { afterEvent, bakeState } from '../bake/bakeState';
 import { decide } from '../bake/decide';
 import { batchRequestSchema } from '../batch/batchRequest';
@@ -31,10 +31,10 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
  * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats; 7,
  * lots, and which of them a bake was made of; 8, parts by purpose, steps as fields, ways; 9, sizes, vessels,
- * places and own measures in the kit, mixes in a bake's sheet; 11, when hands are free, starters, orders.
+ * places and own measures in the kit, mixes in a bake's sheet; 11, when hands are free, starters, orders; 12, who did what.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 11;
+export const KITCHEN_VERSION = 12;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -83,7 +83,9 @@ const kitchenFileSchema = z.strictObject({
         batch: batchRequestSchema,
         /** As it was scaled and rounded then; null: it is planned anew when the file is read. */
         sheet: batchSheetSchema.nullable(),
-        events: z.array(z.strictObject({ at: instant, action: bakeActionSchema })).max(20_000),
+        events: z
+          .array(z.strictObject({ at: instant, by: whoSchema.optional(), action: bakeActionSchema }))
+          .max(20_000),
       }),
     )
     .max(50_000),
@@ -193,6 +195,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
   },
   9: (file) => ({ ...file, version: 10 }),
   10: (file) => ({ ...file, version: 11, life: null, starters: null, orders: null }),
+  11: (file) => ({ ...file, version: 12 }),
 };
 
 /** Each of a list in a file that nobody has checked yet; what is no list is left for the check. */

@@ -42,6 +42,9 @@ const USUALLY_KEPT = {
   grease: { of: 'part', low: 50, high: 95 },
 } as const;
 
+/** The middle of what is kept of flour that is strewn, share of it. */
+export const DUSTING_SHARE = (USUALLY_KEPT.dusting.low + USUALLY_KEPT.dusting.high) / 200;
+
 /** A bath follows its vessel: of twice the rings no more water is boiled. */
 export const followsDough = (part: { readonly kind: StageKind }): boolean => purposeOf(part) !== 'bath';
 

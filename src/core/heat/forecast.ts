@@ -154,6 +154,14 @@ function setOrLater(
   return on.ok ? on.value.setAtS : null;
 }
 
+/** When the crumb is set by the middle of the model, s from loading, had it been left in; null: never there, or no such bake. */
+export function setCentralS(question: BakeQuestion): number | null {
+  const shown = simulateBake(question, CENTRAL_DRAW, 'coarse', 30, 'set');
+  return shown.ok
+    ? setOrLater(bakedOn(question), shown.value, { draw: CENTRAL_DRAW, figures: FIGURES })
+    : null;
+}
+
 /** The middle's core, moved by what the draws lie from the coarse middle. */
 function coreBand(
   shown: BakeSimulation,

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
-import { bakeActionSchema } from '../bake/bakeEvent';
+import { bakeActionSchema, whoSchema } from '../bake/bakeEvent';
 import { BAKINGS, type Baking } from './bakings';
 import { LAST_SEQ } from '../bake/lastSeq';
 import { dayDocumentSchema } from '../day/dayDocument';
@@ -89,6 +89,8 @@ const tapSchema = z.strictObject({
   /** How long the tap waited to be sent: also over a holiday; beyond some years a clock is wrong. */
   agoMs: z.number().min(0).max(157_680_000_000),
   action: bakeActionSchema,
+  /** Who did it, where somebody said who is at that bench. */
+  by: whoSchema.optional(),
 });
 export type Tap = z.infer<typeof tapSchema>;
 

@@ -1,5 +1,6 @@
 export { bakeQuestionOf, forecastRun, stepOfProblem, type RunFeel, type RunForecast } from './forecastRun';
 export { bakedAsOf } from '../formula/usualShape';
+export { anotherTin } from './anotherTin';
 export { assumedIn } from './assumed';
 export { runOf, type Run, type TimedStep } from './runOf';
 export { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';

@@ -207,6 +207,7 @@ const eventRow = z.object({
   seq: z.number().int(),
   eventId: z.uuid(),
   atMs: instant,
+  by: z.string().nullable(),
   ...documentColumns,
 });
 
@@ -215,11 +216,13 @@ export interface BakeEventRow {
   readonly seq: number;
   readonly eventId: string;
   readonly atMs: number;
+  /** Null: nobody said. */
+  readonly by: string | null;
   /** Null: this program cannot read it. */
   readonly action: BakeAction | null;
 }
 
-const EVENTS = `select bake_id as "bakeId", seq, event_id as "eventId", happened_at as "atMs", action as document,
+const EVENTS = `select bake_id as "bakeId", seq, event_id as "eventId", happened_at as "atMs", by_who as by, action as document,
   schema_version as "schemaVersion" from bake_event`;
 
 const readEvents = (rows: readonly z.infer<typeof eventRow>[]): BakeEventRow[] =>
@@ -294,6 +297,7 @@ export interface NewEvent {
   seq: number;
   action: BakeAction;
   at: Date;
+  by: string | null;
 }
 
 /** Appends events to one bake in one statement. */
@@ -305,9 +309,10 @@ export async function insertEvents(
 ): Promise<void> {
   if (events.length === 0) return;
   await db.query({
-    text: `insert into bake_event (kitchen_id, bake_id, seq, event_id, action, happened_at, schema_version)
-           select $1, $2, seq, event_id, action, happened_at, $7
-           from unnest($3::int[], $4::uuid[], $5::jsonb[], $6::timestamptz[]) as e (seq, event_id, action, happened_at)`,
+    text: `insert into bake_event (kitchen_id, bake_id, seq, event_id, action, happened_at, by_who, schema_version)
+           select $1, $2, seq, event_id, action, happened_at, by_who, $8
+           from unnest($3::int[], $4::uuid[], $5::jsonb[], $6::timestamptz[], $7::text[])
+             as e (seq, event_id, action, happened_at, by_who)`,
     values: [
       kitchenId,
       bakeId,
@@ -315,6 +320,7 @@ export async function insertEvents(
       events.map((event) => event.eventId),
       events.map((event) => JSON.stringify(event.action)),
       events.map((event) => event.at),
+      events.map((event) => event.by),
       BAKE_ACTION.version,
     ],
   });

@@ -1,4 +1,5 @@
 import { ask } from './ask';
+import { pairing } from './pairing';
 
 const answerWith = (status: number, body: unknown) => {
   global.fetch = jest.fn(() =>
@@ -35,6 +36,19 @@ test('what may be asked again just as it is, is told from what may not', async (
     answerWith(status, { error: {} });
     expect(await ask('/x', {})).toEqual({ kind: 'refused', why });
   }
+});
+
+test('a device that is not paired any more is told from a server that does not answer', async () => {
+  const told: boolean[] = [];
+  const leave = pairing.subscribe(() => told.push(pairing.isPaired()));
+  for (const status of [200, 401, 401, 503, 401, 403]) {
+    answerWith(status, {});
+    await ask('/x', {});
+  }
+  global.fetch = jest.fn(() => Promise.reject(new TypeError('Failed to fetch')));
+  await ask('/x', {});
+  leave();
+  expect(told).toEqual([false, true, false, true]);
 });
 
 test('a conflict and a fault carry what is needed to say so; half an answer is none', async () => {

@@ -1,4 +1,5 @@
 import type { Problem } from '@/core/result';
+import { answeredPaired } from './pairing';
 
 /** What the server made of a request, as far as a screen has to tell them apart. */
 export type Answer<T> =
@@ -16,8 +17,11 @@ interface ErrorBody {
   error?: { kind?: string; problems?: Problem[]; revision?: number; savedAtMs?: number };
 }
 
-/** A broken answer (500) is among them: every writing request carries an id, so asking again does no harm, and giving up would. */
-const AGAIN = new Set([408, 429, 500, 502, 503, 504, 507]);
+/**
+ * A broken answer (500) is among them: every writing request carries an id, so asking again does no harm, and giving up would. So is a device that is not paired (401)
+ * any more: paired again it sends what waited.
+ */
+const AGAIN = new Set([401, 408, 429, 500, 502, 503, 504, 507]);
 
 /** Asks our own server. Without a body it reads, with one it writes. Never throws: a dead network is an answer too. */
 export async function ask<T>(
@@ -44,6 +48,7 @@ export async function ask<T>(
   } catch {
     return { kind: 'unreachable', full: false };
   }
+  answeredPaired(response.status !== 401);
   if (response.ok) return { kind: 'ok', value: data as T };
   if (AGAIN.has(response.status)) return { kind: 'unreachable', full: response.status === 507 };
   const error = (data as ErrorBody).error ?? {};

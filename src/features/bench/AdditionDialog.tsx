@@ -28,6 +28,7 @@ interface Extra {
   readonly ingredient: Ingredient | null;
   readonly massG: number | null;
   readonly why: string;
+  readonly bench: boolean;
 }
 
 /** What is about to go in, alone: that is what an eater has to hear of now. */
@@ -42,8 +43,8 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
   const units = useUnits();
   const readMass = useQuantity(useStoredKit().kit.measures);
   const { preferences } = usePreferences();
-  const { control, handleSubmit, setError, setValue, formState } = useForm<Extra>({
-    defaultValues: { ingredient: null, massG: null, why: '' },
+  const { control, register, handleSubmit, setError, setValue, formState } = useForm<Extra>({
+    defaultValues: { ingredient: null, massG: null, why: '', bench: false },
   });
   const { ingredient, massG } = useWatch({ control });
   const picked = ingredient as Ingredient | null;
@@ -51,12 +52,13 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
   const submit = handleSubmit((extra) => {
     if (!extra.ingredient || extra.massG === null)
       return setError('root', { message: words.sayWhatWentInAnd });
-    const { massG: addedG, why } = extra;
+    const { massG: addedG, why, bench } = extra;
     const problem = tap({
       type: 'added',
       ingredientId: extra.ingredient.id,
       massG: addedG,
       note: why.trim(),
+      ...(bench && { bench }),
     });
     if (problem) return setError('root', { message: wordProblem(problem, preferences) });
     onClose();
@@ -80,6 +82,10 @@ export function AdditionDialog({ onClose, tap }: AdditionDialogProps) {
         }}
         later={quantitiesComing}
       />
+      <label className="mt-2 flex min-h-12 items-center gap-3 text-lg">
+        <input type="checkbox" className="size-6" {...register('bench')} />
+        {words.onTheBench}
+      </label>
       <p className="mt-4 font-semibold">{words.why}</p>
       <Controller
         control={control}

@@ -28,12 +28,13 @@ import { loadReading } from './Readings';
 import { loadNotRight } from './NotRight';
 import { loadRise } from './RiseMarks';
 import { RunningTimers } from './RunningTimers';
-import { StepView } from './StepView';
 import { loadLook } from './Trial';
 import { UndoBar } from './UndoBar';
+import { useAlong } from './useAlong';
 import { useBench, type Bench } from './useBench';
 import { loadRiseAsked, type Rising } from './useRise';
-import { loadOutOfIt, WeighView } from './WeighView';
+import { loadByScale, loadOutOfIt, loadWrongAmount, WeighView } from './WeighView';
+import { loadFeltWrong, loadLive, StepView } from './StepView';
 import { words } from '@/wording/screens/bench/BenchPage';
 
 const loadOven = () => import('./OvenCall').then((module) => module.OvenCall);
@@ -44,6 +45,12 @@ const loadAbandon = () => import('./AbandonDialog').then((module) => module.Aban
 const loadOutcome = () => import('../outcome/OutcomeForm').then((module) => module.OutcomeForm);
 const loadBell = () => import('../timers/BellDialog').then((module) => module.BellDialog);
 const loadCourse = () => import('./CourseDialog').then((module) => module.CourseDialog);
+const loadWho = () => import('./WhoDialog').then((module) => module.WhoDialog);
+const loadHandOver = () => import('./HandOverDialog').then((module) => module.HandOverDialog);
+const loadHandedOver = () => import('./HandedOver').then((module) => module.HandedOver);
+const WhoDialog = dynamic(loadWho, { ssr: false });
+const HandOverDialog = dynamic(loadHandOver, { ssr: false });
+const HandedOver = dynamic(loadHandedOver, { ssr: false });
 const CourseDialog = dynamic(loadCourse, { ssr: false });
 const BellDialog = dynamic(loadBell, { ssr: false });
 const NoteDialog = dynamic(loadNote, { ssr: false });
@@ -60,11 +67,18 @@ const NEEDED_OFFLINE = [
   loadNotRight,
   loadLook,
   loadOutOfIt,
+  loadByScale,
+  loadWrongAmount,
+  loadFeltWrong,
+  loadLive,
   loadFelt,
   loadAddition,
   loadAbandon,
   loadCourse,
   loadBell,
+  loadWho,
+  loadHandOver,
+  loadHandedOver,
   loadOutcome,
   loadMenu,
   loadIngredientSearch,
@@ -109,10 +123,27 @@ interface BenchPageProps {
   readonly rising: Rising | null;
 }
 
-/** The bench: a bake under way. One thing at a time, for wet hands and a screen a metre off. */
-export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: BenchPageProps) {
+/** The bench of a bake under way. */
+export function BenchPage({ epoch, ...rest }: BenchPageProps) {
+  const bench = useBench(rest.bake, { nowMs: rest.nowMs, epoch });
+  return <BenchScreen {...rest} bench={bench} />;
+}
+
+/** One thing at a time, for wet hands and a screen a metre off. */
+export function BenchScreen({
+  bake: planned,
+  bench: given,
+  nowMs,
+  shared,
+  rising,
+  onEnded,
+}: Omit<BenchPageProps, 'epoch'> & {
+  bench: Bench;
+  /** What follows when it is over; absent: its page in the logbook. */
+  onEnded?: () => void;
+}) {
   const router = useKitchenRouter();
-  const bench = useBench(planned, { nowMs, epoch });
+  const bench = useAlong(planned.sheet, given);
   useFetchedEarly(NEEDED_OFFLINE);
   const { state, outbox, tap } = bench;
   // as it goes by now: another course puts steps into it
@@ -136,8 +167,8 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
   // ended here or on another tablet: what is left to do is in the logbook
   const ended = state.endedAtMs !== null;
   useEffect(() => {
-    if (ended && outbox.waiting.length === 0) toLog();
-  }, [ended, outbox.waiting.length, toLog]);
+    if (ended && outbox.waiting.length === 0) (onEnded ?? toLog)();
+  }, [ended, onEnded, outbox.waiting.length, toLog]);
 
   useBenchKeys(() => setDialog('note'));
 
@@ -145,10 +176,11 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
     <div className="mx-auto min-h-dvh max-w-[80rem] px-3 pb-10 sm:px-5">
       <BenchHead
         name={bake.sheet.name}
+        handedTo={state.handover?.to ?? null}
         onDialog={setDialog}
         onPause={state.pause ? null : () => tap({ type: 'paused' })}
       />
-      <OutboxNote outbox={outbox} />
+      <OutboxNote bench={bench} />
       <RunningTimers
         bake={bake}
         bench={bench}
@@ -171,7 +203,12 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
           )}
           <div id="bench-part" role="tabpanel" aria-labelledby={`tab-${view}`}>
             {view === 'weigh' && (
-              <WeighView bake={bake} bench={bench} onSteps={() => void setView('steps')} />
+              <WeighView
+                bake={bake}
+                bench={bench}
+                onSteps={() => void setView('steps')}
+                onAllIn={() => void setView(null)}
+              />
             )}
             {view === 'steps' && (
               <StepView
@@ -189,6 +226,8 @@ export function BenchPage({ bake: planned, nowMs, epoch, shared, rising }: Bench
           </div>
         </>
       )}
+      {/* on a low screen the number comes first, and the head says for whom it is */}
+      {state.handover && <HandedOver handover={state.handover} className="mt-3 hidden low:flex" />}
       <UndoBar sheet={bake.sheet} bench={bench} />
       <BenchDialogs
         bake={bake}
@@ -246,8 +285,11 @@ interface BenchDialogsProps {
 /** The one that is open. */
 function BenchDialogs({ bake, bench, rising, stepId, nowMs, dialog, onDialog }: BenchDialogsProps) {
   const { tap } = bench;
+  const seen = [...new Set(bench.outbox.events.flatMap(({ by }) => by ?? []))];
   return (
     <>
+      {dialog === 'who' && <WhoDialog seen={seen} onClose={() => onDialog(null)} />}
+      {dialog === 'handOver' && <HandOverDialog seen={seen} tap={tap} onClose={() => onDialog(null)} />}
       {dialog === 'bell' && <BellDialog onClose={() => onDialog(null)} />}
       {dialog === 'note' && <NoteDialog onClose={() => onDialog(null)} tap={tap} />}
       {dialog === 'addition' && <AdditionDialog onClose={() => onDialog(null)} tap={tap} />}
@@ -267,11 +309,12 @@ function BenchDialogs({ bake, bench, rising, stepId, nowMs, dialog, onDialog }: 
   );
 }
 
-/** What waits on this device, and what the server did not take. */
-function OutboxNote({ outbox }: Pick<Bench, 'outbox'>) {
+/** What waits on this device, and what the server did not take; to whom it was given. */
+function OutboxNote({ bench: { outbox, state } }: { bench: Bench }) {
   const { preferences } = usePreferences();
   return (
     <>
+      {state.handover && <HandedOver handover={state.handover} className="flex low:hidden" />}
       {!outbox.reachable && (
         <p
           role="status"

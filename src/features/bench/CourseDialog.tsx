@@ -1,7 +1,8 @@
 'use client';
-import { CircleOff, Flag, Pause, Refrigerator, Scale, type LucideIcon } from 'lucide-react';
+import { CakeSlice, CircleOff, Flag, Pause, Refrigerator, Scale, type LucideIcon } from 'lucide-react';
 import { useState } from 'react';
 import {
+  canChangeTin,
   canChill,
   leavenToCome,
   lostCourse,
@@ -11,12 +12,15 @@ import {
 } from '@/core/bake';
 import { AS_WRITTEN, withLever } from '@/core/day/levers';
 import { allSteps } from '@/core/formula';
+import { bakedAsOf } from '@/core/run';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { words } from '@/wording/screens/bench/CourseDialog';
 import { useBook } from '../book/BookProvider';
 import { useNow } from '../clock/useNow';
+import { useStoredKit } from '../kit/KitProvider';
 import { ColdChoice } from './ColdChoice';
+import { TinChoice } from './TinChoice';
 import type { Bench } from './useBench';
 import type { Rising } from './useRise';
 
@@ -37,7 +41,8 @@ const HALF = 0.5;
 export function CourseDialog({ bake, bench, rising, stepId, nowMs, onGiveUp, onClose }: CourseDialogProps) {
   const { state, tap } = bench;
   const book = useBook();
-  const [isCold, setCold] = useState(false);
+  const [part, setPart] = useState<'cold' | 'tin' | null>(null);
+  const { tins } = useStoredKit().kit;
   // asked once: what is decided does not move while one decides
   const [atMs] = useState(useNow(bench.outbox.offsetMs, nowMs));
   const [problem, setProblem] = useState(false);
@@ -56,15 +61,20 @@ export function CourseDialog({ bake, bench, rising, stepId, nowMs, onGiveUp, onC
   };
   return (
     <Dialog onClose={onClose} title={words.title} hint={words.hint}>
-      {isCold && stepId !== null ? (
-        <ColdChoice bake={bake} bench={bench} rising={rising} stepId={stepId} nowMs={atMs} onDone={onClose} onBack={() => setCold(false)} />
+      {part === 'tin' && rising ? (
+        <TinChoice bake={bake} bench={bench} rising={rising} onDone={onClose} onBack={() => setPart(null)} />
+      ) : part === 'cold' && stepId !== null ? (
+        <ColdChoice bake={bake} bench={bench} rising={rising} stepId={stepId} nowMs={atMs} onDone={onClose} onBack={() => setPart(null)} />
       ) : (
         <div className="grid gap-3">
           {stepId !== null && canChill(sheet, state, stepId) && (
-            <Choice icon={Refrigerator} name={words.fridge} why={words.fridgeWhy} onClick={() => setCold(true)} />
+            <Choice icon={Refrigerator} name={words.fridge} why={words.fridgeWhy} onClick={() => setPart('cold')} />
           )}
           {rising && leavenToCome(sheet, state, book).length > 0 && (
             <Choice icon={Scale} name={words.halfYeast} why={problem ? words.cannot : words.halfYeastWhy} onClick={halve} />
+          )}
+          {rising && tins.length > 0 && !sheet.ways && bakedAsOf(rising.formula).shape === 'tin' && canChangeTin(sheet, state) && (
+            <Choice icon={CakeSlice} name={words.tin} why={words.tinWhy} onClick={() => setPart('tin')} />
           )}
           {lost && <Choice icon={CircleOff} name={words.lost} why={words.lostWhy(lost.lostPieces ?? 1)} onClick={() => take(lost)} />}
           {!state.pause && <Choice icon={Pause} name={words.pause} why={words.pauseWhy} onClick={() => take({ type: 'paused' })} />}

@@ -15,10 +15,11 @@ interface MissingFirst {
 }
 
 /** A step that takes in what is not in yet says so before it begins: weighed now, in already, or left out, which is kept. */
-export function useMissing(sheet: BakeRecord['sheet'], { state, tap }: Bench, stepId: string, onWeigh: () => void): MissingFirst {
+export function useMissing(sheet: BakeRecord['sheet'], { state, tap }: Bench, onWeigh: () => void): MissingFirst {
   const units = useUnits();
   const [asked, setAsked] = useState<{ readonly action: BakeAction; readonly then: (() => void) | undefined } | null>(null);
-  const missing = missingAt(sheet, state, stepId);
+  const missingFor = (action: BakeAction) => ('stepId' in action && action.stepId !== null ? missingAt(sheet, state, action.stepId) : []);
+  const missing = asked ? missingFor(asked.action) : [];
   const go = (leaveOut: boolean) => {
     if (!asked) return;
     const left = leaveOut ? missing.map(({ id }) => ({ type: 'leftOut' as const, lineId: id })) : [];
@@ -38,7 +39,7 @@ export function useMissing(sheet: BakeRecord['sheet'], { state, tap }: Bench, st
     </section>
   );
   const first: MissingFirst['first'] = (action, then) => {
-    if (missing.length > 0) setAsked({ action, then });
+    if (missingFor(action).length > 0) setAsked({ action, then });
     else if (tap(action) === null) then?.();
   };
   return { first, card: card || null };

@@ -23,7 +23,7 @@ import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import type { Bench } from './useBench';
 
 /** What there is to be told. */
-type Told = Exclude<ReadingAnswer, { readonly kind: 'fine' }>;
+export type Told = Exclude<ReadingAnswer, { readonly kind: 'fine' }>;
 
 interface ReadingDialogProps {
   readonly step: MethodStep;
@@ -57,22 +57,7 @@ export function ReadingDialog({ step, bench: { state, tap }, nowMs, isMixed, onC
     if (found.kind === 'fine') return onClose();
     setAnswer(found);
   };
-  if (answer) {
-    return (
-      <Dialog onClose={onClose} title={READING_WORD[of]} hint="">
-        <Meaning answer={answer} />
-        <Reason>{reason ?? undefined}</Reason>
-        <div className="mt-4 grid gap-3">
-          {answer.kind === 'core' && (
-            <Button look="now" size="bench" onClick={() => take({ type: 'notYet', stepId: step.id, againS: answer.againS }) && onClose()}>
-              {words.again(formatDuration(answer.againS))}
-            </Button>
-          )}
-          <Button size="bench" onClick={onClose}>{words.iKnow}</Button>
-        </div>
-      </Dialog>
-    );
-  }
+  if (answer) return <ReadingMeaning of={of} answer={answer} stepId={step.id} tap={tap} onClose={onClose} />;
   return (
     <Dialog onClose={onClose} title={words.theThermometer} hint={words.hint}>
       <Segmented label={words.heldInto} size="bench" value={of} onChange={setOf} className="flex w-full flex-wrap"
@@ -88,6 +73,35 @@ export function ReadingDialog({ step, bench: { state, tap }, nowMs, isMixed, onC
       </div>
       <Reason>{reason ?? undefined}</Reason>
       <Button look="strong" size="bench" className="mt-4 w-full" onClick={save}>{words.saveIt}</Button>
+    </Dialog>
+  );
+} // prettier-ignore
+
+interface ReadingMeaningProps {
+  readonly of: Reading['of'];
+  readonly answer: Told;
+  readonly stepId: string;
+  readonly tap: Bench['tap'];
+  readonly onClose: () => void;
+}
+
+/** What a figure that was saved means, and what can be done about it. */
+export function ReadingMeaning({ of, answer, stepId, tap, onClose }: ReadingMeaningProps) {
+  const { preferences } = usePreferences();
+  const [reason, setReason] = useState<string | null>(null);
+  const lookAgain = (againS: number) => {
+    const problem = tap({ type: 'notYet', stepId, againS });
+    if (problem) setReason(wordProblem(problem, preferences));
+    else onClose();
+  };
+  return (
+    <Dialog onClose={onClose} title={READING_WORD[of]} hint="">
+      <Meaning answer={answer} />
+      <Reason>{reason ?? undefined}</Reason>
+      <div className="mt-4 grid gap-3">
+        {answer.kind === 'core' && <Button look="now" size="bench" onClick={() => lookAgain(answer.againS)}>{words.again(formatDuration(answer.againS))}</Button>}
+        <Button size="bench" onClick={onClose}>{words.iKnow}</Button>
+      </div>
     </Dialog>
   );
 } // prettier-ignore

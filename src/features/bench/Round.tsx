@@ -1,6 +1,6 @@
 'use client';
 import { Check, Flame, RefreshCw } from 'lucide-react';
-import { useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { timerLeftS, type Round, type RoundCall } from '@/core/bake';
 import { timerS } from '@/core/method';
 import { formatClock, formatDuration } from '@/core/units';
@@ -39,6 +39,13 @@ export function RoundTarget({ round, bench: { tap }, now, steady, onGo }: RoundT
   const here = round.calls[round.at]!;
   const { next } = round;
   const isIn = here.state === 'running';
+  const means = `${here.step.id} ${here.state}`;
+  const meant = useRef(means);
+  useEffect(() => {
+    // pressed on another device while a finger was on its way here: that was not meant for what stands here now
+    if (meant.current !== means) pressedAt.current = performance.now();
+    meant.current = means;
+  }, [means]);
   const durationOf = ({ step }: RoundCall) => timerS(step);
   const turns = isIn && round.goesOn && next !== null;
   const start = (call: RoundCall) => {

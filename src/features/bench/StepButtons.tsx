@@ -1,6 +1,6 @@
 'use client';
 import { Check, Play, Plus, RotateCcw, Square } from 'lucide-react';
-import { isRunning, isStepDone, type BakeRecord, type Round } from '@/core/bake';
+import { goesInAfter, isRunning, isStepDone, type BakeRecord, type Round } from '@/core/bake';
 import { timerS, type MethodStep } from '@/core/method';
 import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
@@ -58,8 +58,13 @@ export function StepButtons({
   const running = isRunning(timer);
   const planned = timerS(step);
 
-  const { first, card } = useMissing(sheet, bench, step.id, onWeigh);
-  const finish = () => first({ type: 'stepDone', stepId: step.id }, onDone);
+  const { first, card } = useMissing(sheet, bench, onWeigh);
+  const goesIn = goesInAfter(sheet, state, step.id);
+  const isIn = goesIn && timerS(goesIn);
+  const finish = () =>
+    goesIn && isIn !== null
+      ? first({ type: 'timerStarted', stepId: goesIn.id, durationS: isIn }, onDone)
+      : first({ type: 'stepDone', stepId: step.id }, onDone);
   const start = (durationS: number) => first({ type: 'timerStarted', stepId: step.id, durationS });
   if (card) return card;
   const isTrial = state.trials.has(step.id);
@@ -110,7 +115,7 @@ export function StepButtons({
           onClick={finish}
         >
           <Check size={30} aria-hidden strokeWidth={3} />
-          {words.done}
+          {isIn === null ? words.done : words.isIn(formatDuration(isIn))}
         </Button>
       )}
       {!done && (

@@ -1,5 +1,6 @@
 'use client';
 import { Hand, TriangleAlert } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useEffect, useRef, useState } from 'react';
 import {
   asSetAnew,
@@ -17,13 +18,14 @@ import { callOf, type Call } from '@/core/batch';
 import type { MethodStep } from '@/core/method';
 import { formatClock, formatDuration, formatDurationRange } from '@/core/units';
 import { cx } from '@/ui/cx';
+import { patiently } from '@/ui/patiently';
 import { useUnits } from '../preferences/PreferencesProvider';
 import { wordCall } from '@/wording/calls';
 import { STEP_CAUTION_WORD } from '@/wording/stepCautions';
 import { STEP_WORD } from '@/wording/words';
 import { useBook } from '../book/BookProvider';
-import { FeltCard } from './FeltCard';
 import { againS, RiseForecast } from './RiseForecast';
+import { TinNow } from './TinNow';
 import { RoundBoard } from './Round';
 import { StepButtons } from './StepButtons';
 import { StepLine } from './StepLine';
@@ -31,7 +33,13 @@ import { Trial } from './Trial';
 import type { Bench } from './useBench';
 import { useRise, type Rising } from './useRise';
 import { useNow } from '../clock/useNow';
+import { useInstruments } from '../instruments/InstrumentsProvider';
 import { words } from '@/wording/screens/bench/StepView';
+
+export const loadLive = () => import('./LiveProbes').then((module) => module.LiveProbes);
+const LiveProbes = dynamic(loadLive, { ssr: false });
+export const loadFeltWrong = () => import('./FeltCard').then((module) => module.FeltCard);
+const FeltCard = dynamic(patiently(loadFeltWrong), { ssr: false });
 
 interface StepViewProps {
   bake: BakeRecord;
@@ -53,6 +61,7 @@ export function StepView({ bake, bench, nowMs, rising, chosen, onChoose, onCours
   const steps = sheet.steps.map((step) => asSetAnew(step, state));
   const open = steps.find((step) => !isStepDone(state, step.id)) ?? null;
   const current = steps.find((step) => step.id === chosen) ?? open;
+  const [opened] = useState(current?.id);
   const next = steps.find((step) => step.id !== current?.id && !isStepDone(state, step.id));
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
@@ -69,7 +78,7 @@ export function StepView({ bake, bench, nowMs, rising, chosen, onChoose, onCours
           next={next ?? null}
           pieces={PARTED.has(current.kind) ? pieceWeights(sheet, state) : NO_PIECES}
           isMixed={endOfMixing(sheet, state).mixedAtMs !== null}
-          exchanged={ticked}
+          exchanged={ticked || (current.id !== opened && current.id !== chosen)}
           onCourse={onCourse}
           onWeigh={onWeigh}
           onGo={(stepId) => {
@@ -152,6 +161,7 @@ function OneStep({
   const { state, outbox } = bench;
   const { sheet } = bake;
   const top = useTop();
+  const hasInstruments = useInstruments().length > 0;
   const call = callOf(sheet, step.id);
   const round = roundOf(sheet, state, step.id);
   const now = useNow(outbox.offsetMs, nowMs);
@@ -170,6 +180,7 @@ function OneStep({
       <StepHead step={step} call={call} at={words.stepOf(number, of)} done={done} skipped={skipped} />
       <PieceFigures pieces={pieces} />
       <StepFigures step={step} timer={done ? null : timer} leftS={leftS} />
+      {!done && hasInstruments && <LiveProbes step={step} bench={bench} nowMs={now} isMixed={isMixed} />}
       {rise && (
         <RiseForecast
           rise={rise}
@@ -177,6 +188,7 @@ function OneStep({
           endsMs={timer ? timer.startedAtMs + timer.durationS * 1000 : null}
         />
       )}
+      {!done && <TinNow step={step} state={state} />}
       {step.until && (
         <p className="mt-4 text-2xl leading-snug">
           <span className="text-soft">{words.until}</span>

@@ -7,12 +7,26 @@ import { wordCall } from '@/wording/calls';
 import { words } from '@/wording/screens/bench/UndoBar';
 import { STEP_WORD } from '@/wording/words';
 import { useUnits } from '../preferences/PreferencesProvider';
+import { useDevice } from '../device/useDevice';
+import { useKitchen } from '../kitchen/KitchenProvider';
 import type { Bench } from './useBench';
+import { whoStore } from './whoStore';
 
 /** What was done last stands here until the next thing is done, and one press takes it back. */
-export function UndoBar({ sheet, bench: { last, undo } }: { sheet: BakeRecord['sheet']; bench: Bench }) {
+export function UndoBar({
+  sheet,
+  bench: { last, undo, outbox },
+}: {
+  sheet: BakeRecord['sheet'];
+  bench: Bench;
+}) {
   const units = useUnits();
-  const word = last && wordDeed(last, sheet, (g) => units.mass(g));
+  const [{ who }] = useDevice(whoStore(useKitchen().address));
+  const deedOf = (action: BakeAction) => wordDeed(action, sheet, (g) => units.mass(g));
+  // what somebody else did since stands here with the name; to take it back is theirs
+  const newest = outbox.waiting.length === 0 ? outbox.events.at(-1) : undefined;
+  const otherDeed = newest?.by !== undefined && newest.by !== who ? deedOf(newest.action) : '';
+  const word = otherDeed ? words.by(newest!.by!, otherDeed) : last && deedOf(last);
   if (!word) return null;
   return (
     <div
@@ -23,10 +37,12 @@ export function UndoBar({ sheet, bench: { last, undo } }: { sheet: BakeRecord['s
       <span className="min-w-0 flex-1 truncate text-lg" role="status" aria-label={words.lastDone}>
         {word}
       </span>
-      <Button size="bench" className="min-h-12 px-4" onClick={undo}>
-        <Undo2 size={20} aria-hidden />
-        {words.undo}
-      </Button>
+      {!otherDeed && (
+        <Button size="bench" className="min-h-12 px-4" onClick={undo}>
+          <Undo2 size={20} aria-hidden />
+          {words.undo}
+        </Button>
+      )}
     </div>
   );
 }

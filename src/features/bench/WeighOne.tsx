@@ -14,7 +14,7 @@ import { useInMeasures } from '../measured/InMeasures';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 
 /** How far one line is. */
-interface Weighing {
+export interface Weighing {
   /** How much of it is meant to be in. */
   readonly wantedG: number;
   /** What of it is in: weighed, or by parts. */
@@ -33,7 +33,10 @@ interface WeighOneProps {
   readonly weighing: Weighing;
   /** The display goes on: what is in of it already stands there too. */
   readonly running: boolean;
+  /** It stands where another stood, whoever pressed that away. */
   readonly exchanged: boolean;
+  /** What was before it was pressed away here. */
+  readonly followed: boolean;
   readonly onDone: (action: BakeAction) => void;
   /** There is none, or no more, of it. */
   readonly onOutOfIt: () => void;
@@ -42,14 +45,14 @@ interface WeighOneProps {
 const hundredths = (massG: number): number => Math.round(massG * 100) / 100;
 
 /** One thing to weigh, very large: what the display has to show, and that it does. */
-export function WeighOne({ line, stageName, weighing, running, exchanged, onDone, onOutOfIt }: WeighOneProps) {
+export function WeighOne({ line, stageName, weighing, running, exchanged, followed, onDone, onOutOfIt }: WeighOneProps) {
   const { wantedG, inG, isIn, isOut, parts } = weighing;
   const steady = useSteady(exchanged);
   const primary = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     // the button that was pressed is gone with its line: the next one has the focus as soon as it can be pressed
-    if (exchanged && steady && document.activeElement === document.body) primary.current?.focus({ preventScroll: true });
-  }, [exchanged, steady]);
+    if (followed && steady && document.activeElement === document.body) primary.current?.focus({ preventScroll: true });
+  }, [followed, steady]);
   const units = useUnits();
   const { preferences } = usePreferences();
   // what is left to go in is told in measures only while nothing of it is in
@@ -62,7 +65,7 @@ export function WeighOne({ line, stageName, weighing, running, exchanged, onDone
   const wholeG = shownG === null ? (isIn ? inG : wantedG) : shownG - beforeG;
   const typed = (text: string): string | null => {
     const mass = units.parseMass(text);
-    const value = mass.ok ? within(mass.value - beforeG, { min: 0.01, max: 1_000_000 }, 'massG') : mass;
+    const value = mass.ok ? within(mass.value - beforeG, { min: 0.01, max: 1_000_000 }, 'weighedG') : mass;
     setUnreadable(!value.ok);
     if (!value.ok) return weighing.beforeG > 0 && mass.ok ? words.theDisplayReadsMoreThan(units.mass(beforeG)) : wordProblem(value.problem, preferences);
     setShownG(value.value + beforeG);

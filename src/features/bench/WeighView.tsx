@@ -1,7 +1,7 @@
 'use client';
 import { Check } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { inAlreadyG, onScaleBeforeG, stillToWeigh, targetG, wrongAmount, type BakeRecord } from '@/core/bake';
+import { useEffect, useEffectEvent, useMemo, useState, type ComponentProps } from 'react';
+import { inAlreadyG, onScaleBeforeG, stillToWeigh, targetG, wrongLine, type BakeRecord } from '@/core/bake';
 import type { BakeAction } from '@/core/bake';
 import type { BatchLine } from '@/core/batch';
 import { isAskedFor } from '@/core/batch/askedFor';
@@ -13,7 +13,8 @@ import { ScaleWay } from './ScaleWay';
 import { vesselG } from './scaleStore';
 import { useScale } from './useScale';
 import { WeighOne } from './WeighOne';
-import { WrongAmountCard } from './WrongAmountCard';
+import { useScaleAtHand } from '../instruments/scaleAtHand';
+import { ScaleChoice } from '../instruments/ScaleChoice';
 import { STAGE_WORD } from '@/wording/words';
 import type { Bench } from './useBench';
 import { words } from '@/wording/screens/bench/WeighView';
@@ -24,8 +25,13 @@ const LotsUsed = dynamic(
   patiently(() => import('./LotsUsed').then((module) => module.LotsUsed)),
   { ssr: false },
 );
+export const loadByScale = () => import('./WeighByScale').then((module) => module.WeighByScale);
+const WeighByScale = dynamic(loadByScale, { ssr: false });
 export const loadOutOfIt = () => import('./OutOfItDialog').then((module) => module.OutOfItDialog);
 const OutOfItDialog = dynamic(loadOutOfIt, { ssr: false });
+// what makes a mend knows every model of a dough: it is there by the time something is in
+export const loadWrongAmount = () => import('./WrongAmountCard').then((module) => module.WrongAmountCard);
+const WrongAmountCard = dynamic(patiently(loadWrongAmount), { ssr: false });
 const EaterChecks = dynamic(
   patiently(() => import('../eaters/EaterChecks').then((module) => module.EaterChecks)),
   { ssr: false },
@@ -35,10 +41,12 @@ interface WeighViewProps {
   bake: BakeRecord;
   bench: Bench;
   onSteps: () => void;
+  /** To whatever is next. */
+  onAllIn: () => void;
 }
 
 /** One thing to weigh at a time, very large; the whole list beneath, ticked or not, tappable in any order. */
-export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
+export function WeighView({ bake, bench, onSteps, onAllIn }: WeighViewProps) {
   const { state, tap } = bench;
   const units = useUnits();
   const [chosen, setChosen] = useState<string | null>(null);
@@ -48,9 +56,10 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
   const open = stillToWeigh(bake.sheet, state);
   const current = lines.find(({ id }) => id === chosen) ?? open.now[0] ?? null;
+  const [opened] = useState(current?.id);
 
   const book = useBook();
-  const wrong = useMemo(() => wrongAmount(bake.sheet, state, book), [bake.sheet, state, book]);
+  const wrong = useMemo(() => wrongLine(bake.sheet, state, book), [bake.sheet, state, book]);
 
   const isIn = current !== null && state.weighed.has(current.id) && !state.dueAgain.has(current.id);
   const toGoG = current ? Math.abs(targetG(current, state) - (isIn ? 0 : inAlreadyG(current.id, state))) : 0;
@@ -61,6 +70,13 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
       : current
         ? words.nowWeigh(current.name, units.mass(toGoG))
         : words.allInTheBowl;
+
+  // what a step waited for is in: back to it, unless something is to be said about it first
+  const isAllIn = ticked && open.now.length === 0 && wrong === null && chosen === null;
+  const goOn = useEffectEvent(onAllIn);
+  useEffect(() => {
+    if (isAllIn) goOn();
+  }, [isAllIn]);
 
   const done = (action: BakeAction) => {
     if (tap(action)) return;
@@ -76,12 +92,12 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
       {wrong && chosen === null ? (
         <WrongAmountCard
           key={`${wrong.line.id} ${wrong.isG}`}
-          wrong={wrong}
           sheet={bake.sheet}
+          state={state}
           onMend={done}
         />
       ) : current ? (
-        <WeighOne
+        <OneLine
           key={`${current.id} ${state.weighed.has(current.id)}`}
           line={current}
           stageName={bake.sheet.stages.find(({ lines: inside }) => inside.includes(current))?.name ?? ''}
@@ -97,7 +113,8 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
                 : vesselG(scale),
           }}
           running={scale.way === 'running'}
-          exchanged={ticked}
+          exchanged={ticked || (current.id !== opened && current.id !== chosen)}
+          followed={ticked}
           onDone={done}
           onOutOfIt={() => setOutOf(current)}
         />
@@ -116,6 +133,7 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
       )}
       <section aria-label={words.everythingToWeigh}>
         <EaterChecks stages={bake.sheet.stages} brief className="mb-3" />
+        <ScaleChoice />
         <ScaleWay scale={scale} onScale={setScale} />
         {bake.sheet.stages.map((stage) => (
           <div key={stage.id} className="mb-4">
@@ -155,6 +173,14 @@ export function WeighView({ bake, bench, onSteps }: WeighViewProps) {
     </div>
   );
 }
+
+/** By a scale that tells, where one is at hand; else by eye. */
+function OneLine(props: ComponentProps<typeof WeighOne>) {
+  const [scaleId] = useScaleAtHand();
+  const byEye = <WeighOne {...props} />;
+  if (scaleId === null) return byEye;
+  return <WeighByScale {...props} key={`${props.weighing.inG} ${props.weighing.wantedG}`} scaleId={scaleId} byEye={byEye} />;
+} // prettier-ignore
 
 interface ListedLineProps {
   line: BatchLine;

@@ -1,25 +1,29 @@
 'use client';
 import { TriangleAlert } from 'lucide-react';
-import type { BakeAction, Mend, WrongAmount } from '@/core/bake';
-import type { BatchSheet } from '@/core/batch';
+import { useMemo } from 'react';
+import { wrongAmount, type BakeAction, type BakeRecord, type BakeState, type Mend } from '@/core/bake';
 import { Button } from '@/ui/Button';
 import { useSteady } from '@/ui/useSteady';
 import { BAND_WORD } from '@/wording/bands';
 import { words } from '@/wording/screens/bench/WrongAmount';
+import { useBook } from '../book/BookProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 
 interface WrongAmountCardProps {
-  readonly wrong: WrongAmount;
-  readonly sheet: BatchSheet;
+  readonly sheet: BakeRecord['sheet'];
+  readonly state: BakeState;
   readonly onMend: (action: BakeAction) => void;
 }
 
 /** What was weighed wrong, what dough that makes, and the ways to mend it: a press each. */
-export function WrongAmountCard({ wrong, sheet, onMend }: WrongAmountCardProps) {
+export function WrongAmountCard({ sheet, state, onMend }: WrongAmountCardProps) {
   const units = useUnits();
   const numbers = useNumbers();
   // it stands where the next thing was to stand: a knuckle that bounces answers nothing
   const steady = useSteady(true);
+  const book = useBook();
+  const wrong = useMemo(() => wrongAmount(sheet, state, book), [sheet, state, book]);
+  if (!wrong) return null;
   const { line, wantedG, isG, planned, now, mends } = wrong;
   const overG = isG - wantedG;
   const band = (of: typeof now): string | null => of.band && BAND_WORD[of.band].short;

@@ -14,7 +14,7 @@ const nothing = () => undefined;
 function weighing(...actions: BakeAction[]) {
   const bake = testBake(actions);
   const { bench, taps } = testBench(bake);
-  show(<WeighView bake={bake} bench={bench} onSteps={nothing} />);
+  show(<WeighView bake={bake} bench={bench} onSteps={nothing} onAllIn={nothing} />);
   return taps;
 }
 
@@ -98,7 +98,7 @@ describe('weighing', () => {
 
   test('too much water is answered at once: what it makes, and mends that are a press each', async () => {
     const taps = weighing(weigh('white-rice-flour', 300), weigh('water', 462));
-    const wrong = screen.getByTestId('wrong-amount');
+    const wrong = await screen.findByTestId('wrong-amount');
     expect(screen.getByTestId('off-by')).toHaveTextContent('+62 g');
     expect(screen.getByTestId('makes')).toHaveTextContent(
       /The dough: .* instead of .*; water 10\d\.\d % instead of 8\d\.\d %/,
@@ -200,7 +200,7 @@ describe('weighing', () => {
   test('in ounces the same grams are shown and saved', async () => {
     const bake = testBake();
     const { bench, taps } = testBench(bake);
-    show(<WeighView bake={bake} bench={bench} onSteps={nothing} />, { massUnit: 'oz' });
+    show(<WeighView bake={bake} bench={bench} onSteps={nothing} onAllIn={nothing} />, { massUnit: 'oz' });
     expect(screen.getByTestId('target')).toHaveTextContent('10.6oz');
     await userEvent.click(screen.getByRole('button', { name: 'In the bowl' }));
     expect(taps).toEqual([weigh('white-rice-flour', 300)]);
@@ -330,4 +330,8 @@ test('what went in extra needs a name and a weight, and takes a reason', async (
   await userEvent.click(screen.getByRole('button', { name: 'Save it' }));
   expect(taps).toEqual([{ type: 'added', ingredientId: 'water', massG: 15, note: 'cracked' }]);
   expect(closed).toEqual([false]);
+  // for shaping, on the board: said, since only what is taken up of it counts
+  await userEvent.click(screen.getByLabelText(/^On the board/));
+  await userEvent.click(screen.getByRole('button', { name: 'Save it' }));
+  expect(taps[1]).toMatchObject({ type: 'added', bench: true });
 });

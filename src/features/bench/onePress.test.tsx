@@ -1,9 +1,10 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useMemo, useState } from 'react';
-import { bakeState, decideAll, type BakeAction, type BakeState } from '@/core/bake';
+import { bakeState, decideAll, type BakeAction, type BakeState, type Round } from '@/core/bake';
 import { libraryBook } from '@/core/ingredients';
 import { show, START_MS, testBake, testBench } from '../testKitchen';
+import { RoundTarget } from './Round';
 import { StepView } from './StepView';
 import { WeighView } from './WeighView';
 
@@ -25,21 +26,53 @@ function LiveBench({ view, taps }: { view: 'weigh' | 'steps'; taps: BakeAction[]
       return null;
     },
   };
+  /** Pressed on another device: its press comes in, and nothing was pressed here. */
+  const elsewhere = (action: BakeAction) => () => {
+    const decided = decideAll(bake.sheet, state, [action], START_MS, libraryBook);
+    if (decided.ok) setState(decided.value.after);
+  };
   return view === 'weigh' ? (
-    <WeighView bake={bake} bench={bench} onSteps={nothing} />
+    <>
+      <WeighView bake={bake} bench={bench} onSteps={nothing} onAllIn={nothing} />
+      <button onClick={elsewhere({ type: 'weighed', lineId: 'white-rice-flour', massG: 300 })}>
+        elsewhere
+      </button>
+    </>
   ) : (
-    <StepView
-      onCourse={nothing}
-      onWeigh={nothing}
-      rising={null}
-      bake={bake}
-      bench={bench}
-      nowMs={START_MS}
-      chosen={chosen}
-      onChoose={setChosen}
-    />
+    <>
+      <StepView
+        onCourse={nothing}
+        onWeigh={nothing}
+        rising={null}
+        bake={bake}
+        bench={bench}
+        nowMs={START_MS}
+        chosen={chosen}
+        onChoose={setChosen}
+      />
+      <button onClick={elsewhere({ type: 'stepDone', stepId: 'mix' })}>elsewhere</button>
+    </>
   );
 }
+
+/** A load that another device puts in. */
+function LiveRound({ taps }: { taps: BakeAction[] }) {
+  const bake = useMemo(() => testBake(), []);
+  const [state, setState] = useState<'open' | 'running'>('open');
+  const step = { ...bake.sheet.steps[0]!, id: 'boil', minS: 30, maxS: 30 };
+  const call = { wayName: null, load: { at: 1, of: 2 }, side: null, time: null, pieces: 2 };
+  const round: Round = { calls: [{ step, call, state, timer: null, look: null }], at: 0, next: null, goesOn: false, hotAgainMs: null };
+  const tap = (...actions: readonly BakeAction[]) => {
+    taps.push(...actions);
+    return null;
+  };
+  return (
+    <>
+      <RoundTarget round={round} bench={{ ...testBench(bake).bench, tap }} now={START_MS} steady onGo={nothing} />
+      <button onClick={() => setState('running')}>elsewhere</button>
+    </>
+  );
+} // prettier-ignore
 
 describe('a knuckle that bounces on the big button', () => {
   test('ticks one line, and the next only once it could be seen', async () => {
@@ -53,6 +86,45 @@ describe('a knuckle that bounces on the big button', () => {
     await waitFor(() => expect(button()).toBeEnabled());
     await userEvent.click(button());
     expect(taps).toHaveLength(2);
+  });
+
+  test('weighs nothing that came under the finger because another device pressed first', async () => {
+    const taps: BakeAction[] = [];
+    show(<LiveBench view="weigh" taps={taps} />);
+    const button = () => screen.getByRole('button', { name: 'In the bowl' });
+    await userEvent.click(screen.getByRole('button', { name: 'elsewhere' }));
+    await userEvent.click(button());
+    expect(screen.getByRole('region', { name: 'Weigh now' })).toHaveTextContent('Tapioca starch');
+    expect(taps).toEqual([]);
+    await waitFor(() => expect(button()).toBeEnabled());
+    await userEvent.click(button());
+    expect(taps).toMatchObject([{ type: 'weighed', lineId: 'tapioca-starch' }]);
+  });
+
+  test('begins no step that came under the finger because another device ended the one before', async () => {
+    const taps: BakeAction[] = [];
+    show(<LiveBench view="steps" taps={taps} />);
+    await userEvent.click(screen.getByRole('button', { name: 'elsewhere' }));
+    const start = () => screen.getByRole('button', { name: 'Start 1 h' });
+    await userEvent.click(start());
+    expect(taps).toEqual([]);
+    await waitFor(() => expect(start()).toBeEnabled());
+    await userEvent.click(start());
+    expect(taps).toMatchObject([{ type: 'timerStarted', durationS: 3600 }]);
+  });
+
+  test('turns no load that another device put in a moment before', async () => {
+    const taps: BakeAction[] = [];
+    show(<LiveRound taps={taps} />);
+    await userEvent.click(screen.getByRole('button', { name: 'elsewhere' }));
+    const target = screen.getAllByRole('button')[0]!;
+    await userEvent.click(target);
+    expect(taps).toEqual([]);
+    const later = performance.now() + 1000;
+    const clock = jest.spyOn(performance, 'now').mockReturnValue(later);
+    await userEvent.click(target);
+    clock.mockRestore();
+    expect(taps).toEqual([{ type: 'stepDone', stepId: 'boil' }]);
   });
 
   test('what stays out of a mix is said, before it begins', async () => {

@@ -21,7 +21,7 @@ interface Left {
   action: BakeAction;
 }
 
-async function rig(stored: Left[] = [], before: StoredLog | null = null) {
+async function rig(stored: Left[] = [], before: StoredLog | null = null, looksOn = false) {
   const sent: Tap[][] = [];
   const asked: number[] = [];
   const answers: ((answer: Answer<Receipt>) => void)[] = [];
@@ -39,6 +39,7 @@ async function rig(stored: Left[] = [], before: StoredLog | null = null) {
   const log: LogPlace = { load: () => Promise.resolve(before), save: (saved) => logs.push(saved) };
   const queue = new Queue({ store, now: () => clock.ms, tab: 'this' });
   const looks: number[] = [];
+  const hands = { who: null as string | null, looksOn };
   const outbox: Outbox = new Outbox(
     {
       post: (taps, after) => {
@@ -47,6 +48,8 @@ async function rig(stored: Left[] = [], before: StoredLog | null = null) {
         return new Promise((resolve) => answers.push(resolve));
       },
       ask: () => void looks.push(outbox.after),
+      who: () => hands.who,
+      mayPress: !hands.looksOn,
       queue,
       log,
       lane,
@@ -92,6 +95,7 @@ async function rig(stored: Left[] = [], before: StoredLog | null = null) {
     unsent,
     refused,
     tap,
+    hands,
     wind: () => waiting?.(),
   };
 }
@@ -106,6 +110,24 @@ test('a tap is written down, sent, and struck out when the server has it', async
   expect(outbox.state).toMatchObject({ waiting: [], reachable: true, offsetMs: 500_000 });
   expect(outbox.state.events).toHaveLength(1);
 });
+
+test('a tap is of whoever was at this device when it was made, also where it waits', async () => {
+  const { sent, answer, wind, tap, hands, unsent } = await rig();
+  hands.who = 'Imke';
+  await tap(salt);
+  await answer({ kind: 'unreachable', full: false });
+  hands.who = 'Rowan';
+  await tap(note);
+  expect((await unsent()).map(({ body }) => body)).toMatchObject([{ by: 'Imke' }, { by: 'Rowan' }]);
+  wind();
+  expect(sent.at(-1)!.map(({ by }) => by)).toEqual(['Imke', 'Rowan']);
+});
+
+test('a device that looks on takes nothing, and says so', async () => {
+  const { outbox, sent, tap, unsent } = await rig([], null, true);
+  await tap(salt);
+  expect([outbox.state.refused, outbox.state.waiting, sent, await unsent()]).toEqual([{ code: 'onlyLooks', path: '' }, [], [], []]);
+}); // prettier-ignore
 
 test('through a dead network: saved, sent again with the same ids and its true age, in order', async () => {
   const { outbox, sent, answer, ok, unsent, clock, wind, tap } = await rig();

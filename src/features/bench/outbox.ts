@@ -12,6 +12,7 @@ interface WaitingTap {
   readonly eventId: string;
   readonly madeAtMs: number;
   readonly action: BakeAction;
+  readonly by?: string;
 }
 
 /** What is new in a bake's log, as the server answers. */
@@ -50,6 +51,10 @@ export interface LogPlace {
 export interface OutboxDeps {
   /** Asks for what is new, to be handed to `look`. */
   readonly ask: () => void;
+  /** Who is at this device; null: nobody said. */
+  readonly who: () => string | null;
+  /** False: this device looks on, and the server would take nothing from it. */
+  readonly mayPress: boolean;
   readonly log: LogPlace;
   readonly post: (taps: readonly Tap[], after: number) => Promise<Answer<Receipt>>;
   readonly queue: Queue;
@@ -128,7 +133,7 @@ export class Outbox {
     const waiting = this.mine().map(({ id, madeAtMs, body }) => ({
       eventId: id,
       madeAtMs,
-      action: (body as WaitingBody).action,
+      ...(body as WaitingBody),
     }));
     const same =
       waiting.length === this.state.waiting.length &&
@@ -149,10 +154,15 @@ export class Outbox {
   }
 
   tap(action: BakeAction): void {
-    const { queue, lane, newId } = this.deps;
+    const { queue, lane, newId, who } = this.deps;
+    // said at once: shown as done until the server refuses it, it would be believed
+    if (!this.deps.mayPress) return this.become({ refused: { code: 'onlyLooks', path: '' } });
+    const by = who();
     this.become({ refused: null });
     // shown at once, sent when it is written down
-    void queue.put({ id: newId(), lane, what: wordTap(action), body: { action } }).then(() => this.flush());
+    void queue
+      .put({ id: newId(), lane, what: wordTap(action), body: { action, ...(by !== null && { by }) } })
+      .then(() => this.flush());
   }
 
   async flush(): Promise<void> {

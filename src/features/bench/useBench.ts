@@ -4,17 +4,13 @@ import {
   afterEvent,
   bakeState,
   decide,
-  decideAll,
   runningTimers,
-  undoOf,
   type BakeAction,
   type BakeRecord,
   type BakeState,
-  type Deed,
 } from '@/core/bake';
-import type { Problem } from '@/core/result';
 import { newUuid } from '@/ui/newUuid';
-import { useKitchen } from '../kitchen/KitchenProvider';
+import { useKitchen, useMay } from '../kitchen/KitchenProvider';
 import type { KitchenPlace } from '../kitchen/place';
 import { useBook } from '../book/BookProvider';
 import { ask } from '../asking/ask';
@@ -24,6 +20,8 @@ import { arrivedAtMs } from '../offline/keptPage';
 import { logOnDevice } from './logOnDevice';
 import { Outbox, type OutboxState } from './outbox';
 import { browserQueue } from '../queue/browserQueue';
+import { useDeeds, type Deeds } from './useDeeds';
+import { whoIsAt } from './whoStore';
 
 const LOOK_EVERY_MS = 4000;
 
@@ -33,11 +31,18 @@ async function look(outbox: Outbox, kitchen: KitchenPlace, id: string): Promise<
   outbox.look(await ask(kitchen.api(`/bakes/${id}?after=${after}`)), after);
 }
 
-function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kitchen: KitchenPlace): Outbox {
+function makeOutbox(
+  bake: BakeRecord,
+  now: { nowMs: number; epoch: string },
+  kitchen: KitchenPlace,
+  mayPress: boolean,
+): Outbox {
   const outbox: Outbox = new Outbox(
     {
       ask: () => void look(outbox, kitchen, bake.id),
       post: (taps, after) => ask(kitchen.api(`/bakes/${bake.id}/taps`), { taps, after }),
+      who: () => whoIsAt(kitchen.address),
+      mayPress,
       queue: browserQueue(),
       log: logOnDevice(bake.id),
       lane: kitchen.lane(`taps:${bake.id}`),
@@ -53,29 +58,17 @@ function makeOutbox(bake: BakeRecord, now: { nowMs: number; epoch: string }, kit
   return outbox;
 }
 
-export interface Bench {
+export interface Bench extends Deeds {
   readonly state: BakeState;
   readonly outbox: OutboxState;
-  /** Does a thing, or several by one press; the reason when it can't be done now: then nothing is. */
-  readonly tap: (...actions: readonly BakeAction[]) => Problem | null;
-  /** What was done here last and can be taken back; null: nothing, or it can't. */
-  readonly last: BakeAction | null;
-  readonly undo: () => void;
 }
-
-/** What was done here, and when. */
-interface DeedHere extends Deed {
-  readonly atMs: number;
-}
-
-/** One press may do two things: turned, and the next clock runs. */
-const ONE_PRESS_MS = 60;
 
 /** A running bake: the server's log with this device's unsent taps laid over it, so a press shows at once. */
 export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }): Bench {
   const book = useBook();
   const kitchen = useKitchen();
-  const [outbox] = useState(() => makeOutbox(bake, now, kitchen));
+  const mayPress = useMay() !== 'look';
+  const [outbox] = useState(() => makeOutbox(bake, now, kitchen, mayPress));
   const box = useSyncExternalStore(
     outbox.subscribe,
     () => outbox.state,
@@ -94,9 +87,16 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
 
   const state = useMemo(() => {
     const stored = bakeState(bake.startedAtMs, box.events);
-    return box.waiting.reduce((so, { action, madeAtMs }) => {
+    return box.waiting.reduce((so, { madeAtMs, action, by }) => {
       const allowed = decide(bake.sheet, so, action, book);
-      return allowed.ok ? afterEvent(so, { seq: so.lastSeq + 1, atMs: madeAtMs + box.offsetMs, action }) : so;
+      return allowed.ok
+        ? afterEvent(so, {
+            seq: so.lastSeq + 1,
+            atMs: madeAtMs + box.offsetMs,
+            action,
+            ...(by !== undefined && { by }),
+          })
+        : so;
     }, stored);
   }, [bake, book, box]);
 
@@ -107,31 +107,12 @@ export function useBench(bake: BakeRecord, now: { nowMs: number; epoch: string }
   }, [bake, box.offsetMs, kitchen, state]);
   useEffect(() => () => timerBoard.fromBench(bake.id, null, 0), [bake.id]);
 
-  const [deeds, setDeeds] = useState<readonly DeedHere[]>([]);
-  const tap = useCallback(
-    (...actions: readonly BakeAction[]) => {
-      const atMs = Date.now();
-      const decided = decideAll(bake.sheet, state, actions, atMs + box.offsetMs, book);
-      if (!decided.ok) return decided.problem;
-      const made = decided.value.deeds.map((deed) => ({ ...deed, atMs }));
-      for (const { action } of made) outbox.tap(action);
-      setDeeds((was) => (atMs - (was[0]?.atMs ?? 0) < ONE_PRESS_MS ? [...was, ...made] : made));
-      return null;
-    },
-    [bake.sheet, book, box.offsetMs, outbox, state],
+  const nowByServer = useCallback(() => Date.now() + box.offsetMs, [box.offsetMs]);
+  const put = useCallback(
+    (actions: readonly BakeAction[]) => actions.forEach((each) => outbox.tap(each)),
+    [outbox],
   );
-  const undo = useCallback(() => {
-    setDeeds([]);
-    const nowMs = Date.now() + box.offsetMs;
-    const back = [...deeds].reverse().flatMap(({ before, action }) => undoOf(before, action, nowMs));
-    // one after the other, each on what the one before leaves
-    back.reduce((so, action) => {
-      if (!decide(bake.sheet, so, action, book).ok) return so;
-      outbox.tap(action);
-      return afterEvent(so, { seq: so.lastSeq + 1, atMs: nowMs, action });
-    }, state);
-  }, [bake.sheet, book, box.offsetMs, deeds, outbox, state]);
-  const [first] = deeds;
-  const last = first && undoOf(first.before, first.action, first.atMs).length > 0 ? first.action : null;
-  return { state, outbox: box, tap, last, undo };
+  const deeds = useDeeds(bake.sheet, state, nowByServer, put);
+  // what was not taken is not to be taken back
+  return { state, outbox: box, ...deeds, ...(!mayPress && { last: null }) };
 }

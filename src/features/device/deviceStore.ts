@@ -1,5 +1,3 @@
-import type * as z from 'zod';
-
 /**
  * What is so on this device and on no other: how its scale is used, whether its bell may ring. Saved in the browser, there after a reload; what nobody can
  * read any more counts as nothing said.
@@ -10,7 +8,8 @@ export class DeviceStore<T extends object> {
 
   constructor(
     private readonly key: string,
-    private readonly schema: z.ZodType<T>,
+    /** What was found there, as far as it can be read; null: it can't. */
+    private readonly readFound: (found: unknown) => T | null,
     private readonly plain: T,
     private readonly storage: () => Storage | null = () =>
       typeof localStorage === 'undefined' ? null : localStorage,
@@ -29,8 +28,7 @@ export class DeviceStore<T extends object> {
     } catch {
       // a private window has no storage: what is said holds until the page is left
     }
-    const read = this.schema.safeParse(found);
-    this.known = read.success ? read.data : this.plain;
+    this.known = this.readFound(found) ?? this.plain;
     return this.known;
   };
 

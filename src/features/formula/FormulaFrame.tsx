@@ -78,6 +78,7 @@ function SheetView({ loaded, sheet, children }: SheetViewProps) {
             story: () => void actions.toStory(),
             batch: () => void actions.toBatch(),
             readyAt: () => void actions.toDay(),
+            practise: () => void actions.toPractice(),
             write: () => setWriting(true),
             copy: () => void actions.copy({ copyOf: loaded.id }),
             archive: () => void actions.archive(!archived),

@@ -19,7 +19,9 @@ interface SheetHeadProps {
   sheet: FormulaSheet;
   archived: boolean;
   /** What a formula as a whole can be asked for. */
-  does: Readonly<Record<'story' | 'batch' | 'readyAt' | 'write' | 'copy' | 'archive', () => void>>;
+  does: Readonly<
+    Record<'story' | 'batch' | 'readyAt' | 'practise' | 'write' | 'copy' | 'archive', () => void>
+  >;
 }
 
 const choice = (key: string, word: string, onSelect: () => void) => ({ key, words: word, onSelect });
@@ -73,6 +75,7 @@ export function SheetHead({ sheet, archived, does }: SheetHeadProps) {
           }
           choices={[
             choice('story', words.history, does.story),
+            choice('practise', words.practise, does.practise),
             choice('write', words.export, does.write),
             choice('copy', words.duplicate, does.copy),
             archived

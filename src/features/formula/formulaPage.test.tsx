@@ -19,11 +19,17 @@ jest.mock('next/navigation', () => ({
 // the day is computed in a worker, which is not what is asked here
 jest.mock('../run/RunEngine', () => ({ RunEngine: () => null }));
 
-/** A server that keeps revisions as the real one does; `down` answers nothing, `ahead` saves behind the page's back. */
+/** A server that keeps revisions as the real one does; `down` answers nothing, `ahead` saves behind the page's back, `until` is waited for with what is sent. */
 function fakeServer() {
   const revisions: Formula[] = [plainLoaf()];
   const posts: { path: string; body: unknown }[] = [];
-  const server = { revisions, posts, down: false, ahead: (formula: Formula) => revisions.push(formula) };
+  const server = {
+    revisions,
+    posts,
+    down: false,
+    until: null as Promise<void> | null,
+    ahead: (formula: Formula) => revisions.push(formula),
+  };
   const answer = (status: number, data: unknown) =>
     Promise.resolve({ ok: status < 300, status, json: () => Promise.resolve(data) } as Response);
   global.fetch = jest.fn((path: string, init?: { body?: string }) => {
@@ -44,10 +50,13 @@ function fakeServer() {
     const body = JSON.parse(init.body) as SaveFormula;
     posts.push({ path, body });
     if (!path.endsWith('/revisions')) return answer(201, { id: 'copy' });
-    if (body.seen !== revisions.length)
-      return answer(409, { error: { kind: 'stale', revision: revisions.length, savedAtMs: 0 } });
-    revisions.push(body.formula);
-    return answer(200, { id: 'f', revision: revisions.length, savedAtMs: 0 });
+    const save = () => {
+      if (body.seen !== revisions.length)
+        return answer(409, { error: { kind: 'stale', revision: revisions.length, savedAtMs: 0 } });
+      revisions.push(body.formula);
+      return answer(200, { id: 'f', revision: revisions.length, savedAtMs: 0 });
+    };
+    return server.until ? server.until.then(save) : save();
   }) as unknown as typeof fetch;
   return server;
 }
@@ -82,14 +91,20 @@ beforeEach(() => {
 
 test('what is typed shows at once, is saved by itself, and a batch waits for it', async () => {
   const server = fakeServer();
+  let arrive: () => void = () => undefined;
+  server.until = new Promise((resolve) => (arrive = resolve));
   await open();
   await type(water(), '450');
   expect(screen.getByRole('textbox', { name: 'Water, percent of the flours' })).toHaveValue('90');
   expect(screen.getByTestId('hydration-poured')).toHaveTextContent('90.0 %');
-  expect(server.revisions).toHaveLength(1);
   await userEvent.click(screen.getByRole('button', { name: 'Make a batch' }));
+  // on its way, and the page is not left before it has arrived
+  await waitFor(() => expect(server.posts).toHaveLength(1));
+  expect([push.mock.calls, server.revisions.length]).toEqual([[], 1]);
+  arrive();
   await waitFor(() => expect(push).toHaveBeenCalledWith('/k/test/formulas/f/batch'));
-  expect(gramsOf(server.revisions.at(-1), 'water')).toBe(450);
+  // what it was, and one change of it
+  expect(server.revisions.map((each) => gramsOf(each, 'water'))).toEqual([400, 450]);
 });
 
 test('a change taken back at once leaves nothing to keep, and a batch can be made', async () => {

@@ -34,5 +34,6 @@ export function useFormulaActions(loaded: LoadedFormula, sheet: FormulaSheet) {
   };
   const toBatch = () => toPage(`/formulas/${loaded.id}/batch`);
   const toDay = () => toPage(`/day?add=${loaded.id}`);
-  return { archived, trouble, copy, archive, toStory, toBatch, toDay };
+  const toPractice = () => toPage(`/practice/${loaded.id}`);
+  return { archived, trouble, copy, archive, toStory, toBatch, toDay, toPractice };
 }

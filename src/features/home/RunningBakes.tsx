@@ -54,13 +54,14 @@ export function RunningBakes({ bakes, nowMs }: { bakes: readonly RunningBake[]; 
   }
   const rest = calls.slice(1);
   const startedAtMs = bakes.find(({ id }) => id === first.bakeId)?.startedAtMs ?? nowMs;
+  const whoseIs = (bakeId: string) => bakes.find(({ id }) => id === bakeId)?.withWhom ?? null;
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
-      <FirstCall call={first} now={now} startedAtMs={startedAtMs} />
+      <FirstCall call={first} now={now} startedAtMs={startedAtMs} who={whoseIs(first.bakeId)} />
       {rest.length > 0 && (
         <ul data-testid="other-calls">
           {rest.map((call) => (
-            <CallLine key={`${call.bakeId} ${call.asked.kind} ${'stepId' in call.asked ? call.asked.stepId : ''}`} call={call} now={now} />
+            <CallLine key={`${call.bakeId} ${call.asked.kind} ${'stepId' in call.asked ? call.asked.stepId : ''}`} call={call} now={now} who={whoseIs(call.bakeId)} />
           ))}
         </ul>
       )}
@@ -74,7 +75,7 @@ function hrefOf({ bakeId, asked }: BenchCall): string {
   return asked.kind === 'clock' || asked.kind === 'step' ? `/bench/${bakeId}?at=steps&step=${asked.stepId}` : `/bench/${bakeId}`;
 } // prettier-ignore
 
-function FirstCall({ call, now, startedAtMs }: { call: BenchCall; now: number; startedAtMs: number }) {
+function FirstCall({ call, now, startedAtMs, who }: { call: BenchCall; now: number; startedAtMs: number; who: string | null }) {
   const time = useKitchenTime();
   const { asked, state, atMs, mayUntilMs, bakeName } = call;
   const units = useUnits();
@@ -86,7 +87,9 @@ function FirstCall({ call, now, startedAtMs }: { call: BenchCall; now: number; s
     <KitchenLink href={hrefOf(call)} className="docket block rounded-b-md p-5 hover:bg-well" data-testid="first-call">
       <span className="flex justify-between gap-3 text-sm text-soft">
         <span className="font-head text-xl font-bold text-ink">{bakeName}</span>
-        <span className="text-right">{words.startedAt(time.dayAndClock(startedAtMs))}</span>
+        <span className="text-right">{words.startedAt(time.dayAndClock(startedAtMs))}
+          {who !== null && <strong className="block font-semibold">{words.withWhom(who)}</strong>}
+        </span>
       </span>
       {figure !== null && <span className={cx('figure mt-3 block text-7xl', isLate && 'text-alarm')}>{figure}</span>}
       <span className={cx('mt-2 block', figure === null ? 'text-3xl font-semibold' : 'text-lg')}>
@@ -148,7 +151,7 @@ const ICONS = {
   paused: Pause,
 } as const;
 
-function CallLine({ call, now }: { call: BenchCall; now: number }) {
+function CallLine({ call, now, who }: { call: BenchCall; now: number; who: string | null }) {
   const time = useKitchenTime();
   const { asked, state, atMs, mayUntilMs, bakeName } = call;
   const Icon = ICONS[asked.kind];
@@ -163,6 +166,7 @@ function CallLine({ call, now }: { call: BenchCall; now: number }) {
           <WhatIsAsked call={call} />
           <span className="block text-sm text-soft">
             {bakeName}
+            {who !== null && `, ${words.withWhom(who)}`}
             {mayUntilMs !== null && `, ${mayUntilMs < now ? words.late : words.mayWait(time.clock(mayUntilMs))}`}
           </span>
         </span>

@@ -36,6 +36,15 @@ const DetailsCard = dynamic(
   },
 );
 
+const KitInstruments = dynamic(
+  patiently(() => import('./KitInstruments').then((module) => module.KitInstruments)),
+  { ssr: false },
+);
+const KitDevices = dynamic(
+  patiently(() => import('./KitDevices').then((module) => module.KitDevices)),
+  { ssr: false },
+);
+
 interface KitPageProps {
   stored: { readonly version: number; readonly kit: Kit };
   details: KitchenDetails;
@@ -76,6 +85,8 @@ export function KitPage({ stored, details, ingredients }: KitPageProps) {
           <KitOvens kit={kit} change={change} />
           <KitPlates kit={kit} change={change} />
           <KitPlaces kit={kit} change={change} />
+          <KitInstruments />
+          <KitDevices />
         </div>
       </div>
     </>

@@ -2,7 +2,14 @@
 import { ArrowLeft, Pencil } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { actualTotals, lossPercent, type BakeState, type Outcome, type BakeRecord } from '@/core/bake';
+import {
+  actualTotals,
+  lossPercent,
+  type BakeEvent,
+  type BakeState,
+  type Outcome,
+  type BakeRecord,
+} from '@/core/bake';
 import { formulaTotals } from '@/core/formula';
 import { formatDecimal, formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
@@ -83,9 +90,9 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           )}
           <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
           <RiseChart marks={state.rises} />
-          <TimeLog bake={bake} state={state} />
+          <TimeLog bake={bake} state={state} events={outbox.events} />
         </div>
-        <PlannedAndWeighed bake={bake} state={state} tap={tap} />
+        <PlannedAndWeighed bake={bake} state={state} tap={tap} events={outbox.events} />
       </div>
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'correct' && outcome && (
@@ -167,7 +174,12 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
 }
 
 /** What was to go in beside what went in, line by line, and what follows from either. */
-function PlannedAndWeighed({ bake, state, tap }: Parameters<typeof LotsUsed>[0]) {
+function PlannedAndWeighed({
+  bake,
+  state,
+  tap,
+  events,
+}: Parameters<typeof LotsUsed>[0] & { events: readonly BakeEvent[] }) {
   const numbers = useNumbers();
   const book = useBook();
   const planned = useMemo(() => formulaTotals(bake.sheet, book), [bake.sheet, book]);
@@ -177,7 +189,7 @@ function PlannedAndWeighed({ bake, state, tap }: Parameters<typeof LotsUsed>[0])
       <h2 id="planned-title" className="text-xl">
         {words.plannedAndWeighed}
       </h2>
-      <PlannedActual bake={bake} state={state} />
+      <PlannedActual bake={bake} state={state} events={events} />
       <LotsUsed bake={bake} state={state} tap={tap} />
       <dl className="mt-4 grid grid-cols-3 border-t-2 border-ink pt-3 text-sm">
         {(

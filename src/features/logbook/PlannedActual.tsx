@@ -1,5 +1,14 @@
 'use client';
-import { inAlreadyG, targetG, type BakeRecord, type BakeState } from '@/core/bake';
+import {
+  handsOf,
+  inAlreadyG,
+  takenUpG,
+  targetG,
+  whoDid,
+  type BakeEvent,
+  type BakeRecord,
+  type BakeState,
+} from '@/core/bake';
 import { isAskedFor } from '@/core/batch/askedFor';
 import { cx } from '@/ui/cx';
 import { useInMeasures } from '../measured/InMeasures';
@@ -9,11 +18,21 @@ import { useKitchenTime } from '../preferences/time';
 import { words } from '@/wording/screens/logbook/PlannedActual';
 
 /** Each line as planned and as weighed, the difference said where there is one; then what else went in. */
-export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeState }) {
+export function PlannedActual({
+  bake,
+  state,
+  events,
+}: {
+  bake: BakeRecord;
+  state: BakeState;
+  events: readonly BakeEvent[];
+}) {
   const nameOf = useNameOf();
   const units = useUnits();
   const time = useKitchenTime();
   const measured = useInMeasures();
+  // one pair of hands is said once, above what happened when
+  const areSeveral = handsOf(events).length > 1;
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
   const sign = (massG: number) => `${massG > 0 ? '+' : '−'}${units.mass(Math.abs(massG))}`;
   return (
@@ -72,6 +91,11 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
                             : words.notTicked}
                   </span>
                 )}
+                {weighing && areSeveral && (
+                  <span className="block text-xs font-normal text-soft">
+                    {whoDid(events, { type: 'weighed', atMs: weighing.atMs, lineId: line.id })}
+                  </span>
+                )}
                 {weighing?.before.map((old) => (
                   <span key={old.atMs} className="block text-xs font-normal text-soft">
                     <s>{units.mass(old.massG)}</s> {time.clock(old.atMs)}
@@ -95,13 +119,14 @@ export function PlannedActual({ bake, state }: { bake: BakeRecord; state: BakeSt
               {nameOf(addition.ingredientId)}
               <span className="block text-xs text-soft">
                 {words.extra(time.clock(addition.atMs), addition.note && `: ${addition.note}`)}
+                {addition.bench && <span className="block">{words.onTheBench}</span>}
               </span>
             </th>
             <td className="py-1.5 text-right text-soft">–</td>
             <td className="py-1.5 text-right font-semibold whitespace-nowrap">
               {units.mass(addition.massG)}
             </td>
-            <td className="py-1.5 pl-2 text-right whitespace-nowrap">{sign(addition.massG)}</td>
+            <td className="py-1.5 pl-2 text-right whitespace-nowrap">{sign(takenUpG(addition))}</td>
           </tr>
         ))}
       </tbody>

@@ -1,6 +1,6 @@
 'use client';
 import { Fragment } from 'react';
-import { sheetNow, type BakeState, type BakeRecord, type Feeling, type Look, type Reading, type RiseMark } from '@/core/bake'; // prettier-ignore
+import { handsOf, sheetNow, whoDid, type BakeAction, type BakeEvent, type BakeState, type BakeRecord, type Feeling, type Look, type Reading, type RiseMark } from '@/core/bake'; // prettier-ignore
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
 import { useUnits } from '../preferences/PreferencesProvider';
@@ -34,6 +34,7 @@ type Entry =
       readonly tempC: number | null;
     }
   | { readonly kind: 'cleaned'; readonly atMs: number }
+  | { readonly kind: 'handed'; readonly atMs: number; readonly to: string; readonly text: string }
   | { readonly kind: 'course'; readonly atMs: number; readonly by: BakeState['courses'][number]['by']; readonly lost: number | null } // prettier-ignore
   | { readonly kind: 'paused'; readonly atMs: number; readonly toMs: number }
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string }
@@ -43,7 +44,7 @@ type Entry =
  * Steps and notes on one line of time. How long a step took is counted from its timer where it had one, else from the step
  * before it: what a baker would say, too.
  */
-function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
+function entriesOf(bake: BakeRecord, state: BakeState, events: readonly BakeEvent[]): Entry[] {
   const lastWeighed = Math.max(
     bake.startedAtMs,
     ...[...state.weighed.values()].map((weighing) => weighing.atMs),
@@ -72,6 +73,9 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
   });
   const cleaned: Entry[] = state.cleanedAtMs === null ? [] : [{ kind: 'cleaned', atMs: state.cleanedAtMs }];
   const courses = state.courses.map(({ by, atMs, lostPieces }): Entry => ({ kind: 'course', by, atMs, lost: lostPieces })); // prettier-ignore
+  const handed = events.flatMap(({ action, atMs }): Entry[] =>
+    action.type === 'handedOver' ? [{ kind: 'handed', atMs, to: action.to, text: action.words }] : [],
+  );
   const pauses = state.pauses.map(({ fromMs, toMs }): Entry => ({ kind: 'paused', atMs: fromMs, toMs }));
   const skipped = bake.sheet.steps.flatMap((step): Entry[] => {
     const atMs = state.steps.get(step.id)?.skippedAtMs ?? null;
@@ -99,6 +103,7 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
     ...anew,
     ...cleaned,
     ...courses,
+    ...handed,
     ...pauses,
     ...mends,
     ...notes,
@@ -106,17 +111,53 @@ function entriesOf(bake: BakeRecord, state: BakeState): Entry[] {
   ].sort((a, b) => a.atMs - b.atMs);
 }
 
-export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState }) {
+/** What in the log an entry tells of. */
+const TOLD_BY: Readonly<Record<Entry['kind'], BakeAction['type']>> = {
+  step: 'stepDone',
+  skipped: 'stepSkipped',
+  rise: 'rise',
+  felt: 'felt',
+  reading: 'reading',
+  mended: 'mended',
+  look: 'looked',
+  anew: 'setAnew',
+  cleaned: 'cleanedDown',
+  handed: 'handedOver',
+  course: 'courseChanged',
+  paused: 'paused',
+  note: 'noted',
+  reopened: 'reopened',
+};
+
+interface TimeLogProps {
+  readonly bake: BakeRecord;
+  readonly state: BakeState;
+  /** The log as it is by now. */
+  readonly events: readonly BakeEvent[];
+}
+
+export function TimeLog({ bake, state, events }: TimeLogProps) {
   const time = useKitchenTime();
-  const units = useUnits();
   const sheet = sheetNow(bake.sheet, state);
-  const entries = entriesOf({ ...bake, sheet }, state);
+  const entries = entriesOf({ ...bake, sheet }, state, events);
+  const hands = handsOf(events);
+  const whoOf = (entry: Entry) =>
+    whoDid(events, {
+      type: TOLD_BY[entry.kind],
+      atMs: entry.atMs,
+      ...((entry.kind === 'step' || entry.kind === 'skipped') && { stepId: entry.step.id }),
+    });
   return (
     <section aria-labelledby="time-title" className="docket rounded-b-md px-4 pt-4 pb-4">
       <h2 id="time-title" className="text-xl">
         {words.whatHappenedWhen}
       </h2>
       {entries.length === 0 && <p className="mt-2 text-sm text-soft">{words.noStepWasTickedAnd}</p>}
+      {hands.length > 0 && (
+        <p className="mt-1 text-sm text-soft" data-testid="hands">
+          {words.hands(hands)}
+        </p>
+      )}
       <ol className="mt-2">
         {entries.map((entry, index) => {
           const day = time.dayAndYear(entry.atMs);
@@ -126,64 +167,11 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
             <Fragment key={`${entry.atMs}-${index}`}>
               {another && <li className="border-t border-rule pt-2 text-sm font-semibold">{day}</li>}
               <li className="grid grid-cols-[3.5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1.5 text-sm">
-                <span className="text-soft">{time.clock(entry.atMs)}</span>
-                {entry.kind === 'reading' ? (
-                  <p>
-                    {words.read(READING_WORD[entry.of])}
-                    <strong>{units.temperature(entry.tempC)}</strong>
-                  </p>
-                ) : entry.kind === 'look' ? (
-                  <LookEntry look={entry} sheet={sheet} />
-                ) : entry.kind === 'anew' ? (
-                  <p>
-                    {words.setAnew(
-                      entry.count,
-                      formatDuration(entry.durationS),
-                      entry.tempC === null ? null : units.temperature(entry.tempC),
-                    )}
-                  </p>
-                ) : entry.kind === 'course' ? (
-                  <p>{words.courses[entry.by](entry.lost)}</p>
-                ) : entry.kind === 'paused' ? (
-                  <p>{words.paused(time.dayAndClock(entry.toMs))}</p>
-                ) : entry.kind === 'cleaned' ? (
-                  <p>{words.cleaned}</p>
-                ) : entry.kind === 'skipped' ? (
-                  <p>
-                    <strong>{STEP_WORD[entry.step.kind]}</strong> {words.wasSkipped}
-                  </p>
-                ) : entry.kind === 'mended' ? (
-                  <p>{words.mended[entry.by](entry.what)}</p>
-                ) : entry.kind === 'felt' ? (
-                  <p>
-                    {words.itFelt}
-                    <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>
-                  </p>
-                ) : entry.kind === 'rise' ? (
-                  <p>
-                    {words.at(RISE_OF_WORD[entry.of])}
-                    <strong>{grownWord(entry.grownPercent)}</strong>
-                  </p>
-                ) : entry.kind === 'reopened' ? (
-                  <p>{words.openedAgainItHadBeen(time.clock(entry.endedAtMs))}</p>
-                ) : entry.kind === 'note' ? (
-                  <p className="border-l-4 border-edge pl-2 whitespace-pre-line">{entry.text}</p>
-                ) : (
-                  <p className="flex justify-between gap-3">
-                    <span>
-                      <strong>{STEP_WORD[entry.step.kind]}</strong>{' '}
-                      {[entry.step.title, wordCall(callOf(sheet, entry.step.id))].filter(Boolean).join(' · ')}
-                    </span>
-                    <span className="text-right whitespace-nowrap">
-                      {formatDuration(Math.round(entry.tookS / 60) * 60)}
-                      {entry.step.minS !== null && (
-                        <span className="block text-xs text-soft">
-                          {words.planned(formatDurationRange(entry.step.minS, entry.step.maxS))}
-                        </span>
-                      )}
-                    </span>
-                  </p>
-                )}
+                <span className="text-soft">
+                  {time.clock(entry.atMs)}
+                  {whoOf(entry) && <span className="block text-xs break-words">{whoOf(entry)}</span>}
+                </span>
+                <EntryWords entry={entry} sheet={sheet} />
               </li>
             </Fragment>
           );
@@ -191,6 +179,78 @@ export function TimeLog({ bake, state }: { bake: BakeRecord; state: BakeState })
       </ol>
     </section>
   );
+}
+
+/** What it was. */
+function EntryWords({ entry, sheet }: { entry: Entry; sheet: BakeRecord['sheet'] }) {
+  const time = useKitchenTime();
+  const units = useUnits();
+  switch (entry.kind) {
+    case 'reading':
+      return (
+        <p>
+          {words.read(READING_WORD[entry.of])}
+          <strong>{units.temperature(entry.tempC)}</strong>
+        </p>
+      );
+    case 'look':
+      return <LookEntry look={entry} sheet={sheet} />;
+    case 'anew': {
+      const heat = entry.tempC === null ? null : units.temperature(entry.tempC);
+      return <p>{words.setAnew(entry.count, formatDuration(entry.durationS), heat)}</p>;
+    }
+    case 'course':
+      return <p>{words.courses[entry.by](entry.lost)}</p>;
+    case 'paused':
+      return <p>{words.paused(time.dayAndClock(entry.toMs))}</p>;
+    case 'handed':
+      return <p>{words.handed(entry.to, entry.text)}</p>;
+    case 'cleaned':
+      return <p>{words.cleaned}</p>;
+    case 'skipped':
+      return (
+        <p>
+          <strong>{STEP_WORD[entry.step.kind]}</strong> {words.wasSkipped}
+        </p>
+      );
+    case 'mended':
+      return <p>{words.mended[entry.by](entry.what)}</p>;
+    case 'felt':
+      return (
+        <p>
+          {words.itFelt}
+          <strong>{BAND_WORD[entry.band].name.toLowerCase()}</strong>
+        </p>
+      );
+    case 'rise':
+      return (
+        <p>
+          {words.at(RISE_OF_WORD[entry.of])}
+          <strong>{grownWord(entry.grownPercent)}</strong>
+        </p>
+      );
+    case 'reopened':
+      return <p>{words.openedAgainItHadBeen(time.clock(entry.endedAtMs))}</p>;
+    case 'note':
+      return <p className="border-l-4 border-edge pl-2 whitespace-pre-line">{entry.text}</p>;
+    case 'step':
+      return (
+        <p className="flex justify-between gap-3">
+          <span>
+            <strong>{STEP_WORD[entry.step.kind]}</strong>{' '}
+            {[entry.step.title, wordCall(callOf(sheet, entry.step.id))].filter(Boolean).join(' · ')}
+          </span>
+          <span className="text-right whitespace-nowrap">
+            {formatDuration(Math.round(entry.tookS / 60) * 60)}
+            {entry.step.minS !== null && (
+              <span className="block text-xs text-soft">
+                {words.planned(formatDurationRange(entry.step.minS, entry.step.maxS))}
+              </span>
+            )}
+          </span>
+        </p>
+      );
+  }
 }
 
 /** What a load, or its trial, was like. */

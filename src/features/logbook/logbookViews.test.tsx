@@ -91,14 +91,16 @@ test('planned beside weighed: what is off, what was corrected, what was not tick
     weigh('salt', 5),
     weigh('salt', 10),
     { type: 'added', ingredientId: 'water', massG: 15, note: 'cracked' },
+    { type: 'added', ingredientId: 'white-rice-flour', massG: 20, note: '', bench: true },
   ]);
-  show(<PlannedActual bake={bake} state={stateOf(bake)} />);
+  show(<PlannedActual bake={bake} state={stateOf(bake)} events={bake.events} />);
   const row = (name: RegExp) => screen.getByRole('row', { name });
   expect(row(/^Water 400/)).toHaveTextContent('−20 g');
   expect(within(row(/^Salt/)).getByText('5 g').tagName).toBe('S');
   expect(row(/^Salt/)).toHaveTextContent('10 g');
   expect(row(/^Tapioca/)).toHaveTextContent('not ticked');
   expect(row(/extra, 05:04: cracked/)).toHaveTextContent('+15 g');
+  expect(row(/on the board: about half counts/)).toHaveTextContent('+10 g');
 });
 
 test('what was mended counts against what was meant then; a part, and what was left out, say so', () => {
@@ -109,7 +111,7 @@ test('what was mended counts against what was meant then; a part, and what was l
     { type: 'weighedPart', lineId: 'tapioca-starch', massG: 120 },
     { type: 'leftOut', lineId: 'egg-whole' },
   ]); // prettier-ignore
-  show(<PlannedActual bake={bake} state={stateOf(bake)} />);
+  show(<PlannedActual bake={bake} state={stateOf(bake)} events={bake.events} />);
   const row = (name: RegExp) => screen.getByRole('row', { name });
   expect(row(/^Water 400 g then 462 g/)).not.toHaveTextContent('+');
   expect(row(/^White rice flour 300 g then 380 g/)).not.toHaveTextContent('+');
@@ -124,7 +126,7 @@ test('what was read, skipped and mended stands in the log with its time', () => 
     { type: 'reading', of: 'core', tempC: 92.5, stepId: 'proof' },
     { type: 'stepSkipped', stepId: 'proof' },
   ]);
-  show(<TimeLog bake={bake} state={stateOf(bake)} />);
+  show(<TimeLog bake={bake} state={stateOf(bake)} events={bake.events} />);
   const entries = screen.getAllByRole('listitem').map((entry) => entry.textContent);
   expect(entries.slice(1)).toEqual([
     '05:02Not the amount of water that was asked for: carried on as it was',
@@ -141,7 +143,7 @@ test('what happened when: steps by their timers, notes between them, in order', 
     { type: 'noted', text: 'slow today' },
     { type: 'stepDone', stepId: 'proof' },
   ]);
-  show(<TimeLog bake={bake} state={stateOf(bake)} />);
+  show(<TimeLog bake={bake} state={stateOf(bake)} events={bake.events} />);
   const entries = screen.getAllByRole('listitem').map((entry) => entry.textContent);
   expect(entries).toEqual([
     'Thu 19 Nov 2026',

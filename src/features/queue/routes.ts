@@ -8,6 +8,7 @@ import type { Refused, Waiting } from './queue';
 /** A tap as it waits: its age is only known when it is sent. */
 export interface WaitingTap {
   readonly action: BakeAction;
+  readonly by?: string;
 }
 
 /** Of a lane: where its things go. Everything that can be sent is here, so that a page that is gone leaves nothing unsendable. */
@@ -22,7 +23,7 @@ export const tapsBody = (entries: readonly Waiting[], nowMs: number): { taps: Ta
   taps: entries.map(({ id, madeAtMs, body }) => ({
     eventId: id,
     agoMs: Math.max(0, nowMs - madeAtMs),
-    action: (body as WaitingTap).action,
+    ...(body as WaitingTap),
   })),
 });
 

@@ -40,6 +40,10 @@ const OfflineNote = dynamic(
   patiently(() => import('../offline/OfflineNote').then((module) => module.OfflineNote)),
   { ssr: false },
 );
+const DeviceNote = dynamic(
+  patiently(() => import('../network/DeviceNote').then((module) => module.DeviceNote)),
+  { ssr: false },
+);
 const BellDialog = dynamic(() => import('../timers/BellDialog').then((module) => module.BellDialog), {
   ssr: false,
 });
@@ -80,7 +84,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
   useFocusOnPage(path);
 
   // At the bench the dough has the whole screen.
-  const atBench = /^\/bench\/./.test(path);
+  const atBench = /^\/(?:bench|practice)\/./.test(path);
 
   return (
     <>
@@ -135,6 +139,7 @@ export function Shell({ name, children }: { name: string; children: ReactNode })
         </div>
       </header>
       <OfflineNote path={path} atBench={atBench} />
+      <DeviceNote atBench={atBench} />
       <main
         id="main"
         tabIndex={-1}

@@ -1,48 +1,38 @@
-import * as z from 'zod';
 import { DeviceStore } from '../device/deviceStore';
+import { isRecord } from '../device/found';
 import type { BoardTimer, KitchenTimer } from './boardTimer';
 import { byThisClock, type KitchenOven } from './ovenBell';
 
-/** No more than what rings is looked at; the rest came from our own server and is as it was. */
-const boardTimerSchema = z.custom<BoardTimer>(
-  (value) =>
-    z
-      .looseObject({
-        bakeId: z.string(),
-        stepId: z.string(),
-        kitchen: z.string(),
-        bakeName: z.string(),
-        localEndMs: z.number(),
-      })
-      .safeParse(value).success,
-);
+const hasTexts = (found: Readonly<Record<string, unknown>>, ...names: readonly string[]): boolean =>
+  names.every((name) => typeof found[name] === 'string');
 
-const ovenSchema = z.custom<KitchenOven>(
-  (value) =>
-    z
-      .looseObject({
-        kitchen: z.string(),
-        bakeId: z.string(),
-        oven: z.looseObject({
-          stepId: z.string(),
-          leadS: z.number(),
-          wait: z.object({ endsMs: z.array(z.number()), thenS: z.number() }),
-        }),
-      })
-      .safeParse(value).success,
-);
+/** No more than what rings is looked at; the rest came from our own server and is as it was. */
+const isTimer = (found: unknown): found is BoardTimer =>
+  isRecord(found) &&
+  hasTexts(found, 'bakeId', 'stepId', 'kitchen', 'bakeName') &&
+  typeof found.localEndMs === 'number';
+
+function isOven(found: unknown): found is KitchenOven {
+  if (!isRecord(found) || !hasTexts(found, 'kitchen', 'bakeId')) return false;
+  const { oven } = found;
+  if (!isRecord(oven) || !hasTexts(oven, 'stepId') || typeof oven.leadS !== 'number') return false;
+  const { wait } = oven;
+  return isRecord(wait) && typeof wait.thenS === 'number' && Array.isArray(wait.endsMs) && wait.endsMs.every((ms) => typeof ms === 'number');
+} // prettier-ignore
 
 interface Rings {
   readonly timers: readonly BoardTimer[];
   readonly ovens: readonly KitchenOven[];
 }
 
+function readRings(found: unknown): Rings | null {
+  if (!isRecord(found)) return null;
+  const { timers, ovens } = found;
+  return Array.isArray(timers) && timers.every(isTimer) && Array.isArray(ovens) && ovens.every(isOven) ? { timers, ovens } : null;
+} // prettier-ignore
+
 /** Saved, so that they ring after a reload without the server. */
-const lastTimers = new DeviceStore<Rings>(
-  'crumb-timers',
-  z.object({ timers: z.array(boardTimerSchema), ovens: z.array(ovenSchema) }),
-  { timers: [], ovens: [] },
-);
+const lastTimers = new DeviceStore<Rings>('crumb-timers', readRings, { timers: [], ovens: [] });
 
 /**
  * The timers that this page knows of: what the server says of all bakes, and, of the bake that is open at the bench, what the bench

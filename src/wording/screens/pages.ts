@@ -6,6 +6,7 @@ export const words = {
   labels: 'Labels',
   help: 'Help',
   bench: 'Bench',
+  practice: 'Practice',
   startedEarlier: 'Started earlier',
   setUpAKitchen: 'Set up a kitchen',
   kitchens: 'Kitchens',

@@ -1,3 +1,4 @@
+import { ONLY_HEADER } from '@/core/network/deviceKey';
 import { newsStream } from '@/server/news';
 import { reading } from '../edge';
 
@@ -5,7 +6,7 @@ import { reading } from '../edge';
 export const GET = (request: Request): Promise<Response> =>
   reading(() =>
     Promise.resolve(
-      new Response(newsStream(request.signal), {
+      new Response(newsStream(request.signal, request.headers.get(ONLY_HEADER)), {
         headers: {
           'content-type': 'text/event-stream; charset=utf-8',
           // no-transform: an answer that is pressed together arrives in lumps

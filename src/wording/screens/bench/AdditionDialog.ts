@@ -3,6 +3,7 @@ export const words = {
   sayWhatWentInAnd: 'Say what went in, and how much.',
   howMuch: 'How much',
   weightOfWhatWentIn: 'Weight of what went in',
+  onTheBench: 'On the board, for shaping: about half of it counts',
   why: 'Why',
   whyItWentIn: 'Why it went in',
   tooWetByFeel: 'too wet by feel',

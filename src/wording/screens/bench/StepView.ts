@@ -27,4 +27,5 @@ export const words = {
   notYet: (by: string) => `Not yet: look again in ${by}`,
   markAsNotDone: 'Mark as not done',
   done: 'Done',
+  isIn: (duration: string) => `It is in: ${duration}`,
 } as const;

@@ -4,6 +4,7 @@ import type { BakeAction } from '@/core/bake';
 export const words = {
   undo: 'Take it back',
   lastDone: 'Done last',
+  by: (who: string, deed: string) => `${who}: ${deed}`,
   weighed: (name: string, mass: string) => `${name}: ${mass} in`,
   part: (name: string, mass: string) => `${name}: ${mass}, a part`,
   unweighed: (name: string) => `${name}: out again`,
@@ -20,7 +21,12 @@ export const words = {
     rise: (step: string) => `${step}: a mark`,
   } satisfies Partial<Record<BakeAction['type'], (step: string) => string>>,
   lit: 'The oven is on',
-  courses: { cold: 'Into the fridge', yeast: 'Half the yeast', lost: 'A load is lost' },
+  courses: {
+    cold: 'Into the fridge',
+    yeast: 'Half the yeast',
+    lost: 'A load is lost',
+    tin: 'Into another tin',
+  },
   paused: 'Paused',
   resumed: 'Gone on',
 } as const;

@@ -7,6 +7,7 @@ export const words = {
   redoCtrlShiftZ: 'Redo (Ctrl Shift Z)',
   more: 'More',
   history: 'History',
+  practise: 'Practise it',
   export: 'Export',
   restoreFromTheArchive: 'Restore from the archive',
   archiveIt: 'Archive it',

@@ -3,6 +3,7 @@ export const words = {
   nothingIsInProgress: 'Nothing is in progress.',
   openAFormulaSayHow: 'Open a formula, say how much, and take it to the bench.',
   chooseAFormula: 'Choose a formula',
+  withWhom: (who: string) => `with ${who}`,
   startedAt: (startedAtMs: string) => `started ${startedAtMs}`,
   timeIsUp: 'Time is up: ',
   leftOf: 'left of ',

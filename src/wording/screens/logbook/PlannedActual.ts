@@ -11,5 +11,6 @@ export const words = {
   heldBack: 'held back',
   anotherDay: 'for another day',
   part: (at: number, of: number) => `(part ${at} of ${of})`,
+  onTheBench: 'on the board: about half counts',
   extra: (time: string, note: string) => `extra, ${time}${note}`,
 } as const;

@@ -17,8 +17,12 @@ export const words = {
   courses: {
     cold: (_lost: number | null) => 'Another course: into the fridge',
     yeast: (_lost: number | null) => 'Another course: other yeast, other times',
+    tin: (_lost: number | null) => 'Another course: into another tin',
     lost: (lost: number | null) => (lost === null ? 'A load was lost' : `A load was lost: ${lost}`),
   },
+  hands: (all: readonly { readonly who: string; readonly count: number }[]) =>
+    `By ${all.map(({ who, count }) => `${who} (${count})`).join(', ')}`,
+  handed: (to: string, text: string) => `Handed over to ${to}${text === '' ? '' : `: ${text}`}`,
   paused: (until: string) => `Paused until ${until}`,
   cleaned: 'All was cleaned down',
   itFelt: 'It felt ',

@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { BenchPage } from '@/features/bench/BenchPage';
+import { KitchenInstruments } from '@/features/instruments/InstrumentsProvider';
 import { kitchenPlace } from '@/features/kitchen/place';
 import { loadLife } from '@/server/day';
 import { loadRising } from '@/server/rising';
@@ -21,13 +22,15 @@ export default function Page(props: IdParams) {
     return (
       <Book context={context} holds={bake}>
         <NuqsAdapter>
-          <BenchPage
-            bake={bake}
-            nowMs={context.now().getTime()}
-            epoch={context.kitchen.epoch}
-            shared={life.shared ?? null}
-            rising={rising}
-          />
+          <KitchenInstruments>
+            <BenchPage
+              bake={bake}
+              nowMs={context.now().getTime()}
+              epoch={context.kitchen.epoch}
+              shared={life.shared ?? null}
+              rising={rising}
+            />
+          </KitchenInstruments>
         </NuqsAdapter>
       </Book>
     );

@@ -1,0 +1,20 @@
+/** Who is at the bench, and to whom a bake is given. */
+export const words = {
+  whoIsHere: 'Who is at this bench?',
+  whoHint: 'Each press from here is kept with the name, until another is chosen.',
+  whoMenu: (who: string) => (who === '' ? 'Who is here …' : `Here: ${who} …`),
+  nobody: 'Nobody in particular',
+  another: 'Another name',
+  use: 'Use',
+  names: 'Names',
+  handOver: 'Hand over',
+  handOverMenu: 'Hand over …',
+  handOverHint: 'It stands on every bench until whoever gets it does the next thing.',
+  handTo: (to: string) => `Hand over to ${to}`,
+  toWhom: 'Choose to whom.',
+  whatToKnow: 'What is to be known',
+  example: 'rolls at 14:20, the loaf into the fridge',
+  isFor: (to: string) => `For ${to}`,
+  from: (from: string | null, clock: string) => (from === null ? `since ${clock}` : `from ${from}, ${clock}`),
+  iAm: (to: string) => `I am ${to}`,
+} as const;

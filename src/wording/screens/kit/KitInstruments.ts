@@ -1,0 +1,20 @@
+/** What the screen says. */
+export const words = {
+  title: 'Scales and thermometers that tell',
+  what: 'A bridge (a small program beside the instrument) sends what they show to this kitchen, with a key of its own; docs/formats.md says how. Work never waits for them.',
+  overload: 'overload',
+  fault: 'fault',
+  silentSince: (figure: string, at: string) => `silent; last ${figure}, ${at}`,
+  nothingYet: 'has told nothing yet',
+  notWithdrawn: 'That did not reach the server: its key still works.',
+  name: 'Name',
+  forExample: 'Big scale',
+  kind: 'What it is',
+  stepsOf: 'Shows in steps of',
+  add: 'Add it',
+  giveItAName: 'Give it a name.',
+  notAdded: 'That did not reach the server. Nothing was added; try again.',
+  keyOf: (name: string) => `The key of ${name}`,
+  keyOnce: 'Copy it to the bridge now: it is not shown again, and is saved nowhere. Lost, it is withdrawn and another is made.',
+  haveIt: 'I have it',
+} as const; // prettier-ignore

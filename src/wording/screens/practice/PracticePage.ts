@@ -1,0 +1,42 @@
+import type { PracticeFault } from '@/core/practice/faults';
+
+/** What the screen says. */
+export const words = {
+  title: (name: string) => `Practise: ${name}`,
+  what: 'A bake with its own clock, an hour in a minute if you like. The scale and the thermometers are played, and how the dough rises and the loaf bakes is one day that could be. Nothing of it is saved, learnt from or taken off a shelf.',
+  whatGoesWrong: 'What goes wrong',
+  fault: {
+    coldOven: 'The oven is colder than it says',
+    oldYeast: 'The yeast is old',
+    wrongWeight: 'Too much falls in',
+    late: 'Somebody calls you away',
+  } satisfies Record<PracticeFault, string>,
+  surprise: 'Surprise me',
+  begin: 'Begin',
+  practice: 'Practice',
+  howFast: 'How fast it goes',
+  times: (speed: number) => `×\u00a0${speed}`,
+  pour: 'Pour (hold)',
+  spoonMore: 'A spoon in',
+  spoonLess: 'A spoon out',
+  jar: (percent: number) => `The jar stands at +${percent} %`,
+  dough: (percent: number) => `the dough looks about +${percent} %`,
+  crust: 'The crust by now',
+  away: 'The phone. It is 25 minutes later.',
+  stop: 'End practice',
+  yesStop: 'Yes, end it',
+  ended: 'The practice is over',
+  took: (time: string, presses: number) => `${time} by its clock, with ${presses} presses.`,
+  wasSo: 'What was so',
+  nothingWrong: 'Nothing went wrong that was not yours.',
+  truth: {
+    coldOven: 'The oven was 35 °C colder than its dial all the time: an oven thermometer, and the core at its time, say so.',
+    oldYeast: 'Half of the yeast was dead: the jar says so within the first half hour, long before the clock does.',
+    wrongWeight: 'A quarter too much fell in of one thing: more of all, or some out, and it is the same dough.',
+    late: 'You were away for 25 minutes after a time was up: a dough that is past is pressed and shaped again, or goes in at once.',
+  } satisfies Record<PracticeFault, string>,
+  stepTook: (name: string, took: string, planned: string) => `${name}: ${took}, planned ${planned}`,
+  again: 'Once more',
+  toTheFormula: 'To the formula',
+  scale: 'Practice scale',
+} as const; // prettier-ignore
