@@ -6,6 +6,8 @@ export default defineConfig({
   timeout: 150_000,
   expect: { timeout: 40_000 },
   workers: 2,
+  // what passes only when run again is told apart at the end, with what was wrong the first time (scripts/test.ts)
+  retries: 1,
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],

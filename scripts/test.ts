@@ -5,6 +5,7 @@
 import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { freshDatabase } from './freshDatabase';
 import { run, serveBuilt } from './processes';
 
@@ -53,6 +54,43 @@ async function jest(): Promise<Count> {
   return counted('jest', code, report?.numPassedTests, report?.numFailedTests);
 }
 
+interface BrowserSuite {
+  readonly suites?: readonly BrowserSuite[];
+  readonly specs: readonly {
+    readonly title: string;
+    readonly file: string;
+    readonly tests: readonly {
+      readonly status: string;
+      readonly results: readonly {
+        readonly errors: readonly { readonly message?: string }[];
+        readonly attachments: readonly { readonly name: string; readonly path?: string }[];
+      }[];
+    }[];
+  }[];
+}
+interface BrowserReport {
+  readonly stats: { readonly expected: number; readonly unexpected: number; readonly flaky: number };
+  readonly suites: readonly BrowserSuite[];
+}
+
+/** What went wrong in the browser, at the end, where it is found: also of what passed when it was run again. */
+const failures: string[] = [];
+
+async function tellFailures(suites: readonly BrowserSuite[]): Promise<void> {
+  for (const { suites: inner, specs } of suites) {
+    await tellFailures(inner ?? []);
+    for (const { title, file, tests } of specs)
+      for (const { status, results } of tests) {
+        if (status !== 'flaky' && status !== 'unexpected') continue;
+        failures.push(`${status === 'flaky' ? 'PASSED ONLY WHEN RUN AGAIN' : 'FAILED'}: ${file} › ${title}`);
+        const [first] = results;
+        for (const { message } of first?.errors ?? []) failures.push(stripVTControlCharacters(message ?? ''));
+        const seen = first?.attachments.find(({ name }) => name === 'error-context')?.path;
+        if (seen) failures.push((await readFile(seen, 'utf8')).slice(0, 6000));
+      }
+  }
+}
+
 async function playwright(): Promise<Count> {
   const file = path.join(reports, 'playwright.json');
   const database = await freshDatabase();
@@ -61,9 +99,10 @@ async function playwright(): Promise<Count> {
     const code = await run(bin('playwright'), ['test', ...process.argv.slice(2)], {
       env: { ...process.env, E2E_URL: server.url, E2E_REPORT: file },
     });
-    const report = await readReport<{ stats: { expected: number; unexpected: number; flaky: number } }>(file);
+    const report = await readReport<BrowserReport>(file);
     const { expected, unexpected, flaky } = report?.stats ?? {};
-    return counted('playwright', code, expected, (unexpected ?? 0) + (flaky ?? 0));
+    await tellFailures(report?.suites ?? []);
+    return counted('playwright', code, (expected ?? 0) + (flaky ?? 0), unexpected ?? 0);
   } finally {
     await server.stop();
     await database.drop();
@@ -104,6 +143,7 @@ if (counts.find(({ name }) => name === 'build')?.failed === 0) {
 }
 await rm(reports, { recursive: true });
 
+for (const failure of failures) console.log(failure);
 for (const { name, passed, failed } of counts) console.log(`${name}: ${passed} passed, ${failed} failed`);
 const total = (key: 'passed' | 'failed') => counts.reduce((sum, count) => sum + count[key], 0);
 const failed = total('failed');

@@ -12,6 +12,7 @@ function counter(): () => string {
 addEventListener('message', ({ data }: MessageEvent<ReadingQuestion>) => {
   const { book } = sparingBook(data.stored);
   const answer: ReadingAnswer = {
+    kind: 'read',
     id: data.id,
     read: readText(data.text, book, data.system, counter(), {
       declared: new Map(data.declared),
@@ -20,3 +21,4 @@ addEventListener('message', ({ data }: MessageEvent<ReadingQuestion>) => {
   };
   postMessage(answer);
 });
+postMessage({ kind: 'hears' } satisfies ReadingAnswer);

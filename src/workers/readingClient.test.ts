@@ -5,6 +5,7 @@ const question = (text: string) => ({ text, stored: [], system: 'metric' as cons
 
 function rig() {
   const ports: (ReadingPort & { asked: ReadingQuestion[]; ended: boolean })[] = [];
+  const limits: number[] = [];
   let late: (() => void) | null = null;
   const client = readingClient(
     () => {
@@ -19,36 +20,64 @@ function rig() {
       ports.push(port);
       return port;
     },
-    (_, then) => {
+    (ms, then) => {
+      limits.push(ms);
       late = then;
       return () => (late = null);
     },
   );
-  return { client, ports, late: () => late?.() };
+  const hears = (at: number) => ports[at]?.onmessage?.({ data: { kind: 'hears' } });
+  return { client, ports, limits, hears, late: () => late?.() };
 }
 const answer = { ok: false, problem: { code: 'required', path: 'text' } } as const;
 
 test('a text that takes longer than any recipe is ended, and the next gets a thread of its own', async () => {
-  const { client, ports, late } = rig();
+  const { client, ports, hears, limits, late } = rig();
   const first = client.ask(question('<<<<'));
+  hears(0);
   late();
   expect(await first).toEqual({ kind: 'tooLong' });
   expect(ports[0]?.ended).toBe(true);
   const second = client.ask(question('flour'));
-  ports[1]?.onmessage?.({ data: { id: 2, read: answer } });
+  hears(1);
+  ports[1]?.onmessage?.({ data: { kind: 'read', id: 2, read: answer } });
   expect(await second).toEqual({ kind: 'read', read: answer });
   const third = client.ask(question('more'));
   expect([ports.length, ports[1]?.asked.length]).toEqual([2, 2]);
   ports[1]?.onerror?.(new Error('died'));
   expect(await third).toEqual({ kind: 'broken' });
+  // a thread that is long on its way is not a text that is long to read
+  expect(limits).toEqual([60_000, 5000, 60_000, 5000, 60_000, 5000]);
+});
+
+test('while the thread is on its way it is asked nothing, and is not sent back for a newer text; one that never comes is broken', async () => {
+  const { client, ports, hears, late } = rig();
+  const first = client.ask(question('a'));
+  const second = client.ask(question('ab'));
+  expect(await first).toEqual({ kind: 'left' });
+  hears(0);
+  expect(ports.map(({ asked, ended }) => [asked.map(({ text }) => text), ended])).toEqual([[['ab'], false]]);
+  ports[0]?.onmessage?.({ data: { kind: 'read', id: 2, read: answer } });
+  expect(await second).toEqual({ kind: 'read', read: answer });
+  client.cancel();
+  expect(ports[0]?.ended).toBe(false);
+  const never = rig();
+  const waits = never.client.ask(question('a'));
+  never.late();
+  expect([await waits, never.ports[0]?.ended]).toEqual([{ kind: 'broken' }, true]);
+  const cancelled = client.ask(question('b'));
+  late();
+  expect(await cancelled).toEqual({ kind: 'tooLong' });
 });
 
 test('the newest text wins, an answer that comes too late is nobody’s, and reading can be stopped', async () => {
-  const { client, ports } = rig();
+  const { client, ports, hears } = rig();
   const first = client.ask(question('a'));
+  hears(0);
   const second = client.ask(question('b'));
   expect(await first).toEqual({ kind: 'left' });
-  ports[1]?.onmessage?.({ data: { id: 1, read: answer } });
+  hears(1);
+  ports[1]?.onmessage?.({ data: { kind: 'read', id: 1, read: answer } });
   client.cancel();
   expect(await second).toEqual({ kind: 'left' });
   expect(ports.map(({ ended }) => ended)).toEqual([true, true]);

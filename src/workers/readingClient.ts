@@ -20,6 +20,8 @@ export type Reading =
 
 /** The longest recipes are read in a fraction of this, also on a slow tablet. */
 const MOST_MS = 5000;
+/** The thread's program comes over the kitchen's network, which is no fault of any text. */
+const MOST_COMING_MS = 60_000;
 
 export interface ReadingClient {
   readonly ask: (question: Omit<ReadingQuestion, 'id'>) => Promise<Reading>;
@@ -27,7 +29,14 @@ export interface ReadingClient {
   readonly cancel: () => void;
 }
 
-/** Reads texts one at a time in a thread; the newest wins, and none takes longer than the limit. */
+interface Wish {
+  readonly question: ReadingQuestion;
+  readonly end: (reading: Reading) => void;
+  /** Lets the limit that runs go. */
+  stop: () => void;
+}
+
+/** Reads texts one at a time in a thread; the newest wins, and none takes longer than the limit, which runs from when the thread has it. */
 export function readingClient(
   makePort: () => ReadingPort,
   wait: (ms: number, then: () => void) => () => void = (ms, then) => {
@@ -35,40 +44,59 @@ export function readingClient(
     return () => clearTimeout(timer);
   },
 ): ReadingClient {
-  let port: ReadingPort | null = null;
-  let current: { id: number; end: (reading: Reading) => void } | null = null;
+  let thread: { readonly port: ReadingPort; hears: boolean } | null = null;
+  let current: Wish | null = null;
   let ids = 0;
-  /** A thread that is busy cannot hear: it is ended, and the next text gets a new one. */
+  const end = (reading: Reading): void => {
+    const wish = current;
+    current = null;
+    wish?.stop();
+    wish?.end(reading);
+  };
   const drop = (reading: Reading): void => {
+    thread?.port.terminate();
+    thread = null;
+    end(reading);
+  };
+  /** A thread that reads cannot hear: it is ended. One that is still on its way has nothing of the old text, and is waited for. */
+  const leave = (): void => {
     if (!current) return;
-    port?.terminate();
-    port = null;
-    current.end(reading);
+    if (thread?.hears) drop({ kind: 'left' });
+    else end({ kind: 'left' });
+  };
+  const hand = ({ port }: NonNullable<typeof thread>): void => {
+    if (!current) return;
+    current.stop();
+    current.stop = wait(MOST_MS, () => drop({ kind: 'tooLong' }));
+    port.postMessage(current.question);
+  };
+  const begin = (): NonNullable<typeof thread> => {
+    const made = { port: makePort(), hears: false };
+    made.port.onmessage = ({ data }) => {
+      if (thread !== made) return;
+      if (data.kind === 'hears') {
+        made.hears = true;
+        hand(made);
+      } else if (data.id === current?.question.id) end({ kind: 'read', read: data.read });
+    };
+    made.port.onerror = () => {
+      if (thread === made) drop({ kind: 'broken' });
+    };
+    return made;
   };
   return {
     ask: (question) => {
-      drop({ kind: 'left' });
+      leave();
       return new Promise((resolve) => {
-        const id = (ids += 1);
-        const stop = wait(MOST_MS, () => {
-          if (current?.id === id) drop({ kind: 'tooLong' });
-        });
         current = {
-          id,
-          end: (reading) => {
-            stop();
-            current = null;
-            resolve(reading);
-          },
+          question: { ...question, id: (ids += 1) },
+          end: resolve,
+          stop: wait(MOST_COMING_MS, () => drop({ kind: 'broken' })),
         };
-        port ??= makePort();
-        port.onmessage = ({ data }) => {
-          if (data.id === current?.id) current.end({ kind: 'read', read: data.read });
-        };
-        port.onerror = () => drop({ kind: 'broken' });
-        port.postMessage({ ...question, id });
+        thread ??= begin();
+        if (thread.hears) hand(thread);
       });
     },
-    cancel: () => drop({ kind: 'left' }),
+    cancel: leave,
   };
 }

@@ -15,7 +15,7 @@ export interface ReadingQuestion {
   readonly declared?: readonly (readonly [number, LineRole])[];
 }
 
-export interface ReadingAnswer {
-  readonly id: number;
-  readonly read: Result<ReadText>;
-}
+export type ReadingAnswer =
+  /** The thread is there: it says so once, and is asked nothing before. */
+  | { readonly kind: 'hears' }
+  | { readonly kind: 'read'; readonly id: number; readonly read: Result<ReadText> };

@@ -20,9 +20,10 @@ jest.mock('@/workers/makeReadingWorker', () => ({
         const read = readText(text, libraryBook, system, () => `r${(next += 1)}`, {
           declared: new Map(declared),
         });
-        void Promise.resolve().then(() => port.onmessage?.({ data: { id, read } }));
+        void Promise.resolve().then(() => port.onmessage?.({ data: { kind: 'read', id, read } }));
       },
     };
+    void Promise.resolve().then(() => port.onmessage?.({ data: { kind: 'hears' } }));
     return port;
   },
 }));
