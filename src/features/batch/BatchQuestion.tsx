@@ -7,6 +7,7 @@ import { allLines, followsDough, FORMULA_LIMITS, type Formula } from '@/core/for
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Segmented } from '@/ui/Segmented';
+import { patiently } from '@/ui/patiently';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { quantitiesComing } from '../quantities/readQuantity';
@@ -18,9 +19,10 @@ import { words } from '@/wording/screens/batch/BatchQuestion';
 import { useStoredKit } from '../kit/KitProvider';
 import { Term } from '../help/Term';
 
-const VesselDialog = dynamic(() => import('./VesselDialog').then((module) => module.VesselDialog), {
-  ssr: false,
-});
+const VesselDialog = dynamic(
+  patiently(() => import('./VesselDialog').then((module) => module.VesselDialog)),
+  { ssr: false },
+);
 
 interface BatchQuestionProps {
   formula: Formula;

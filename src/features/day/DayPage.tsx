@@ -14,6 +14,7 @@ import type { LifeDocument } from '@/core/day/lifeDocument';
 import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
+import { patiently } from '@/ui/patiently';
 import { words } from '@/wording/screens/day/DayPage';
 import { BLOCK_WORD } from '@/wording/words';
 import { ask } from '../asking/ask';
@@ -39,9 +40,10 @@ import type { StartersDocument } from '@/core/starter/starterDocument';
 import { useDay, useLife } from './useDay';
 import { useDayPlan, type DayPlanning } from './useDayPlan';
 
-const HoursDialog = dynamic(() => import('./HoursDialog').then((module) => module.HoursDialog), {
-  ssr: false,
-});
+const HoursDialog = dynamic(
+  patiently(() => import('./HoursDialog').then((module) => module.HoursDialog)),
+  { ssr: false },
+);
 
 interface DayPageProps {
   readonly day: Stored<DayDocument>;

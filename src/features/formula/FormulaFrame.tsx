@@ -17,19 +17,19 @@ import { useUndoKeys } from './useUndoKeys';
 import { words } from '@/wording/screens/formula/FormulaFrame';
 import { patiently } from '@/ui/patiently';
 
-const ConflictBanner = dynamic(() => import('./ConflictBanner').then((module) => module.ConflictBanner), {
-  ssr: false,
-});
-const ExportDialog = dynamic(() => import('./ExportDialog').then((module) => module.ExportDialog), {
-  ssr: false,
-});
+const ConflictBanner = dynamic(
+  patiently(() => import('./ConflictBanner').then((module) => module.ConflictBanner)),
+  { ssr: false },
+);
+const ExportDialog = dynamic(
+  patiently(() => import('./ExportDialog').then((module) => module.ExportDialog)),
+  { ssr: false },
+);
 /** Whoever prints the page gets a page for the wall. */
 const loadPaper = () => import('./FormulaPaper').then((module) => module.FormulaPaper);
 const RunEngine = dynamic(
   patiently(() => import('../run/RunEngine').then((module) => module.RunEngine)),
-  {
-    ssr: false,
-  },
+  { ssr: false },
 );
 
 // typing goes on when the server is gone

@@ -19,11 +19,12 @@ import { patiently } from '@/ui/patiently';
 
 const SlicePicture = dynamic(
   patiently(() => import('../run/SlicePicture').then((module) => module.SlicePicture)),
-  {
-    ssr: false,
-  },
+  { ssr: false },
 );
-const NewFormula = dynamic(() => import('./NewFormula').then((module) => module.NewFormula), { ssr: false });
+const NewFormula = dynamic(
+  patiently(() => import('./NewFormula').then((module) => module.NewFormula)),
+  { ssr: false },
+);
 
 /** One formula on the shelf, with the figures a dough is known by. Made by the server. */
 interface ShelfCard {

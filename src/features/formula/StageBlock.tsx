@@ -7,6 +7,7 @@ import type { Ingredient } from '@/core/ingredients';
 import { buttonClass, IconButton } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { Choice } from '@/ui/Choice';
+import { patiently } from '@/ui/patiently';
 import { usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { STAGE_WORD } from '@/wording/words';
@@ -18,7 +19,10 @@ import type { SheetState } from '../sheet/sheetStore';
 import { words } from '@/wording/screens/formula/StageBlock';
 
 const PartFigures = dynamic(() => import('./PartFigures').then((module) => module.PartFigures));
-const PartSource = dynamic(() => import('./PartSource').then((module) => module.PartSource), { ssr: false });
+const PartSource = dynamic(
+  patiently(() => import('./PartSource').then((module) => module.PartSource)),
+  { ssr: false },
+);
 
 const KINDS = STAGE_KINDS.map((kind) => ({ value: kind, label: STAGE_WORD[kind] }));
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Columns2, PencilLine, TriangleAlert } from 'lucide-react';
 import { lookAlikesOf, type Ingredient, type StoredEntry } from '@/core/ingredients';
 import { Button, buttonClass } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { useStoredEntries, useNameOf } from '../book/BookProvider';
 import { IngredientPicker } from '../formula/IngredientPicker';
 import { RoleDot } from '../formula/RoleDot';
@@ -19,9 +20,10 @@ import { words } from '@/wording/screens/larder/IngredientCard';
 import { words as worksWords } from '@/wording/screens/larder/WorksDialog';
 import { Term } from '../help/Term';
 
-const WorksDialog = dynamic(() => import('./WorksDialog').then((module) => module.WorksDialog), {
-  ssr: false,
-});
+const WorksDialog = dynamic(
+  patiently(() => import('./WorksDialog').then((module) => module.WorksDialog)),
+  { ssr: false },
+);
 
 interface IngredientCardProps {
   ingredient: Ingredient;

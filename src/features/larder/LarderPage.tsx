@@ -8,6 +8,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { cx } from '@/ui/cx';
 import { Menu } from '@/ui/Menu';
+import { patiently } from '@/ui/patiently';
 import { useAwake } from '@/ui/useAwake';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useBook, useStoredEntries } from '../book/BookProvider';
@@ -17,15 +18,18 @@ import { IngredientCard } from './IngredientCard';
 import { useLearnt } from './useLearnt';
 import { words } from '@/wording/screens/larder/LarderPage';
 
-const EntryDialog = dynamic(() => import('./EntryDialog').then((module) => module.EntryDialog), {
-  ssr: false,
-});
-const BlendDialog = dynamic(() => import('./BlendDialog').then((module) => module.BlendDialog), {
-  ssr: false,
-});
-const LabelDialog = dynamic(() => import('./LabelDialog').then((module) => module.LabelDialog), {
-  ssr: false,
-});
+const EntryDialog = dynamic(
+  patiently(() => import('./EntryDialog').then((module) => module.EntryDialog)),
+  { ssr: false },
+);
+const BlendDialog = dynamic(
+  patiently(() => import('./BlendDialog').then((module) => module.BlendDialog)),
+  { ssr: false },
+);
+const LabelDialog = dynamic(
+  patiently(() => import('./LabelDialog').then((module) => module.LabelDialog)),
+  { ssr: false },
+);
 
 /** What is being written: an ingredient of one's own, a blend, one from its label, or the bag at hand of a known one. */
 type Writing =

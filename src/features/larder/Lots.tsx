@@ -6,6 +6,7 @@ import type { AbsorptionLearnt } from '@/core/consistency';
 import type { Ingredient, LotEntry, StoredEntry } from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { useStoredEntries } from '../book/BookProvider';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import type { JarLearnt } from './useLearnt';
@@ -13,7 +14,10 @@ import { useSaveEntry } from './useSaveEntry';
 import { MONTHS } from '@/wording/calendar';
 import { words } from '@/wording/screens/larder/Lots';
 
-const LotDialog = dynamic(() => import('./LotDialog').then((module) => module.LotDialog), { ssr: false });
+const LotDialog = dynamic(
+  patiently(() => import('./LotDialog').then((module) => module.LotDialog)),
+  { ssr: false },
+);
 
 type StoredLot = StoredEntry & { readonly entry: LotEntry };
 const isLotOf =

@@ -31,9 +31,7 @@ import { patiently } from '@/ui/patiently';
 
 const CorrectionDialog = dynamic(
   () => import('./CorrectionDialog').then((module) => module.CorrectionDialog),
-  {
-    ssr: false,
-  },
+  { ssr: false },
 );
 const BakeSlice = dynamic(
   patiently(() => import('./BakeSlice').then((module) => module.BakeSlice)),
@@ -46,9 +44,10 @@ const RiseChart = dynamic(
   patiently(() => import('./RiseChart').then((module) => module.RiseChart)),
   { ssr: false },
 );
-const NoteDialog = dynamic(() => import('../bench/NoteDialog').then((module) => module.NoteDialog), {
-  ssr: false,
-});
+const NoteDialog = dynamic(
+  patiently(() => import('../bench/NoteDialog').then((module) => module.NoteDialog)),
+  { ssr: false },
+);
 
 /** One bake, over: what came out first, then planned beside actual, then what happened when. */
 export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: number; epoch: string }) {

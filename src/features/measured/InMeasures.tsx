@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { BatchLine } from '@/core/batch';
 import type { inMeasures as InMeasures } from '@/core/quantity/inMeasures';
 import { Choice } from '@/ui/Choice';
+import { patiently } from '@/ui/patiently';
 import { wordCounts } from '@/wording/measured';
 import { words } from '@/wording/screens/measured/InMeasures';
 import { BESIDE_WORD } from '@/wording/words';
@@ -11,13 +12,15 @@ import { useStoredKit } from '../kit/KitProvider';
 import { BESIDE_GRAMS } from '../preferences/preferences';
 import { usePreferences } from '../preferences/PreferencesProvider';
 
+const loadMeasuring = patiently(() => import('@/core/quantity/inMeasures'));
+
 /** What turns grams into cups and spoons is fetched by who wants them. */
 function useMeasuring(wanted: boolean): typeof InMeasures | null {
   const [found, setFound] = useState<{ inMeasures: typeof InMeasures } | null>(null);
   useEffect(() => {
     if (!wanted) return undefined;
     let left = false;
-    void import('@/core/quantity/inMeasures').then(({ inMeasures }) => !left && setFound({ inMeasures }));
+    void loadMeasuring().then(({ inMeasures }) => !left && setFound({ inMeasures }));
     return () => {
       left = true;
     };

@@ -13,6 +13,7 @@ import { within } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Cell } from '@/ui/Cell';
 import { newUuid } from '@/ui/newUuid';
+import { patiently } from '@/ui/patiently';
 import { useTwice } from '@/ui/useTwice';
 import { DAYS } from '@/wording/calendar';
 import { wordProblem } from '@/wording/problems';
@@ -29,9 +30,10 @@ import { VersionedStatus } from '../versioned/VersionedStatus';
 import { OrderGroupCard } from './OrderGroupCard';
 import { useOrders } from './useOrders';
 
-const OrderDialog = dynamic(() => import('./OrderDialog').then((module) => module.OrderDialog), {
-  ssr: false,
-});
+const OrderDialog = dynamic(
+  patiently(() => import('./OrderDialog').then((module) => module.OrderDialog)),
+  { ssr: false },
+);
 
 interface OrdersPageProps {
   readonly stored: Stored<OrdersDocument>;

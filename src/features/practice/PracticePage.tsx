@@ -4,12 +4,14 @@ import { useState } from 'react';
 import type { BatchSheet } from '@/core/batch';
 import { PRACTICE_FAULTS, type PracticeDay, type PracticeFault } from '@/core/practice/faults';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { words } from '@/wording/screens/practice/PracticePage';
 import type { Rising } from '../bench/useRise';
 
-const PracticeBench = dynamic(() => import('./PracticeBench').then((module) => module.PracticeBench), {
-  ssr: false,
-});
+const PracticeBench = dynamic(
+  patiently(() => import('./PracticeBench').then((module) => module.PracticeBench)),
+  { ssr: false },
+);
 
 interface PracticePageProps {
   readonly formulaId: string;

@@ -5,15 +5,17 @@ import { useDeferredValue, useRef, useState } from 'react';
 import { MEASURE_SYSTEMS } from '@/core/quantity';
 import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
+import { patiently } from '@/ui/patiently';
 import { useAwake } from '@/ui/useAwake';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
 import { MEASURE_WORD } from '@/wording/words';
 import { words } from '@/wording/screens/reading/ReadingPage';
 
-const ReadingView = dynamic(() => import('./ReadingView').then((module) => module.ReadingView), {
-  ssr: false,
-});
+const ReadingView = dynamic(
+  patiently(() => import('./ReadingView').then((module) => module.ReadingView)),
+  { ssr: false },
+);
 
 const MOST_BYTES = 2_000_000;
 const EXAMPLE = words.sundayRolls200GBrown;

@@ -44,12 +44,14 @@ const DeviceNote = dynamic(
   patiently(() => import('../network/DeviceNote').then((module) => module.DeviceNote)),
   { ssr: false },
 );
-const BellDialog = dynamic(() => import('../timers/BellDialog').then((module) => module.BellDialog), {
-  ssr: false,
-});
-const ShortcutDialog = dynamic(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog), {
-  ssr: false,
-});
+const BellDialog = dynamic(
+  patiently(() => import('../timers/BellDialog').then((module) => module.BellDialog)),
+  { ssr: false },
+);
+const ShortcutDialog = dynamic(
+  patiently(() => import('./ShortcutDialog').then((module) => module.ShortcutDialog)),
+  { ssr: false },
+);
 
 /** What says why something was not taken has to be there when the network is not. */
 const NEEDED_OFFLINE = [loadDialog];

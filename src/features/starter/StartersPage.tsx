@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { StartersDocument } from '@/core/starter/starterDocument';
 import { editStarters, type StarterEdit } from '@/core/starter/starterEdit';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { words } from '@/wording/screens/starter/starters';
 import { clockOffsetMs, useNow } from '../clock/useNow';
 import { useStoredKit } from '../kit/KitProvider';
@@ -13,9 +14,10 @@ import { VersionedStatus } from '../versioned/VersionedStatus';
 import { StarterCard } from './StarterCard';
 import { useStarters } from './useStarters';
 
-const StarterDialog = dynamic(() => import('./StarterDialog').then((module) => module.StarterDialog), {
-  ssr: false,
-});
+const StarterDialog = dynamic(
+  patiently(() => import('./StarterDialog').then((module) => module.StarterDialog)),
+  { ssr: false },
+);
 
 /** The starters of the kitchen: when each is ripe and fed next, and what happened to it. */
 export function StartersPage({
