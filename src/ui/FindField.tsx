@@ -6,7 +6,7 @@ interface FindFieldProps {
   label: string;
   /** What is being looked for as the page stands. */
   value: string;
-  /** Called a moment after the last key, and at once on Enter. */
+  /** Called a moment after the last key, and at once on Enter or when the field is left. */
   onFind: (text: string) => void;
   className?: string;
 }
@@ -57,6 +57,8 @@ export function FindField({ label, value, onFind, className }: FindFieldProps) {
         autoComplete="off"
         value={text}
         onChange={(event) => setText(event.currentTarget.value)}
+        // who goes on to a link goes there: asked for later, the words would bring the list back
+        onBlur={() => look(text.trim())}
         className="min-h-10 w-full rounded-md border border-edge bg-surface pr-2 pl-9"
       />
     </form>

@@ -1,4 +1,4 @@
-import { act, render, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FindField } from './FindField';
 
@@ -23,4 +23,12 @@ test('it asks a moment after the last key; a late answer takes nothing typed awa
   rerender(field('old yeast!'));
   rerender(field(''));
   expect(box).toHaveValue('');
+  // who leaves it before the pause is over has asked by then, and is asked nothing later
+  jest.useFakeTimers();
+  fireEvent.change(box, { target: { value: 'rings' } });
+  fireEvent.blur(box);
+  expect(found.slice(3)).toEqual(['rings']);
+  act(() => jest.advanceTimersByTime(1000));
+  expect(found.slice(3)).toEqual(['rings']);
+  jest.useRealTimers();
 });

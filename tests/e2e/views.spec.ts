@@ -85,6 +85,7 @@ test('the keys work and are listed; dialogs give the focus back', async ({ page 
   await expect(page.getByRole('button', { name: 'New formula' })).toBeFocused();
   // other tests fill the shelf
   await page.getByRole('searchbox', { name: /formulas/ }).fill('Poppy rings');
+  await expect(page).toHaveURL(/find=Poppy/);
   await page.getByRole('link').filter({ hasText: 'Poppy rings' }).first().click();
   await awake(page);
   const tool = page.getByRole('button', { name: 'Set the water' });
