@@ -86,7 +86,7 @@ async function tellFailures(suites: readonly BrowserSuite[]): Promise<void> {
         const [first] = results;
         for (const { message } of first?.errors ?? []) failures.push(stripVTControlCharacters(message ?? ''));
         const seen = first?.attachments.find(({ name }) => name === 'error-context')?.path;
-        if (seen) failures.push((await readFile(seen, 'utf8')).slice(0, 6000));
+        if (seen) failures.push((await readFile(seen, 'utf8').catch(() => '')).slice(0, 6000));
       }
   }
 }

@@ -59,15 +59,24 @@ test('while the thread is on its way it is asked nothing, and is not sent back f
   expect(ports.map(({ asked, ended }) => [asked.map(({ text }) => text), ended])).toEqual([[['ab'], false]]);
   ports[0]?.onmessage?.({ data: { kind: 'read', id: 2, read: answer } });
   expect(await second).toEqual({ kind: 'read', read: answer });
+  // nobody is left to read for: no thread stays behind
   client.cancel();
-  expect(ports[0]?.ended).toBe(false);
+  expect(ports[0]?.ended).toBe(true);
   const never = rig();
   const waits = never.client.ask(question('a'));
   never.late();
   expect([await waits, never.ports[0]?.ended]).toEqual([{ kind: 'broken' }, true]);
-  const cancelled = client.ask(question('b'));
+  // stopped while it is on its way: what is asked next does not wait for the one that hangs
+  const hangs = client.ask(question('b'));
+  client.cancel();
+  expect([await hangs, ports[1]?.ended]).toEqual([{ kind: 'left' }, true]);
+  const next = client.ask(question('c'));
+  hears(1);
+  expect(ports[2]?.asked).toEqual([]);
+  hears(2);
+  expect(ports[2]?.asked.map(({ text }) => text)).toEqual(['c']);
   late();
-  expect(await cancelled).toEqual({ kind: 'tooLong' });
+  expect(await next).toEqual({ kind: 'tooLong' });
 });
 
 test('the newest text wins, an answer that comes too late is nobody’s, and reading can be stopped', async () => {

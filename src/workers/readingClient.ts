@@ -25,7 +25,7 @@ const MOST_COMING_MS = 60_000;
 
 export interface ReadingClient {
   readonly ask: (question: Omit<ReadingQuestion, 'id'>) => Promise<Reading>;
-  /** Ends what is being read. */
+  /** Ends what is being read, and the thread; who asks again gets another. */
   readonly cancel: () => void;
 }
 
@@ -97,6 +97,6 @@ export function readingClient(
         if (thread.hears) hand(thread);
       });
     },
-    cancel: leave,
+    cancel: () => drop({ kind: 'left' }),
   };
 }

@@ -9,9 +9,9 @@ export interface ReadingQuestion {
   readonly text: string;
   readonly stored: readonly StoredEntry[];
   readonly system: MeasureSystem;
-  /** What lines are by the baker's own word, by their number. */
   /** The kitchen's own cups and scoops. */
   readonly own?: readonly OwnMeasure[];
+  /** What lines are by the baker's own word, by their number. */
   readonly declared?: readonly (readonly [number, LineRole])[];
 }
 

@@ -1,5 +1,5 @@
 import { request as httpRequest } from 'node:http';
-import { copyOf, expect, test } from './kitchen';
+import { awake, copyOf, expect, test } from './kitchen';
 
 interface Head {
   revision: number;
@@ -139,4 +139,21 @@ test('two tabs on one ingredient: the second is told, and the first’s stays', 
   await expect(page.getByRole('dialog')).toBeHidden();
   await save(other);
   await expect(other.getByRole('alert')).toContainText('Somebody changed this ingredient in between');
+});
+
+test('a dialog whose files do not arrive takes nothing along, and comes when they do', async ({ page }) => {
+  await page.goto('/formulas');
+  await awake(page);
+  const files = '**/_next/static/**';
+  let lost = 0;
+  await page.route(files, (route) => {
+    lost += 1;
+    return route.abort();
+  });
+  await page.getByRole('button', { name: 'New formula' }).click();
+  // the bundler gives up after five or so
+  await expect.poll(() => lost).toBeGreaterThan(10);
+  await expect(page.getByRole('heading', { name: 'Formulas', exact: true })).toBeVisible();
+  await page.unroute(files);
+  await expect(page.getByRole('dialog', { name: 'A new formula' })).toBeVisible();
 });

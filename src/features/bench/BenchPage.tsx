@@ -14,6 +14,7 @@ import {
 } from '@/core/bake';
 import { cx } from '@/ui/cx';
 import { loadMenu } from '@/ui/Menu';
+import { patiently } from '@/ui/patiently';
 import { useFetchedEarly } from '@/ui/useFetchedEarly';
 import { useKitchenRouter } from '../kitchen/KitchenProvider';
 import { loadIngredientSearch } from '../formula/IngredientPicker';
@@ -38,7 +39,7 @@ import { loadFeltWrong, loadLive, StepView } from './StepView';
 import { words } from '@/wording/screens/bench/BenchPage';
 
 const loadOven = () => import('./OvenCall').then((module) => module.OvenCall);
-const OvenCall = dynamic(loadOven, { ssr: false });
+const OvenCall = dynamic(patiently(loadOven), { ssr: false });
 const loadNote = () => import('./NoteDialog').then((module) => module.NoteDialog);
 const loadAddition = () => import('./AdditionDialog').then((module) => module.AdditionDialog);
 const loadAbandon = () => import('./AbandonDialog').then((module) => module.AbandonDialog);
@@ -48,14 +49,14 @@ const loadCourse = () => import('./CourseDialog').then((module) => module.Course
 const loadWho = () => import('./WhoDialog').then((module) => module.WhoDialog);
 const loadHandOver = () => import('./HandOverDialog').then((module) => module.HandOverDialog);
 const loadHandedOver = () => import('./HandedOver').then((module) => module.HandedOver);
-const WhoDialog = dynamic(loadWho, { ssr: false });
-const HandOverDialog = dynamic(loadHandOver, { ssr: false });
-const HandedOver = dynamic(loadHandedOver, { ssr: false });
-const CourseDialog = dynamic(loadCourse, { ssr: false });
-const BellDialog = dynamic(loadBell, { ssr: false });
-const NoteDialog = dynamic(loadNote, { ssr: false });
-const AdditionDialog = dynamic(loadAddition, { ssr: false });
-const AbandonDialog = dynamic(loadAbandon, { ssr: false });
+const WhoDialog = dynamic(patiently(loadWho), { ssr: false });
+const HandOverDialog = dynamic(patiently(loadHandOver), { ssr: false });
+const HandedOver = dynamic(patiently(loadHandedOver), { ssr: false });
+const CourseDialog = dynamic(patiently(loadCourse), { ssr: false });
+const BellDialog = dynamic(patiently(loadBell), { ssr: false });
+const NoteDialog = dynamic(patiently(loadNote), { ssr: false });
+const AdditionDialog = dynamic(patiently(loadAddition), { ssr: false });
+const AbandonDialog = dynamic(patiently(loadAbandon), { ssr: false });
 const OutcomeForm = dynamic(loadOutcome);
 // the bench goes on when the server is gone, notes and log included
 const NEEDED_OFFLINE = [

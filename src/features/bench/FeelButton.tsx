@@ -4,12 +4,13 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { MethodStep } from '@/core/method';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { BAND_WORD } from '@/wording/bands';
 import type { Bench } from './useBench';
 import { words } from '@/wording/screens/bench/FeelButton';
 
 export const loadFelt = () => import('./FeltDialog').then((module) => module.FeltDialog);
-const FeltDialog = dynamic(loadFelt, { ssr: false });
+const FeltDialog = dynamic(patiently(loadFelt), { ssr: false });
 
 /** Steps in which hands are in the dough, or it has just drunk. */
 const FELT: ReadonlySet<MethodStep['kind']> = new Set(['mix', 'fold', 'rest', 'bulk', 'divide', 'shape']);

@@ -5,11 +5,12 @@ import { useState } from 'react';
 import { canBeNotRight, inHeatSinceMs, type BakeRecord } from '@/core/bake';
 import type { MethodStep } from '@/core/method';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { words } from '@/wording/screens/bench/NotRightDialog';
 import type { Bench } from './useBench';
 
 export const loadNotRight = () => import('./NotRightDialog').then((module) => module.NotRightDialog);
-const NotRightDialog = dynamic(loadNotRight, { ssr: false });
+const NotRightDialog = dynamic(patiently(loadNotRight), { ssr: false });
 
 /** At what bakes: something is not as it should be. */
 export function NotRightButton({ step, sheet, bench, nowMs }: { step: MethodStep; sheet: BakeRecord['sheet']; bench: Bench; nowMs: number }) {

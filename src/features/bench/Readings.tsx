@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { MethodStep } from '@/core/method';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { READING_WORD } from '@/wording/readings';
 import { words } from '@/wording/screens/bench/Readings';
 import { useUnits } from '../preferences/PreferencesProvider';
@@ -11,7 +12,7 @@ import { useKitchenTime } from '../preferences/time';
 import type { Bench } from './useBench';
 
 export const loadReading = () => import('./ReadingDialog').then((module) => module.ReadingDialog);
-const ReadingDialog = dynamic(loadReading, { ssr: false });
+const ReadingDialog = dynamic(patiently(loadReading), { ssr: false });
 
 interface ReadingsProps {
   readonly step: MethodStep;

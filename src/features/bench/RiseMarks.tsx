@@ -4,13 +4,14 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { isRising, type MethodStep } from '@/core/method';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { useKitchenTime } from '../preferences/time';
 import { grownWord, RISE_OF_WORD } from '@/wording/rise';
 import type { Bench } from './useBench';
 import { words } from '@/wording/screens/bench/RiseMarks';
 
 export const loadRise = () => import('./RiseDialog').then((module) => module.RiseDialog);
-const RiseDialog = dynamic(loadRise, { ssr: false });
+const RiseDialog = dynamic(patiently(loadRise), { ssr: false });
 
 /** What was marked in this step, and a mark more. */
 export function RiseMarks({ step, bench }: { step: MethodStep; bench: Bench }) {

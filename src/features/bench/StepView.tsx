@@ -37,7 +37,7 @@ import { useInstruments } from '../instruments/InstrumentsProvider';
 import { words } from '@/wording/screens/bench/StepView';
 
 export const loadLive = () => import('./LiveProbes').then((module) => module.LiveProbes);
-const LiveProbes = dynamic(loadLive, { ssr: false });
+const LiveProbes = dynamic(patiently(loadLive), { ssr: false });
 export const loadFeltWrong = () => import('./FeltCard').then((module) => module.FeltCard);
 const FeltCard = dynamic(patiently(loadFeltWrong), { ssr: false });
 

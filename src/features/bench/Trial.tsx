@@ -6,13 +6,14 @@ import { isLookedAt, isStepDone, isTold, passesOf, type BakeRecord, type Round }
 import { timerS, type MethodStep } from '@/core/method';
 import { formatDuration } from '@/core/units';
 import { Button } from '@/ui/Button';
+import { patiently } from '@/ui/patiently';
 import { words } from '@/wording/screens/bench/Round';
 import { AfterLook } from './AfterLook';
 import { loadName } from './Round';
 import type { Bench } from './useBench';
 
 export const loadLook = () => import('./LookDialog').then((module) => module.LookDialog);
-const LookDialog = dynamic(loadLook, { ssr: false });
+const LookDialog = dynamic(patiently(loadLook), { ssr: false });
 
 interface TrialProps {
   readonly sheet: BakeRecord['sheet'];

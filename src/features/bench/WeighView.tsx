@@ -26,9 +26,9 @@ const LotsUsed = dynamic(
   { ssr: false },
 );
 export const loadByScale = () => import('./WeighByScale').then((module) => module.WeighByScale);
-const WeighByScale = dynamic(loadByScale, { ssr: false });
+const WeighByScale = dynamic(patiently(loadByScale), { ssr: false });
 export const loadOutOfIt = () => import('./OutOfItDialog').then((module) => module.OutOfItDialog);
-const OutOfItDialog = dynamic(loadOutOfIt, { ssr: false });
+const OutOfItDialog = dynamic(patiently(loadOutOfIt), { ssr: false });
 // what makes a mend knows every model of a dough: it is there by the time something is in
 export const loadWrongAmount = () => import('./WrongAmountCard').then((module) => module.WrongAmountCard);
 const WrongAmountCard = dynamic(patiently(loadWrongAmount), { ssr: false });
