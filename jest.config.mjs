@@ -35,6 +35,7 @@ const config = async () => ({
         '<rootDir>/src/workers/**/*.test.ts',
         '<rootDir>/src/offline/**/*.test.ts',
         '<rootDir>/src/app/**/*.test.ts',
+        '<rootDir>/src/wording/**/*.test.ts',
         '<rootDir>/tests/reader/*.test.ts',
         '<rootDir>/tests/*.test.ts',
       ],
@@ -53,7 +54,7 @@ const config = async () => ({
         '<rootDir>/tests/screenSetup.ts',
         '<rootDir>/tests/propertySeed.ts',
       ],
-      testMatch: ['<rootDir>/src/features/**/*.test.{ts,tsx}', '<rootDir>/src/ui/**/*.test.tsx'],
+      testMatch: ['<rootDir>/src/features/**/*.test.{ts,tsx}', '<rootDir>/src/ui/**/*.test.{ts,tsx}'],
     }),
     await project({
       displayName: 'db',

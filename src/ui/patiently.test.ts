@@ -2,11 +2,11 @@ import { patiently } from './patiently';
 
 test('what does not arrive is asked for again after a while, as often as it takes; what is there is asked for once', async () => {
   jest.useFakeTimers();
-  const answers = [new Error('gone'), new Error('gone'), 'here'];
-  const load = jest.fn(() => {
-    const answer = answers.shift();
-    return typeof answer === 'string' ? Promise.resolve(answer) : Promise.reject(answer as Error);
-  });
+  const load = jest
+    .fn<Promise<string>, []>()
+    .mockRejectedValueOnce(new Error('gone'))
+    .mockRejectedValueOnce(new Error('gone'))
+    .mockResolvedValue('here');
   const got = patiently(load)();
   await jest.advanceTimersByTimeAsync(2999);
   expect(load).toHaveBeenCalledTimes(1);
