@@ -13,6 +13,7 @@ const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
   formula_revision: ['select', 'insert'],
   bake: ['select', 'insert', 'update (request_id)'],
   bake_event: ['select', 'insert'],
+  bake_photo: ['select', 'insert'],
   kitchen_ingredient: ['select', 'insert'],
   kitchen_kit: ['select', 'insert'],
   kitchen_day: ['select', 'insert'],

@@ -1,6 +1,8 @@
 import { IncomingMessage } from 'node:http';
 import type { Readable } from 'node:stream';
-import { TOLD_AT } from './hosts';
+import { isPicture, sniff, SNIFF_BYTES, type Sniffed } from '@/core/photo/sniff';
+import { PHOTO_LIMITS } from '@/core/photo/photoLimits';
+import { isPhotoAt, TOLD_AT } from './hosts';
 
 /** The most a request may carry. The longest formula that passes the schema stays well below it. */
 export const MOST_BYTES = 512 * 1024;
@@ -9,19 +11,31 @@ const MOST_FILE_BYTES = 8 * 1024 * 1024;
 /** Five hundred readings are half of it. */
 const MOST_TOLD_BYTES = 64 * 1024;
 export const mostBytesAt = (path: string): number =>
-  path === '/api/kitchens/import' ? MOST_FILE_BYTES : path === TOLD_AT ? MOST_TOLD_BYTES : MOST_BYTES;
+  isPhotoAt(path)
+    ? PHOTO_LIMITS.bytes
+    : path === '/api/kitchens/import'
+      ? MOST_FILE_BYTES
+      : path === TOLD_AT
+        ? MOST_TOLD_BYTES
+        : MOST_BYTES;
 /** A body that trickles in keeps a connection and nothing else. */
 const MOST_MS = 15_000;
+/** A picture over a slow network, within what a request may take at all. */
+const MOST_PICTURE_MS = 28_000;
 /** So much more is swallowed after a refusal, that the answer can be read by who is still sending. */
 const SWALLOW_BYTES = 8 * 1024 * 1024;
 export const SWALLOW_MS = 3000;
 
 export type Body =
   | { readonly ok: true; readonly bytes: Buffer }
-  | { readonly ok: false; readonly why: 'tooBig' | 'tooSlow' | 'gone' };
+  | { readonly ok: false; readonly why: 'tooBig' | 'tooSlow' | 'gone' }
+  | { readonly ok: false; readonly why: 'notPicture'; readonly kind: Sniffed };
 
 /** Reads a body up to the limit; the header may lie or be missing, so the bytes are counted as they come. */
-export function readBody(request: IncomingMessage, mostBytes: number): Promise<Body> {
+export function readBody(
+  request: IncomingMessage,
+  { mostBytes, picture = false }: { readonly mostBytes: number; readonly picture?: boolean },
+): Promise<Body> {
   if (Number(request.headers['content-length'] ?? 0) > mostBytes)
     return Promise.resolve({ ok: false, why: 'tooBig' });
   return new Promise((resolve) => {
@@ -32,13 +46,24 @@ export function readBody(request: IncomingMessage, mostBytes: number): Promise<B
       request.removeAllListeners('data');
       resolve(body);
     };
-    const timer = setTimeout(() => end({ ok: false, why: 'tooSlow' }), MOST_MS);
+    const timer = setTimeout(() => end({ ok: false, why: 'tooSlow' }), picture ? MOST_PICTURE_MS : MOST_MS);
+    let looked = !picture;
+    /** By its first bytes, before the rest has come. */
+    const notPicture = (): Body | null => {
+      looked = true;
+      const kind = sniff(Buffer.concat(chunks).subarray(0, SNIFF_BYTES));
+      return isPicture(kind) ? null : { ok: false, why: 'notPicture', kind };
+    };
     request.on('data', (chunk: Buffer) => {
       size += chunk.length;
-      if (size > mostBytes) end({ ok: false, why: 'tooBig' });
-      else chunks.push(chunk);
+      if (size > mostBytes) return end({ ok: false, why: 'tooBig' });
+      chunks.push(chunk);
+      const no = !looked && size >= SNIFF_BYTES ? notPicture() : null;
+      if (no) end(no);
     });
-    request.on('end', () => end({ ok: true, bytes: Buffer.concat(chunks) }));
+    request.on('end', () =>
+      end((looked ? null : notPicture()) ?? { ok: true, bytes: Buffer.concat(chunks) }),
+    );
     request.on('error', () => end({ ok: false, why: 'gone' }));
     request.on('close', () => end({ ok: false, why: 'gone' }));
   });

@@ -236,6 +236,36 @@ test('a kitchen’s file may be larger than anything else, and is not without en
   ]);
 });
 
+test('a picture is one by its first bytes: what is none, or is too large, is refused before it has all come', async () => {
+  const bake = '0b9c1f6e-2f0a-4c1e-9a53-1f0e3c9f1a2b';
+  const at = `/api/k/mill/bakes/${bake}/photos/${bake}`;
+  const send = (body: Buffer, headers: Record<string, string> = {}) =>
+    ask(at, { method: 'POST', headers: { 'content-type': 'image/jpeg', ...headers }, body });
+  const jpeg = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(2_000_000)]);
+  expect((await send(jpeg)).status).toBe(200);
+  expect((await send(jpeg, { 'content-type': 'application/json' })).status).toBe(415);
+  expect((await ask('/api/echo', { method: 'POST', headers: { 'content-type': 'image/jpeg' }, body: jpeg })).status).toBe(415);
+  expect((await send(jpeg, { 'content-length': '20000001' })).status).toBe(413);
+  const why = async (body: Buffer) => (JSON.parse((await send(body)).body) as { error: { problems: { params: object }[] } }).error.problems[0]?.params;
+  expect(await why(Buffer.concat([Buffer.alloc(4), Buffer.from('ftypheic'), Buffer.alloc(9000)]))).toEqual({ why: 'heic' });
+  expect(await why(Buffer.from('<svg'))).toEqual({ why: 'other' });
+  // a hundred megabytes of something else: the answer is there while they are still being sent
+  const received = await raw(`POST ${at} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Type: image/png\r\nContent-Length: 19000000\r\n\r\n${'MZ'.repeat(40)}`);
+  expect(received).toMatch(/^HTTP\/1\.1 422 /);
+}); // prettier-ignore
+
+test('so many pictures are taken in at once; one more is told to come again', async () => {
+  const at = '/api/k/mill/bakes/0b9c1f6e-2f0a-4c1e-9a53-1f0e3c9f1a2b/photos/0b9c1f6e-2f0a-4c1e-9a53-1f0e3c9f1a2b';
+  const head = `POST ${at} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Type: image/png\r\nContent-Length: 9000\r\n\r\n`;
+  const slow = Array.from({ length: 4 }, () => connect(port, '127.0.0.1', function (this: Socket) { this.write(head); }));
+  await Promise.all(slow.map((socket) => new Promise((resolve) => socket.once('connect', resolve))));
+  const one = () => ask(at, { method: 'POST', headers: { 'content-type': 'image/png' }, body: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]) });
+  const status = async (wanted: number) => { while ((await one()).status !== wanted) await new Promise((again) => setImmediate(again)); return wanted; };
+  expect(await status(503)).toBe(503);
+  slow.forEach((socket) => socket.destroy());
+  expect(await status(200)).toBe(200);
+}); // prettier-ignore
+
 test('instruments have a way of their own: no browser, a pace for each key, and little at once', async () => {
   const at = '/api/instruments/readings';
   const tell = (key: string, headers: Record<string, string> = {}, body = '{}') =>

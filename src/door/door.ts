@@ -14,9 +14,10 @@ import { admit } from './admit';
 import { standBefore } from './answering';
 import { MOST_BYTES, mostBytesAt, readBody, swallow, withBody } from './body';
 import { contentSecurityPolicy, securityHeaders } from './headers';
+import type { Sniffed } from '@/core/photo/sniff';
 import { deviceKeyIn, MAY_HEADER, NETWORK_HEADER, ONLY_HEADER, PAIRING_AT } from '@/core/network/deviceKey';
 import { hangUp } from './hangUp';
-import { isOurHost, TOLD_AT, type Standing } from './hosts';
+import { isOurHost, isPhotoAt, TOLD_AT, type Standing } from './hosts';
 import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
 import { Limits, type Pace } from './limits';
 import { RefusalLog } from './refusalLog';
@@ -71,7 +72,8 @@ const WORDS: Readonly<Record<RefusalKind, string>> = {
   badAddress: 'There is no such address.',
   badRequest: 'This request cannot be understood.',
   badMethod: 'This cannot be done here.',
-  badType: 'Only JSON in UTF-8 is taken (content-type: application/json).',
+  badType: 'Only JSON in UTF-8 is taken (content-type: application/json), or a picture where pictures go.',
+  notPicture: 'This is no picture.',
   tooBig: `More than ${MOST_BYTES} bytes are not taken.`,
   tooFast: 'Too many requests; wait a second.',
   tooSlow: 'The request came too slowly.',
@@ -94,6 +96,7 @@ function writeRefusal(
   response: ServerResponse,
   why: RefusalKind,
   kind: Kind,
+  sniffed: Sniffed | undefined,
 ): void {
   if (why === 'badMethod') response.setHeader('allow', allowedMethods(kind));
   if (why === 'tooFast' || why === 'tooBusy' || why === 'stopping') response.setHeader('retry-after', '1');
@@ -109,7 +112,12 @@ function writeRefusal(
   );
   const more = why === 'tooBig' ? { mostBytes: mostBytesAt((request.url ?? '').split('?', 1)[0] ?? '') } : {};
   response.writeHead(STATUS[why]);
-  response.end(asData ? JSON.stringify({ error: { kind: why, ...more } }) : `${WORDS[why]}\n`);
+  // told as the application tells it: what kind of file it was is for whoever sent it
+  const error =
+    why === 'notPicture'
+      ? { kind: 'invalid', problems: [{ code: 'noPhoto', path: '', params: { why: sniffed ?? 'other' } }] }
+      : { kind: why, ...more };
+  response.end(asData ? JSON.stringify({ error }) : `${WORDS[why]}\n`);
   if (unread) swallow(request);
 }
 
@@ -147,6 +155,9 @@ function endStreams(inside: ReadonlySet<ServerResponse>): void {
     if (String(response.getHeader('content-type')).startsWith('text/event-stream')) response.destroy();
 }
 
+/** So many pictures are in memory at once. */
+const MOST_PICTURES = 4;
+
 const AGAIN_MS = 5000;
 
 /** A device whose key was withdrawn hears no more news either. @returns how to stop looking */
@@ -175,11 +186,18 @@ export function makeDoor(options: DoorOptions): Door {
   const inside = new Set<ServerResponse>();
   const refused = new WeakSet<ServerResponse>();
   let closing = false;
+  let pictures = 0;
 
-  const refuse = (request: IncomingMessage, response: ServerResponse, why: RefusalKind, kind: Kind): void => {
+  const refuse = (
+    request: IncomingMessage,
+    response: ServerResponse,
+    why: RefusalKind,
+    kind: Kind,
+    sniffed?: Sniffed,
+  ): void => {
     refusals.note(aboutRefusal(request, why), performance.now());
     refused.add(response);
-    writeRefusal(request, response, why, kind);
+    writeRefusal(request, response, why, kind, sniffed);
   };
 
   const answer = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
@@ -231,10 +249,18 @@ export function makeDoor(options: DoorOptions): Door {
       const turn = await turns[judged.kind].take(response, () => handle(request, response));
       return turn === 'full' ? refuse(request, response, 'tooBusy', judged.kind) : undefined;
     }
-    const body = await readBody(request, mostBytesAt(judged.path));
-    if (body.ok) return handle(withBody(request, body.bytes), response);
-    if (body.why === 'gone') return void response.destroy();
-    refuse(request, response, body.why, judged.kind);
+    const picture = isPhotoAt(judged.path);
+    if (picture && pictures >= MOST_PICTURES) return refuse(request, response, 'tooBusy', judged.kind);
+    if (picture) pictures += 1;
+    try {
+      const body = await readBody(request, { mostBytes: mostBytesAt(judged.path), picture });
+      // awaited: so long its bytes are held
+      if (body.ok) return await handle(withBody(request, body.bytes), response);
+      if (body.why === 'gone') return void response.destroy();
+      refuse(request, response, body.why, judged.kind, body.why === 'notPicture' ? body.kind : undefined);
+    } finally {
+      if (picture) pictures -= 1;
+    }
   };
 
   const listener: RequestListener = (request, response) => {

@@ -73,3 +73,7 @@ export function isOurOrigin(
   if (headers.origin === undefined) return headers['sec-fetch-site'] === undefined;
   return headers.origin.toLowerCase() === `${scheme}://${headers.host?.toLowerCase()}`;
 }
+
+/** Where a photograph of a bake goes, and lies. */
+export const isPhotoAt = (path: string): boolean =>
+  /^\/api\/k\/[^/]+\/bakes\/[0-9a-f-]{36}\/photos\/[0-9a-f-]{36}$/i.test(path);

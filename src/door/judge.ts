@@ -1,5 +1,5 @@
 import type { IncomingHttpHeaders } from 'node:http';
-import { isFromBrowser, isOurHost, isOurOrigin, TOLD_AT, type Standing } from './hosts';
+import { isFromBrowser, isOurHost, isOurOrigin, isPhotoAt, TOLD_AT, type Standing } from './hosts';
 
 /** What kind of thing an address leads to, as far as the door treats them differently. */
 export type Kind = 'api' | 'asset' | 'page';
@@ -12,6 +12,7 @@ export type RefusalKind =
   | 'badRequest'
   | 'badMethod'
   | 'badType'
+  | 'notPicture'
   | 'tooBig'
   | 'tooFast'
   | 'tooSlow'
@@ -27,6 +28,7 @@ export const STATUS: Readonly<Record<RefusalKind, number>> = {
   badRequest: 400,
   badMethod: 405,
   badType: 415,
+  notPicture: 422,
   tooBig: 413,
   tooFast: 429,
   tooSlow: 408,
@@ -73,6 +75,10 @@ export const allowedMethods = (kind: Kind): string => METHODS[kind].join(', ');
 export const isJson = (type: string | undefined): boolean =>
   /^application\/json\s*(?:;\s*charset\s*=\s*"?utf-8"?\s*)?$/i.test(type ?? '');
 
+/** What may come where a picture is taken: what it is, its first bytes say. */
+const isPictureType = (type: string | undefined): boolean =>
+  /^(?:image\/[a-z0-9.+-]{1,40}|application\/octet-stream)$/i.test(type ?? '');
+
 export type Judgement =
   | { readonly ok: true; readonly kind: Kind; readonly path: string; readonly writes: boolean }
   | { readonly ok: false; readonly why: RefusalKind; readonly kind: Kind };
@@ -88,7 +94,8 @@ export function judge({ method, url, headers }: Asked, standing: Standing): Judg
   const writes = method === 'POST';
   if (writes && !isOurOrigin(headers, standing.scheme)) return no('foreignOrigin');
   if (path === TOLD_AT && isFromBrowser(headers)) return no('foreignOrigin');
-  if (writes && !isJson(headers['content-type'])) return no('badType');
+  const type = headers['content-type'];
+  if (writes && !(isPhotoAt(path) ? isPictureType(type) : isJson(type))) return no('badType');
   if (!writes && (headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0))
     return no('badRequest');
   return { ok: true, kind, path, writes };

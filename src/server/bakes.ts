@@ -217,7 +217,8 @@ interface Taken {
   readonly ended: string | null;
 }
 
-async function takeTaps(
+/** The same within a transaction of the caller’s. */
+export async function takeTaps(
   client: Queryable,
   kitchenId: string,
   bakeId: string,

@@ -19,7 +19,7 @@ test('limits are told in the unit of the field and of the reader', () => {
 test('no refusal shows a code, a blank or a hole', () => {
   const codes = [
     'required', 'notANumber', 'notADuration', 'unknownUnit', 'tooLong', 'tooMany', 'notWhole', 'notAllowed', 'onlyLooks', 'unknownIngredient',
-    'unknownLine', 'unknownStage', 'unknownWay', 'unknownStep', 'unknownLot', 'duplicateId', 'onlyFlour', 'noFlour', 'noShareWithoutFlour', 'tooWet',
+    'unknownLine', 'unknownStage', 'unknownWay', 'unknownStep', 'unknownLot', 'unknownRung', 'unknownPhoto', 'noPhoto', 'noSlice', 'duplicateId', 'onlyFlour', 'noFlour', 'noShareWithoutFlour', 'tooWet',
     'lastStage', 'cycle', 'nothingToWeigh', 'heavierThanBefore', 'alreadyClosed', 'alreadyDone', 'notDoneYet', 'timerRunning',
     'noTimer', 'rangeReversed', 'control', 'sumNot100', 'noReading', 'notSolvable', 'tooDeep', 'notText', 'formulaCell', 'wrongFormat',
     'wrongVersion',

@@ -58,6 +58,22 @@ function plainAmount(path: string, value: number, units: Units): string {
   }
 }
 
+/** Why a file is not taken for a photograph, and what to do. */
+function wordNoPhoto(why: string): string {
+  switch (why) {
+    case 'heic':
+      return 'This is a HEIC picture, as some phones save them. In the camera’s settings choose the most compatible format (JPEG), or share the picture as JPEG.';
+    case 'large':
+      return 'This file is larger than 20 MB. Take it at a smaller size, or save it as JPEG.';
+    case 'pixels':
+      return 'This picture has more pixels than I can take. Save it at a smaller size.';
+    case 'broken':
+      return 'This picture is damaged or was cut off on its way. Take it again, or send it again.';
+    default:
+      return 'This is no picture that I can read. JPEG, PNG and WebP work.';
+  }
+}
+
 const text = (problem: Problem, key: string): string => String(problem.params?.[key] ?? '');
 
 /** One refusal in plain words: what is wrong, and what would be right. */
@@ -99,6 +115,14 @@ export function wordProblem(problem: Problem, units: Units): string {
       return 'That bread is no longer one of those the dough parts into.';
     case 'unknownStep':
       return 'That step is no longer in the method.';
+    case 'unknownRung':
+      return 'That is none of the breads of this ladder.';
+    case 'unknownPhoto':
+      return 'There is no such photograph with this bake.';
+    case 'noPhoto':
+      return wordNoPhoto(text(problem, 'why'));
+    case 'noSlice':
+      return 'I can’t find a slice in this picture. Lay the cut face on a plain board of another colour, straight from above, and let it fill most of the picture.';
     case 'unknownLot':
       return 'That bag is not written down for this ingredient.';
     case 'duplicateId':

@@ -76,6 +76,16 @@ export function wordTap(action: BakeAction): string {
       return 'A correction of the log';
     case 'abandoned':
       return 'A bake abandoned';
+    case 'tasted':
+      return 'A tasting';
+    case 'tastingTakenBack':
+      return 'A tasting taken back';
+    case 'photographed':
+      return 'A photograph';
+    case 'photoRead':
+      return 'A crumb read from a photograph';
+    case 'photoPutAway':
+      return action.away ? 'A photograph put away' : 'A photograph shown again';
     case 'reopened':
       return 'A bake opened again';
   }

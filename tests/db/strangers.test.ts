@@ -18,6 +18,7 @@ import * as ingredients from '@/db/queries/ingredients';
 import * as devices from '@/db/queries/devices';
 import * as instruments from '@/db/queries/instruments';
 import * as kitchens from '@/db/queries/kitchens';
+import * as photos from '@/db/queries/photos';
 import * as shelf from '@/db/queries/shelf';
 import * as versions from '@/db/queries/versions';
 import * as whole from '@/db/queries/whole';
@@ -36,6 +37,8 @@ import { testDatabase, type TestDatabase } from './testDatabase';
 
 /** Every query there is, asked as a stranger with the ids of somebody else's kitchen: it sees nothing there and changes nothing. */
 const KEY = 'k'.repeat(43);
+const DIGEST = Buffer.alloc(32, 7);
+const PICTURE = { cameDigest: DIGEST, picture: Buffer.from('picture'), small: Buffer.from('small') };
 let db: TestDatabase;
 let here: Context;
 let there: Context;
@@ -50,6 +53,7 @@ let ids: {
   instrument: string;
   device: string;
   telling: string;
+  photo: string;
 };
 
 beforeAll(async () => {
@@ -98,8 +102,10 @@ beforeAll(async () => {
   const device = (await devices.listDevices(here.pool, here.kitchen.id))[0]!.id;
   const telling = randomUUID();
   await take(here.pool, KEY, { tellingId: telling, readings: [{ agoMs: 0, value: 412 }] }, here.now());
+  const photo = randomUUID();
+  await photos.insertPhoto(here.pool, here.kitchen.id, { bakeId: running.value.id, photoId: photo, ...PICTURE });
   ids = {
-    instrument: instrument.value.id, telling, device,
+    photo, instrument: instrument.value.id, telling, device,
     formula: formula.value.id, copy: copy.value.id, running: running.value.id, over: over.value.id, entry: 'own-mix', event, requests,
   }; // prettier-ignore
 });
@@ -157,6 +163,10 @@ const READS: Record<string, Ask> = {
   listBranches: (c, k) => formulas.listBranches(c, k, ids.formula),
   findByRequest: (c, k) => formulas.findByRequest(c, k, ids.requests.formula, null),
   lockHead: (c, k) => formulas.lockHead(c, k, ids.formula),
+  findPhoto: (c, k) => photos.findPhoto(c, k, ids.photo, DIGEST),
+  photoBytes: (c, k) => photos.photoBytes(c, k, { bakeId: ids.running, photoId: ids.photo, small: false }),
+  'photoBytes, small': (c, k) => photos.photoBytes(c, k, { bakeId: ids.running, photoId: ids.photo, small: true }),
+  photoIds: (c, k) => photos.photoIds(c, k),
   listDevices: (c, k) => devices.listDevices(c, k),
   countDevices: (c, k) => devices.countDevices(c, k, here.now()),
   listInstruments: (c, k) => instruments.listInstruments(c, k),
@@ -193,6 +203,7 @@ const WRITES: Record<string, Ask> = {
   },
   insertEvents: (c, k) =>
     bakes.insertEvents(c, k, ids.running, [{ eventId: randomUUID(), seq: 99, action: { type: 'noted', text: 'x' }, at: new Date(0), by: null }]),
+  insertPhoto: (c, k) => photos.insertPhoto(c, k, { bakeId: ids.running, photoId: randomUUID(), ...PICTURE }),
   insertCode: (c, k) => devices.insertCode(c, k, { id: randomUUID(), name: 'Stolen', may: 'all', codeDigest: Buffer.alloc(32), expiresAt: new Date(9e12) }),
   insertDevice: (c, k) => devices.insertDevice(c, k, { id: randomUUID(), name: 'Stolen', may: 'all', keyDigest: Buffer.alloc(32), pairedAt: new Date(0) }),
   withdrawDevice: (c, k) => devices.withdrawDevice(c, k, ids.device, new Date(0)),
@@ -284,6 +295,7 @@ test('no query is left out', () => {
     ingredients,
     instruments,
     kitchens,
+    photos,
     versions,
     shelf,
     whole,

@@ -17,6 +17,8 @@ import {
   RIM_PERCENT,
   RISE_MARK_PERCENT,
 } from './bakeLimits';
+import { crumbFiguresSchema, photoSchema } from '../photo/photoSchema';
+import { tastingSchema } from '../tasting/tastingSchema';
 import { outcomeSchema } from './outcomeSchema';
 
 const massG = z.number().min(FORMULA_LIMITS.lineMassG.min).max(1_000_000);
@@ -176,6 +178,15 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('noted'), text: plainText(1000, { lines: true }).trim().min(1) }),
   z.strictObject({ type: z.literal('closed'), outcome: outcomeSchema }),
   z.strictObject({ type: z.literal('outcomeCorrected'), outcome: outcomeSchema }),
+  /** What a taster said of a slice; said again under its id it is a correction. */
+  z.strictObject({ type: z.literal('tasted'), tastingId: z.uuid(), tasting: tastingSchema }),
+  z.strictObject({ type: z.literal('tastingTakenBack'), tastingId: z.uuid() }),
+  /** A picture came in: told by the server alone, in the transaction that saves the picture. */
+  z.strictObject({ type: z.literal('photographed'), photo: photoSchema }),
+  /** What was read from a picture of the cut; null: what was read does not hold. */
+  z.strictObject({ type: z.literal('photoRead'), photoId: z.uuid(), crumb: crumbFiguresSchema.nullable() }),
+  /** A picture is not to be shown any more, or is again. */
+  z.strictObject({ type: z.literal('photoPutAway'), photoId: z.uuid(), away: z.boolean() }),
   /** Closed or given up by mistake: it goes on. */
   z.strictObject({ type: z.literal('reopened') }),
   z.strictObject({ type: z.literal('abandoned'), reason: plainText(400, { lines: true }) }),

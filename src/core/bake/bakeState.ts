@@ -1,9 +1,10 @@
 import type { BatchLine } from '../batch/batchSheet';
 import { never } from '../result';
 import type { BakeAction, BakeEvent } from './bakeEvent';
+import { afterLooking, isLooking } from './looking';
 import { startedBake, withStep, type BakeState, type Timer } from './stateShape';
 
-export type { BakeState, Feeling, Handover, Look, Mended, Reading, RiseMark, Timer } from './stateShape';
+export type { BakeState, Feeling, Handover, Look, Mended, Reading, RiseMark, TakenPhoto, TakenTasting, Timer } from './stateShape';
 
 function afterWeighing(state: BakeState, lineId: string, massG: number, atMs: number): BakeState {
   const old = state.weighed.get(lineId);
@@ -44,7 +45,8 @@ function afterMending(
   return { ...state, targets: aims, dueAgain, mends: [...state.mends, { lineId, by, atMs }] };
 }
 
-function afterAction(state: BakeState, action: BakeAction, atMs: number): BakeState {
+function afterAction(state: BakeState, action: BakeAction, atMs: number, by: string | null): BakeState {
+  if (isLooking(action)) return afterLooking(state, action, atMs, by);
   switch (action.type) {
     case 'weighed':
       return afterWeighing(state, action.lineId, action.massG, atMs);
@@ -292,7 +294,7 @@ function afterLook(
 /** The state after one more event. Pure; an event already folded in (by its number) changes nothing. */
 export function afterEvent(state: BakeState, event: BakeEvent): BakeState {
   if (event.seq <= state.lastSeq) return state;
-  return { ...withHands(afterAction(state, event.action, event.atMs), event), lastSeq: event.seq };
+  return { ...withHands(afterAction(state, event.action, event.atMs, event.by ?? null), event), lastSeq: event.seq };
 }
 
 /** Whose it is after an event: who did it, or got it. */

@@ -4,13 +4,14 @@ import { STEP_LIMITS } from '../method/step';
 import { never, ok, refuse, type Result } from '../result';
 import type { BakeAction } from './bakeEvent';
 import { isRunning, isStepDone, type BakeState } from './bakeState';
+import { decideLooking, isLooking } from './looking';
 import { lotsOf } from './lotsOf';
 import { sheetNow } from './sheetNow';
 import { leftoversOf, stockOf } from './stock';
 
 /**
  * May this happen to the bake now? The server asks before it keeps an event, the bench before it shows one. A bake
- * that has ended takes only corrections of its outcome and of the bags it was made of, notes (the next day's taste is still news), what is left of
+ * that has ended takes only corrections of its outcome and of the bags it was made of, notes, tastings and pictures (the next day's taste is still news), what is left of
  * what it put by, and its opening again.
  *
  * @returns the action itself, or why not: unknown line/step/ingredient/lot, alreadyClosed, alreadyDone, notDoneYet,
@@ -29,6 +30,7 @@ export function decide(
 
   if (action.type === 'outcomeCorrected') return state.outcome ? ok(action) : refuse('notDoneYet');
   if (action.type === 'noted') return ok(action);
+  if (isLooking(action)) return decideLooking([], state, action);
   if (action.type === 'reopened') return ended ? ok(action) : refuse('notDoneYet');
   if (action.type === 'lotUsed') {
     const ingredient = book.get(action.ingredientId);

@@ -14,6 +14,8 @@ export {
   type Look,
   type Reading,
   type RiseMark,
+  type TakenPhoto,
+  type TakenTasting,
   type Timer,
 } from './bakeState';
 export { missingAt, nextThing, stillToWeigh, weighedCount } from './toWeigh';

@@ -1,5 +1,7 @@
 import type { Band } from '../consistency/parameters';
 import type { MethodStep } from '../method/step';
+import type { CrumbFigures, Photo } from '../photo/photoSchema';
+import type { Tasting } from '../tasting/tastingSchema';
 import type { COURSES, LOOK_COLOURS, MENDS, READING_OF } from './bakeLimits';
 import type { Outcome } from './outcome';
 
@@ -82,6 +84,22 @@ export interface Feeling {
   readonly atMs: number;
 }
 
+/** What one taster said, with what they said before they put it right. */
+export interface TakenTasting extends Tasting {
+  readonly atMs: number;
+  readonly by: string | null;
+  readonly before: readonly (Tasting & { readonly atMs: number })[];
+}
+
+/** A picture of a bake, and what was read from it. */
+export interface TakenPhoto extends Photo {
+  readonly atMs: number;
+  /** Null: nothing has been read from it, or nothing could be. */
+  readonly crumb: CrumbFigures | null;
+  /** Not shown any more; it can be fetched again. */
+  readonly away: boolean;
+}
+
 /** From when on it goes otherwise, and as it was before. */
 interface Course {
   readonly by: (typeof COURSES)[number];
@@ -147,6 +165,9 @@ export interface BakeState {
   readonly leftoverG: ReadonlyMap<string, number>;
   readonly outcome: Outcome | null;
   readonly earlierOutcomes: readonly { readonly outcome: Outcome; readonly atMs: number }[];
+  /** By their id, in the order in which they were first said. */
+  readonly tastings: ReadonlyMap<string, TakenTasting>;
+  readonly photos: ReadonlyMap<string, TakenPhoto>;
   readonly endedAtMs: number | null;
   readonly abandoned: { readonly reason: string } | null;
   /** Endings that were taken back, oldest first. */
@@ -187,6 +208,8 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   leftoverG: new Map(),
   outcome: null,
   earlierOutcomes: [],
+  tastings: new Map(),
+  photos: new Map(),
   endedAtMs: null,
   abandoned: null,
   endings: [],

@@ -62,6 +62,22 @@ export function undoOf(before: BakeState, action: BakeAction, nowMs: number): Ba
       return [{ type: 'unlit' }];
     case 'courseChanged':
       return [{ type: 'courseTakenBack' }];
+    case 'tasted': {
+      const { tastingId } = action;
+      const earlier = before.tastings.get(tastingId);
+      if (!earlier) return [{ type: 'tastingTakenBack', tastingId }];
+      const { occasion, scores, words, rungId, blind } = earlier;
+      return [{ type: 'tasted', tastingId, tasting: { occasion, scores, words, rungId, blind } }];
+    }
+    case 'tastingTakenBack': {
+      const { tastingId } = action;
+      const taken = before.tastings.get(tastingId);
+      if (!taken) return [];
+      const { occasion, scores, words, rungId, blind } = taken;
+      return [{ type: 'tasted', tastingId, tasting: { occasion, scores, words, rungId, blind } }];
+    }
+    case 'photoPutAway':
+      return [{ type: 'photoPutAway', photoId: action.photoId, away: !action.away }];
     case 'paused':
       return [{ type: 'resumed' }];
     case 'resumed':
@@ -82,6 +98,8 @@ export function undoOf(before: BakeState, action: BakeAction, nowMs: number): Ba
     case 'felt':
     case 'noted':
     case 'handedOver':
+    case 'photographed':
+    case 'photoRead':
     case 'closed':
     case 'outcomeCorrected':
     case 'reopened':

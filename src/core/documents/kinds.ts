@@ -61,6 +61,7 @@ export const BAKE_ACTION: DocumentKind<BakeAction> = {
     6: (action) => action,
     7: (action) => action,
     8: (action) => action,
+    9: (action) => action,
   },
 };
 

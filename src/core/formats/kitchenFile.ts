@@ -31,10 +31,10 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * 3, with its kit; 4, height and scales in the kit and nowhere else, sizes in their field instead of in words; 5, everything: every
  * version of kit and ingredients, where formulas branched off, and the sheet each bake ran on; 6, how numbers and times are written, who bakes and who eats; 7,
  * lots, and which of them a bake was made of; 8, parts by purpose, steps as fields, ways; 9, sizes, vessels,
- * places and own measures in the kit, mixes in a bake's sheet; 11, when hands are free, starters, orders; 12, who did what.
+ * places and own measures in the kit, mixes in a bake's sheet; 11, when hands are free, starters, orders; 12, who did what; 13, tastings, photographs (their images lie beside it in the archive), ladders.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 12;
+export const KITCHEN_VERSION = 13;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -196,6 +196,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
   9: (file) => ({ ...file, version: 10 }),
   10: (file) => ({ ...file, version: 11, life: null, starters: null, orders: null }),
   11: (file) => ({ ...file, version: 12 }),
+  12: (file) => ({ ...file, version: 13 }),
 };
 
 /** Each of a list in a file that nobody has checked yet; what is no list is left for the check. */

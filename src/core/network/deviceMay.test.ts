@@ -18,6 +18,7 @@ test('a device reads its own kitchen and no other; elsewhere it is shown home', 
 
 test('what it may write is what it was paired for; keys, devices and the end of a kitchen are this machine’s', () => {
   expect(each('POST', `/api/k/mill/bakes/${BAKE}/taps`)).toBe('no yes yes');
+  expect(each('POST', `/api/k/mill/bakes/${BAKE}/photos/${BAKE}`)).toBe('no yes yes');
   expect(each('POST', '/api/k/mill/bakes')).toBe('no yes yes');
   for (const path of [`/api/k/mill/bakes/${BAKE}/slice`, '/api/k/mill/kit', '/api/k/mill/formulas', '/api/k/mill/day'])
     expect([path, each('POST', path)]).toEqual([path, 'no no yes']);

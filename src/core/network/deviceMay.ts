@@ -9,7 +9,7 @@ const EVERYBODYS: ReadonlySet<string> = new Set([
 ]);
 /** Kept to the machine itself: keys, other devices, the end of a kitchen. */
 const THIS_MACHINES = /^\/(?:devices|instruments\/[^/]+\/withdrawal|removal)(?:\/|$)/;
-const BENCH_WRITES = /^\/bakes(?:\/[0-9a-f-]{36}\/taps)?$/;
+const BENCH_WRITES = /^\/bakes(?:\/[0-9a-f-]{36}\/(?:taps|photos\/[0-9a-f-]{36}))?$/;
 
 /**
  * Whether a paired device may ask for something. It knows one kitchen; what is not of that is not there for it.

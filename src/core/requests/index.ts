@@ -3,13 +3,14 @@ import { kitchenDetailsSchema } from '../kit/kitchenDetails';
 import { kitSchema } from '../kit/kitSchema';
 import { bakeActionSchema, whoSchema } from '../bake/bakeEvent';
 import { BAKINGS, type Baking } from './bakings';
+import { PHOTO_OF } from '../photo/photoLimits';
 import { LAST_SEQ } from '../bake/lastSeq';
 import { dayDocumentSchema } from '../day/dayDocument';
 import { ordersDocumentSchema } from '../orders/orderDocument';
 import { startersDocumentSchema } from '../starter/starterDocument';
 import { lifeDocumentSchema } from '../day/lifeDocument';
 import { batchRequestSchema } from '../batch/batchRequest';
-import { formulaSchema } from '../formula/formulaSchema';
+import { formulaSchema, localIdSchema } from '../formula/formulaSchema';
 import { kitchenEntrySchema } from '../ingredients/kitchenEntrySchema';
 
 /** What a screen may ask of the server. One schema each, used where it is made and where it is received. */
@@ -88,7 +89,8 @@ const tapSchema = z.strictObject({
   eventId: z.uuid(),
   /** How long the tap waited to be sent: also over a holiday; beyond some years a clock is wrong. */
   agoMs: z.number().min(0).max(157_680_000_000),
-  action: bakeActionSchema,
+  /** A picture comes with its word in one request of its own, or it would be told of and not be there. */
+  action: bakeActionSchema.refine(({ type }) => type !== 'photographed', { params: { code: 'notAllowed' } }),
   /** Who did it, where somebody said who is at that bench. */
   by: whoSchema.optional(),
 });
@@ -99,6 +101,17 @@ export const tapsSchema = z.strictObject({
   /** Number of the newest event the sender knows: the answer holds those after it. */
   after: z.number().int().min(0).max(LAST_SEQ).default(0),
 });
+
+/** What an address says of the photograph in its body. */
+export const askedPhotoSchema = z
+  .strictObject({
+    photoId: z.uuid(),
+    of: z.enum(PHOTO_OF),
+    rung: localIdSchema.optional(),
+    ago: z.coerce.number().pipe(tapSchema.shape.agoMs),
+    by: whoSchema.optional(),
+  })
+  .transform(({ photoId, of, rung, ago, by }) => ({ photoId, of, rungId: rung ?? null, agoMs: ago, by }));
 
 /** A kitchen of one's own. Units are the reader's, not the kitchen's, and go with no request. */
 export const setUpKitchenSchema = z.strictObject({
