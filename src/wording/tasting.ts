@@ -81,7 +81,13 @@ export const QUESTION_WORDS: Readonly<Record<QuestionId, Question>> = {
   bend: {
     name: 'Bend',
     how: 'Bend a thin slice slowly.',
-    steps: ['falls to crumbs', 'breaks at once', 'bends, then breaks', 'bends well', 'folds and springs back'],
+    steps: [
+      'falls to crumbs',
+      'breaks at once',
+      'bends, then breaks',
+      'bends well',
+      'folds and springs back',
+    ],
   },
   crust: {
     name: 'Crust',

@@ -38,6 +38,7 @@ export { actualStages, actualTotals, takenUpG } from './actualSheet';
 export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
 export { lotsOf } from './lotsOf';
+export { cardOf } from './looking';
 export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';

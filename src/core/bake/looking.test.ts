@@ -20,7 +20,7 @@ const refusal = (state: BakeState, action: BakeAction) => {
   return decided.ok ? null : `${decided.problem.code} ${decided.problem.path}`;
 };
 const tasted = (scores: Tasting['scores'], part: Partial<Tasting> = {}, tastingId = ANNA): BakeAction => ({
-  type: 'tasted', tastingId, tasting: { occasion: 'fresh', scores, words: '', rungId: null, blind: false, ...part },
+  type: 'tasted', tastingId, tasting: { taster: 'Anna', occasion: 'fresh', scores, words: '', rungId: null, blind: false, ...part },
 }); // prettier-ignore
 const photo = (photoId = PHOTO): BakeAction => ({
   type: 'photographed', photo: { photoId, of: 'cut', widthPx: 800, heightPx: 600, rungId: null },
@@ -94,7 +94,7 @@ test.each<[string, BakeAction[], BakeAction]>([
 });
 
 test('a card that says nothing is none', () => {
-  const empty = { occasion: 'fresh', scores: {}, words: ' ', rungId: null, blind: false };
+  const empty = { taster: null, occasion: 'fresh', scores: {}, words: ' ', rungId: null, blind: false };
   expect(tastingSchema.safeParse(empty).success).toBe(false);
   expect(tastingSchema.safeParse({ ...empty, words: 'burnt' }).success).toBe(true);
   expect(tastingSchema.safeParse({ ...empty, scores: { height: 6 } }).success).toBe(false);

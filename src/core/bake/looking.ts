@@ -1,6 +1,7 @@
 import { PHOTO_LIMITS } from '../photo/photoLimits';
 import { ok, never, refuse, type Result } from '../result';
 import { TASTING_LIMITS } from '../tasting/limits';
+import type { Tasting } from '../tasting/tastingSchema';
 import type { BakeAction } from './bakeEvent';
 import type { BakeState, TakenPhoto, TakenTasting } from './stateShape';
 
@@ -59,7 +60,7 @@ export function afterLooking(state: BakeState, action: Looking, atMs: number, by
     case 'tasted': {
       const { tastingId, tasting } = action;
       const old = tastings.get(tastingId);
-      const before = old ? [...old.before, earlierOf(old)] : [];
+      const before = old ? [...old.before, { ...cardOf(old), atMs: old.atMs }] : [];
       const taken = { ...tasting, atMs, by: by ?? old?.by ?? null, before };
       return { ...state, tastings: new Map(tastings).set(tastingId, taken) };
     }
@@ -84,4 +85,12 @@ export function afterLooking(state: BakeState, action: Looking, atMs: number, by
   }
 }
 
-const earlierOf = ({ occasion, scores, words, rungId, blind, atMs }: TakenTasting): TakenTasting['before'][number] => ({ occasion, scores, words, rungId, blind, atMs }); // prettier-ignore
+/** The card alone, as it was filled in. */
+export const cardOf = ({ taster, occasion, scores, words, rungId, blind }: TakenTasting): Tasting => ({
+  taster,
+  occasion,
+  scores,
+  words,
+  rungId,
+  blind,
+});

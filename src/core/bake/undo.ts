@@ -1,6 +1,7 @@
 import { never } from '../result';
 import type { BakeAction } from './bakeEvent';
 import { isRunning, type BakeState } from './bakeState';
+import { cardOf } from './looking';
 
 const leftS = (startedAtMs: number, durationS: number, nowMs: number): number =>
   Math.max(1, Math.round((startedAtMs + durationS * 1000 - nowMs) / 1000));
@@ -62,19 +63,12 @@ export function undoOf(before: BakeState, action: BakeAction, nowMs: number): Ba
       return [{ type: 'unlit' }];
     case 'courseChanged':
       return [{ type: 'courseTakenBack' }];
-    case 'tasted': {
-      const { tastingId } = action;
-      const earlier = before.tastings.get(tastingId);
-      if (!earlier) return [{ type: 'tastingTakenBack', tastingId }];
-      const { occasion, scores, words, rungId, blind } = earlier;
-      return [{ type: 'tasted', tastingId, tasting: { occasion, scores, words, rungId, blind } }];
-    }
+    case 'tasted':
     case 'tastingTakenBack': {
       const { tastingId } = action;
-      const taken = before.tastings.get(tastingId);
-      if (!taken) return [];
-      const { occasion, scores, words, rungId, blind } = taken;
-      return [{ type: 'tasted', tastingId, tasting: { occasion, scores, words, rungId, blind } }];
+      const earlier = before.tastings.get(tastingId);
+      if (earlier) return [{ type: 'tasted', tastingId, tasting: cardOf(earlier) }];
+      return action.type === 'tasted' ? [{ type: 'tastingTakenBack', tastingId }] : [];
     }
     case 'photoPutAway':
       return [{ type: 'photoPutAway', photoId: action.photoId, away: !action.away }];

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { EATER_LIMITS } from '../eaters/eater';
 import { localIdSchema } from '../formula/formulaSchema';
 import { plainText } from '../plainTextSchema';
 import { TASTING_LIMITS } from './limits';
@@ -9,6 +10,8 @@ const score = z.number().int().min(1).max(5);
 /** What one person said of one slice. What was not asked, or not answered, is not in `scores`. */
 export const tastingSchema = z
   .strictObject({
+    /** Who tasted, by the name used in the kitchen; null: nobody said. */
+    taster: plainText(EATER_LIMITS.nameLength).trim().min(1).nullable(),
     occasion: z.enum(OCCASIONS),
     scores: z.partialRecord(z.enum(QUESTION_IDS), score),
     words: plainText(TASTING_LIMITS.wordsLength, { lines: true }),

@@ -23,7 +23,7 @@ interface ErrorBody {
  */
 const AGAIN = new Set([401, 408, 429, 500, 502, 503, 504, 507]);
 
-/** Asks our own server. Without a body it reads, with one it writes. Never throws: a dead network is an answer too. */
+/** Asks our own server. Without a body it reads, with one it writes: JSON, or a file as it is. Never throws: a dead network is an answer too. */
 export async function ask<T>(
   path: string,
   body?: unknown,
@@ -38,8 +38,8 @@ export async function ask<T>(
         ? { cache: 'no-store', signal }
         : {
             method: 'POST',
-            body: JSON.stringify(body),
-            headers: { 'content-type': 'application/json' },
+            body: body instanceof Blob ? body : JSON.stringify(body),
+            headers: { 'content-type': body instanceof Blob ? body.type : 'application/json' },
             keepalive,
             signal,
           },

@@ -22,6 +22,8 @@ import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { AGAIN_WORD } from '@/wording/words';
 import { LotsUsed } from '../bench/LotsUsed';
+import { PhotoSection } from '../photos/PhotoSection';
+import { Tastings } from '../tasting/Tastings';
 import { PlannedActual } from './PlannedActual';
 import { PutBy } from './PutBy';
 import { Scores } from './Scores';
@@ -87,6 +89,8 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
               <p className="mt-1">{state.abandoned.reason || words.noReasonWasNoted}</p>
             </section>
           )}
+          <PhotoSection bakeId={bake.id} state={state} tap={tap} />
+          <Tastings bakeId={bake.id} state={state} tap={tap} />
           <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} events={outbox.events} />
@@ -241,7 +245,7 @@ function OutcomeView({
           {words.correct}
         </Button>
       </div>
-      <BakeSlice bakeId={bakeId} />
+      <BakeSlice bakeId={bakeId} photos={state.photos} />
       <dl className="mt-2 flex flex-wrap gap-x-6 gap-y-2">
         {figures.map(([word, figure]) => (
           <div key={word} className="flex flex-col-reverse">

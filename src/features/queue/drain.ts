@@ -98,7 +98,7 @@ export class Drain {
     for (let at = 0, atOnce = route.atOnce; at < entries.length;) {
       if (queue.isHeld(lane)) return true;
       const batch = entries.slice(at, at + atOnce);
-      const answer = await post(route.path, route.body(batch, now()));
+      const answer = await post(route.path(batch, now()), route.body(batch, now()));
       if (answer.kind === 'unreachable') return false;
       const refused = refusalOf(answer, now());
       if (refused && batch.length > 1) {

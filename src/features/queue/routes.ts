@@ -1,5 +1,6 @@
 import type { BakeAction } from '@/core/bake';
 import { LAST_SEQ } from '@/core/bake/lastSeq';
+import type { PhotoOf } from '@/core/photo';
 import type { Tap } from '@/core/requests';
 import type { Answer } from '../asking/ask';
 import { kitchenPlace } from '../kitchen/place';
@@ -13,7 +14,7 @@ export interface WaitingTap {
 
 /** Of a lane: where its things go. Everything that can be sent is here, so that a page that is gone leaves nothing unsendable. */
 export interface Route {
-  readonly path: string;
+  readonly path: (entries: readonly Waiting[], nowMs: number) => string;
   /** So many go in one request. */
   readonly atOnce: number;
   readonly body: (entries: readonly Waiting[], nowMs: number) => unknown;
@@ -35,6 +36,26 @@ const tapsUnseen = (entries: readonly Waiting[], nowMs: number) => ({
 
 const first = (entries: readonly Waiting[]): unknown => entries[0]?.body;
 
+/** A picture as it waits: what the address says of it, and the file. */
+export interface WaitingPhoto {
+  readonly of: PhotoOf;
+  readonly rungId: string | null;
+  readonly by: string | null;
+  readonly picture: Blob;
+}
+
+function photoPath(base: string, [entry]: readonly Waiting[], nowMs: number): string {
+  if (!entry) return base;
+  const { of, rungId, by } = entry.body as WaitingPhoto;
+  const asked = new URLSearchParams({ of, ago: String(Math.max(0, nowMs - entry.madeAtMs)) });
+  if (rungId !== null) asked.set('rung', rungId);
+  if (by !== null) asked.set('by', by);
+  return `${base}/${entry.id}?${asked.toString()}`;
+}
+
+const photoBody = ([entry]: readonly Waiting[]): unknown =>
+  (entry?.body as WaitingPhoto | undefined)?.picture;
+
 /** Null: a lane that is not sent. What was written down before kitchens stood beside one another goes to the oldest. */
 export function routeOf(lane: string): Route | null {
   const [of = '', address = '-'] = lane.split('@', 2);
@@ -42,17 +63,23 @@ export function routeOf(lane: string): Route | null {
   const { api } = kitchenPlace(address);
   switch (kind) {
     case 'sheet':
-      return { path: api(`/formulas/${id}/revisions`), atOnce: 1, body: first };
+      return { path: () => api(`/formulas/${id}/revisions`), atOnce: 1, body: first };
     case 'taps':
-      return { path: api(`/bakes/${id}/taps`), atOnce: 50, body: tapsUnseen };
+      return { path: () => api(`/bakes/${id}/taps`), atOnce: 50, body: tapsUnseen };
+    case 'photo':
+      return {
+        path: (entries, nowMs) => photoPath(api(`/bakes/${id}/photos`), entries, nowMs),
+        atOnce: 1,
+        body: photoBody,
+      };
     case 'kit':
     case 'day':
     case 'life':
     case 'starters':
     case 'orders':
-      return { path: api(`/${kind}`), atOnce: 1, body: first };
+      return { path: () => api(`/${kind}`), atOnce: 1, body: first };
     case 'ingredient':
-      return { path: api('/ingredients'), atOnce: 1, body: first };
+      return { path: () => api('/ingredients'), atOnce: 1, body: first };
     default:
       return null;
   }

@@ -5,6 +5,10 @@ import { aliveTabs, alone, browserQueue } from './browserQueue';
 import { Drain } from './drain';
 import type { Queue, Waiting } from './queue';
 
+/** Something was put into a lane that no page sends: it need not wait for the next look. */
+const SEND_NOW = 'crumb:send';
+export const sendNow = (): void => void window.dispatchEvent(new Event(SEND_NOW));
+
 const NOTHING: readonly Waiting[] = [];
 
 /** All that waits in this browser. */
@@ -34,10 +38,12 @@ export function useDrain(): void {
       },
     });
     const stop = drain.start();
+    window.addEventListener(SEND_NOW, drain.now);
     window.addEventListener('online', drain.now);
     window.addEventListener('focus', drain.now);
     return () => {
       stop();
+      window.removeEventListener(SEND_NOW, drain.now);
       window.removeEventListener('online', drain.now);
       window.removeEventListener('focus', drain.now);
     };

@@ -25,6 +25,7 @@ export const words = {
   sHonestCrumb: '%s · Honest Crumb',
   forPeopleWhoBakeYeasted: 'For people who bake yeasted gluten-free bread.',
   bake: 'bake',
+  tasting: 'tasting',
   logbook: 'Logbook',
   oneFormula: 'one formula',
   pageNotFound: 'Page not found',

@@ -1,0 +1,134 @@
+'use client';
+import { Utensils } from 'lucide-react';
+import type { BakeAction, BakeState, TakenTasting } from '@/core/bake';
+import { OCCASIONS, pooled, QUESTIONS, type Occasion } from '@/core/tasting';
+import type { Problem } from '@/core/result';
+import { Button, buttonClass } from '@/ui/Button';
+import { useTwice } from '@/ui/useTwice';
+import { KitchenLink } from '../kitchen/KitchenProvider';
+import { useNumbers } from '../preferences/PreferencesProvider';
+import { useKitchenTime } from '../preferences/time';
+import { OCCASION_WORD, QUESTION_WORDS } from '@/wording/tasting';
+import { words } from '@/wording/screens/tasting/Tastings';
+
+interface TastingsProps {
+  readonly bakeId: string;
+  readonly state: BakeState;
+  readonly tap: (action: BakeAction) => Problem | null;
+}
+
+/** What tasters said of a bake, together and each by themselves. */
+export function Tastings({ bakeId, state, tap }: TastingsProps) {
+  const cards = [...state.tastings];
+  const occasions = OCCASIONS.filter((occasion) => cards.some(([, card]) => card.occasion === occasion));
+  return (
+    <section aria-labelledby="tastings-title" className="docket rounded-b-md px-5 pt-4 pb-5" data-testid="tastings">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="tastings-title" className="text-xl">
+          {words.tasted}
+        </h2>
+        <KitchenLink href={`/logbook/${bakeId}/taste`} className={buttonClass('plain', 'table', 'no-print min-h-10')}>
+          <Utensils size={17} aria-hidden />
+          {words.tasteIt}
+        </KitchenLink>
+      </div>
+      {cards.length === 0 ? (
+        <p className="mt-2 text-soft">{words.nobodyYet}</p>
+      ) : (
+        <>
+          {occasions.map((occasion) => (
+            <Together key={occasion} occasion={occasion} cards={cards.map(([, card]) => card)} />
+          ))}
+          <ul className="mt-3">
+            {cards.map(([id, card]) => (
+              <Card key={id} bakeId={bakeId} id={id} card={card} onTakeBack={() => tap({ type: 'tastingTakenBack', tastingId: id })} />
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+} // prettier-ignore
+
+function Together({ occasion, cards }: { occasion: Occasion; cards: readonly TakenTasting[] }) {
+  const numbers = useNumbers();
+  const together = pooled(cards, { occasion });
+  const asked = QUESTIONS.filter(({ id }) => together.has(id));
+  if (asked.length === 0) return null;
+  const count = cards.filter((card) => card.occasion === occasion).length;
+  return (
+    <table className="mt-3 w-full text-sm">
+      <caption className="pb-1 text-left font-semibold">
+        {OCCASION_WORD[occasion]}, {words.cards(count)}
+      </caption>
+      <tbody>
+        {asked.map(({ id, best }) => {
+          const said = together.get(id);
+          if (!said) return null;
+          return (
+            <tr key={id} className="border-t border-rule align-baseline">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                {QUESTION_WORDS[id].name}
+              </th>
+              <td className="figure w-12 py-1 text-right text-lg">{numbers.decimal(said.mean, 1)}</td>
+              <td className="py-1 pl-3">
+                {QUESTION_WORDS[id].steps[Math.round(said.mean) - 1]}
+                {best !== null && Math.abs(said.mean - best) >= 1.5 && (
+                  <strong className="text-alarm"> {words.farOff}</strong>
+                )}
+              </td>
+              <td className="py-1 text-right text-soft">
+                {said.spread !== null && said.spread > 0 && words.apart(numbers.decimal(said.spread, 1))}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+interface CardProps {
+  bakeId: string;
+  id: string;
+  card: TakenTasting;
+  onTakeBack: () => void;
+}
+
+function Card({ bakeId, id, card, onTakeBack }: CardProps) {
+  const time = useKitchenTime();
+  const sure = useTwice();
+  const { taster, occasion, words: said, atMs, before } = card;
+  return (
+    <li className="border-t border-rule py-2 text-sm">
+      <div className="flex flex-wrap items-center gap-x-3">
+        <span className="min-w-0 flex-1">
+          <strong>{taster ?? words.somebody}</strong>{' '}
+          <span className="text-soft">
+            {OCCASION_WORD[occasion]}, {time.dayAndClock(atMs)}
+          </span>
+        </span>
+        <KitchenLink
+          href={`/logbook/${bakeId}/taste?card=${id}`}
+          className={buttonClass('quiet', 'table', 'no-print')}
+        >
+          {words.putRight}
+        </KitchenLink>
+        <Button look="quiet" className="no-print" onClick={() => sure.press() && onTakeBack()}>
+          {sure.asked ? words.yesTakeBack : words.takeBack}
+        </Button>
+      </div>
+      {said && <p className="whitespace-pre-line">{said}</p>}
+      {before.map((earlier) => (
+        <p key={earlier.atMs} className="text-soft">
+          {words.before(
+            time.dayAndClock(earlier.atMs),
+            QUESTIONS.filter(
+              ({ id: question }) => earlier.scores[question] !== card.scores[question] && earlier.scores[question],
+            ).map(({ id: question }) => `${QUESTION_WORDS[question].name} ${earlier.scores[question]}`).join(', '),
+          )}
+        </p>
+      ))}
+    </li>
+  );
+} // prettier-ignore
