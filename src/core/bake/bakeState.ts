@@ -4,7 +4,18 @@ import type { BakeAction, BakeEvent } from './bakeEvent';
 import { afterLooking, isLooking } from './looking';
 import { startedBake, withStep, type BakeState, type Timer } from './stateShape';
 
-export type { BakeState, Feeling, Handover, Look, Mended, Reading, RiseMark, TakenPhoto, TakenTasting, Timer } from './stateShape';
+export type {
+  BakeState,
+  Feeling,
+  Handover,
+  Look,
+  Mended,
+  Reading,
+  RiseMark,
+  TakenPhoto,
+  TakenTasting,
+  Timer,
+} from './stateShape';
 
 function afterWeighing(state: BakeState, lineId: string, massG: number, atMs: number): BakeState {
   const old = state.weighed.get(lineId);
@@ -294,7 +305,10 @@ function afterLook(
 /** The state after one more event. Pure; an event already folded in (by its number) changes nothing. */
 export function afterEvent(state: BakeState, event: BakeEvent): BakeState {
   if (event.seq <= state.lastSeq) return state;
-  return { ...withHands(afterAction(state, event.action, event.atMs, event.by ?? null), event), lastSeq: event.seq };
+  return {
+    ...withHands(afterAction(state, event.action, event.atMs, event.by ?? null), event),
+    lastSeq: event.seq,
+  };
 }
 
 /** Whose it is after an event: who did it, or got it. */

@@ -37,6 +37,7 @@ export { sheetNow } from './sheetNow';
 export { actualStages, actualTotals, takenUpG } from './actualSheet';
 export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
+export { deviationsOf, withDeviations, type Deviation } from './asDone';
 export { lotsOf } from './lotsOf';
 export { cardOf } from './looking';
 export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome';

@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import {
   actualTotals,
+  deviationsOf,
   lossPercent,
   type BakeEvent,
   type BakeState,
@@ -11,7 +12,7 @@ import {
   type BakeRecord,
 } from '@/core/bake';
 import { formulaTotals } from '@/core/formula';
-import { formatDecimal, formatDuration } from '@/core/units';
+import { formatDuration } from '@/core/units';
 import { Button, buttonClass } from '@/ui/Button';
 import { useTwice } from '@/ui/useTwice';
 import { KitchenLink } from '../kitchen/KitchenProvider';
@@ -21,6 +22,7 @@ import { useNumbers, usePreferences, useUnits } from '../preferences/Preferences
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { AGAIN_WORD } from '@/wording/words';
+import { batchAgain } from './batchAgain';
 import { LotsUsed } from '../bench/LotsUsed';
 import { PhotoSection } from '../photos/PhotoSection';
 import { Tastings } from '../tasting/Tastings';
@@ -46,6 +48,10 @@ const RiseChart = dynamic(
   patiently(() => import('./RiseChart').then((module) => module.RiseChart)),
   { ssr: false },
 );
+const AgainDialog = dynamic(
+  patiently(() => import('./AgainDialog').then((module) => module.AgainDialog)),
+  { ssr: false },
+);
 const NoteDialog = dynamic(
   patiently(() => import('../bench/NoteDialog').then((module) => module.NoteDialog)),
   { ssr: false },
@@ -56,7 +62,9 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
   const bench = useBench(bake, { nowMs, epoch });
   const { state, tap, outbox } = bench;
   const { preferences } = usePreferences();
-  const [dialog, setDialog] = useState<'correct' | 'note' | null>(null);
+  const [dialog, setDialog] = useState<'correct' | 'note' | 'again' | null>(null);
+  const book = useBook();
+  const deviations = useMemo(() => deviationsOf(bake.sheet, state, book), [bake.sheet, book, state]);
   const { outcome } = state;
 
   return (
@@ -66,6 +74,8 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
         endedAtMs={state.endedAtMs}
         onReopen={() => tap({ type: 'reopened' })}
         onNote={() => setDialog('note')}
+        isAsWritten={deviations.length === 0}
+        onAgain={() => setDialog('again')}
       />
       {outbox.refused && (
         <p role="alert" className="mb-3 rounded border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
@@ -98,6 +108,9 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
         <PlannedAndWeighed bake={bake} state={state} tap={tap} events={outbox.events} />
       </div>
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
+      {dialog === 'again' && (
+        <AgainDialog bake={bake} deviations={deviations} onClose={() => setDialog(null)} />
+      )}
       {dialog === 'correct' && outcome && (
         <CorrectionDialog bake={bake} outcome={outcome} tap={tap} onClose={() => setDialog(null)} />
       )}
@@ -126,9 +139,12 @@ interface BakeHeadProps {
   endedAtMs: number | null;
   onReopen: () => void;
   onNote: () => void;
+  /** Nothing in it was otherwise than its formula says. */
+  isAsWritten: boolean;
+  onAgain: () => void;
 }
 
-function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
+function BakeHead({ bake, endedAtMs, onReopen, onNote, isAsWritten, onAgain }: BakeHeadProps) {
   const time = useKitchenTime();
   const reopen = useTwice();
   return (
@@ -166,12 +182,18 @@ function BakeHead({ bake, endedAtMs, onReopen, onNote }: BakeHeadProps) {
       <Button className="no-print min-h-10" onClick={onNote}>
         {words.addANote}
       </Button>
-      <KitchenLink
-        href={`/formulas/${bake.formulaId}/batch?pieces=${Math.max(1, bake.sheet.pieces.count)}&each=${formatDecimal(bake.sheet.pieces.doughG, 2)}`}
-        className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
-      >
-        {words.bakeItAgain}
-      </KitchenLink>
+      {isAsWritten ? (
+        <KitchenLink
+          href={batchAgain(bake)}
+          className={buttonClass('strong', 'table', 'no-print min-h-10 px-4')}
+        >
+          {words.bakeItAgain}
+        </KitchenLink>
+      ) : (
+        <Button look="strong" className="no-print min-h-10 px-4" onClick={onAgain}>
+          {words.bakeItAgain}
+        </Button>
+      )}
     </div>
   );
 }

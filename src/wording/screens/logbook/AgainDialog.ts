@@ -1,0 +1,25 @@
+/** What the screen says. */
+export const words = {
+  again: 'Bake it again',
+  itWasNotAsWritten: 'This bake was not quite as its formula says.',
+  cannotAsk: 'The server does not answer now; as it was done can be had when it does.',
+  asDone: 'As it was really done',
+  becomes: (next: number) => `What is ticked becomes version ${next} of the formula.`,
+  formulaWentOn: (was: number, now: number, next: number) =>
+    `This was version ${was}, and the formula has gone on to version ${now} since. What is ticked, on version ${was}, becomes version ${next}.`,
+  asWritten: 'As the formula says now',
+  withoutAll: 'Without any of this.',
+  bakeAsWritten: 'Bake it as written',
+  changeItYourself: 'Change it yourself',
+  hydration: 'Hydration',
+  insteadOf: (before: string) => `instead of ${before}`,
+  makeItMine: 'Make this my formula, and bake it',
+  saving: 'Saving …',
+  changedMeanwhile: 'The formula was changed meanwhile. Close this and open it again.',
+  notSaved: 'It could not be saved now. Nothing has changed; try again.',
+  insteadOfG: (actual: string, planned: string) => `${actual} instead of ${planned}`,
+  chance: 'what a hand leaves',
+  leftOut: 'left out',
+  heldBackIn: (mass: string) => `was held back; ${mass} went in`,
+  added: (mass: string) => `${mass} added`,
+} as const;
