@@ -2,7 +2,7 @@ import { IncomingMessage } from 'node:http';
 import type { Readable } from 'node:stream';
 import { isPicture, sniff, SNIFF_BYTES, type Sniffed } from '@/core/photo/sniff';
 import { PHOTO_LIMITS } from '@/core/photo/photoLimits';
-import { isPhotoAt, TOLD_AT } from './hosts';
+import { IMPORT_AT, isArchiveType, isPhotoAt, TOLD_AT } from './hosts';
 
 /** The most a request may carry. The longest formula that passes the schema stays well below it. */
 export const MOST_BYTES = 512 * 1024;
@@ -10,14 +10,13 @@ export const MOST_BYTES = 512 * 1024;
 const MOST_FILE_BYTES = 8 * 1024 * 1024;
 /** Five hundred readings are half of it. */
 const MOST_TOLD_BYTES = 64 * 1024;
-export const mostBytesAt = (path: string): number =>
-  isPhotoAt(path)
-    ? PHOTO_LIMITS.bytes
-    : path === '/api/kitchens/import'
-      ? MOST_FILE_BYTES
-      : path === TOLD_AT
-        ? MOST_TOLD_BYTES
-        : MOST_BYTES;
+/** With pictures: what is beyond that is taken in by the command. */
+const MOST_ARCHIVE_BYTES = 64 * 1024 * 1024;
+export function mostBytesAt(path: string, type?: string): number {
+  if (isPhotoAt(path)) return PHOTO_LIMITS.bytes;
+  if (path === IMPORT_AT) return isArchiveType(type) ? MOST_ARCHIVE_BYTES : MOST_FILE_BYTES;
+  return path === TOLD_AT ? MOST_TOLD_BYTES : MOST_BYTES;
+}
 /** A body that trickles in keeps a connection and nothing else. */
 const MOST_MS = 15_000;
 /** A picture over a slow network, within what a request may take at all. */
@@ -34,7 +33,11 @@ export type Body =
 /** Reads a body up to the limit; the header may lie or be missing, so the bytes are counted as they come. */
 export function readBody(
   request: IncomingMessage,
-  { mostBytes, picture = false }: { readonly mostBytes: number; readonly picture?: boolean },
+  {
+    mostBytes,
+    picture = false,
+    patient = picture,
+  }: { readonly mostBytes: number; readonly picture?: boolean; readonly patient?: boolean },
 ): Promise<Body> {
   if (Number(request.headers['content-length'] ?? 0) > mostBytes)
     return Promise.resolve({ ok: false, why: 'tooBig' });
@@ -46,7 +49,7 @@ export function readBody(
       request.removeAllListeners('data');
       resolve(body);
     };
-    const timer = setTimeout(() => end({ ok: false, why: 'tooSlow' }), picture ? MOST_PICTURE_MS : MOST_MS);
+    const timer = setTimeout(() => end({ ok: false, why: 'tooSlow' }), patient ? MOST_PICTURE_MS : MOST_MS);
     let looked = !picture;
     /** By its first bytes, before the rest has come. */
     const notPicture = (): Body | null => {

@@ -228,6 +228,17 @@ test('a kitchen’s file may be larger than anything else, and is not without en
   expect((await ask('/api/kitchens/import?request=x', { method: 'POST', headers: json, body })).status).toBe(
     200,
   );
+  // with its pictures it is larger still
+  const zip = { 'content-type': 'application/zip' };
+  const big = Buffer.alloc(9 * 1024 * 1024);
+  expect(
+    (await ask('/api/kitchens/import?request=x', { method: 'POST', headers: zip, body: big })).status,
+  ).toBe(200);
+  expect((await ask('/api/echo', { method: 'POST', headers: zip, body: '{}' })).status).toBe(415);
+  const archive = { ...zip, 'content-length': String(65 * 1024 * 1024) };
+  expect(
+    (await ask('/api/kitchens/import?request=x', { method: 'POST', headers: archive, body: big })).status,
+  ).toBe(413);
   const endless = { ...json, 'content-length': String(9 * 1024 * 1024) };
   const refused = await ask('/api/kitchens/import?request=x', { method: 'POST', headers: endless, body });
   expect([refused.status, JSON.parse(refused.body)]).toEqual([

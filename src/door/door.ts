@@ -17,7 +17,7 @@ import { contentSecurityPolicy, securityHeaders } from './headers';
 import type { Sniffed } from '@/core/photo/sniff';
 import { deviceKeyIn, MAY_HEADER, NETWORK_HEADER, ONLY_HEADER, PAIRING_AT } from '@/core/network/deviceKey';
 import { hangUp } from './hangUp';
-import { isOurHost, isPhotoAt, TOLD_AT, type Standing } from './hosts';
+import { isArchiveType, isOurHost, isPhotoAt, TOLD_AT, type Standing } from './hosts';
 import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
 import { Limits, type Pace } from './limits';
 import { RefusalLog } from './refusalLog';
@@ -110,7 +110,8 @@ function writeRefusal(
     'content-type',
     asData ? 'application/json; charset=utf-8' : 'text/plain; charset=utf-8',
   );
-  const more = why === 'tooBig' ? { mostBytes: mostBytesAt((request.url ?? '').split('?', 1)[0] ?? '') } : {};
+  const path = (request.url ?? '').split('?', 1)[0] ?? '';
+  const more = why === 'tooBig' ? { mostBytes: mostBytesAt(path, request.headers['content-type']) } : {};
   response.writeHead(STATUS[why]);
   // told as the application tells it: what kind of file it was is for whoever sent it
   const error =
@@ -250,16 +251,24 @@ export function makeDoor(options: DoorOptions): Door {
       return turn === 'full' ? refuse(request, response, 'tooBusy', judged.kind) : undefined;
     }
     const picture = isPhotoAt(judged.path);
-    if (picture && pictures >= MOST_PICTURES) return refuse(request, response, 'tooBusy', judged.kind);
-    if (picture) pictures += 1;
+    const type = request.headers['content-type'];
+    // as much as three pictures at once
+    const weight = picture ? 1 : isArchiveType(type) ? 3 : 0;
+    if (weight > 0 && pictures + weight > MOST_PICTURES)
+      return refuse(request, response, 'tooBusy', judged.kind);
+    pictures += weight;
     try {
-      const body = await readBody(request, { mostBytes: mostBytesAt(judged.path), picture });
+      const body = await readBody(request, {
+        mostBytes: mostBytesAt(judged.path, type),
+        picture,
+        patient: weight > 0,
+      });
       // awaited: so long its bytes are held
       if (body.ok) return await handle(withBody(request, body.bytes), response);
       if (body.why === 'gone') return void response.destroy();
       refuse(request, response, body.why, judged.kind, body.why === 'notPicture' ? body.kind : undefined);
     } finally {
-      if (picture) pictures -= 1;
+      pictures -= weight;
     }
   };
 

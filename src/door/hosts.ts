@@ -77,3 +77,7 @@ export function isOurOrigin(
 /** Where a photograph of a bake goes, and lies. */
 export const isPhotoAt = (path: string): boolean =>
   /^\/api\/k\/[^/]+\/bakes\/[0-9a-f-]{36}\/photos\/[0-9a-f-]{36}$/i.test(path);
+
+/** Where a kitchen comes in as a file: its text, or an archive with its pictures. */
+export const IMPORT_AT = '/api/kitchens/import';
+export const isArchiveType = (type: string | undefined): boolean => /^application\/zip$/i.test(type ?? '');

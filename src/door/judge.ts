@@ -1,5 +1,14 @@
 import type { IncomingHttpHeaders } from 'node:http';
-import { isFromBrowser, isOurHost, isOurOrigin, isPhotoAt, TOLD_AT, type Standing } from './hosts';
+import {
+  IMPORT_AT,
+  isArchiveType,
+  isFromBrowser,
+  isOurHost,
+  isOurOrigin,
+  isPhotoAt,
+  TOLD_AT,
+  type Standing,
+} from './hosts';
 
 /** What kind of thing an address leads to, as far as the door treats them differently. */
 export type Kind = 'api' | 'asset' | 'page';
@@ -95,7 +104,8 @@ export function judge({ method, url, headers }: Asked, standing: Standing): Judg
   if (writes && !isOurOrigin(headers, standing.scheme)) return no('foreignOrigin');
   if (path === TOLD_AT && isFromBrowser(headers)) return no('foreignOrigin');
   const type = headers['content-type'];
-  if (writes && !(isPhotoAt(path) ? isPictureType(type) : isJson(type))) return no('badType');
+  const isArchive = path === IMPORT_AT && isArchiveType(type);
+  if (writes && !(isPhotoAt(path) ? isPictureType(type) : isArchive || isJson(type))) return no('badType');
   if (!writes && (headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0))
     return no('badRequest');
   return { ok: true, kind, path, writes };

@@ -10,10 +10,7 @@ export interface BakedFormula {
 }
 
 /** The very revision a bake was made by; null: there is no such bake, or its formula cannot be read. */
-export async function bakedFormula(
-  { pool, kitchen }: Context,
-  bakeId: string,
-): Promise<BakedFormula | null> {
+export async function bakedFormula({ pool, kitchen }: Context, bakeId: string): Promise<BakedFormula | null> {
   const bake = await findBake(pool, kitchen.id, bakeId);
   if (!bake) return null;
   const [revision, head] = await Promise.all([

@@ -21,7 +21,7 @@ import { transaction } from '@/db/transaction';
 import { saveCard } from './bakeCards';
 import { makeKitchen } from './makeKitchen';
 
-interface Importer {
+export interface Importer {
   readonly pool: pg.Pool;
   readonly newId: () => string;
 }

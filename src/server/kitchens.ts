@@ -19,6 +19,7 @@ import { transaction } from '@/db/transaction';
 import demoFile from '@/demo/larkspurLock.json';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
+import { importArchive } from './importArchive';
 import { importKitchen, insertKitchenFile } from './importKitchen';
 import { makeKitchen } from './makeKitchen';
 
@@ -128,6 +129,19 @@ export async function importKitchenAs(
   file: unknown,
 ): Promise<Done<KitchenCard>> {
   const made = await importKitchen({ pool, newId }, file, { requestId });
+  return made.ok ? done(cardOf(made.value)) : invalid(made.problem);
+}
+
+/** Of what comes over the network in one request. */
+const WEB_LIMITS = { textBytes: 16 * 1024 * 1024, picturesBytes: 64 * 1024 * 1024 };
+
+/** The same out of an archive with its pictures. */
+export async function importArchiveAs(
+  { pool, newId }: Installation,
+  requestId: string,
+  bytes: Buffer,
+): Promise<Done<KitchenCard>> {
+  const made = await importArchive({ pool, newId }, bytes, WEB_LIMITS, { requestId });
   return made.ok ? done(cardOf(made.value)) : invalid(made.problem);
 }
 

@@ -18,6 +18,14 @@ export interface Reencoded {
   readonly heightPx: number;
 }
 
+/** A saved picture for lists; drawn whole on the way, so that one that is damaged throws. */
+export const smallOf = (picture: Buffer): Promise<Buffer> =>
+  sharp(picture, { failOn: 'error' })
+    .timeout({ seconds: MOST_S })
+    .resize(SMALL_PX, SMALL_PX, { fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 76 })
+    .toBuffer();
+
 /**
  * A photograph as it is saved: drawn anew, upright, at most 2,400 px on its longer side, in plain colours, with nothing of what a camera
  * wrote into it (place, time, owner). What cannot be drawn whole is refused.
@@ -43,10 +51,7 @@ export async function reencode(came: Buffer): Promise<Result<Reencoded>> {
       .jpeg({ quality: 84 })
       .toBuffer({ resolveWithObject: true });
     if (Math.min(info.width, info.height) < PHOTO_LIMITS.sidePx.min) return no('other');
-    const small = await sharp(data)
-      .resize(SMALL_PX, SMALL_PX, { fit: 'inside', withoutEnlargement: true })
-      .jpeg({ quality: 76 })
-      .toBuffer();
+    const small = await smallOf(data);
     return ok({ picture: data, small, widthPx: info.width, heightPx: info.height });
   } catch {
     return no('broken');

@@ -301,7 +301,7 @@ test('a kitchen written out and read in again is the same, with every version of
   expect(text).toContain('"formulaId"');
   const file = JSON.parse(text) as KitchenFile;
   expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
-    12,
+    13,
     17,
     29,
     3,
@@ -393,7 +393,7 @@ test('two at once are written out, so that slow readers leave the database to ev
   const three = await begun();
   await expect(begun()).rejects.toBeInstanceOf(Busy);
   for (const pieces of [two, three]) await pieces.return(undefined);
-  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 12 });
+  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 13 });
 });
 
 test('whoever leaves in the middle of a file leaves no transaction behind', async () => {

@@ -81,6 +81,10 @@ beforeAll(async () => {
   const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
   const marks: BakeAction[] = [
     { type: 'timerStarted', stepId: proof, durationS: 60 },
+    {
+      type: 'photographed',
+      photo: { photoId: randomUUID(), of: 'cut', widthPx: 9, heightPx: 9, rungId: null },
+    },
     { type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 },
     { type: 'felt', stepId: proof, band: 'soft' },
   ];
@@ -103,7 +107,11 @@ beforeAll(async () => {
   const telling = randomUUID();
   await take(here.pool, KEY, { tellingId: telling, readings: [{ agoMs: 0, value: 412 }] }, here.now());
   const photo = randomUUID();
-  await photos.insertPhoto(here.pool, here.kitchen.id, { bakeId: running.value.id, photoId: photo, ...PICTURE });
+  await photos.insertPhoto(here.pool, here.kitchen.id, {
+    bakeId: running.value.id,
+    photoId: photo,
+    ...PICTURE,
+  });
   ids = {
     photo, instrument: instrument.value.id, telling, device,
     formula: formula.value.id, copy: copy.value.id, running: running.value.id, over: over.value.id, entry: 'own-mix', event, requests,
@@ -166,6 +174,7 @@ const READS: Record<string, Ask> = {
   findPhoto: (c, k) => photos.findPhoto(c, k, ids.photo, DIGEST),
   photoBytes: (c, k) => photos.photoBytes(c, k, { bakeId: ids.running, photoId: ids.photo, small: false }),
   'photoBytes, small': (c, k) => photos.photoBytes(c, k, { bakeId: ids.running, photoId: ids.photo, small: true }),
+  findBakesOfPhotos: (c, k) => photos.findBakesOfPhotos(c, k),
   photoIds: (c, k) => photos.photoIds(c, k),
   listDevices: (c, k) => devices.listDevices(c, k),
   countDevices: (c, k) => devices.countDevices(c, k, here.now()),

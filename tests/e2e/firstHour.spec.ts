@@ -94,7 +94,7 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, fo
   await expect(page.getByTestId('eaters')).toContainText('Not for Ida');
 
   // all of it in one file, and the same in a second home
-  const here = await (await page.request.get('/api/k/weir-house/export')).text();
+  const here = await (await page.request.get('/api/k/weir-house/export?form=json')).text();
   const home = await mkdtemp(path.join(tmpdir(), 'crumb-second-'));
   const port = await freePort();
   const second = { url: `http://127.0.0.1:${port}`, crumb: await startHome(home, port) };
@@ -104,7 +104,7 @@ test('a stranger’s first hour: told what this is, a kitchen of one’s own, fo
     await there.getByLabel('A kitchen’s file').setInputFiles({ name: 'weir.json', mimeType: 'application/json', buffer: Buffer.from(here) });
     await expect(there).toHaveURL(/\/k\/weir-house$/);
     await expect(there.getByText('Weir flats').first()).toBeVisible();
-    const again = await (await there.request.get(`${second.url}/api/k/weir-house/export`)).text();
+    const again = await (await there.request.get(`${second.url}/api/k/weir-house/export?form=json`)).text();
     const sorted = (text: string) => {
       const file = JSON.parse(text) as { formulas: { revisions: unknown }[]; bakes: unknown[] } & Record<string, unknown>;
       // keys are made of names in the order of listing
@@ -129,7 +129,7 @@ test('a kitchen is exported on the first page and comes back from its file, besi
   const coming = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Export Ferry Steps' }).click();
   const download = await coming;
-  expect(download.suggestedFilename()).toMatch(/^ferry-steps-\d{4}-\d\d-\d\d\.crumb\.json$/);
+  expect(download.suggestedFilename()).toMatch(/^ferry-steps-\d{4}-\d\d-\d\d\.crumb\.zip$/);
   const file = await download.path();
   await page.locator('main, body').first().waitFor();
   await page.getByLabel('A kitchen’s file').setInputFiles(file);
@@ -138,7 +138,7 @@ test('a kitchen is exported on the first page and comes back from its file, besi
   await page.goto('/k/ferry-steps-2/formulas');
   await expect(page.getByRole('heading', { level: 2 })).toHaveCount(3);
   const written = async (kitchen: string) => {
-    const whole = (await (await page.request.get(`/api/k/${kitchen}/export`)).json()) as { kits: unknown; formulas: { revisions: unknown }[] };
+    const whole = (await (await page.request.get(`/api/k/${kitchen}/export?form=json`)).json()) as { kits: unknown; formulas: { revisions: unknown }[] };
     return [whole.kits, whole.formulas.map(({ revisions }) => JSON.stringify(revisions)).sort()];
   };
   expect(await written('ferry-steps-2')).toEqual(await written('ferry-steps'));

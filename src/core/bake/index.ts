@@ -39,7 +39,6 @@ export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
 export { deviationsOf, withDeviations, type Deviation } from './asDone';
 export { lotsOf } from './lotsOf';
-export { cardOf } from './looking';
 export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';

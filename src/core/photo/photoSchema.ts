@@ -17,7 +17,7 @@ export const photoSchema = z.strictObject({
 });
 
 /** What is put right by hand: within this circle all is a hole, or none. The radius is a share of the picture's width. */
-export const markSchema = z.strictObject({
+const markSchema = z.strictObject({
   x: share,
   y: share,
   r: z.number().min(0.001).max(0.5),

@@ -9,4 +9,4 @@ export {
 } from './questions';
 export { tastingSchema, type Tasting } from './tastingSchema';
 export { TASTING_LIMITS } from './limits';
-export { pooled, type Pooled } from './pooled';
+export { pooled } from './pooled';

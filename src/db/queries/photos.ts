@@ -53,14 +53,30 @@ export async function photoBytes(
   return found?.bytes ?? null;
 }
 
-/** Every picture of a kitchen by its id, oldest first, without the pictures themselves. */
+const photoOfBake = z.object({ photoId: z.uuid(), bakeId: z.uuid() });
+
+/** Pictures that logs tell of and that are not here, with the bake whose log it is. */
+export const findBakesOfPhotos = (db: Queryable, kitchenId: string) =>
+  many(
+    db,
+    {
+      text: `select (e.action -> 'photo' ->> 'photoId')::uuid as "photoId", e.bake_id as "bakeId" from bake_event e
+             where e.kitchen_id = $1 and e.action ->> 'type' = 'photographed'
+               and not exists (select 1 from bake_photo p where p.kitchen_id = e.kitchen_id
+                 and p.photo_id = (e.action -> 'photo' ->> 'photoId')::uuid)`,
+      row: photoOfBake,
+    },
+    [kitchenId],
+  );
+
+/** Every picture of a kitchen by its id, without the pictures themselves. */
 export const photoIds = (db: Queryable, kitchenId: string) =>
   many(
     db,
     {
-      text: `select photo_id as "photoId", bake_id as "bakeId", came_digest as "cameDigest" from bake_photo
-             where kitchen_id = $1 order by added_at, photo_id`,
-      row: z.object({ photoId: z.uuid(), bakeId: z.uuid(), cameDigest: bytes }),
+      text: `select photo_id as "photoId", bake_id as "bakeId" from bake_photo
+             where kitchen_id = $1 order by photo_id`,
+      row: photoOfBake,
     },
     [kitchenId],
   );

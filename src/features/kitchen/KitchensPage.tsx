@@ -93,6 +93,10 @@ function ExportLink({ address, name }: { address: string; name: string }) {
 
 /** So much goes through the browser; a larger file is taken in by the command. */
 const MOST_BYTES = 8 * 1024 * 1024;
+const MOST_ARCHIVE_BYTES = 64 * 1024 * 1024;
+/** By its first bytes: a name says nothing. */
+const isArchive = async (file: File): Promise<boolean> =>
+  new TextDecoder().decode(await file.slice(0, 2).arrayBuffer()) === 'PK';
 
 function ImportCard() {
   const router = useRouter();
@@ -103,12 +107,13 @@ function ImportCard() {
   // one wish for one file: chosen again after a dead network it is still one kitchen
   const wish = useRef<{ of: string; requestId: string } | null>(null);
   const take = async (file: File): Promise<void> => {
-    if (file.size > MOST_BYTES) return setTrouble(words.thatIsMoreThanA);
+    const isZip = await isArchive(file);
+    if (file.size > (isZip ? MOST_ARCHIVE_BYTES : MOST_BYTES)) return setTrouble(words.thatIsMoreThanA);
     const of = `${file.name} ${file.size} ${file.lastModified}`;
     if (wish.current?.of !== of) wish.current = { of, requestId: newUuid() };
     let data: unknown;
     try {
-      data = JSON.parse(await file.text());
+      data = isZip ? file.slice(0, file.size, 'application/zip') : JSON.parse(await file.text());
     } catch {
       return setTrouble(words.thatIsNoFileOf);
     }
@@ -136,7 +141,7 @@ function ImportCard() {
       <input
         ref={field}
         type="file"
-        accept=".json,application/json"
+        accept=".zip,.json,application/zip,application/json"
         aria-label={words.aKitchensFile}
         className="sr-only"
         tabIndex={-1}

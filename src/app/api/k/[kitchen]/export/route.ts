@@ -1,32 +1,34 @@
+import { Readable } from 'node:stream';
 import { exportKitchen } from '@/server/exportKitchen';
+import { archiveKitchen } from '@/server/kitchenArchive';
 import { reading } from '../../../edge';
 import { kitchenOf, type KitchenParams } from '../../../kitchenOf';
 
-/** The whole kitchen in the open format, as a file. */
-export const GET = (_request: Request, { params }: KitchenParams): Promise<Response> =>
+/** The whole kitchen in the open format, as an archive with its pictures; `?form=json`: its text alone. */
+export const GET = (request: Request, { params }: KitchenParams): Promise<Response> =>
   reading(async () => {
     const context = await kitchenOf(params);
-    const pieces = exportKitchen(context);
-    const encoder = new TextEncoder();
-    // the first piece is fetched before the answer begins: a database that is away is still told as such
-    const first = await pieces.next();
-    const body = new ReadableStream<Uint8Array>({
-      start: (controller) => {
-        if (!first.done) controller.enqueue(encoder.encode(first.value));
-      },
-      pull: async (controller) => {
-        const next = await pieces.next();
-        if (next.done) controller.close();
-        else controller.enqueue(encoder.encode(next.value));
-      },
-      cancel: async () => void (await pieces.return(undefined)),
-    });
     const day = context.now().toISOString().slice(0, 10);
-    return new Response(body, {
+    const isText = new URL(request.url).searchParams.get('form') === 'json';
+    const body = isText ? await textOf(exportKitchen(context)) : await archiveKitchen(context);
+    const name = `${context.kitchen.address}-${day}.crumb.${isText ? 'json' : 'zip'}`;
+    return new Response(Readable.toWeb(body) as ReadableStream, {
       headers: {
-        'content-type': 'application/json; charset=utf-8',
-        'content-disposition': `attachment; filename="${context.kitchen.address}-${day}.crumb.json"`,
+        'content-type': isText ? 'application/json; charset=utf-8' : 'application/zip',
+        'content-disposition': `attachment; filename="${name}"`,
         'cache-control': 'no-store',
       },
     });
   });
+
+/** The first piece is fetched before the answer begins: a database that is away is still told as such. */
+async function textOf(pieces: AsyncGenerator<string, void>): Promise<Readable> {
+  const first = await pieces.next();
+  return Readable.from(
+    (async function* () {
+      if (!first.done) yield first.value;
+      yield* pieces;
+    })(),
+    { objectMode: false },
+  );
+}
