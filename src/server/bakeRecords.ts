@@ -1,5 +1,5 @@
 import type { BakeRecord } from '@/core/bake';
-import { findBake, listEvents, type BakeEventRow, type BakeRow } from '@/db/queries/bakes';
+import { findBake, findBakes, listEvents, type BakeEventRow, type BakeRow } from '@/db/queries/bakes';
 import { readable } from './bakeCards';
 import type { Context } from './context';
 
@@ -25,6 +25,13 @@ export async function withEvents(
       ...(read.length < rows.length && { unreadable: rows.length - read.length }),
     };
   });
+}
+
+/** Several bakes with their logs, in the order asked for; those that are not here, or cannot be read, are left out. */
+export async function loadBakes(context: Context, ids: readonly string[]): Promise<BakeRecord[]> {
+  const rows = await findBakes(context.pool, context.kitchen.id, ids);
+  const found = new Map((await withEvents(context, rows)).map((bake) => [bake.id, bake]));
+  return ids.flatMap((id) => found.get(id) ?? []);
 }
 
 /** @throws UnreadableDocument */

@@ -148,6 +148,7 @@ const READS: Record<string, Ask> = {
   kitchenRiseSignature: (c, k) => bakeCards.kitchenRiseSignature(c, k, 9),
   feltSignature: (c, k) => bakeCards.feltSignature(c, k, 9),
   findBake: (c, k) => bakes.findBake(c, k, ids.running),
+  findBakes: (c, k) => bakes.findBakes(c, k, [ids.running, ids.over]),
   lockBake: (c, k) => bakes.lockBake(c, k, ids.running),
   lockAnyBake: (c, k) => bakes.lockAnyBake(c, k, ids.running),
   findBakeByRequest: (c, k) => bakes.findBakeByRequest(c, k, ids.requests.bake, { formulaId: ids.formula, revision: 1, batch: eightRolls }),

@@ -38,6 +38,14 @@ export { actualStages, actualTotals, takenUpG } from './actualSheet';
 export { endOfMixing } from './endOfMixing';
 export { feltObservations } from './feltObservations';
 export { deviationsOf, withDeviations, type Deviation } from './asDone';
+export {
+  COMPARE_GROUPS,
+  compareBakes,
+  type CompareGroup,
+  type Compared,
+  type ComparedRow,
+} from './compareBakes';
+export { stepTimes } from './stepTimes';
 export { lotsOf } from './lotsOf';
 export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';

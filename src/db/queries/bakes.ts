@@ -54,6 +54,20 @@ export const findBake = async (db: Queryable, kitchenId: string, id: string) =>
     ),
   );
 
+/** Several at once; what cannot be read is left out. */
+export const findBakes = async (db: Queryable, kitchenId: string, ids: readonly string[]) =>
+  readBakes(
+    await many(
+      db,
+      {
+        name: 'bakes-of',
+        text: `select ${COLUMNS} from bake b where b.kitchen_id = $1 and b.id = any ($2::uuid[])`,
+        row: bakeRow,
+      },
+      [kitchenId, ids],
+    ),
+  ).rows;
+
 const LOCKED = {
   name: 'bake-lock',
   text: `select ${COLUMNS} from bake b where b.kitchen_id = $1 and b.id = $2 for update`,

@@ -1,12 +1,11 @@
 'use client';
-import { useEffect, useState } from 'react';
 import type { TakenPhoto } from '@/core/bake';
 import type { SliceFigures } from '@/core/slice';
-import { ask } from '../asking/ask';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { SlicePicture } from '../run/SlicePicture';
 import { useSliceWords } from '../run/useSliceWords';
+import { useExpectedSlice } from './useExpectedSlice';
 import { words } from '@/wording/screens/logbook/BakeSlice';
 
 interface BakeSliceProps {
@@ -18,14 +17,7 @@ interface BakeSliceProps {
 export function BakeSlice({ bakeId, photos }: BakeSliceProps) {
   const kitchen = useKitchen();
   const say = useSliceWords();
-  const [slice, setSlice] = useState<SliceFigures | null>(null);
-  useEffect(() => {
-    const leaving = new AbortController();
-    void ask<{ slice: SliceFigures | null }>(kitchen.api(`/bakes/${bakeId}/slice`), undefined, {
-      signal: leaving.signal,
-    }).then((answer) => !leaving.signal.aborted && answer.kind === 'ok' && setSlice(answer.value.slice));
-    return () => leaving.abort();
-  }, [bakeId, kitchen]);
+  const slice = useExpectedSlice(bakeId);
   const real = [...photos.values()].findLast(({ of, away }) => of === 'cut' && !away);
   return (
     <div className="mb-3">

@@ -1,9 +1,9 @@
 'use client';
 import { X } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { useTransition } from 'react';
+import { useState, useTransition } from 'react';
 import { addressOf } from '@/ui/address';
-import { buttonClass } from '@/ui/Button';
+import { Button, buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FindField } from '@/ui/FindField';
 import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
@@ -43,10 +43,38 @@ const AGAIN_OPTIONS = [
   { value: 'givenUp', label: words.abandoned },
 ] as const;
 
+/** So many lie side by side before nobody sees anything any more. */
+const MOST_PICKED = 6;
+
+/** What was chosen, at hand wherever the list has been scrolled to. */
+function Picked({ ids, onClear }: { ids: readonly string[]; onClear: () => void }) {
+  return (
+    <p
+      role="status"
+      className="sticky bottom-3 z-10 mt-3 flex flex-wrap items-center gap-3 rounded-lg border border-edge bg-surface px-4 py-2 shadow-lg"
+    >
+      <span className="mr-auto">{words.chosen(ids.length, MOST_PICKED)}</span>
+      <Button look="quiet" onClick={onClear}>
+        {words.chooseNone}
+      </Button>
+      {ids.length > 1 && (
+        <KitchenLink
+          href={`/logbook/compare?bakes=${ids.join(',')}`}
+          className={buttonClass('strong', 'table', 'min-h-10 px-4')}
+        >
+          {words.sideBySide(ids.length)}
+        </KitchenLink>
+      )}
+    </p>
+  );
+}
+
 /** Every bake that is over, newest first, a page at a time. */
 export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
   const router = useKitchenRouter();
   const [searching, start] = useTransition();
+  // also over other pages of the book
+  const [picked, setPicked] = useState<readonly string[]>([]);
   const { find, again, order, formula } = query;
   const address = (part: {
     find?: string;
@@ -112,10 +140,29 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       ) : (
         <div className="docket rounded-b-md pb-1" aria-busy={searching}>
           {lines.map((line) => (
-            <BakeCard key={line.id} line={line} />
+            <div key={line.id} className="flex items-stretch">
+              <label className="grid min-w-11 cursor-pointer place-items-center border-t border-rule">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  aria-label={words.choose(line.name)}
+                  checked={picked.includes(line.id)}
+                  disabled={!picked.includes(line.id) && picked.length >= MOST_PICKED}
+                  onChange={() =>
+                    setPicked(
+                      picked.includes(line.id) ? picked.filter((id) => id !== line.id) : [...picked, line.id],
+                    )
+                  }
+                />
+              </label>
+              <div className="min-w-0 flex-1">
+                <BakeCard line={line} />
+              </div>
+            </div>
           ))}
         </div>
       )}
+      {picked.length > 0 && <Picked ids={picked} onClear={() => setPicked([])} />}
       <p className="mt-4 flex flex-wrap gap-3">
         {further && (
           <KitchenLink href={address({})} className={buttonClass('plain')}>

@@ -1,6 +1,6 @@
 'use client';
 import { Fragment } from 'react';
-import { handsOf, sheetNow, whoDid, type BakeAction, type BakeEvent, type BakeState, type BakeRecord, type Feeling, type Look, type Reading, type RiseMark } from '@/core/bake'; // prettier-ignore
+import { handsOf, sheetNow, stepTimes, whoDid, type BakeAction, type BakeEvent, type BakeState, type BakeRecord, type Feeling, type Look, type Reading, type RiseMark } from '@/core/bake'; // prettier-ignore
 import type { MethodStep } from '@/core/method';
 import { formatDuration, formatDurationRange } from '@/core/units';
 import { useUnits } from '../preferences/PreferencesProvider';
@@ -40,27 +40,14 @@ type Entry =
   | { readonly kind: 'note'; readonly atMs: number; readonly text: string }
   | { readonly kind: 'reopened'; readonly atMs: number; readonly endedAtMs: number };
 
-/**
- * Steps and notes on one line of time. How long a step took is counted from its timer where it had one, else from the step
- * before it: what a baker would say, too.
- */
+/** Steps and notes on one line of time. */
 function entriesOf(bake: BakeRecord, state: BakeState, events: readonly BakeEvent[]): Entry[] {
-  const lastWeighed = Math.max(
-    bake.startedAtMs,
-    ...[...state.weighed.values()].map((weighing) => weighing.atMs),
-  );
-  let before = lastWeighed;
-  const steps = bake.sheet.steps
-    .flatMap((step) => {
-      const progress = state.steps.get(step.id);
-      return progress?.doneAtMs ? [{ step, doneAtMs: progress.doneAtMs, timer: progress.timer }] : [];
-    })
-    .sort((a, b) => a.doneAtMs - b.doneAtMs)
-    .map(({ step, doneAtMs, timer }): Entry => {
-      const fromMs = timer?.startedAtMs ?? before;
-      before = doneAtMs;
-      return { kind: 'step', atMs: doneAtMs, step, tookS: Math.max(0, (doneAtMs - fromMs) / 1000) };
-    });
+  const steps = stepTimes(bake, state).map(({ step, doneAtMs, tookS }): Entry => ({
+    kind: 'step',
+    atMs: doneAtMs,
+    step,
+    tookS,
+  }));
   const notes = state.notes.map((note): Entry => ({ kind: 'note', ...note }));
   const rises = state.rises.map((mark): Entry => ({ kind: 'rise', ...mark }));
   const feelings = state.feelings.map((feeling): Entry => ({ kind: 'felt', ...feeling }));

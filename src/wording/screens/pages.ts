@@ -26,6 +26,7 @@ export const words = {
   forPeopleWhoBakeYeasted: 'For people who bake yeasted gluten-free bread.',
   bake: 'bake',
   tasting: 'tasting',
+  compare: 'Side by side',
   logbook: 'Logbook',
   oneFormula: 'one formula',
   pageNotFound: 'Page not found',

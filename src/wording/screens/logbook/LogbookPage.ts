@@ -16,4 +16,13 @@ export const words = {
   nothingHereYetEveryBake:
     'Nothing here yet. Every bake that is closed at the bench is saved in this book, with what was planned and what was done.',
   olderBakes: 'Older bakes',
+  choose: (name: string) => `Choose ${name} to compare`,
+  chosen: (count: number, most: number) =>
+    count === 1
+      ? 'One chosen: choose another to compare.'
+      : count === most
+        ? `${count} chosen, as many as fit.`
+        : `${count} chosen.`,
+  chooseNone: 'Choose none',
+  sideBySide: (count: number) => `Lay these ${count} side by side`,
 } as const;
