@@ -21,7 +21,7 @@ function importsOf({ file, text }: { file: string; text: string }): string[] {
 
 const MAY: Record<string, string[]> = {
   wording: ['wording', 'core', 'npm:'],
-  core: ['core', 'npm:zod', 'npm:papaparse', 'npm:d3-array', 'npm:ml-matrix', 'npm:jsonc-parser', 'npm:date-fns', 'npm:@date-fns/tz', 'npm:ical.js'], // prettier-ignore
+  core: ['core', 'npm:zod', 'npm:papaparse', 'npm:d3-array', 'npm:ml-matrix', 'npm:simple-statistics', 'npm:jsonc-parser', 'npm:date-fns', 'npm:@date-fns/tz', 'npm:ical.js'], // prettier-ignore
   ui: ['ui', 'wording', 'npm:'],
   workers: ['workers', 'core', 'npm:'],
   offline: ['offline', 'door', 'wording', 'npm:'],

@@ -43,7 +43,6 @@ async function answer(question: CrumbQuestion): Promise<CrumbAnswer['read']> {
 let before: Promise<unknown> = Promise.resolve();
 addEventListener('message', ({ data }: MessageEvent<CrumbQuestion>) => {
   before = before.then(async () => {
-    const said: CrumbAnswer = { id: data.id, read: await answer(data) };
-    postMessage(said);
+    postMessage({ id: data.id, read: await answer(data) } satisfies CrumbAnswer);
   });
 });

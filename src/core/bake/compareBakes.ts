@@ -10,7 +10,7 @@ import { stepTimes } from './stepTimes';
 
 /** What a line of a comparison is about. */
 export type Compared =
-  | { readonly of: 'hydration' | 'salt' | 'binder' | 'room' | 'dough' | 'core' | 'loss' | 'porosity' | 'evenness' | 'tunnel' | 'denseLine' | 'form' | 'pieceMass' }
+  | { readonly of: 'hydration' | 'binder' | 'room' | 'dough' | 'core' | 'loss' | 'porosity' | 'evenness' | 'tunnel' | 'denseLine' | 'form' | 'pieceMass' }
   | { readonly of: 'amount'; readonly ingredientId: string }
   | { readonly of: 'bag'; readonly ingredientId: string }
   | { readonly of: 'time' | 'heat'; readonly kind: StepKind; readonly nth: number; readonly title: string }
@@ -34,7 +34,7 @@ export interface ComparedRow {
 
 /** Apart by so much is a difference: of a value, and at least. Our own figures: what scales, thermometers and tasters leave. */
 const NO_MATTER: Readonly<Record<string, { readonly share: number; readonly least: number }>> = {
-  amount: { share: 0.03, least: 0.05 }, hydration: { share: 0, least: 1 }, salt: { share: 0, least: 0.1 }, binder: { share: 0, least: 0.25 },
+  amount: { share: 0.03, least: 0.05 }, hydration: { share: 0, least: 1 }, binder: { share: 0, least: 0.25 },
   time: { share: 0.1, least: 120 }, heat: { share: 0, least: 3 }, room: { share: 0, least: 1.5 }, dough: { share: 0, least: 1.5 },
   core: { share: 0, least: 1 }, loss: { share: 0, least: 1 }, porosity: { share: 0, least: 4 }, evenness: { share: 0, least: 0.1 },
   tunnel: { share: 0, least: 6 }, denseLine: { share: 0, least: 4 }, form: { share: 0.06, least: 0.03 }, pieceMass: { share: 0.05, least: 5 },
@@ -76,8 +76,8 @@ function row(group: CompareGroup, about: Compared, values: ComparedRow['values']
     const apart = (high - low) / matter;
     return [{ group, about, values, apart, differs: apart > 1 }];
   }
-  const said = new Set(values);
-  return [{ group, about, values, apart: said.size - 1, differs: said.size > 1 }];
+  const distinct = new Set(values);
+  return [{ group, about, values, apart: distinct.size - 1, differs: distinct.size > 1 }];
 }
 
 function amountRows(sides: readonly Side[], book: IngredientBook): ComparedRow[] {
@@ -92,7 +92,6 @@ function amountRows(sides: readonly Side[], book: IngredientBook): ComparedRow[]
   const share = (massG: number, baseG: number) => (baseG > 0 ? (100 * massG) / baseG : null);
   return [
     ...row('amounts', { of: 'hydration' }, percents.map(({ totals }) => totals.hydrationAll)),
-    ...row('amounts', { of: 'salt' }, percents.map(({ totals }) => totals.saltPercent)),
     ...row('amounts', { of: 'binder' }, percents.map(({ totals }) => totals.binderPercent)),
     ...row('amounts', { of: 'pieceMass' }, sides.map(({ bake }) => bake.sheet.pieces.doughG)),
     ...ids.flatMap((ingredientId) =>

@@ -140,14 +140,8 @@ function holesIn(shape: Shape, crust: number, half: number, family: Family, rand
   return holes;
 } // prettier-ignore
 
-/**
- * A photograph of one family.
- *
- * @param widthPx of the picture; its height is three quarters of that
- */
-export function testSlice(family: Family, seed: number, widthPx = 720): TestSlice {
-  const random = seededRandom(seed * 7919 + FAMILIES.indexOf(family) * 104_729 + 17);
-  const [w, h] = [widthPx, Math.round(widthPx * 0.75)];
+/** What lies on a board. */
+function breadOf(family: Family, random: () => number) {
   const kind = (['tin', 'hearth', 'flat'] as const)[Math.floor(3 * random())]!;
   const aspect = kind === 'tin' ? 0.8 + 0.35 * random() : kind === 'hearth' ? 0.5 + 0.2 * random() : 0.3 + 0.1 * random();
   const half = 0.5 / aspect;
@@ -160,14 +154,12 @@ export function testSlice(family: Family, seed: number, widthPx = 720): TestSlic
   const board = (family === 'board' ? COLOURED[Math.floor(4 * random())] : family === 'dark' ? BOARDS[0] : BOARDS[Math.floor(3 * random())])!;
   const texture = cloud(random, 46);
   const broad = cloud(random, 5);
-  const fill = 0.62 + 0.26 * random();
-  // points for one height of the slice
-  const scale = Math.min((h * fill), (w * fill) / (2 * half));
-  const turn = family === 'tilt' ? (random() - 0.5) * 0.4 : (random() - 0.5) * 0.06;
-  const squeeze = family === 'tilt' ? (random() - 0.5) * 0.1 : 0;
-  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-  const light = { angle: 2 * Math.PI * random(), fall: family === 'falloff' ? 0.35 + 0.3 * random() : 0.08 * random() };
-  const warm: Rgb = [1 + 0.05 * (random() - 0.5), 1, 1 + 0.12 * (random() - 0.5)];
+  return { shape, half, crust, holes, crumbRgb, crustRgb, board, texture, broad };
+} // prettier-ignore
+
+/** The same with what comes over it, to be asked place by place. */
+function seenOn(bread: ReturnType<typeof breadOf>, family: Family, lightAngle: number, random: () => number) {
+  const { shape, half, crust, holes, crumbRgb, crustRgb, board, texture, broad } = bread;
   const seeds = family === 'seeds'
     ? Array.from({ length: 8 + Math.floor(16 * random()) }, () => ({
         x: (2 * random() - 1) * half * 0.9, y: 0.06 + 0.88 * random(), a: 0.016 + 0.012 * random(), b: 0.008 + 0.006 * random(), turn: Math.PI * random(),
@@ -216,7 +208,7 @@ export function testSlice(family: Family, seed: number, widthPx = 720): TestSlic
       hole = true;
       // walls go down quickly; the side towards the light is darker
       const wall = Math.min(1, deep / 0.22);
-      const side = 0.12 * ((x - each.x) * Math.cos(light.angle) + (y - each.y) * Math.sin(light.angle)) / each.a;
+      const side = 0.12 * ((x - each.x) * Math.cos(lightAngle) + (y - each.y) * Math.sin(lightAngle)) / each.a;
       const dark = each.depth * (0.35 + 0.65 * wall) * (1 + side);
       rgb = [rgb[0] * (1 - dark), rgb[1] * (1 - dark * 1.03), rgb[2] * (1 - dark * 1.08)];
     }
@@ -238,6 +230,28 @@ export function testSlice(family: Family, seed: number, widthPx = 720): TestSlic
     }
     return { rgb, face, hole };
   };
+  return seenAt;
+} // prettier-ignore
+
+/**
+ * A photograph of one family.
+ *
+ * @param widthPx of the picture; its height is three quarters of that
+ */
+export function testSlice(family: Family, seed: number, widthPx = 720): TestSlice {
+  const random = seededRandom(seed * 7919 + FAMILIES.indexOf(family) * 104_729 + 17);
+  const [w, h] = [widthPx, Math.round(widthPx * 0.75)];
+  const bread = breadOf(family, random);
+  const { shape, half, crust, holes } = bread;
+  const fill = 0.62 + 0.26 * random();
+  // points for one height of the slice
+  const scale = Math.min((h * fill), (w * fill) / (2 * half));
+  const turn = family === 'tilt' ? (random() - 0.5) * 0.4 : (random() - 0.5) * 0.06;
+  const squeeze = family === 'tilt' ? (random() - 0.5) * 0.1 : 0;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const light = { angle: 2 * Math.PI * random(), fall: family === 'falloff' ? 0.35 + 0.3 * random() : 0.08 * random() };
+  const warm: Rgb = [1 + 0.05 * (random() - 0.5), 1, 1 + 0.12 * (random() - 0.5)];
+  const seenAt = seenOn(bread, family, light.angle, random);
 
   // four looks for each point: edges are soft, and true areas are counted by the same looks
   const flat = new Float32Array(3 * w * h);

@@ -25,10 +25,10 @@ export function pooled(
   );
   return new Map(
     QUESTION_IDS.flatMap((id): [QuestionId, Pooled][] => {
-      const said = alike.flatMap(({ scores }) => scores[id] ?? []);
-      if (said.length === 0) return [];
-      const spread = said.length > 1 ? sampleStandardDeviation(said) : null;
-      return [[id, { mean: mean(said), spread, count: said.length }]];
+      const given = alike.flatMap(({ scores }) => scores[id] ?? []);
+      if (given.length === 0) return [];
+      const spread = given.length > 1 ? sampleStandardDeviation(given) : null;
+      return [[id, { mean: mean(given), spread, count: given.length }]];
     }),
   );
 }

@@ -105,7 +105,9 @@ function Group({ name, rows }: { name: string; rows: readonly ComparedRow[] }) {
       {differing.length === 0 && (
         <tr className="border-t border-rule">
           <td colSpan={columns} className="py-1.5 text-soft">
-            {words.nothingDiffers}
+            {rows.some(({ values }) => values.filter((value) => value !== null).length > 1)
+              ? words.nothingDiffers
+              : words.knownOfOne}
           </td>
         </tr>
       )}

@@ -52,10 +52,9 @@ export function useComparedWords() {
       case 'tunnel':
       case 'denseLine':
         return numbers.percent(value, 0);
-      case 'salt':
       case 'binder':
       case 'amount':
-        return numbers.percent(value, value < 10 ? 2 : 1);
+        return value === 0 ? words.none : numbers.percent(value, value < 10 ? 2 : 1);
       default:
         return numbers.percent(value, 1);
     }

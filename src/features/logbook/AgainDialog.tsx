@@ -122,7 +122,7 @@ function AsDone({ bake, baked, deviations }: Omit<AgainDialogProps, 'onClose'> &
             <label className="flex min-h-11 cursor-pointer items-center gap-3">
               <input
                 type="checkbox"
-                className="size-5"
+                className="size-5 accent-ink"
                 checked={chosen.has(deviation.id)}
                 onChange={(event) => {
                   const next = new Set(chosen);

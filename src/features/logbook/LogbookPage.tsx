@@ -144,7 +144,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
               <label className="grid min-w-11 cursor-pointer place-items-center border-t border-rule">
                 <input
                   type="checkbox"
-                  className="size-5"
+                  className="size-5 accent-ink"
                   aria-label={words.choose(line.name)}
                   checked={picked.includes(line.id)}
                   disabled={!picked.includes(line.id) && picked.length >= MOST_PICKED}

@@ -107,39 +107,10 @@ function CutFace({ photo, address, tap, onClose }: PhotoDialogProps) {
           )}
         </div>
         {read && (
-          <div className="mt-3 flex flex-wrap items-center gap-3">
-            <Segmented
-              label={words.whatIsThere}
-              value={as}
-              onChange={setAs}
-              options={[
-                { value: 'hole', label: words.aHole },
-                { value: 'crumb', label: words.noHole },
-              ]}
-            />
-            <Segmented
-              label={words.howLarge}
-              value={size}
-              onChange={setSize}
-              options={[
-                { value: 'small', label: words.small },
-                { value: 'middle', label: words.middle },
-                { value: 'large', label: words.large },
-              ]}
-            />
-            <Button disabled={marks.length === 0} onClick={() => mend(marks.slice(0, -1))}>
-              {words.takeBack}
-            </Button>
-            <Segmented
-              label={words.whatIsShown}
-              value={bare}
-              onChange={setBare}
-              options={[
-                { value: 'shown', label: words.withHoles },
-                { value: 'bare', label: words.pictureAlone },
-              ]}
-            />
-          </div>
+          <Tools
+            {...{ as, setAs, size, setSize, bare, setBare }}
+            onTakeBack={marks.length === 0 ? null : () => mend(marks.slice(0, -1))}
+          />
         )}
         {read && <p className="mt-2 text-sm text-soft">{isFull ? words.enoughMarks : words.pressWhere}</p>}
       </div>
@@ -171,6 +142,56 @@ function CutFace({ photo, address, tap, onClose }: PhotoDialogProps) {
           </Button>
         )}
       </div>
+    </div>
+  );
+}
+
+interface ToolsProps {
+  as: Mark['as'];
+  setAs: (as: Mark['as']) => void;
+  size: Size;
+  setSize: (size: Size) => void;
+  bare: 'shown' | 'bare';
+  setBare: (bare: 'shown' | 'bare') => void;
+  /** Null: there is no mark. */
+  onTakeBack: (() => void) | null;
+}
+
+/** What a press on the picture does. */
+function Tools({ as, setAs, size, setSize, bare, setBare, onTakeBack }: ToolsProps) {
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-3">
+      <Segmented
+        label={words.whatIsThere}
+        value={as}
+        onChange={setAs}
+        options={[
+          { value: 'hole', label: words.aHole },
+          { value: 'crumb', label: words.noHole },
+        ]}
+      />
+      <Segmented
+        label={words.howLarge}
+        value={size}
+        onChange={setSize}
+        options={[
+          { value: 'small', label: words.small },
+          { value: 'middle', label: words.middle },
+          { value: 'large', label: words.large },
+        ]}
+      />
+      <Button disabled={!onTakeBack} onClick={() => onTakeBack?.()}>
+        {words.takeBack}
+      </Button>
+      <Segmented
+        label={words.whatIsShown}
+        value={bare}
+        onChange={setBare}
+        options={[
+          { value: 'shown', label: words.withHoles },
+          { value: 'bare', label: words.pictureAlone },
+        ]}
+      />
     </div>
   );
 }

@@ -137,22 +137,7 @@ function TastingForm({ bakeId, card, first, onCard }: TastingFormProps) {
         />
       </div>
       <p className="mt-2 text-sm text-soft">{words.leaveOpen}</p>
-      {ABOUTS.map((about) => (
-        <section key={about} aria-label={ABOUT_WORD[about]} className="mt-5">
-          <h2 className="text-2xl">{ABOUT_WORD[about]}</h2>
-          {QUESTIONS.filter((question) => question.about === about).map(({ id }) => (
-            <Anchors
-              key={id}
-              id={id}
-              value={scores[id] ?? null}
-              onChange={(score) => {
-                const { [id]: _, ...others } = scores;
-                change({ scores: score === null ? others : { ...scores, [id]: score } });
-              }}
-            />
-          ))}
-        </section>
-      ))}
+      <Questions scores={scores} onScores={(next) => change({ scores: next })} />
       <label className="mt-5 block">
         <span className="text-lg font-semibold">{words.inWords}</span>
         <textarea
@@ -173,4 +158,29 @@ function TastingForm({ bakeId, card, first, onCard }: TastingFormProps) {
       </Button>
     </form>
   );
+}
+
+function Questions({
+  scores,
+  onScores,
+}: {
+  scores: Tasting['scores'];
+  onScores: (scores: Tasting['scores']) => void;
+}) {
+  return ABOUTS.map((about) => (
+    <section key={about} aria-label={ABOUT_WORD[about]} className="mt-5">
+      <h2 className="text-2xl">{ABOUT_WORD[about]}</h2>
+      {QUESTIONS.filter((question) => question.about === about).map(({ id }) => (
+        <Anchors
+          key={id}
+          id={id}
+          value={scores[id] ?? null}
+          onChange={(score) => {
+            const { [id]: _, ...others } = scores;
+            onScores(score === null ? others : { ...scores, [id]: score });
+          }}
+        />
+      ))}
+    </section>
+  ));
 }

@@ -63,22 +63,22 @@ function Together({ occasion, cards }: { occasion: Occasion; cards: readonly Tak
       </caption>
       <tbody>
         {asked.map(({ id, best }) => {
-          const said = together.get(id);
-          if (!said) return null;
+          const all = together.get(id);
+          if (!all) return null;
           return (
             <tr key={id} className="border-t border-rule align-baseline">
               <th scope="row" className="py-1 pr-3 text-left font-normal">
                 {QUESTION_WORDS[id].name}
               </th>
-              <td className="figure w-12 py-1 text-right text-lg">{numbers.decimal(said.mean, 1)}</td>
+              <td className="figure w-12 py-1 text-right text-lg">{numbers.decimal(all.mean, 1)}</td>
               <td className="py-1 pl-3">
-                {QUESTION_WORDS[id].steps[Math.round(said.mean) - 1]}
-                {best !== null && Math.abs(said.mean - best) >= 1.5 && (
+                {QUESTION_WORDS[id].steps[Math.round(all.mean) - 1]}
+                {best !== null && Math.abs(all.mean - best) >= 1.5 && (
                   <strong className="text-alarm"> {words.farOff}</strong>
                 )}
               </td>
               <td className="py-1 text-right text-soft">
-                {said.spread !== null && said.spread > 0 && words.apart(numbers.decimal(said.spread, 1))}
+                {all.spread !== null && all.spread > 0 && words.apart(numbers.decimal(all.spread, 1))}
               </td>
             </tr>
           );
@@ -98,7 +98,7 @@ interface CardProps {
 function Card({ bakeId, id, card, onTakeBack }: CardProps) {
   const time = useKitchenTime();
   const sure = useTwice();
-  const { taster, occasion, words: said, atMs, before } = card;
+  const { taster, occasion, words: inWords, atMs, before } = card;
   return (
     <li className="border-t border-rule py-2 text-sm">
       <div className="flex flex-wrap items-center gap-x-3">
@@ -118,7 +118,7 @@ function Card({ bakeId, id, card, onTakeBack }: CardProps) {
           {sure.asked ? words.yesTakeBack : words.takeBack}
         </Button>
       </div>
-      {said && <p className="whitespace-pre-line">{said}</p>}
+      {inWords && <p className="whitespace-pre-line">{inWords}</p>}
       {before.map((earlier) => (
         <p key={earlier.atMs} className="text-soft">
           {words.before(

@@ -21,11 +21,11 @@ function readDraft(found: unknown): TastingDraft | null {
   const { taster, occasion, scores, words: said } = found;
   const known = OCCASIONS.find((each) => each === occasion);
   if (typeof taster !== 'string' || typeof said !== 'string' || !known || !isRecord(scores)) return null;
-  const kept = Object.entries(scores).filter(
+  const left = Object.entries(scores).filter(
     ([id, score]) =>
       QUESTION_IDS.includes(id as QuestionId) && isList([score], 1) && [1, 2, 3, 4, 5].includes(Number(score)),
   );
-  return { taster, occasion: known, scores: Object.fromEntries(kept), words: said };
+  return { taster, occasion: known, scores: Object.fromEntries(left), words: said };
 } // prettier-ignore
 
 /** The card of this device for a bake: half filled in it outlives a reload. `lane` null: a correction, which is not put by. */

@@ -18,6 +18,7 @@ export const words = {
   version: (revision: number) => `version ${revision}`,
   nothingDiffers: 'Nothing here differs by more than a hand or a thermometer leaves.',
   hideAlike: 'Show only what differs',
+  knownOfOne: 'Known of one of them alone.',
   alike: (count: number) => (count === 1 ? 'One more is alike' : `${count} more are alike`),
   pictures: 'The slices',
   expected: 'as expected',
@@ -27,7 +28,7 @@ export const words = {
   chooseTwo:
     'Choose two to six bakes in the logbook to lay them side by side. Some of those in this address are not here.',
   hydration: 'Hydration, all water',
-  salt: 'Salt',
+  none: 'none',
   binder: 'Binders',
   pieceMass: 'Dough of a piece',
   room: 'The room',
