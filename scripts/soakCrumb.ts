@@ -56,7 +56,6 @@ const table = [
 ].join('\n');
 console.log(table);
 if (count >= 200) await writeDocTable('docs/models.md', 'crumb', table);
-const good = (of: readonly Row[]) =>
-  mean(off(of, 'porosityPercent').map(Math.abs)) <= 3 && ranks(of) >= 0.9;
+const good = (of: readonly Row[]) => mean(off(of, 'porosityPercent').map(Math.abs)) <= 3 && ranks(of) >= 0.9;
 console.log(`${rows.length} read, ${missed} not found`);
 if (missed > 0 || !good(rows) || !good(withheld)) process.exitCode = 1;

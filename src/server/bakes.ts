@@ -10,9 +10,11 @@ import {
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
 import type { IngredientBook } from '@/core/ingredients';
 import { leverOf, withLever } from '@/core/day/levers';
-import { roomOf, runKitchenOf } from '@/core/kit';
-import { planBatch, type BatchRequest } from '@/core/batch';
-import { refuse, type Problem } from '@/core/result';
+import type { Formula } from '@/core/formula';
+import { roomOf, runKitchenOf, type Kit } from '@/core/kit';
+import { ladderFormula, rungCodes, type LadderWish } from '@/core/trial';
+import { planBatch, type BatchRequest, type BatchSheet } from '@/core/batch';
+import { ok, refuse, type Problem, type Result } from '@/core/result';
 import type { Tap } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
 import {
@@ -109,6 +111,7 @@ export async function startBake(
     revision: number;
     batch: BatchRequest;
     lever?: string | undefined;
+    ladder?: LadderWish | undefined;
   },
 ): Promise<Done<{ id: string }>> {
   const { pool, kitchen, book, now, newId } = context;
@@ -127,7 +130,7 @@ export async function startBake(
     ? withLever(revision.formula, lever, known, runKitchenOf(kit, revision.formula))
     : refuse('notAllowed', 'lever');
   if (!made.ok) return invalid(made.problem);
-  const sheet = planBatch(made.value, start.batch, kit.scales, known, roomOf(kit, made.value));
+  const sheet = sheetOf(made.value, start, kit, known);
   if (!sheet.ok) return invalid(sheet.problem);
   const id = newId();
   const startedAt = now();
@@ -145,6 +148,23 @@ export async function startBake(
     if (first) return first;
     throw error;
   }
+}
+
+/** The sheet of what is to be baked: the formula as it is, or as a ladder, whose codes follow from the wish. */
+function sheetOf(
+  formula: Formula,
+  { requestId, batch, ladder }: { requestId: string; batch: BatchRequest; ladder?: LadderWish | undefined },
+  kit: Kit,
+  book: IngredientBook,
+): Result<BatchSheet> {
+  if (!ladder) return planBatch(formula, batch, kit.scales, book, roomOf(kit, formula));
+  const made = ladderFormula(formula, ladder, rungCodes(requestId, ladder.values.length), book);
+  if (!made.ok) {
+    const { code, path, params } = made.problem;
+    return refuse(code, `ladder.${path}`, params);
+  }
+  const sheet = planBatch(made.value.formula, batch, kit.scales, book, roomOf(kit, made.value.formula));
+  return sheet.ok ? ok({ ...sheet.value, ladder: made.value.ladder }) : sheet;
 }
 
 interface TapResult {

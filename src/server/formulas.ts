@@ -20,6 +20,7 @@ import {
   type FormulaRevision,
   type SavedRevision,
 } from '@/db/queries/formulas';
+import { scoresOfRevisions } from '@/db/queries/bakeCards';
 import type { Queryable } from '@/db/rows';
 import { transaction } from '@/db/transaction';
 import type { Context } from './context';
@@ -144,11 +145,14 @@ export async function duplicateFormula(
 
 /** What the story of a formula tells: where it came from, its revisions, and what came out of it. */
 export async function loadStory({ pool, kitchen }: Context, id: string, before: number | null) {
-  const [branch, { rows: revisions, setAside }, branches] = await Promise.all([
+  const [branch, { rows, setAside }, branches, scores] = await Promise.all([
     findBranch(pool, kitchen.id, id),
     listRevisions(pool, kitchen.id, id, STORY_PAGE, before),
     listBranches(pool, kitchen.id, id),
+    scoresOfRevisions(pool, kitchen.id, id),
   ]);
+  const baked = new Map(scores.map(({ revision, ...each }) => [revision, each]));
+  const revisions = rows.map((revision) => ({ ...revision, baked: baked.get(revision.number) ?? null }));
   const inAll = branches[0]?.inAll ?? 0;
   return {
     branch,

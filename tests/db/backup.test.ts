@@ -117,7 +117,7 @@ test('one kitchen goes into a file by its word in addresses, and comes in beside
   );
   await writeFile(path.join(folder, 'other.json'), '{"format":"something.else"}');
   for (const [name, why] of [
-    ['torn.json', 'not JSON'],
+    ['torn.json', 'neither an archive nor JSON'],
     ['other.json', 'wrongFormat at format'],
     ['gone.json', 'no file'],
   ] as const)

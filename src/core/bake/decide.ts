@@ -30,7 +30,7 @@ export function decide(
 
   if (action.type === 'outcomeCorrected') return state.outcome ? ok(action) : refuse('notDoneYet');
   if (action.type === 'noted') return ok(action);
-  if (isLooking(action)) return decideLooking([], state, action);
+  if (isLooking(action)) return decideLooking(sheet.ladder?.rungs.map(({ id }) => id) ?? [], state, action);
   if (action.type === 'reopened') return ended ? ok(action) : refuse('notDoneYet');
   if (action.type === 'lotUsed') {
     const ingredient = book.get(action.ingredientId);

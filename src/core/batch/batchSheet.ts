@@ -3,6 +3,7 @@ import { STAGE_KINDS, STYLES } from '../formula/formula';
 import { formulaSchema, localIdSchema } from '../formula/formulaSchema';
 import { methodStepSchema } from '../method/stepSchema';
 import { LIMITED_BY } from '../process/fits';
+import { ladderSchema } from '../trial/ladderSchema';
 
 const positive = z.number().positive().max(10_000_000);
 
@@ -114,6 +115,8 @@ export const batchSheetSchema = z.strictObject({
       }),
     )
     .optional(),
+  /** Its ways are the rungs of a ladder: one dough, one thing different on each. */
+  ladder: ladderSchema.optional(),
   doughG: positive,
   totalG: positive,
   /** Dough that can be divided once the bowl has kept its share. */

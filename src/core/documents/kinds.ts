@@ -32,18 +32,19 @@ export const FORMULA: DocumentKind<Formula> = {
 const isSheet = (sheet: unknown): sheet is Readonly<Record<string, unknown>> =>
   typeof sheet === 'object' && sheet !== null && !Array.isArray(sheet);
 
-/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. 3: steps as in a formula's fourth version. 4: a dough in several mixes. 5: what is left of a sauce; what is done on a later day. */
+/** How much was asked for, and the sheet that was made of it: what a bake keeps. 2: with the bags that were open. 3: steps as in a formula's fourth version. 4: a dough in several mixes. 5: what is left of a sauce; what is done on a later day. 6: ladders. */
 const bakePlanSchema = z.strictObject({ batch: batchRequestSchema, sheet: batchSheetSchema });
 export type BakePlan = z.infer<typeof bakePlanSchema>;
 export const BAKE_PLAN: DocumentKind<BakePlan> = {
   name: 'bakePlan',
-  version: 5,
+  version: 6,
   schema: bakePlanSchema,
   upgrades: {
     1: (plan) => plan,
     2: (plan) => ({ ...plan, sheet: isSheet(plan.sheet) ? processFromWords(plan.sheet) : plan.sheet }),
     3: (plan) => plan,
     4: (plan) => plan,
+    5: (plan) => plan,
   },
 };
 

@@ -4,6 +4,7 @@ import { kitSchema } from '../kit/kitSchema';
 import { bakeActionSchema, whoSchema } from '../bake/bakeEvent';
 import { BAKINGS, type Baking } from './bakings';
 import { PHOTO_OF } from '../photo/photoLimits';
+import { ladderWishSchema } from '../trial/ladderSchema';
 import { LAST_SEQ } from '../bake/lastSeq';
 import { dayDocumentSchema } from '../day/dayDocument';
 import { ordersDocumentSchema } from '../orders/orderDocument';
@@ -83,6 +84,8 @@ export const startBakeSchema = z.strictObject({
   /** Made otherwise than written so that it fits its day, as `leverId` writes it. */
   lever: z.string().max(80).optional(),
   batch: batchRequestSchema,
+  /** As a ladder, of which the batch is the scale. */
+  ladder: ladderWishSchema.optional(),
 });
 
 const tapSchema = z.strictObject({

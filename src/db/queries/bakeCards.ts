@@ -361,3 +361,35 @@ export const listStock = (db: Queryable, kitchenId: string, most: number): Promi
     },
     [kitchenId, most],
   );
+
+const meanScore = z.number().nullable();
+const bakedRow = z.object({
+  revision: z.number().int(),
+  bakes: z.number().int(),
+  crumb: meanScore,
+  crust: meanScore,
+  chew: meanScore,
+  flavour: meanScore,
+});
+
+/** Of each revision of a formula that was baked: how often to its end, and its mean scores; null where nobody gave one. */
+export const scoresOfRevisions = (db: Queryable, kitchenId: string, formulaId: string) =>
+  many(
+    db,
+    {
+      name: 'scores-of-revisions',
+      text: `select b.revision_number as revision, count(*)::int as bakes, ${[
+        'crumb',
+        'crust',
+        'chew',
+        'flavour',
+      ]
+        .map((score) => `avg((c.scores ->> '${score}')::float8) as ${score}`)
+        .join(', ')}
+             from bake_card c join bake b on b.kitchen_id = c.kitchen_id and b.id = c.bake_id
+             where c.kitchen_id = $1 and c.formula_id = $2 and c.ended_at is not null and c.given_up is null
+             group by b.revision_number`,
+      row: bakedRow,
+    },
+    [kitchenId, formulaId],
+  );

@@ -4,6 +4,7 @@ import type { BakeAction } from '@/core/bake';
 import type { Formula } from '@/core/formula';
 import type { Kit } from '@/core/kit';
 import { batchSheetSchema, type BatchRequest, type BatchSheet } from '@/core/batch';
+import type { LadderWish } from '@/core/trial';
 import { documentColumns, many, maybeOne, only, sift, type Queryable, type Sifted } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
@@ -104,16 +105,32 @@ export const findBakeByRequest = (
   db: Queryable,
   kitchenId: string,
   requestId: string,
-  { formulaId, revision, batch }: { formulaId: string; revision: number; batch: BatchRequest },
+  {
+    formulaId,
+    revision,
+    batch,
+    ladder,
+  }: { formulaId: string; revision: number; batch: BatchRequest; ladder?: LadderWish | undefined },
 ) =>
   maybeOne(
     db,
     {
-      text: `select id, formula_id = $3 and revision_number = $4 and batch = $5::jsonb as same
+      text: `select id, formula_id = $3 and revision_number = $4 and batch = $5::jsonb
+               and (sheet #> '{ladder,axis}') is not distinct from $6::jsonb
+               and (select jsonb_agg(rung -> 'value') from jsonb_array_elements(sheet #> '{ladder,rungs}') rung)
+                 is not distinct from $7::jsonb as same
              from bake where kitchen_id = $1 and request_id = $2`,
       row: z.object({ id: z.uuid(), same: z.boolean() }),
     },
-    [kitchenId, requestId, formulaId, revision, JSON.stringify(batch)],
+    [
+      kitchenId,
+      requestId,
+      formulaId,
+      revision,
+      JSON.stringify(batch),
+      ladder ? JSON.stringify(ladder.axis) : null,
+      ladder ? JSON.stringify(ladder.values) : null,
+    ],
   );
 
 export interface NewBake {

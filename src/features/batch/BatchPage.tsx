@@ -3,7 +3,7 @@ import { ArrowLeft, CookingPot, Printer } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { planBatch } from '@/core/batch';
 import { roomOf, type Kit } from '@/core/kit';
-import { Button } from '@/ui/Button';
+import { Button, buttonClass } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { useBook } from '../book/BookProvider';
@@ -71,6 +71,7 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
           </KitchenLink>
           <h1 className="text-2xl sm:text-3xl print:text-2xl">{formula.name}</h1>
         </div>
+        <LadderLink id={loaded.id} />
         <Button className="no-print min-h-11 max-sm:hidden" onClick={() => window.print()}>
           <Printer size={17} aria-hidden />
           {words.print}
@@ -103,3 +104,9 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
     </>
   );
 }
+
+const LadderLink = ({ id }: { id: string }) => (
+  <KitchenLink href={`/formulas/${id}/ladder`} className={buttonClass('quiet', 'table', 'no-print min-h-11')}>
+    {words.asALadder}
+  </KitchenLink>
+);

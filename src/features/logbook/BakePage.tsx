@@ -44,6 +44,10 @@ const BakeSlice = dynamic(
     loading: () => <div className="mb-3 h-36" />,
   },
 );
+const LadderResult = dynamic(
+  patiently(() => import('../ladder/LadderResult').then((module) => module.LadderResult)),
+  { ssr: false },
+);
 const RiseChart = dynamic(
   patiently(() => import('./RiseChart').then((module) => module.RiseChart)),
   { ssr: false },
@@ -84,7 +88,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
       )}
       {state.endedAtMs === null && <UnderWay bakeId={bake.id} sent={outbox.waiting.length === 0} />}
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <div className="grid gap-5">
+        <div className="grid min-w-0 gap-5">
           {outcome && (
             <OutcomeView
               bakeId={bake.id}
@@ -99,7 +103,10 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
               <p className="mt-1">{state.abandoned.reason || words.noReasonWasNoted}</p>
             </section>
           )}
-          <PhotoSection bakeId={bake.id} state={state} tap={tap} />
+          {bake.sheet.ladder && (
+            <LadderResult ladder={bake.sheet.ladder} state={state} seed={bake.startedAtMs} />
+          )}
+          <PhotoSection bakeId={bake.id} ladder={bake.sheet.ladder} state={state} tap={tap} />
           <Tastings bakeId={bake.id} state={state} tap={tap} />
           <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
           <RiseChart marks={state.rises} />

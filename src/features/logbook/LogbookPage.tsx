@@ -46,6 +46,35 @@ const AGAIN_OPTIONS = [
 /** So many lie side by side before nobody sees anything any more. */
 const MOST_PICKED = 6;
 
+interface PickableLineProps {
+  line: LogbookLine;
+  isPicked: boolean;
+  /** No more can be chosen. */
+  isFull: boolean;
+  onPick: () => void;
+}
+
+/** A line of the book that can be chosen for a comparison. */
+function PickableLine({ line, isPicked, isFull, onPick }: PickableLineProps) {
+  return (
+    <div className="flex items-stretch">
+      <label className="grid min-w-11 cursor-pointer place-items-center border-t border-rule">
+        <input
+          type="checkbox"
+          className="size-5 accent-ink"
+          aria-label={words.choose(line.name)}
+          checked={isPicked}
+          disabled={!isPicked && isFull}
+          onChange={onPick}
+        />
+      </label>
+      <div className="min-w-0 flex-1">
+        <BakeCard line={line} />
+      </div>
+    </div>
+  );
+}
+
 /** What was chosen, at hand wherever the list has been scrolled to. */
 function Picked({ ids, onClear }: { ids: readonly string[]; onClear: () => void }) {
   return (
@@ -140,41 +169,44 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       ) : (
         <div className="docket rounded-b-md pb-1" aria-busy={searching}>
           {lines.map((line) => (
-            <div key={line.id} className="flex items-stretch">
-              <label className="grid min-w-11 cursor-pointer place-items-center border-t border-rule">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-ink"
-                  aria-label={words.choose(line.name)}
-                  checked={picked.includes(line.id)}
-                  disabled={!picked.includes(line.id) && picked.length >= MOST_PICKED}
-                  onChange={() =>
-                    setPicked(
-                      picked.includes(line.id) ? picked.filter((id) => id !== line.id) : [...picked, line.id],
-                    )
-                  }
-                />
-              </label>
-              <div className="min-w-0 flex-1">
-                <BakeCard line={line} />
-              </div>
-            </div>
+            <PickableLine
+              key={line.id}
+              line={line}
+              isPicked={picked.includes(line.id)}
+              isFull={picked.length >= MOST_PICKED}
+              onPick={() =>
+                setPicked(
+                  picked.includes(line.id) ? picked.filter((id) => id !== line.id) : [...picked, line.id],
+                )
+              }
+            />
           ))}
         </div>
       )}
       {picked.length > 0 && <Picked ids={picked} onClear={() => setPicked([])} />}
-      <p className="mt-4 flex flex-wrap gap-3">
-        {further && (
-          <KitchenLink href={address({})} className={buttonClass('plain')}>
-            {words.backToTheStart}
-          </KitchenLink>
-        )}
-        {next && (
-          <KitchenLink href={address({ after: next })} className={buttonClass('plain')}>
-            {order === 'newest' ? words.olderBakes : words.newerBakes}
-          </KitchenLink>
-        )}
-      </p>
+      <Pager
+        start={further ? address({}) : null}
+        next={next && address({ after: next })}
+        older={order === 'newest'}
+      />
     </>
+  );
+}
+
+/** The way to further pages. */
+function Pager({ start, next, older }: { start: string | null; next: string | null; older: boolean }) {
+  return (
+    <p className="mt-4 flex flex-wrap gap-3">
+      {start !== null && (
+        <KitchenLink href={start} className={buttonClass('plain')}>
+          {words.backToTheStart}
+        </KitchenLink>
+      )}
+      {next !== null && (
+        <KitchenLink href={next} className={buttonClass('plain')}>
+          {older ? words.olderBakes : words.newerBakes}
+        </KitchenLink>
+      )}
+    </p>
   );
 }

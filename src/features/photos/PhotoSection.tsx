@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { BakeAction, BakeState, TakenPhoto } from '@/core/bake';
 import { PHOTO_OF, type PhotoOf } from '@/core/photo';
 import type { Problem } from '@/core/result';
+import type { Ladder } from '@/core/trial';
 import { Button } from '@/ui/Button';
 import { patiently } from '@/ui/patiently';
 import { Segmented } from '@/ui/Segmented';
@@ -16,7 +17,7 @@ import { PHOTO_OF_WORD } from '@/wording/photos';
 import { words } from '@/wording/screens/photos/PhotoSection';
 import { readyPhoto } from './readyPhoto';
 import { CrumbReader, pictureAt } from './useCrumb';
-import { useWaitingPhotos } from './useWaitingPhotos';
+import { useWaitingPhotos, type PhotoWaiting } from './useWaitingPhotos';
 
 const PhotoDialog = dynamic(
   patiently(() => import('./PhotoDialog').then((module) => module.PhotoDialog)),
@@ -25,16 +26,17 @@ const PhotoDialog = dynamic(
 
 interface PhotoSectionProps {
   readonly bakeId: string;
+  readonly ladder?: Ladder | undefined;
   readonly state: BakeState;
   readonly tap: (action: BakeAction) => Problem | null;
 }
 
 /** Pictures of a bake: taken or chosen here, seen at once, sent when the network is there. */
-export function PhotoSection({ bakeId, state, tap }: PhotoSectionProps) {
+export function PhotoSection({ bakeId, ladder, state, tap }: PhotoSectionProps) {
   const kitchen = useKitchen();
   const mayPress = useMay() !== 'look';
-  const { preferences } = usePreferences();
   const { photos: waiting, add } = useWaitingPhotos(bakeId);
+  const [rung, setRung] = useState('');
   const [of, setOf] = useState<PhotoOf>('cut');
   const [problem, setProblem] = useState<Problem | null>(null);
   const [isReadying, setReadying] = useState(false);
@@ -53,7 +55,7 @@ export function PhotoSection({ bakeId, state, tap }: PhotoSectionProps) {
       const ready = await readyPhoto(file);
       setReadying(false);
       if (!ready.ok) return setProblem(ready.problem);
-      mine.add(await add({ of, rungId: null, picture: ready.value }));
+      mine.add(await add({ of, rungId: rung === '' ? null : rung, picture: ready.value }));
     }
   };
   return (
@@ -65,10 +67,20 @@ export function PhotoSection({ bakeId, state, tap }: PhotoSectionProps) {
         <div className="no-print mt-2 flex flex-wrap items-center gap-3">
           <Segmented
             label={words.whatItShows}
+            className="max-w-full flex-wrap"
             value={of}
             onChange={setOf}
             options={PHOTO_OF.map((value) => ({ value, label: words.shows[value] }))}
           />
+          {ladder && (
+            <Segmented
+              label={words.whichBread}
+              className="max-w-full flex-wrap"
+              value={rung}
+              onChange={setRung}
+              options={[{ value: '', label: words.allBreads }, ...ladder.rungs.map(({ id, code }) => ({ value: id, label: code }))]}
+            />
+          )}
           <FileButton icon={<Camera size={18} aria-hidden />} label={words.takePicture} camera onFiles={take} />
           <FileButton icon={<ImageUp size={18} aria-hidden />} label={words.chooseFile} onFiles={take} />
         </div>
@@ -76,11 +88,7 @@ export function PhotoSection({ bakeId, state, tap }: PhotoSectionProps) {
       <p role="status" className="text-sm text-soft">
         {isReadying ? words.readying : ''}
       </p>
-      {problem && (
-        <p role="alert" className="mt-2 rounded border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
-          {wordProblem(problem, preferences)}
-        </p>
-      )}
+      {problem && <Trouble problem={problem} />}
       {shown.length + waiting.length === 0 ? (
         <p className="mt-3 text-soft">{words.noneYet}</p>
       ) : (
@@ -89,18 +97,16 @@ export function PhotoSection({ bakeId, state, tap }: PhotoSectionProps) {
             <PhotoTile
               key={photo.photoId}
               photo={photo}
+              code={ladder?.rungs.find(({ id }) => id === photo.rungId)?.code}
               address={`${addressOf(photo.photoId)}?small`}
               onOpen={() => setOpen(photo.photoId)}
             />
           ))}
-          {waiting.filter(({ photoId }) => !state.photos.has(photoId)).map(({ photoId, address, of: shows, refused }) => (
-            <li key={photoId}>
-              <Thumb address={address} alt={words.picture(PHOTO_OF_WORD[shows])} />
-              <p className={`text-sm ${refused ? 'text-alarm' : 'text-soft'}`}>
-                {refused ? (refused.problem ? wordProblem(refused.problem, preferences) : words.notTaken) : words.waiting}
-              </p>
-            </li>
-          ))}
+          {waiting
+            .filter(({ photoId }) => !state.photos.has(photoId))
+            .map((photo) => (
+              <WaitingTile key={photo.photoId} photo={photo} />
+            ))}
         </ul>
       )}
       {awayCount > 0 && (
@@ -114,6 +120,27 @@ export function PhotoSection({ bakeId, state, tap }: PhotoSectionProps) {
     </section>
   );
 } // prettier-ignore
+
+function Trouble({ problem }: { problem: Problem }) {
+  const { preferences } = usePreferences();
+  return (
+    <p role="alert" className="mt-2 rounded border border-alarm bg-alarm-wash px-3 py-2 text-alarm">
+      {wordProblem(problem, preferences)}
+    </p>
+  );
+}
+
+/** A picture that the server has not got yet. */
+function WaitingTile({ photo: { address, of: shows, refused } }: { photo: PhotoWaiting }) {
+  const { preferences } = usePreferences();
+  const reason = refused?.problem ? wordProblem(refused.problem, preferences) : words.notTaken;
+  return (
+    <li>
+      <Thumb address={address} alt={words.picture(PHOTO_OF_WORD[shows])} />
+      <p className={`text-sm ${refused ? 'text-alarm' : 'text-soft'}`}>{refused ? reason : words.waiting}</p>
+    </li>
+  );
+}
 
 /** The crumb of a cut face that was added here is read as soon as the server has the picture; others are read when they are opened. */
 function useReadOnArrival({ state, tap, addressOf }: Pick<PhotoSectionProps, 'state' | 'tap'> & { addressOf: (photoId: string) => string }) {
@@ -136,7 +163,17 @@ function useReadOnArrival({ state, tap, addressOf }: Pick<PhotoSectionProps, 'st
   return { add: (photoId: string) => void mine.current.add(photoId) };
 } // prettier-ignore
 
-function PhotoTile({ photo, address, onOpen }: { photo: TakenPhoto; address: string; onOpen: () => void }) {
+function PhotoTile({
+  photo,
+  code,
+  address,
+  onOpen,
+}: {
+  photo: TakenPhoto;
+  code: string | undefined;
+  address: string;
+  onOpen: () => void;
+}) {
   const numbers = useNumbers();
   const time = useKitchenTime();
   return (
@@ -145,6 +182,7 @@ function PhotoTile({ photo, address, onOpen }: { photo: TakenPhoto; address: str
         <Thumb address={address} alt={words.picture(PHOTO_OF_WORD[photo.of])} />
         <span className="block text-sm font-semibold">
           {PHOTO_OF_WORD[photo.of]}
+          {code !== undefined && ` ${code}`}
           {photo.away && words.isAway}
         </span>
         <span className="block text-sm text-soft">

@@ -3,7 +3,9 @@ import { ArrowLeft, GitBranch } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
 import { cx } from '@/ui/cx';
+import { SCORE_NAMES } from '@/core/bake';
 import { KitchenLink } from '../kitchen/KitchenProvider';
+import { useNumbers } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import type { Branch, Revision, Story } from './story';
 import { Turns } from './Turns';
@@ -77,6 +79,7 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
           return (
             <RevisionItem
               key={revision.number}
+              formulaId={formulaId}
               revision={revision}
               before={before}
               branches={branches}
@@ -105,6 +108,7 @@ export function StoryPage({ formulaId, name, head, story, page }: StoryPageProps
 }
 
 interface RevisionItemProps {
+  formulaId: string;
   revision: Revision;
   before: Revision | undefined;
   branches: readonly Branch[];
@@ -116,6 +120,7 @@ interface RevisionItemProps {
 }
 
 function RevisionItem({
+  formulaId,
   revision,
   before,
   branches,
@@ -154,6 +159,7 @@ function RevisionItem({
           </p>
         )}
       </div>
+      <Baked formulaId={formulaId} baked={revision.baked} />
       {branches.map((branch) => (
         <p key={branch.id} className="mt-1 text-sm">
           <GitBranch size={14} aria-hidden className="mr-1 inline" />
@@ -164,6 +170,26 @@ function RevisionItem({
         </p>
       ))}
     </li>
+  );
+}
+
+/** What came of a version at the bench: scores as they were given, in the mean. */
+function Baked({ formulaId, baked }: { formulaId: string; baked: Revision['baked'] }) {
+  const numbers = useNumbers();
+  if (!baked) return null;
+  const given = SCORE_NAMES.filter((name) => baked[name] !== null);
+  return (
+    <p className="mt-1 text-sm" data-testid="baked">
+      <KitchenLink href={`/logbook?formula=${formulaId}`} className="text-link underline">
+        {words.bakedTimes(baked.bakes)}
+      </KitchenLink>
+      {given.map((name) => (
+        <span key={name}>
+          {', '}
+          {name} <strong className="figure">{numbers.decimal(baked[name] ?? 0, 1)}</strong>
+        </span>
+      ))}
+    </p>
   );
 }
 

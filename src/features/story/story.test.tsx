@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import type { Formula } from '@/core/formula';
 import { plainLoaf } from '@/core/formula/testFormulas';
 import { show } from '../testKitchen';
-import type { Story } from './story';
+import type { Revision, Story } from './story';
 import { StoryPage } from './StoryPage';
 
 const push = jest.fn();
@@ -16,14 +16,19 @@ const withWater = (massG: number): Formula => ({
     lines: stage.lines.map((line) => (line.id === 'water' ? { ...line, massG } : line)),
   })),
 });
-const revision = (number: number, massG: number) => ({
+const revision = (number: number, massG: number, baked: Revision['baked'] = null) => ({
+  baked,
   number,
   savedAtMs: Date.UTC(2026, 9, number, 8),
   formula: withWater(massG),
 });
 const story: Story = {
   branch: { id: 'elder', name: 'Elder loaf', revision: 4 },
-  revisions: [revision(5, 420), revision(4, 400), revision(3, 390)],
+  revisions: [
+    revision(5, 420),
+    revision(4, 400, { bakes: 3, crumb: 3.5, crust: 4, chew: null, flavour: null }),
+    revision(3, 390),
+  ],
   branches: [{ id: 'younger', name: 'Younger loaf', revision: 4 }],
   moreBranches: 3,
 };
@@ -37,6 +42,13 @@ function server(answers: Record<string, { status: number; body: unknown }>) {
   }) as unknown as typeof fetch;
   return sent;
 }
+test('a version says what came of it at the bench', () => {
+  open();
+  expect(screen.getAllByTestId('baked').map(({ textContent }) => textContent)).toEqual([
+    'baked 3 times, crumb 3.5, crust 4',
+  ]);
+});
+
 const open = () => show(<StoryPage formulaId="f" name="Plain loaf" head={5} story={story} page={3} />);
 const entry = (number: number) =>
   screen.getAllByRole('listitem').find((item) => item.textContent?.startsWith(`Version ${number}`))!;

@@ -1,9 +1,13 @@
+import type { SCORE_NAMES } from '@/core/bake';
 import type { Formula } from '@/core/formula';
 
 export interface Revision {
   readonly number: number;
   readonly savedAtMs: number;
   readonly formula: Formula;
+  /** What came of it: how often it was baked to its end, and its mean scores; null: never. */
+  readonly baked:
+    (Readonly<Record<(typeof SCORE_NAMES)[number], number | null>> & { readonly bakes: number }) | null;
 }
 export interface Branch {
   readonly id: string;

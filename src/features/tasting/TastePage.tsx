@@ -3,6 +3,7 @@ import { ArrowLeft } from 'lucide-react';
 import { useState } from 'react';
 import { isWho, type BakeRecord, type TakenTasting } from '@/core/bake';
 import { OCCASIONS, QUESTIONS, TASTING_LIMITS, type QuestionAbout, type Tasting } from '@/core/tasting';
+import type { Ladder } from '@/core/trial';
 import { Button } from '@/ui/Button';
 import { newUuid } from '@/ui/newUuid';
 import { Segmented } from '@/ui/Segmented';
@@ -57,6 +58,7 @@ export function TastePage({ bake, nowMs, epoch, cardId }: TastePageProps) {
       )}
       <TastingForm
         key={cardId ?? 'new'}
+        rungs={bake.sheet.ladder?.rungs ?? NO_RUNGS}
         bakeId={bake.id}
         card={card}
         // bread of yesterday is tasted as such, unless somebody says otherwise
@@ -74,20 +76,25 @@ export function TastePage({ bake, nowMs, epoch, cardId }: TastePageProps) {
   );
 }
 
+const NO_RUNGS: Ladder['rungs'] = [];
+
 interface TastingFormProps {
+  /** Of a ladder: tasted one by one, by their codes. */
+  readonly rungs: Ladder['rungs'];
   readonly bakeId: string;
   readonly card: TakenTasting | undefined;
   readonly first: Tasting['occasion'];
   readonly onCard: (tasting: Tasting) => boolean;
 }
 
-function TastingForm({ bakeId, card, first, onCard }: TastingFormProps) {
+function TastingForm({ bakeId, card, first, onCard, rungs }: TastingFormProps) {
   const kitchen = useKitchen();
   const start: TastingDraft = card
     ? { taster: card.taster ?? '', occasion: card.occasion, scores: card.scores, words: card.words }
     : { ...emptyDraft, occasion: first };
   const lane = card ? null : kitchen.lane(`form:taste-${bakeId}`);
   const { draft, change, clear } = useTastingDraft(lane, start);
+  const [rung, setRung] = useState(rungs[0]?.id ?? '');
   const [fault, setFault] = useState<'empty' | 'name' | null>(null);
   const { taster, occasion, scores } = draft;
 
@@ -96,7 +103,7 @@ function TastingForm({ bakeId, card, first, onCard }: TastingFormProps) {
     if (name !== '' && !isWho(name)) return setFault('name');
     if (Object.keys(scores).length === 0 && draft.words.trim() === '') return setFault('empty');
     setFault(null);
-    const { rungId, blind } = card ?? { rungId: null, blind: false };
+    const { rungId, blind } = card ?? { rungId: rungs.length > 0 ? rung : null, blind: rungs.length > 0 };
     const tasting = {
       taster: name === '' ? null : name,
       occasion,
@@ -106,7 +113,11 @@ function TastingForm({ bakeId, card, first, onCard }: TastingFormProps) {
       blind,
     };
     // the next taster begins with an empty card
-    if (onCard(tasting) && !card) clear({ ...emptyDraft, occasion });
+    if (!onCard(tasting) || card) return;
+    // a ladder goes on with the next bread for the same taster; else the next taster begins with an empty card
+    const next = rungs[rungs.findIndex(({ id }) => id === rung) + 1] ?? rungs[0];
+    if (next) setRung(next.id);
+    clear({ ...emptyDraft, occasion, taster: next && next !== rungs[0] ? taster : '' });
   };
   return (
     <form
@@ -117,25 +128,14 @@ function TastingForm({ bakeId, card, first, onCard }: TastingFormProps) {
         submit();
       }}
     >
-      <div className="flex flex-wrap items-end gap-4">
-        <label className="min-w-56 flex-1">
-          <span className="text-lg font-semibold">{words.whoTastes}</span>
-          <input
-            value={taster}
-            maxLength={60}
-            aria-invalid={fault === 'name'}
-            onChange={(event) => change({ taster: event.target.value })}
-            className="mt-1 min-h-12 w-full rounded-lg border border-edge bg-surface px-3 text-xl"
-          />
-        </label>
-        <Segmented
-          size="bench"
-          label={words.when}
-          value={occasion}
-          onChange={(value) => change({ occasion: value })}
-          options={OCCASIONS.map((value) => ({ value, label: OCCASION_WORD[value] }))}
-        />
-      </div>
+      <Who
+        draft={draft}
+        onChange={change}
+        isWrong={fault === 'name'}
+        rungs={card ? NO_RUNGS : rungs}
+        rung={rung}
+        onRung={setRung}
+      />
       <p className="mt-2 text-sm text-soft">{words.leaveOpen}</p>
       <Questions scores={scores} onScores={(next) => change({ scores: next })} />
       <label className="mt-5 block">
@@ -183,4 +183,52 @@ function Questions({
       ))}
     </section>
   ));
+}
+
+interface WhoProps {
+  draft: TastingDraft;
+  onChange: (part: Partial<TastingDraft>) => void;
+  isWrong: boolean;
+  rungs: Ladder['rungs'];
+  rung: string;
+  onRung: (id: string) => void;
+}
+
+/** Who tastes, when, and of a ladder which bread. */
+function Who({ draft, onChange, isWrong, rungs, rung, onRung }: WhoProps) {
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-4">
+        <label className="min-w-56 flex-1">
+          <span className="text-lg font-semibold">{words.whoTastes}</span>
+          <input
+            value={draft.taster}
+            maxLength={60}
+            aria-invalid={isWrong}
+            onChange={(event) => onChange({ taster: event.target.value })}
+            className="mt-1 min-h-12 w-full rounded-lg border border-edge bg-surface px-3 text-xl"
+          />
+        </label>
+        <Segmented
+          size="bench"
+          label={words.when}
+          value={draft.occasion}
+          onChange={(value) => onChange({ occasion: value })}
+          options={OCCASIONS.map((value) => ({ value, label: OCCASION_WORD[value] }))}
+        />
+      </div>
+      {rungs.length > 0 && (
+        <div className="mt-4">
+          <span className="text-lg font-semibold">{words.whichBread}</span>
+          <Segmented
+            size="bench"
+            label={words.whichBread}
+            value={rung}
+            onChange={onRung}
+            options={rungs.map(({ id, code }) => ({ value: id, label: code }))}
+          />
+        </div>
+      )}
+    </>
+  );
 }

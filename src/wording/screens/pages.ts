@@ -27,6 +27,7 @@ export const words = {
   bake: 'bake',
   tasting: 'tasting',
   compare: 'Side by side',
+  ladder: 'ladder',
   logbook: 'Logbook',
   oneFormula: 'one formula',
   pageNotFound: 'Page not found',

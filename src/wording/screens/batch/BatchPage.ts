@@ -4,4 +4,5 @@ export const words = {
   theFormula: ' the formula',
   print: 'Print',
   toTheBench: 'To the bench',
+  asALadder: 'As a ladder',
 } as const;

@@ -4,6 +4,8 @@ export const words = {
   aPicture: 'A photograph',
   whatItShows: 'What it shows',
   shows: { cut: 'Cut face', whole: 'Whole loaf', nextDay: 'Next day' },
+  whichBread: 'Which bread',
+  allBreads: 'All of them',
   takePicture: 'Take a picture',
   chooseFile: 'Choose a file',
   readying: 'Getting the picture ready …',

@@ -20,4 +20,5 @@ export const words = {
   fromVersionTo: (from: number, fromTime: string, to: number, toTime: string) =>
     `From version ${from} (${fromTime}) to ${to} (${toTime})`,
   twoCompared: 'Two compared',
+  bakedTimes: (count: number) => (count === 1 ? 'baked once' : `baked ${count} times`),
 } as const;

@@ -10,6 +10,7 @@ export const words = {
   somebody: 'whoever tasted',
   whoTastes: 'Who tastes?',
   when: 'When',
+  whichBread: 'Which bread, by its code?',
   leaveOpen: 'Answer what you can tell, and leave the rest open. Press an answer again to take it back.',
   inWords: 'In your own words',
   noName: 'That is no name that can be saved: letters, and not too many.',

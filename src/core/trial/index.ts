@@ -1,0 +1,10 @@
+export { rungCodes } from './codes';
+export { ladderAxes, ladderFormula } from './ladder';
+export {
+  LADDER_LIMITS,
+  ladderWishSchema,
+  type Ladder,
+  type LadderAxis,
+  type LadderWish,
+} from './ladderSchema';
+export { responseOf, type Response, type RungScore } from './response';
