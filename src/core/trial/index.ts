@@ -1,10 +1,4 @@
 export { rungCodes } from './codes';
 export { ladderAxes, ladderFormula } from './ladder';
-export {
-  LADDER_LIMITS,
-  ladderWishSchema,
-  type Ladder,
-  type LadderAxis,
-  type LadderWish,
-} from './ladderSchema';
+export { LADDER_LIMITS, type Ladder, type LadderAxis, type LadderWish } from './ladderSchema';
 export { responseOf, type Response, type RungScore } from './response';
