@@ -40,8 +40,16 @@ export async function archiveKitchen(context: Pick<Context, 'pool' | 'kitchen'>)
     })(),
     { objectMode: false },
   );
-  text.on('error', (error) => out.destroy(error));
-  out.on('close', () => void pieces.return(undefined));
+  // what goes wrong on the way ends the answer, and nothing else
+  const fail = (error: unknown): void =>
+    void out.destroy(error instanceof Error ? error : new Error('broken'));
+  text.on('error', fail);
+  zip.on('error', fail);
+  // also of whoever leaves before anything was read: else the reader's place stays taken
+  out.on('close', () => {
+    text.destroy();
+    void pieces.return(undefined);
+  });
   zip.addReadStream(text, KITCHEN_IN, { mtime: NO_TIME });
   return out;
 }

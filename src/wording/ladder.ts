@@ -17,9 +17,15 @@ export const AXIS_UNIT: Readonly<Record<LadderAxis, { readonly unit: string; rea
   oven: { unit: '°C', against: 'more or less than the formula has' },
 };
 
-/** A rung's place in words: "+5 points". */
-export function wordRung(axis: LadderAxis, value: number): string {
-  const { unit } = AXIS_UNIT[axis];
+/** A rung's place in words: "+5 points"; of an oven in the reader's degrees. */
+export function wordRung(
+  axis: LadderAxis,
+  value: number,
+  { degreesPerC, temperatureUnit }: { readonly degreesPerC: number; readonly temperatureUnit: string },
+): string {
   if (axis !== 'water' && axis !== 'oven') return `${value} %`;
-  return `${value > 0 ? '+' : value < 0 ? '−' : '±'}${Math.abs(value)} ${unit}`;
+  const [figure, unit] =
+    axis === 'oven' ? [value * degreesPerC, temperatureUnit] : [value, AXIS_UNIT[axis].unit];
+  const shown = Math.round(10 * Math.abs(figure)) / 10;
+  return `${figure > 0 ? '+' : figure < 0 ? '−' : '±'}${shown} ${unit}`;
 }

@@ -142,3 +142,37 @@ test('what an entry says of its size is not believed', async () => {
   lies.writeUInt32LE(10, lies.lastIndexOf(Buffer.from('PK\u0001\u0002')) + 24);
   expect(await refusal(lies)).toBe('wrongFormat ');
 });
+
+/** Every connection is back, and whoever waited for that has heard of it. */
+async function allBack(): Promise<void> {
+  while (here.pool.idleCount < here.pool.totalCount) await new Promise((again) => setImmediate(again));
+  await new Promise((again) => setImmediate(again));
+}
+
+test('whoever leaves, before a byte or in the middle, leaves no reader behind; a picture that cannot be had ends the answer alone', async () => {
+  for (let round = 0; round < 4; round++) {
+    const leaving = await archiveKitchen(here);
+    if (round % 2 === 1) await new Promise((resolve) => leaving.once('data', resolve));
+    leaving.destroy();
+    await new Promise((resolve) => leaving.once('close', resolve));
+    await allBack();
+  }
+  // two at once is all there is: had one of the four stayed, this would be refused
+  const both = await Promise.all([archiveKitchen(here), archiveKitchen(here)]);
+  for (const one of both) expect((await buffer(one)).length).toBe(archive.length);
+  const broken = {
+    ...here,
+    pool: new Proxy(here.pool, {
+      get: (pool, name) =>
+        name === 'query'
+          ? (statement: { name?: string }) =>
+              statement.name === 'photo'
+                ? Promise.reject(new Error('the disk'))
+                : pool.query(statement as never)
+          : name === 'connect'
+            ? () => pool.connect()
+            : (Reflect.get(pool, name) as unknown),
+    }),
+  };
+  await expect(buffer(await archiveKitchen(broken))).rejects.toThrow('the disk');
+});

@@ -136,3 +136,45 @@ test('what was done at the bench becomes the formula, the next batch holds it, a
   await page.goto(`${own.at}/logbook/compare?bakes=nonsense,${crypto.randomUUID()}`);
   await expect(page.getByText('Choose two to six bakes')).toBeVisible();
 });
+
+test('a ladder of three: weighed out from one dough, tasted by its codes, and what three points can say', async ({
+  page,
+}) => {
+  const own = await bakeOfOwn(page);
+  await page.goto(`${own.at}/formulas/${own.formula}/batch`);
+  await page.getByRole('link', { name: 'As a ladder' }).click();
+  await expect(page.getByRole('row', { name: /^±0 points/ })).toContainText('Water');
+  const rung = page.getByLabel('Rung 1', { exact: true });
+  await rung.fill('9');
+  // no ladder goes up and down: it is said, and nothing is started
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await rung.fill('-8');
+  await expect(page.getByRole('row', { name: /^−8 points/ })).toContainText('nothing more');
+  await check(page);
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\//);
+  const bake = /bench\/([0-9a-f-]{36})/.exec(page.url())![1]!;
+  await tap(page, { ...own, bake }, closed);
+  await page.goto(`${own.at}/logbook/${bake}/taste`);
+  await page.getByLabel('Who tastes?').fill('Anna');
+  const breads = page.getByRole('radiogroup', { name: 'Which bread, by its code?' }).getByRole('radio');
+  await expect(breads).toHaveCount(3);
+  for (const [index, verdict] of [/^2: eaten/, /^5: asks/, /^3: fine/].entries()) {
+    await expect(breads.nth(index)).toBeChecked();
+    await page
+      .getByRole('group', { name: /^Verdict/ })
+      .getByRole('radio', { name: verdict })
+      .check();
+    await page.getByRole('button', { name: 'Save this card' }).click();
+    // the next bread for the same taster, after the last one for the next
+    await expect(page.getByLabel('Who tastes?')).toHaveValue(index < 2 ? 'Anna' : '');
+  }
+  await page.goto(`${own.at}/logbook/${bake}`);
+  const ladder = page.getByTestId('ladder');
+  await expect(ladder).toContainText(
+    /±0 points is the best of them, as far as these cards tell: \d\d % likely/,
+  );
+  await expect(ladder).toContainText('never make certain');
+  await expect(ladder.getByText(/would teach most/)).toBeVisible();
+  await check(page);
+});

@@ -1,3 +1,4 @@
+import { Matrix, solve } from 'ml-matrix';
 import {
   eaten,
   filled,
@@ -27,24 +28,8 @@ const TERMS = 6;
 /** Light over a board changes slowly: a quadratic over the picture. */
 const termsAt = (x: number, y: number): number[] => [1, x, y, x * x, x * y, y * y];
 
-function solve(matrix: number[][], right: number[]): number[] | null {
-  const n = right.length;
-  const rows = matrix.map((row, i) => [...row, right[i]!]);
-  for (let i = 0; i < n; i++) {
-    const pivot = rows.reduce((best, row, j) => (j >= i && Math.abs(row[i]!) > Math.abs(rows[best]![i]!) ? j : best), i); // prettier-ignore
-    [rows[i], rows[pivot]] = [rows[pivot]!, rows[i]!];
-    if (Math.abs(rows[i]![i]!) < 1e-12) return null;
-    for (let j = 0; j < n; j++) {
-      if (j === i) continue;
-      const factor = rows[j]![i]! / rows[i]![i]!;
-      for (let k = i; k <= n; k++) rows[j]![k]! -= factor * rows[i]![k]!;
-    }
-  }
-  return rows.map((row, i) => row[n]! / row[i]!);
-}
-
 /** One channel of the board over the whole picture, by its frame; what differs much (a slice that touches the edge) is left out of it. */
-function boardOf(log: Float32Array, width: number, height: number): Float32Array | null {
+function boardOf(log: Float32Array, width: number, height: number): Float32Array {
   const band = Math.max(3, Math.round(FRAME * Math.min(width, height)));
   const points: { terms: number[]; value: number }[] = [];
   for (let y = 0; y < height; y += 2)
@@ -53,7 +38,7 @@ function boardOf(log: Float32Array, width: number, height: number): Float32Array
       if (!inside) points.push({ terms: termsAt(x / width - 0.5, y / height - 0.5), value: log[y * width + x]! });
     }
   let used = points;
-  let fit: number[] | null = null;
+  let fit: readonly number[] = [];
   for (let round = 0; round < 4; round++) {
     const matrix = Array.from({ length: TERMS }, () => new Array<number>(TERMS).fill(0));
     const right = new Array<number>(TERMS).fill(0);
@@ -64,14 +49,13 @@ function boardOf(log: Float32Array, width: number, height: number): Float32Array
       }
     // a little pull towards a flat board, for a frame of which little is seen
     for (let i = 1; i < TERMS; i++) matrix[i]![i]! += 0.02 * used.length * (i < 3 ? 0.01 : 0.05);
-    fit = solve(matrix, right);
-    if (!fit) return null;
-    const of = fit;
+    const of = solve(new Matrix(matrix), Matrix.columnVector(right)).to1DArray();
+    fit = of;
     const off = points.map(({ terms, value }) => Math.abs(value - terms.reduce((sum, term, i) => sum + term * of[i]!, 0)));
     const middling = [...off].sort((a, b) => a - b)[Math.floor(off.length / 2)]!;
     used = points.filter((_, index) => off[index]! <= Math.max(0.02, 3.5 * middling));
   }
-  const of = fit!;
+  const of = fit;
   const out = new Float32Array(width * height);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
@@ -160,7 +144,7 @@ function maskIn({ width, height, rgba }: Picture): Mask | null {
   const boards = logs.map((log) => boardOf(log, width, height));
   const apart = new Float32Array(size);
   for (let index = 0; index < size; index++) {
-    const off = logs.map((log, channel) => log[index]! - (boards[channel]?.[index] ?? 0));
+    const off = logs.map((log, channel) => log[index]! - (boards[channel]![index]!));
     const light = (off[0]! + off[1]! + off[2]!) / 3;
     const colour = Math.hypot(off[0]! - light, off[1]! - light, off[2]! - light);
     // a shadow on the board is darker and of its colour: it counts less

@@ -54,6 +54,7 @@ test('one base dough and an addition of its own for each rung: every rung has wh
   const base = ladder.stages.filter(({ id }) => id !== 'ladder');
   const additions = ladder.stages.find(({ id }) => id === 'ladder')!.lines;
   expect(additions.map(({ note }) => note)).toEqual(['902', '233']);
+  expect(rungs.rungs.map(({ lineId }) => lineId)).toEqual([null, ...additions.map(({ id }) => id)]);
   const before = formulaTotals(formula, libraryBook);
   const common = formulaTotals({ ...ladder, stages: base }, libraryBook);
   // the common dough is the driest rung: 5 points less than the formula
@@ -81,6 +82,38 @@ test('it is planned like any batch: the base first, each rung’s addition at it
   for (const { atStepId } of asked)
     expect(sheet.steps.find(({ id }) => id === atStepId)).toMatchObject({ kind: 'mix' });
   expect(sheet.doughG).toBeGreaterThan(6 * 400);
+});
+
+test('milk is not all water: so many points of hydration are more of it', () => {
+  const milky: Formula = {
+    ...formula,
+    stages: formula.stages.map((stage) => ({
+      ...stage,
+      lines: stage.lines.map((line) =>
+        line.id === 'water' ? { ...line, ingredientId: 'whole-milk' } : line,
+      ),
+    })),
+  };
+  const hydration = ({ formula: ladder }: ReturnType<typeof made>) =>
+    formulaTotals({ ...ladder, stages: ladder.stages.filter(({ id }) => id !== 'ladder') }, libraryBook)
+      .hydrationAll!;
+  expect(hydration(made(wish(), milky))).toBeCloseTo(formulaTotals(milky, libraryBook).hydrationAll! - 5, 6);
+});
+
+test('long ids and a formula that has such ids already: every id is still its own', () => {
+  const long = 'x'.repeat(40);
+  const busy: Formula = {
+    ...formula,
+    steps: formula.steps.map((step, index) => ({
+      ...step,
+      id: index === 0 ? 'rung-1' : `${long.slice(0, 38)}${index}`.slice(-40),
+    })),
+  };
+  const { formula: ladder, ladder: rungs } = made(wish(), busy);
+  expect(checkFormula(ladder, libraryBook)).toEqual([]);
+  const ids = [...ladder.steps, ...ladder.ways!.flatMap(({ steps }) => steps)].map(({ id }) => id);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect(rungs.rungs[0]!.id).not.toBe('rung-1');
 });
 
 test('yeast and binder are shares of what the formula has; proof and oven change the step and no gram', () => {
@@ -113,6 +146,12 @@ test('what cannot be laddered is not offered, and nonsense is refused at its fie
   expect(ladderAxes(formula, libraryBook)).toEqual(expect.arrayContaining(['water', 'yeast', 'proof']));
   expect(ladderAxes(noBinder, libraryBook)).not.toContain('binder');
   expect(ladderAxes({ ...formula, ways: made(wish()).formula.ways! }, libraryBook)).toEqual([]);
+  // without a time of its own a proof cannot be longer or shorter
+  const untimed: Formula = {
+    ...formula,
+    steps: formula.steps.map((step) => ({ ...step, minS: null, maxS: null })),
+  };
+  expect(ladderAxes(untimed, libraryBook)).not.toContain('proof');
   expect(problem(wish({ axis: 'binder' }), noBinder)).toBe('notAllowed axis');
   expect(problem(wish({ values: [0] }))).toBe('tooSmall values');
   expect(problem(wish({ values: [0, 1, 2, 3, 4, 5, 6] }))).toBe('tooLarge values');

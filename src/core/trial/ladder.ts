@@ -10,7 +10,6 @@ import { ok, refuse, type Result } from '../result';
 import { LADDER_AXES, LADDER_LIMITS, type Ladder, type LadderAxis, type LadderWish } from './ladderSchema';
 
 const isHeated = ({ kind }: MethodStep): boolean => kind === 'preheat' || kind === 'bake' || kind === 'fry' || kind === 'griddle'; // prettier-ignore
-const PROOFS = ['proof', 'bulk'] as const;
 const SHARES_OF: readonly LadderAxis[] = ['binder', 'yeast', 'proof'];
 
 /** The line a ladder varies: the largest of its kind in the dough. */
@@ -26,10 +25,13 @@ function variedLine(formula: Formula, axis: LadderAxis, book: IngredientBook): L
   return (own.length > 0 ? own : lines).reduce<Line | null>((most, line) => (!most || line.massG > most.massG ? line : most), null);
 } // prettier-ignore
 
-/** Where the dough parts: what comes before is done to all of it. */
+/** Where the dough parts: what comes before is done to all of it. −1: there is nothing to part at, or the step has no time or heat of its own. */
 function partsAt({ steps }: Formula, axis: LadderAxis): number {
-  if (axis === 'oven') return steps.findIndex(isHeated);
-  if (axis === 'proof') return steps.findIndex(({ kind }) => kind === PROOFS[0]) !== -1 ? steps.findIndex(({ kind }) => kind === PROOFS[0]) : steps.findIndex(({ kind }) => kind === PROOFS[1]);
+  if (axis === 'oven') return steps.some((step) => isHeated(step) && step.tempC !== null) ? steps.findIndex(isHeated) : -1;
+  if (axis === 'proof') {
+    const timed = (wanted: MethodStep['kind']) => steps.findIndex(({ kind, minS }) => kind === wanted && minS !== null);
+    return timed('proof') === -1 ? timed('bulk') : timed('proof');
+  }
   const { from, to } = mixingOf(steps);
   return to > from ? to : -1;
 } // prettier-ignore
@@ -68,7 +70,11 @@ export function ladderFormula(
   const line = variedLine(formula, axis, book);
   const totals = formulaTotals(formula, book);
   // of one formula's measure: how much of the varied line a rung has
-  const amounts = values.map((value) => (!line ? 0 : axis === 'water' ? line.massG + (value / 100) * totals.baseG : line.massG * (value / 100)));
+  // of one formula's measure: how much of the varied line a rung has; milk is not all water
+  const waterShare = line ? (book.get(line.ingredientId)?.per100g.water.value ?? 100) / 100 : 1;
+  const amounts = values.map((value) =>
+    !line ? 0 : axis === 'water' ? line.massG + ((value / 100) * totals.baseG) / waterShare : line.massG * (value / 100),
+  );
   const varies = axis === 'water' || axis === 'binder' || axis === 'yeast';
   if (varies && amounts[0]! < FORMULA_LIMITS.lineMassG.min) return refuse('tooSmall', 'values.0');
   const leastG = totals.doughG + (varies ? amounts[0]! - line!.massG : 0);
@@ -82,19 +88,30 @@ export function ladderFormula(
   const at = partsAt(formula, axis);
   const [common, rest] = [formula.steps.slice(0, at), formula.steps.slice(at)];
   const ids = new Set([...allLines(formula), ...formula.steps, ...formula.stages].map(({ id }) => id));
-  const own = (id: string): string => (ids.has(id) ? own(`${id}-x`) : id);
+  const own = (wish: string): string => {
+    let id = wish.slice(0, 36);
+    for (let at = 2; ids.has(id); at++) id = `${wish.slice(0, 36)}-${at}`;
+    ids.add(id);
+    return id;
+  };
   const additions = amounts.map((amountG) => (varies ? (factor * (amountG - amounts[0]!)) / values.length : 0));
-  const rungs = values.map((value, index): Ladder['rungs'][number] => ({ id: own(`rung-${index + 1}`), code: codes[index] ?? String(index + 1), value }));
-  const extra = { id: own('ladder'), kind: 'late' as const, name: '', lines: additions.flatMap((massG, index) => massG > 0 ? [{ id: own(`rung-line-${index + 1}`), ingredientId: line!.ingredientId, massG, note: rungs[index]!.code }] : []) };
+  const rungs = values.map((value, index): Ladder['rungs'][number] => ({
+    id: own(`rung-${index + 1}`), code: codes[index] ?? String(index + 1), value, lineId: additions[index]! > 0 ? own(`rung-line-${index + 1}`) : null,
+  }));
+  // the note is for whoever weighs: what is whose follows from the ids
+  const extra = {
+    id: own('ladder'), kind: 'late' as const, name: '',
+    lines: rungs.flatMap(({ lineId, code }, index) => lineId === null ? [] : [{ id: lineId, ingredientId: line!.ingredientId, massG: additions[index]!, note: code }]),
+  };
   const wayOf = (rung: Ladder['rungs'][number], index: number): Result<Way> => {
     const steps: MethodStep[] = [];
     for (const step of rest) {
       const changed = onRung(step, axis, rung.value);
       if (!changed.ok) return refuse(changed.problem.code, `values.${index}`, changed.problem.params);
-      steps.push({ ...changed.value, id: own(`${step.id}-${index + 1}`.slice(-40)) });
+      steps.push({ ...changed.value, id: own(`${step.id}-${index + 1}`) });
     }
-    const add: MethodStep[] = additions[index]! > 0
-      ? [{ id: own(`rung-mix-${index + 1}`), kind: 'mix', title: '', minS: 60, maxS: 180, until: '', tempC: null, handsOn: true, note: '', takes: [{ lineId: extra.lines.find(({ note }) => note === rung.code)!.id, share: 1 }] }]
+    const add: MethodStep[] = rung.lineId !== null
+      ? [{ id: own(`rung-mix-${index + 1}`), kind: 'mix', title: '', minS: 60, maxS: 180, until: '', tempC: null, handsOn: true, note: '', takes: [{ lineId: rung.lineId, share: 1 }] }]
       : [];
     const amount = { kind: 'pieces' as const, pieces, pieceMassG: pieceMassG + additions[index]! / pieces };
     return ok({ id: rung.id, name: rung.code, amount, ...(formula.bakedAs && { bakedAs: formula.bakedAs }), steps: [...add, ...steps] });

@@ -33,7 +33,15 @@ export type LadderWish = z.infer<typeof ladderWishSchema>;
 export const ladderSchema = z.strictObject({
   axis: z.enum(LADDER_AXES),
   rungs: z
-    .array(z.strictObject({ id: localIdSchema, code: z.string().min(1).max(12), value }))
+    .array(
+      z.strictObject({
+        id: localIdSchema,
+        code: z.string().min(1).max(12),
+        value,
+        /** What it alone gets; null: nothing more than the dough of all. */
+        lineId: localIdSchema.nullable(),
+      }),
+    )
     .min(LADDER_LIMITS.rungs.min)
     .max(LADDER_LIMITS.rungs.max),
 });

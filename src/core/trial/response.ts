@@ -1,3 +1,4 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { linearFit, type Fit } from '../numeric/leastSquares';
 import { normalDraws } from '../numeric/draws';
 import { Z80 } from '../numeric/normal';
@@ -50,18 +51,6 @@ const termsAt = (z: number): number[] => [1, z, z * z];
 const varianceAt = (covariance: Fit['covariance'], terms: readonly number[]): number =>
   terms.reduce((sum, a, i) => sum + terms.reduce((inner, b, j) => inner + a * b * covariance[i]![j]!, 0), 0);
 
-/** What a matrix is the square of, lower half (Cholesky): to draw from a normal of this covariance. */
-function halfOf(covariance: Fit['covariance']): number[][] {
-  const half = covariance.map((row) => row.map(() => 0));
-  for (let i = 0; i < covariance.length; i++)
-    for (let j = 0; j <= i; j++) {
-      let sum = covariance[i]![j]!;
-      for (let k = 0; k < j; k++) sum -= half[i]![k]! * half[j]![k]!;
-      half[i]![j] = i === j ? Math.sqrt(Math.max(1e-12, sum)) : sum / half[j]![j]!;
-    }
-  return half;
-}
-
 const sdOf = (tasters: number): number => Math.hypot(BREAD_SD, TASTER_SD / Math.sqrt(Math.max(1, tasters)));
 
 /**
@@ -85,7 +74,9 @@ export function responseOf(rungs: readonly RungScore[], seed: number): Response 
     const within = (score: number) => Math.min(5, Math.max(1, score));
     return { value: within(mean), low: within(mean - reach), high: within(mean + reach) };
   };
-  const half = halfOf(covariance);
+  // its two halves differ in the last digit
+  const even = new Matrix(covariance.map((row, i) => row.map((_, j) => covariance[Math.max(i, j)]![Math.min(i, j)]!)));
+  const half = new CholeskyDecomposition(even).lowerTriangularMatrix.to2DArray();
   const curves = normalDraws(DRAWS, 3, seed).map((draw) => half.map((row, i) => x[i]! + row.reduce((sum, weight, k) => sum + weight * draw[k]!, 0)));
   const scoreOf = (curve: readonly number[], z: number) => curve[0]! + curve[1]! * z + curve[2]! * z * z;
   const share = (is: (curve: readonly number[]) => boolean) => curves.filter(is).length / curves.length;

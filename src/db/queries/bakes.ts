@@ -228,7 +228,8 @@ function readMarked(rows: readonly z.infer<typeof markedRow>[]): MarkedBakeRow[]
     const plan = readDocument(BAKE_PLAN, row.schemaVersion, row.document);
     const formula = readDocument(FORMULA, row.formulaVersion, row.formula);
     const kit = row.kitVersion === null ? null : readDocument(KIT, row.kitVersion, row.kit);
-    if (!plan.ok || !formula.ok) return [];
+    // a ladder is not its formula: what its rungs did says little of that
+    if (!plan.ok || !formula.ok || plan.value.sheet.ladder) return [];
     return [{ ...bakeOf(row, plan.value), formula: formula.value, kit: kit?.ok ? kit.value : null }];
   });
 }

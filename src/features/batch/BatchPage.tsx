@@ -1,33 +1,27 @@
 'use client';
 import { ArrowLeft, CookingPot, Printer } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import { planBatch } from '@/core/batch';
 import { roomOf, type Kit } from '@/core/kit';
 import { Button, buttonClass } from '@/ui/Button';
-import { newUuid } from '@/ui/newUuid';
-import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useBook } from '../book/BookProvider';
 import { usePreferences } from '../preferences/PreferencesProvider';
-import { ask } from '../asking/ask';
 import { useSlices } from '../run/useSlices';
 import { wordProblem } from '@/wording/problems';
 import type { LoadedFormula } from '../formula/useFormulaSheet';
 import { BatchQuestion } from './BatchQuestion';
 import { BatchSheetView } from './BatchSheetView';
 import { requestOf, useBatchQuery } from './useBatchQuery';
+import { useStart } from './useStart';
 import { words } from '@/wording/screens/batch/BatchPage';
 
 /** How much today? The question on the left, the sheet to weigh from on the right, the bench one press away. */
 export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) {
   const { formula } = loaded;
-  const router = useKitchenRouter();
-  const kitchen = useKitchen();
   const { preferences } = usePreferences();
   const [query, setQuery] = useBatchQuery(formula);
-  const [busy, setBusy] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  // One wish, one bake: the id changes only when what is asked for does.
-  const wish = useRef<{ what: string; requestId: string } | null>(null);
+  const { start, busy, trouble } = useStart(loaded);
 
   // for the paper: what the server knows of it by now
   const slice = useSlices([loaded.id])[loaded.id] ?? null;
@@ -37,26 +31,6 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
     () => planBatch(formula, request, kit.scales, book, roomOf(kit, formula)),
     [book, formula, request, kit],
   );
-
-  const start = async () => {
-    const what = JSON.stringify(request);
-    if (wish.current?.what !== what) wish.current = { what, requestId: newUuid() };
-    setBusy(true);
-    setTrouble(null);
-    const answer = await ask<{ id: string }>(kitchen.api('/bakes'), {
-      requestId: wish.current.requestId,
-      formulaId: loaded.id,
-      revision: loaded.revision,
-      batch: request,
-    });
-    if (answer.kind === 'ok') return router.push(`/bench/${answer.value.id}`);
-    setBusy(false);
-    setTrouble(
-      answer.kind === 'invalid' && answer.problems[0]
-        ? wordProblem(answer.problems[0], preferences)
-        : words.theServerDidNotAnswer,
-    );
-  };
 
   return (
     <>
@@ -79,7 +53,7 @@ export function BatchPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit }) 
         <Button
           look="now"
           disabled={!plan.ok || busy}
-          onClick={() => void start()}
+          onClick={() => void start({ batch: request })}
           className="no-print min-h-12 px-6 text-lg"
         >
           <CookingPot size={20} aria-hidden />

@@ -1,9 +1,10 @@
 'use client';
 import { ArrowLeft, CookingPot } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { planBatch, type BatchRequest, type BatchSheet } from '@/core/batch';
 import { roomOf, type Kit } from '@/core/kit';
-import type { Result } from '@/core/result';
+import { FORMULA_LIMITS } from '@/core/formula';
+import { ok, type Result } from '@/core/result';
 import {
   LADDER_LIMITS,
   ladderAxes,
@@ -13,12 +14,13 @@ import {
   type LadderWish,
 } from '@/core/trial';
 import { Button } from '@/ui/Button';
-import { newUuid } from '@/ui/newUuid';
 import { Segmented } from '@/ui/Segmented';
-import { ask } from '../asking/ask';
+import { AskCell } from '../batch/AskCell';
+import { useStart } from '../batch/useStart';
 import { useBook } from '../book/BookProvider';
 import type { LoadedFormula } from '../formula/useFormulaSheet';
-import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { readWhole } from '../quantities/readWhole';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
 import { wordProblem } from '@/wording/problems';
 import { AXIS_UNIT, AXIS_WORD, wordRung } from '@/wording/ladder';
@@ -29,11 +31,10 @@ const USUAL: Readonly<Record<LadderAxis, readonly number[]>> = {
   water: [-6, 0, 6], binder: [75, 100, 125], yeast: [60, 100, 160], proof: [70, 100, 140], oven: [-20, 0, 20],
 }; // prettier-ignore
 
-const spreadOver = (axis: LadderAxis, count: number): string[] => {
+const spreadOver = (axis: LadderAxis, count: number): number[] => {
   const [low = 0, , high = 0] = USUAL[axis];
   return Array.from({ length: count }, (_, index) => {
-    const value = low + ((high - low) * index) / (count - 1);
-    return String(Math.round(value));
+    return Math.round(low + ((high - low) * index) / (count - 1));
   });
 };
 
@@ -49,11 +50,12 @@ export function LadderPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit })
   const book = useBook();
   const axes = useMemo(() => ladderAxes(formula, book), [book, formula]);
   const [axis, setAxis] = useState<LadderAxis>(axes[0] ?? 'water');
-  const [values, setValues] = useState<readonly string[]>(() => spreadOver(axis, 3));
-  const [pieces, setPieces] = useState('1');
-  const [massG, setMassG] = useState(() => String(Math.round(formula.usualYield.pieceMassG)));
-  const numbers = values.map((text) => Number(text.replace(',', '.').replace('−', '-')));
-  const wish: LadderWish = { axis, values: numbers, pieces: Number(pieces), pieceMassG: Number(massG) };
+  const [values, setValues] = useState<readonly number[]>(() => spreadOver(axis, 3));
+  const [pieces, setPieces] = useState(1);
+  const [pieceMassG, setPieceMassG] = useState(() => Math.round(formula.usualYield.pieceMassG));
+  const wish: LadderWish = { axis, values: [...values], pieces, pieceMassG };
+  const numbers = useNumbers();
+  const units = useUnits();
   const planned = usePlanned(loaded, kit, wish);
   const choose = (next: LadderAxis) => {
     setAxis(next);
@@ -94,8 +96,28 @@ export function LadderPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit })
             />
             <Values axis={axis} values={values} onValues={setValues} />
             <div className="mt-4 flex flex-wrap gap-4">
-              <NumberInput label={words.piecesEach} value={pieces} onChange={setPieces} />
-              <NumberInput label={words.doughOfOne} value={massG} onChange={setMassG} />
+              <AskCell
+                word={words.piecesEach}
+                label={words.piecesEach}
+                inputMode="numeric"
+                path="pieces"
+                value={pieces}
+                bounds={LADDER_LIMITS.pieces}
+                read={readWhole}
+                show={(count) => numbers.decimal(count, 0)}
+                onChange={setPieces}
+              />
+              <AskCell
+                word={words.doughOfOne}
+                label={words.doughOfOne}
+                unit={units.massUnit}
+                path="pieceMassG"
+                value={pieceMassG}
+                bounds={FORMULA_LIMITS.pieceMassG}
+                read={units.parseMass}
+                show={units.massCell}
+                onChange={setPieceMassG}
+              />
             </div>
           </section>
           <Plan loaded={loaded} planned={planned} />
@@ -108,50 +130,38 @@ export function LadderPage({ loaded, kit }: { loaded: LoadedFormula; kit: Kit })
 const counts = (): number[] =>
   Array.from({ length: LADDER_LIMITS.rungs.max - LADDER_LIMITS.rungs.min + 1 }, (_, i) => LADDER_LIMITS.rungs.min + i); // prettier-ignore
 
-/** Where the rungs stand. */
-function Values({ axis, values, onValues }: { axis: LadderAxis; values: readonly string[]; onValues: (values: readonly string[]) => void }) {
+/** Where the rungs stand; of the oven in the reader's degrees. */
+function Values({ axis, values, onValues }: { axis: LadderAxis; values: readonly number[]; onValues: (values: readonly number[]) => void }) {
+  const numbers = useNumbers();
+  const units = useUnits();
+  const per = axis === 'oven' ? units.degreesPerC : 1;
   return (
-    <fieldset className="mt-4">
+    <fieldset className="mt-3">
       <legend className="text-sm text-soft">
-        {AXIS_UNIT[axis].unit} {AXIS_UNIT[axis].against}
+        {axis === 'oven' ? units.temperatureUnit : AXIS_UNIT[axis].unit} {AXIS_UNIT[axis].against}
       </legend>
-      <div className="mt-1 flex flex-wrap gap-2">
-        {values.map((text, index) => (
-          <input
-            key={index}
-            inputMode="decimal"
-            aria-label={words.rung(index + 1)}
-            value={text}
-            onChange={(event) => onValues(values.map((each, at) => (at === index ? event.target.value : each)))}
-            className="figure min-h-11 w-20 rounded border border-edge bg-surface px-2 text-right text-xl"
-          />
+      <div className="flex flex-wrap gap-2">
+        {values.map((value, index) => (
+          <div key={index} className="w-24">
+            <AskCell
+              word=""
+              label={words.rung(index + 1)}
+              path="value"
+              value={value}
+              bounds={LADDER_LIMITS.value}
+              read={(text) => {
+                const read = numbers.parse(text.replace('−', '-'));
+                return read.ok ? ok(read.value / per) : read;
+              }}
+              show={(shown) => numbers.decimal(shown * per, 1)}
+              onChange={(next) => onValues(values.map((each, at) => (at === index ? next : each)))}
+            />
+          </div>
         ))}
       </div>
     </fieldset>
   );
 } // prettier-ignore
-
-function NumberInput({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-}) {
-  return (
-    <label className="text-sm text-soft">
-      {label}
-      <input
-        inputMode="decimal"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        className="figure mt-1 block min-h-11 w-28 rounded border border-edge bg-surface px-2 text-right text-xl text-ink"
-      />
-    </label>
-  );
-}
 
 function usePlanned({ formula }: LoadedFormula, kit: Kit, wish: LadderWish): Planned {
   const book = useBook();
@@ -169,41 +179,20 @@ function usePlanned({ formula }: LoadedFormula, kit: Kit, wish: LadderWish): Pla
 
 /** What is weighed out: the dough of all, then what each rung gets. */
 function Plan({ loaded, planned: { wish, batch, sheet } }: { loaded: LoadedFormula; planned: Planned }) {
-  const router = useKitchenRouter();
-  const kitchen = useKitchen();
+  const { start, busy, trouble } = useStart(loaded);
   const units = useUnits();
   const numbers = useNumbers();
   const { preferences } = usePreferences();
-  const [busy, setBusy] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const sent = useRef<{ what: string; requestId: string } | null>(null);
   if (!sheet.ok)
     return (
       <p role="alert" className="docket p-6 text-alarm">
         {wordProblem(sheet.problem, preferences)}
       </p>
     );
-  const start = async () => {
-    const what = JSON.stringify(wish);
-    if (sent.current?.what !== what) sent.current = { what, requestId: newUuid() };
-    setBusy(true);
-    const answer = await ask<{ id: string }>(kitchen.api('/bakes'), {
-      requestId: sent.current.requestId,
-      formulaId: loaded.id,
-      revision: loaded.revision,
-      batch,
-      ladder: wish,
-    });
-    if (answer.kind === 'ok') return router.push(`/bench/${answer.value.id}`);
-    setBusy(false);
-    setTrouble(
-      answer.kind === 'invalid' && answer.problems[0]
-        ? wordProblem(answer.problems[0], preferences)
-        : words.noAnswer,
-    );
-  };
-  const { ladder, stages, ways = [] } = sheet.value;
+  const { ladder, stages, doughG, ways = [] } = sheet.value;
   const lines = stages.flatMap((stage) => stage.lines);
+  const ownG = lines.filter(({ id }) => ladder?.rungs.some(({ lineId }) => lineId === id)).reduce((sum, line) => sum + line.massG, 0);
+  const commonG = doughG - ownG;
   return (
     <section aria-labelledby="plan-title" className="docket rounded-b-md p-4">
       <h2 id="plan-title" className="text-xl">
@@ -211,7 +200,7 @@ function Plan({ loaded, planned: { wish, batch, sheet } }: { loaded: LoadedFormu
       </h2>
       <p className="mt-1">
         <span className="figure text-3xl">
-          {units.mass(lines.filter(({ note }) => !ladder?.rungs.some(({ code }) => code === note)).reduce((sum, { massG }) => sum + massG, 0))}
+          {units.mass(commonG)}
         </span>{' '}
         {words.commonDough(ladder?.rungs.length ?? 0)}
       </p>
@@ -224,12 +213,12 @@ function Plan({ loaded, planned: { wish, batch, sheet } }: { loaded: LoadedFormu
           </tr>
         </thead>
         <tbody>
-          {ladder?.rungs.map(({ id, code, value }) => {
-            const own = lines.find(({ note }) => note === code);
+          {ladder?.rungs.map(({ id, lineId, value }) => {
+            const own = lines.find((line) => line.id === lineId);
             const way = ways.find(({ wayId }) => wayId === id);
             return (
               <tr key={id} className="border-t border-rule">
-                <th scope="row" className="py-2 text-left text-lg">{wordRung(ladder.axis, value)}</th>
+                <th scope="row" className="py-2 text-left text-lg">{wordRung(ladder.axis, value, units)}</th>
                 <td className="py-2 text-right">{own ? `${units.mass(own.massG)} ${own.name}` : words.nothingMore}</td>
                 <td className="py-2 text-right">{way && `${numbers.decimal(way.count, 0)} × ${units.mass(way.doughG)}`}</td>
               </tr>
@@ -239,7 +228,7 @@ function Plan({ loaded, planned: { wish, batch, sheet } }: { loaded: LoadedFormu
       </table>
       <p className="mt-3 text-sm text-soft">{words.codes}</p>
       {trouble && <p role="alert" className="mt-2 text-alarm">{trouble}</p>}
-      <Button look="now" size="bench" className="mt-3 w-full" disabled={busy} onClick={() => void start()}>
+      <Button look="now" size="bench" className="mt-3 w-full" disabled={busy} onClick={() => void start({ batch, ladder: wish })}>
         <CookingPot size={20} aria-hidden />
         {words.toTheBench}
       </Button>

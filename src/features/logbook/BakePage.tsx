@@ -78,7 +78,8 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
         endedAtMs={state.endedAtMs}
         onReopen={() => tap({ type: 'reopened' })}
         onNote={() => setDialog('note')}
-        isAsWritten={deviations.length === 0}
+        // a ladder is not one bread that could become its formula
+        isAsWritten={deviations.length === 0 || bake.sheet.ladder !== undefined}
         onAgain={() => setDialog('again')}
       />
       {outbox.refused && (
@@ -107,7 +108,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
             <LadderResult ladder={bake.sheet.ladder} state={state} seed={bake.startedAtMs} />
           )}
           <PhotoSection bakeId={bake.id} ladder={bake.sheet.ladder} state={state} tap={tap} />
-          <Tastings bakeId={bake.id} state={state} tap={tap} />
+          <Tastings bakeId={bake.id} ladder={bake.sheet.ladder} state={state} tap={tap} />
           <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} events={outbox.events} />

@@ -3,6 +3,7 @@ import { Utensils } from 'lucide-react';
 import type { BakeAction, BakeState, TakenTasting } from '@/core/bake';
 import { OCCASIONS, pooled, QUESTIONS, type Occasion } from '@/core/tasting';
 import type { Problem } from '@/core/result';
+import type { Ladder } from '@/core/trial';
 import { Button, buttonClass } from '@/ui/Button';
 import { useTwice } from '@/ui/useTwice';
 import { KitchenLink } from '../kitchen/KitchenProvider';
@@ -13,14 +14,16 @@ import { words } from '@/wording/screens/tasting/Tastings';
 
 interface TastingsProps {
   readonly bakeId: string;
+  /** Its breads are told apart by their codes, and not taken together: what they say together the ladder shows. */
+  readonly ladder?: Ladder | undefined;
   readonly state: BakeState;
   readonly tap: (action: BakeAction) => Problem | null;
 }
 
 /** What tasters said of a bake, together and each by themselves. */
-export function Tastings({ bakeId, state, tap }: TastingsProps) {
+export function Tastings({ bakeId, ladder, state, tap }: TastingsProps) {
   const cards = [...state.tastings];
-  const occasions = OCCASIONS.filter((occasion) => cards.some(([, card]) => card.occasion === occasion));
+  const occasions = OCCASIONS.filter((occasion) => !ladder && cards.some(([, card]) => card.occasion === occasion));
   return (
     <section aria-labelledby="tastings-title" className="docket rounded-b-md px-5 pt-4 pb-5" data-testid="tastings">
       <div className="flex flex-wrap items-center justify-between gap-2">
@@ -41,7 +44,7 @@ export function Tastings({ bakeId, state, tap }: TastingsProps) {
           ))}
           <ul className="mt-3">
             {cards.map(([id, card]) => (
-              <Card key={id} bakeId={bakeId} id={id} card={card} onTakeBack={() => tap({ type: 'tastingTakenBack', tastingId: id })} />
+              <Card key={id} code={ladder?.rungs.find((rung) => rung.id === card.rungId)?.code} bakeId={bakeId} id={id} card={card} onTakeBack={() => tap({ type: 'tastingTakenBack', tastingId: id })} />
             ))}
           </ul>
         </>
@@ -89,13 +92,14 @@ function Together({ occasion, cards }: { occasion: Occasion; cards: readonly Tak
 }
 
 interface CardProps {
+  code: string | undefined;
   bakeId: string;
   id: string;
   card: TakenTasting;
   onTakeBack: () => void;
 }
 
-function Card({ bakeId, id, card, onTakeBack }: CardProps) {
+function Card({ code, bakeId, id, card, onTakeBack }: CardProps) {
   const time = useKitchenTime();
   const sure = useTwice();
   const { taster, occasion, words: inWords, atMs, before } = card;
@@ -103,7 +107,7 @@ function Card({ bakeId, id, card, onTakeBack }: CardProps) {
     <li className="border-t border-rule py-2 text-sm">
       <div className="flex flex-wrap items-center gap-x-3">
         <span className="min-w-0 flex-1">
-          <strong>{taster ?? words.somebody}</strong>{' '}
+          <strong>{taster ?? words.somebody}</strong> {code !== undefined && <span className="figure">{code} </span>}
           <span className="text-soft">
             {OCCASION_WORD[occasion]}, {time.dayAndClock(atMs)}
           </span>

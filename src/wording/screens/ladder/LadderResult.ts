@@ -2,6 +2,8 @@
 export const words = {
   ladderIn: (axis: string) => `The ladder: ${axis}`,
   question: 'Question',
+  tastedOn: (occasion: string, count: number) =>
+    `Tasted ${occasion}: ${count === 1 ? 'one card' : `${count} cards`}.`,
   tasteTwo: 'Taste at least two of the breads, each by its code. Then it is shown what the difference did.',
   best: (chance: string) => `is the best of them, as far as these cards tell: ${chance} likely.`,
   highest: (chance: string) => `scores highest of them: ${chance} likely.`,

@@ -24,11 +24,13 @@ export const GET = (request: Request, { params }: KitchenParams): Promise<Respon
 /** The first piece is fetched before the answer begins: a database that is away is still told as such. */
 async function textOf(pieces: AsyncGenerator<string, void>): Promise<Readable> {
   const first = await pieces.next();
-  return Readable.from(
+  const text = Readable.from(
     (async function* () {
       if (!first.done) yield first.value;
       yield* pieces;
     })(),
     { objectMode: false },
   );
+  // also of whoever leaves before anything was read: else the reader's place stays taken
+  return text.on('close', () => void pieces.return(undefined));
 }
