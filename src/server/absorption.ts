@@ -1,4 +1,4 @@
-import { feltObservations } from '@/core/bake';
+import { feltObservations, stateOf } from '@/core/bake';
 import { feltOfRecipe, learnAbsorption, type AbsorptionLearnt } from '@/core/consistency';
 import { sparingBook, type StoredEntry } from '@/core/ingredients';
 import { feltSignature } from '@/db/queries/bakeCards';
@@ -50,7 +50,7 @@ async function learnNow(context: Context): Promise<AbsorptionLearnt[]> {
       ...printed,
       ...bakes.reverse().flatMap((bake) => {
         const formula = formulas.get(bake.id);
-        return formula ? feltObservations(bake, formula, book) : [];
+        return formula && stateOf(bake).teaches ? feltObservations(bake, formula, book) : [];
       }),
     ],
     book,

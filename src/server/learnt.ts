@@ -1,3 +1,4 @@
+import { stateOf } from '@/core/bake';
 import type { RiseLearning, RiseObservation } from '@/core/fermentation';
 import type { Formula } from '@/core/formula';
 import type { IngredientBook } from '@/core/ingredients';
@@ -101,7 +102,7 @@ async function observations(
   );
   return bakes.flatMap((bake) => {
     const baked = by.get(bake.id);
-    if (!baked) return [];
+    if (!baked || !stateOf(bake).teaches) return [];
     // a winter's marks were not made in this summer's room
     const then = runKitchenOf(baked.kit ?? kit, baked.kit ? baked.formula : newest.get(bake.formulaId)!);
     return riseObservations(bake, baked.formula, book, then);

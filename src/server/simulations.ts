@@ -1,4 +1,12 @@
 import { learnRise, type LearnRiseOf, type RiseLearning, type RiseObservation } from '@/core/fermentation';
+import {
+  advise,
+  axesOf,
+  type Advised,
+  type AdviceQuestion,
+  type Axes,
+  type BakeAsked,
+} from '@/core/diagnosis';
 import { quickSlice, type SliceQuestion } from '@/core/run';
 import type { SliceFigures } from '@/core/slice';
 
@@ -9,6 +17,8 @@ export interface Simulated {
     readonly question: { readonly observations: readonly RiseObservation[]; readonly of: LearnRiseOf };
     readonly answer: RiseLearning | null;
   };
+  readonly axes: { readonly question: BakeAsked; readonly answer: Axes | null };
+  readonly advice: { readonly question: AdviceQuestion & { readonly axes: Axes }; readonly answer: Advised };
 }
 export type SimulationKind = keyof Simulated;
 
@@ -19,9 +29,16 @@ export type SimulationJob = {
 
 /** The work itself, on whatever thread. */
 export function simulate(job: SimulationJob): Simulated[SimulationKind]['answer'] {
-  return job.kind === 'slice'
-    ? quickSlice(job.question)
-    : learnRise(job.question.observations, job.question.of);
+  switch (job.kind) {
+    case 'slice':
+      return quickSlice(job.question);
+    case 'rise':
+      return learnRise(job.question.observations, job.question.of);
+    case 'axes':
+      return axesOf(job.question);
+    case 'advice':
+      return advise(job.question);
+  }
 }
 
 /**

@@ -86,6 +86,12 @@ export function wordTap(action: BakeAction): string {
       return 'A crumb read from a photograph';
     case 'photoPutAway':
       return action.away ? 'A photograph put away' : 'A photograph shown again';
+    case 'advised':
+      return 'Advice taken';
+    case 'causeTold':
+      return action.cause === null ? 'A cause taken back' : 'What the cause was';
+    case 'teachingSet':
+      return action.teaches ? 'A bake that teaches again' : 'A bake that teaches nothing';
     case 'reopened':
       return 'A bake opened again';
   }

@@ -393,7 +393,7 @@ test('two at once are written out, so that slow readers leave the database to ev
   const three = await begun();
   await expect(begun()).rejects.toBeInstanceOf(Busy);
   for (const pieces of [two, three]) await pieces.return(undefined);
-  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 13 });
+  expect(JSON.parse(await written(await inside(demo!.address)))).toMatchObject({ version: 14 });
 });
 
 test('whoever leaves in the middle of a file leaves no transaction behind', async () => {

@@ -9,6 +9,7 @@ import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 import { windowsOf } from '@/core/instrument/readingWindow';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
+import * as advice from '@/db/queries/advice';
 import * as bakeCards from '@/db/queries/bakeCards';
 import * as rings from '@/db/queries/rings';
 import * as bakes from '@/db/queries/bakes';
@@ -87,6 +88,7 @@ beforeAll(async () => {
     },
     { type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 },
     { type: 'felt', stepId: proof, band: 'soft' },
+    { type: 'causeTold', cause: 'tooWet' },
   ];
   await recordTaps(here, running.value.id, [{ eventId: event, agoMs: 0, action: marks[0]! }]);
   for (const action of [...marks, { type: 'closed', outcome: emptyOutcome } as BakeAction])
@@ -141,6 +143,9 @@ const READS: Record<string, Ask> = {
   listUnderWay: (c, k) => bakeCards.listUnderWay(c, k, { after: null, most: 9 }),
   'listUnderWay, further': (c, k) => bakeCards.listUnderWay(c, k, { after: place, most: 9 }),
   listStock: (c, k) => bakeCards.listStock(c, k, 9),
+  listTold: (c, k) => advice.listTold(c, k, 9),
+  listBefore: (c, k) => advice.listBefore(c, k, { formulaId: ids.formula, ...place }, 9),
+  listAfter: (c, k) => advice.listAfter(c, k, { formulaId: ids.formula, revision: 1, afterMs: 0 }, 9),
   listLogbook: (c, k) => bakeCards.listLogbook(c, k, everything),
   'listLogbook, of a formula': (c, k) => bakeCards.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
   'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),
@@ -297,6 +302,7 @@ async function rehearse<T>(work: (client: pg.PoolClient) => Promise<T>): Promise
 
 test('no query is left out', () => {
   const all = [
+    advice,
     bakeCards,
     rings,
     bakes,

@@ -17,6 +17,8 @@ import {
   RIM_PERCENT,
   RISE_MARK_PERCENT,
 } from './bakeLimits';
+import { adviceSchema } from '../advice/adviceSchema';
+import { EXPLANATIONS } from '../advice/ids';
 import { crumbFiguresSchema, photoSchema } from '../photo/photoSchema';
 import { tastingSchema } from '../tasting/tastingSchema';
 import { outcomeSchema } from './outcomeSchema';
@@ -187,6 +189,12 @@ export const bakeActionSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('photoRead'), photoId: z.uuid(), crumb: crumbFiguresSchema.nullable() }),
   /** A picture is not to be shown any more, or is again. */
   z.strictObject({ type: z.literal('photoPutAway'), photoId: z.uuid(), away: z.boolean() }),
+  /** What was advised after it, and taken. */
+  z.strictObject({ type: z.literal('advised'), advice: adviceSchema }),
+  /** What it was, by whoever baked it; null: that is not known after all. */
+  z.strictObject({ type: z.literal('causeTold'), cause: z.enum(EXPLANATIONS).nullable() }),
+  /** Models are to learn from it, or not: something was unlike any other day. */
+  z.strictObject({ type: z.literal('teachingSet'), teaches: z.boolean() }),
   /** Closed or given up by mistake: it goes on. */
   z.strictObject({ type: z.literal('reopened') }),
   z.strictObject({ type: z.literal('abandoned'), reason: plainText(400, { lines: true }) }),

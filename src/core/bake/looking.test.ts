@@ -93,6 +93,18 @@ test.each<[string, BakeAction[], BakeAction]>([
   expect(seen(after(before, action))).not.toEqual(seen(before));
 });
 
+test('advice that was taken, what it was, and whether it teaches: the newest word counts, said twice is refused', () => {
+  const START = bakeState(0, []);
+  const advice = { cause: 'underBaked', probability: 0.7, change: { kind: 'bake', by: 1.2 }, revision: 4, expects: [] } as const;
+  expect(START.teaches).toBe(true);
+  const taken = after(after(START, { type: 'advised', advice: { ...advice, expects: [] } }), { type: 'causeTold', cause: 'coolOven' });
+  expect(taken).toMatchObject({ advice, cause: 'coolOven' });
+  expect(refusal(taken, { type: 'causeTold', cause: 'coolOven' })).toBe('alreadyDone cause');
+  expect(after(taken, { type: 'causeTold', cause: null }).cause).toBeNull();
+  expect(refusal(START, { type: 'teachingSet', teaches: true })).toBe('alreadyDone teaches');
+  expect(after(START, { type: 'teachingSet', teaches: false }).teaches).toBe(false);
+}); // prettier-ignore
+
 test('a card that says nothing is none', () => {
   const empty = { taster: null, occasion: 'fresh', scores: {}, words: ' ', rungId: null, blind: false };
   expect(tastingSchema.safeParse(empty).success).toBe(false);

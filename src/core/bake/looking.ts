@@ -7,17 +7,27 @@ import type { BakeState, TakenPhoto, TakenTasting } from './stateShape';
 
 type Looking = Extract<
   BakeAction,
-  { type: 'tasted' | 'tastingTakenBack' | 'photographed' | 'photoRead' | 'photoPutAway' }
+  {
+    type:
+      | 'tasted'
+      | 'tastingTakenBack'
+      | 'photographed'
+      | 'photoRead'
+      | 'photoPutAway'
+      | 'advised'
+      | 'causeTold'
+      | 'teachingSet';
+  }
 >;
 
-const LOOKING: readonly string[] = ['tasted', 'tastingTakenBack', 'photographed', 'photoRead', 'photoPutAway'] satisfies Looking['type'][]; // prettier-ignore
+const LOOKING: readonly string[] = ['tasted', 'tastingTakenBack', 'photographed', 'photoRead', 'photoPutAway', 'advised', 'causeTold', 'teachingSet'] satisfies Looking['type'][]; // prettier-ignore
 
-/** Tastings and pictures: they may come at any time, most of them when the bake is long over. */
+/** Tastings, pictures, and what followed from them: they may come at any time, most of them when the bake is long over. */
 export const isLooking = (action: BakeAction): action is Looking => LOOKING.includes(action.type);
 
 export function decideLooking(
   rungIds: readonly string[],
-  { tastings, photos }: BakeState,
+  { tastings, photos, cause, teaches }: BakeState,
   action: Looking,
 ): Result<BakeAction> {
   // a bread of rungs is tasted rung by rung, another has none
@@ -45,6 +55,12 @@ export function decideLooking(
       if (!photo) return refuse('unknownPhoto', 'photoId');
       return photo.away === action.away ? refuse('alreadyDone', 'photoId') : ok(action);
     }
+    case 'advised':
+      return ok(action);
+    case 'causeTold':
+      return cause === action.cause ? refuse('alreadyDone', 'cause') : ok(action);
+    case 'teachingSet':
+      return teaches === action.teaches ? refuse('alreadyDone', 'teaches') : ok(action);
     default:
       return never(action);
   }
@@ -80,6 +96,12 @@ export function afterLooking(state: BakeState, action: Looking, atMs: number, by
       return withPhoto(action.photoId, { crumb: action.crumb });
     case 'photoPutAway':
       return withPhoto(action.photoId, { away: action.away });
+    case 'advised':
+      return { ...state, advice: { ...action.advice, atMs } };
+    case 'causeTold':
+      return { ...state, cause: action.cause };
+    case 'teachingSet':
+      return { ...state, teaches: action.teaches };
     default:
       return never(action);
   }

@@ -1,3 +1,5 @@
+import type { TakenAdvice } from '../advice/adviceSchema';
+import type { Explanation } from '../advice/ids';
 import type { Band } from '../consistency/parameters';
 import type { MethodStep } from '../method/step';
 import type { CrumbFigures, Photo } from '../photo/photoSchema';
@@ -168,6 +170,10 @@ export interface BakeState {
   /** By their id, in the order in which they were first said. */
   readonly tastings: ReadonlyMap<string, TakenTasting>;
   readonly photos: ReadonlyMap<string, TakenPhoto>;
+  /** What was advised after it, and taken, the newest; what its cause was, as told; whether models learn from it. */
+  readonly advice: (TakenAdvice & { readonly atMs: number }) | null;
+  readonly cause: Explanation | null;
+  readonly teaches: boolean;
   readonly endedAtMs: number | null;
   readonly abandoned: { readonly reason: string } | null;
   /** Endings that were taken back, oldest first. */
@@ -210,6 +216,9 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   earlierOutcomes: [],
   tastings: new Map(),
   photos: new Map(),
+  advice: null,
+  cause: null,
+  teaches: true,
   endedAtMs: null,
   abandoned: null,
   endings: [],

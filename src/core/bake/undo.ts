@@ -70,6 +70,10 @@ export function undoOf(before: BakeState, action: BakeAction, nowMs: number): Ba
       if (earlier) return [{ type: 'tasted', tastingId, tasting: cardOf(earlier) }];
       return action.type === 'tasted' ? [{ type: 'tastingTakenBack', tastingId }] : [];
     }
+    case 'causeTold':
+      return [{ type: 'causeTold', cause: before.cause }];
+    case 'teachingSet':
+      return [{ type: 'teachingSet', teaches: before.teaches }];
     case 'photoPutAway':
       return [{ type: 'photoPutAway', photoId: action.photoId, away: !action.away }];
     case 'paused':
@@ -94,6 +98,7 @@ export function undoOf(before: BakeState, action: BakeAction, nowMs: number): Ba
     case 'handedOver':
     case 'photographed':
     case 'photoRead':
+    case 'advised':
     case 'closed':
     case 'outcomeCorrected':
     case 'reopened':

@@ -32,7 +32,10 @@ const FIGURES = Object.keys(SCALES) as Figure[];
 /** What each factor alone does to a bake: enough to tell in microseconds what several do together, on scales on which that is their sum. */
 export interface Axes {
   readonly written: Ends;
-  readonly by: ReadonlyMap<Factor, { readonly at: readonly number[]; readonly moves: readonly (readonly number[])[] }>;
+  /** The same on its scales. */
+  readonly zero: readonly number[];
+  /** Plain data, so that it can be stored: of each factor where it was tried, and what it moved there. */
+  readonly by: readonly { readonly factor: Factor; readonly at: readonly number[]; readonly moves: readonly (readonly number[])[] }[];
 } // prettier-ignore
 
 const flat = (ends: Ends): number[] => [
@@ -50,25 +53,23 @@ export function axesOf(asked: BakeAsked, factors: readonly Factor[] = FACTORS): 
   const written = endsOf(asked, {});
   if (!written) return null;
   const zero = flat(written);
-  const by = new Map(
-    factors.map((factor) => {
-      const points = [{ at: 0, move: zero.map(() => 0) }];
-      for (const at of TRIED[factor]) {
-        const ends = endsOf(asked, { [factor]: at });
-        // beyond what a model takes it stays as at the last place it could tell
-        if (ends) points.push({ at, move: flat(ends).map((y, index) => y - zero[index]!) });
-      }
-      points.sort((a, b) => a.at - b.at);
-      return [factor, { at: points.map(({ at }) => at), moves: points.map(({ move }) => move) }] as const;
-    }),
-  );
-  return { written, by };
+  const by = factors.map((factor) => {
+    const points = [{ at: 0, move: zero.map(() => 0) }];
+    for (const at of TRIED[factor]) {
+      const ends = endsOf(asked, { [factor]: at });
+      // beyond what a model takes it stays as at the last place it could tell
+      if (ends) points.push({ at, move: flat(ends).map((y, index) => y - zero[index]!) });
+    }
+    points.sort((a, b) => a.at - b.at);
+    return { factor, at: points.map(({ at }) => at), moves: points.map(({ move }) => move) };
+  });
+  return { written, zero, by };
 }
 
 /** What several departures do together, as the sum of what each does alone. */
-export function endsAt({ written, by }: Axes, x: Departure): Ends {
-  const z = flat(written);
-  for (const [factor, { at, moves }] of by) {
+export function endsAt({ zero, by }: Axes, x: Departure): Ends {
+  const z = [...zero];
+  for (const { factor, at, moves } of by) {
     const value = x[factor];
     if (!value) continue;
     const clamped = Math.min(at[at.length - 1]!, Math.max(at[0]!, value));
@@ -80,8 +81,9 @@ export function endsAt({ written, by }: Axes, x: Departure): Ends {
     for (let index = 0; index < z.length; index += 1)
       z[index]! += low[index]! + share * (top[index]! - low[index]!);
   }
-  const ends = Object.fromEntries(
-    FIGURES.map((figure, index) => [figure, SCALES[figure][1](z[index]!)]),
-  ) as Record<Figure, number>;
-  return { ...ends, marks: z.slice(FIGURES.length).map(risen[1]) };
+  const ends: Partial<Record<Figure, number>> = {};
+  // asked thousands of times: no lists in between
+  for (let index = 0; index < FIGURES.length; index += 1)
+    ends[FIGURES[index]!] = SCALES[FIGURES[index]!][1](z[index]!);
+  return { ...(ends as Record<Figure, number>), marks: z.slice(FIGURES.length).map(risen[1]) };
 }

@@ -1,3 +1,4 @@
+import type { CauseId } from '../advice/ids';
 import type { Factor } from './factors';
 
 /**
@@ -15,15 +16,6 @@ interface CauseKind {
   /** How much of it is there again next time, where the log does not tell. */
   readonly stays: number;
 }
-
-export const CAUSE_IDS = [
-  'cutEarly', 'underBaked', 'overBaked', 'coolOven', 'hotOven', 'coolPlate', 'tooWet', 'tooDry', 'otherBag', 'underProofed',
-  'overProofed', 'weakYeast', 'coldDough', 'yeastForgotten', 'yeastDoubled', 'binderForgotten', 'binderDoubled', 'saltForgotten',
-  'saltDoubled', 'piecesLarge', 'piecesSmall', 'airLeftIn', 'asWritten',
-] as const; // prettier-ignore
-export type CauseId = (typeof CAUSE_IDS)[number];
-/** A cause, or something nobody thought of. */
-export type Explanation = CauseId | 'somethingElse';
 
 const LN2 = Math.log(2);
 export const CAUSES: Readonly<Record<CauseId, CauseKind>> = {

@@ -1,6 +1,7 @@
 import { normalDraws } from '../numeric/draws';
 import { endsAt, type Axes } from './axes';
-import { CAUSE_IDS, CAUSES, DAY, HANDS, OTHER_WEIGHT, type CauseId, type Explanation } from './causes';
+import { CAUSE_IDS, type CauseId, type Explanation } from '../advice/ids';
+import { CAUSES, DAY, HANDS, OTHER_WEIGHT } from './causes';
 import { FACTORS, type Departure, type Factor } from './factors';
 import { expectedOf, isMade, kindOf, type Hand, type SignId } from './signs';
 
@@ -104,7 +105,7 @@ const lnSum = (all: readonly number[]): number => {
   return most + Math.log(all.reduce((sum, each) => sum + Math.exp(each - most), 0));
 };
 
-export interface Judged {
+interface Judged {
   readonly ln: number;
   /** By sign, at the mean over the draws weighed by how well they fit. */
   readonly bySign: readonly number[];

@@ -102,8 +102,8 @@ export function expectedOf(sign: SignId, written: Ends, ends: Ends, x: Departure
   switch (about) {
     case 'fresh':
     case 'nextDay': {
-      const said = saidOf(what as QuestionId, about === 'nextDay', written, ends, x, hand);
-      return said === null ? null : Math.min(5.2, Math.max(0.8, said));
+      const score = saidOf(what as QuestionId, about === 'nextDay', written, ends, x, hand);
+      return score === null ? null : Math.min(5.2, Math.max(0.8, score));
     }
     case 'mark': {
       const grown = ends.marks[Number(what)];

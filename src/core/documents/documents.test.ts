@@ -42,7 +42,7 @@ test('every upgrade is there, and its fixture goes through it', () => {
     for (let version = 1; version < kind.version; version++)
       readDocument(watched, version, fixture(kind, version)[0]);
     const steps = Array.from({ length: kind.version - 1 }, (_, index) => index + 1);
-    expect([kind.name, [...walked].sort(), Object.keys(kind.upgrades).map(Number)]).toEqual([
+    expect([kind.name, [...walked].sort((a, b) => a - b), Object.keys(kind.upgrades).map(Number)]).toEqual([
       kind.name,
       steps,
       steps,

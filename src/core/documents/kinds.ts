@@ -63,6 +63,7 @@ export const BAKE_ACTION: DocumentKind<BakeAction> = {
     7: (action) => action,
     8: (action) => action,
     9: (action) => action,
+    10: (action) => action,
   },
 };
 

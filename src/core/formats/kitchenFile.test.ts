@@ -12,6 +12,7 @@ import ninthVersion from './fixtures/kitchen.v9.json';
 import tenthVersion from './fixtures/kitchen.v10.json';
 import eleventhVersion from './fixtures/kitchen.v11.json';
 import twelfthVersion from './fixtures/kitchen.v12.json';
+import thirteenthVersion from './fixtures/kitchen.v13.json';
 import {
   fileBook,
   KITCHEN_FORMAT,
@@ -103,13 +104,14 @@ test('files of older versions are read for ever; what they could not say is empt
     [tenthVersion, 10],
     [eleventhVersion, 11],
     [twelfthVersion, 12],
+    [thirteenthVersion, 13],
   ] as const) {
     expect(fixture.version).toBe(version);
     const file = readKitchenFile(fixture, libraryBook);
     if (!file.ok) throw new Error(JSON.stringify(file.problem));
     const { version: now, bakes } = file.value;
     const [ingredients, kit] = [newestEntries(file.value), newestKit(file.value)];
-    expect([now, bakes.length, ingredients.length > 0]).toEqual([13, 1, version > 2]);
+    expect([now, bakes.length, ingredients.length > 0]).toEqual([14, 1, version > 2]);
     // height and scales came with the kitchen, and are the kit's now
     expect([kit.altitudeM, kit.scales.map(({ upToG }) => upToG)]).toEqual([95, [20, 3000, 1_000_000]]);
     expect(kit.ovens.map(({ id }) => id)).toEqual(version > 2 ? ['range', 'deck'] : ['oven']);

@@ -34,7 +34,7 @@ import { ok, refuse, type Problem, type Result } from '../result';
  * places and own measures in the kit, mixes in a bake's sheet; 11, when hands are free, starters, orders; 12, who did what; 13, tastings, photographs (their images lie beside it in the archive), ladders.
  */
 export const KITCHEN_FORMAT = 'honest-crumb.kitchen';
-export const KITCHEN_VERSION = 13;
+export const KITCHEN_VERSION = 14;
 
 const key = z.string().regex(/^[a-z0-9-]{1,60}$/);
 const instant = z.iso.datetime({ offset: true });
@@ -197,6 +197,7 @@ const MIGRATIONS: Readonly<Record<number, (file: object) => object>> = {
   10: (file) => ({ ...file, version: 11, life: null, starters: null, orders: null }),
   11: (file) => ({ ...file, version: 12 }),
   12: (file) => ({ ...file, version: 13 }),
+  13: (file) => ({ ...file, version: 14 }),
 };
 
 /** Each of a list in a file that nobody has checked yet; what is no list is left for the check. */

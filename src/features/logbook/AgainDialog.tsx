@@ -5,14 +5,13 @@ import { withDeviations, type BakeRecord, type Deviation } from '@/core/bake';
 import { formulaTotals, type Formula } from '@/core/formula';
 import { Button, buttonClass } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { newUuid } from '@/ui/newUuid';
 import { ask } from '../asking/ask';
 import { useBook, useNameOf } from '../book/BookProvider';
 import { KitchenLink, useKitchen, useMay } from '../kitchen/KitchenProvider';
-import { useNumbers, usePreferences, useUnits } from '../preferences/PreferencesProvider';
-import { wordProblem } from '@/wording/problems';
+import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { words } from '@/wording/screens/logbook/AgainDialog';
-import { batchAgain } from './batchAgain';
+import { batchAgain } from '../again/batchAgain';
+import { useNextVersion } from '../again/useNextVersion';
 
 interface AgainDialogProps {
   readonly bake: BakeRecord;
@@ -73,13 +72,10 @@ function AsDone({ bake, baked, deviations }: Omit<AgainDialogProps, 'onClose'> &
   const kitchen = useKitchen();
   const book = useBook();
   const numbers = useNumbers();
-  const { preferences } = usePreferences();
+  const { saving, save: saveNext } = useNextVersion(words);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(
     () => new Set(deviations.flatMap(({ id, meant }) => (meant ? [id] : []))),
   );
-  // one wish, however often it has to be sent; another choice is another wish
-  const [requests] = useState(() => new Map<string, string>());
-  const [state, setState] = useState<'ready' | 'saving' | { readonly reason: string }>('ready');
   const formula = useMemo(() => {
     return withDeviations(
       baked.formula,
@@ -90,23 +86,9 @@ function AsDone({ bake, baked, deviations }: Omit<AgainDialogProps, 'onClose'> &
   }, [baked.formula, bake, chosen, deviations]);
   const [before, after] = [formulaTotals(baked.formula, book), formulaTotals(formula, book)];
   const save = async () => {
-    setState('saving');
-    const key = [...chosen].sort().join(' ');
-    const requestId = requests.get(key) ?? newUuid();
-    requests.set(key, requestId);
-    const answer = await ask(kitchen.api(`/formulas/${bake.formulaId}/revisions`), {
-      requestId,
-      seen: baked.head,
-      formula,
-    });
-    if (answer.kind === 'ok') return router.push(kitchen.page(batchAgain(bake)));
-    const reason =
-      answer.kind === 'invalid' && answer.problems[0]
-        ? wordProblem(answer.problems[0], preferences)
-        : answer.kind === 'stale'
-          ? words.changedMeanwhile
-          : words.notSaved;
-    setState({ reason });
+    const wish = [...chosen].sort().join(' ');
+    const next = { formulaId: bake.formulaId, head: baked.head, formula, wish };
+    if ((await saveNext(next)) !== null) router.push(kitchen.page(batchAgain(bake)));
   };
   return (
     <section>
@@ -140,19 +122,19 @@ function AsDone({ bake, baked, deviations }: Omit<AgainDialogProps, 'onClose'> &
         {words.hydration} <span className="figure text-2xl">{numbers.percent(after.hydrationAll, 1)}</span>{' '}
         <span className="text-soft">{words.insteadOf(numbers.percent(before.hydrationAll, 1))}</span>
       </p>
-      {typeof state === 'object' && (
+      {typeof saving === 'object' && (
         <p role="alert" className="mt-2 text-alarm">
-          {state.reason}
+          {saving.reason}
         </p>
       )}
       <Button
         look="now"
         size="bench"
         className="mt-3 w-full"
-        disabled={state === 'saving' || chosen.size === 0}
+        disabled={saving === 'saving' || chosen.size === 0}
         onClick={() => void save()}
       >
-        {state === 'saving' ? words.saving : words.makeItMine}
+        {saving === 'saving' ? words.saving : words.makeItMine}
       </Button>
     </section>
   );

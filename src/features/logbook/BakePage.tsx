@@ -22,7 +22,7 @@ import { useNumbers, usePreferences, useUnits } from '../preferences/Preferences
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { AGAIN_WORD } from '@/wording/words';
-import { batchAgain } from './batchAgain';
+import { batchAgain } from '../again/batchAgain';
 import { LotsUsed } from '../bench/LotsUsed';
 import { PhotoSection } from '../photos/PhotoSection';
 import { Tastings } from '../tasting/Tastings';
@@ -46,6 +46,10 @@ const BakeSlice = dynamic(
 );
 const LadderResult = dynamic(
   patiently(() => import('../ladder/LadderResult').then((module) => module.LadderResult)),
+  { ssr: false },
+);
+const NextChange = dynamic(
+  patiently(() => import('../advice/NextChange').then((module) => module.NextChange)),
   { ssr: false },
 );
 const RiseChart = dynamic(
@@ -109,6 +113,9 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           )}
           <PhotoSection bakeId={bake.id} ladder={bake.sheet.ladder} state={state} tap={tap} />
           <Tastings bakeId={bake.id} ladder={bake.sheet.ladder} state={state} tap={tap} />
+          {state.endedAtMs !== null && (
+            <NextChange bake={bake} state={state} tap={tap} isSent={outbox.waiting.length === 0} />
+          )}
           <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} events={outbox.events} />

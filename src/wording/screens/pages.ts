@@ -27,6 +27,7 @@ export const words = {
   bake: 'bake',
   tasting: 'tasting',
   compare: 'Side by side',
+  advice: 'How good the advice was',
   ladder: 'ladder',
   logbook: 'Logbook',
   oneFormula: 'one formula',
