@@ -14,6 +14,7 @@ const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
   bake: ['select', 'insert', 'update (request_id)'],
   bake_event: ['select', 'insert'],
   bake_photo: ['select', 'insert'],
+  bake_forecast: ['select', 'insert'],
   kitchen_ingredient: ['select', 'insert'],
   kitchen_kit: ['select', 'insert'],
   kitchen_day: ['select', 'insert'],

@@ -19,8 +19,6 @@ import type { Tap } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
 import {
   listLogbook,
-  listStock,
-  type BakeStock,
   listUnderWay,
   type BakePlace,
   type LogbookFilter,
@@ -38,11 +36,13 @@ import {
   type NewEvent,
 } from '@/db/queries/bakes';
 import { findRevision } from '@/db/queries/formulas';
+import { listStock, type BakeStock } from '@/db/queries/stock';
 import { transaction } from '@/db/transaction';
 import type { Queryable } from '@/db/rows';
 import { saveCard, readable } from './bakeCards';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
+import { bakeForecast } from './forecasts';
 import { loadKit } from './kit';
 import { renewLearnt } from './learnt';
 import { sameContent } from './sameContent';
@@ -142,6 +142,8 @@ export async function startBake(
       const bake = { id, formulaId, revision: start.revision, startedAtMs, sheet: sheet.value };
       await saveCard(client, kitchen.id, bake, bakeState(startedAtMs, []));
     });
+    // what is to be expected of it is told before it is known how it comes out
+    context.afterwards(async () => void (await bakeForecast(context, id)));
     return done({ id });
   } catch (error) {
     const first = databaseFailure(error) === 'duplicate' ? await again() : null;

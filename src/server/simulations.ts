@@ -7,6 +7,7 @@ import {
   type Axes,
   type BakeAsked,
 } from '@/core/diagnosis';
+import { forecastOf, type Forecast, type ForecastQuestion } from '@/core/record';
 import { quickSlice, type SliceQuestion } from '@/core/run';
 import type { SliceFigures } from '@/core/slice';
 
@@ -16,6 +17,10 @@ export interface Simulated {
   readonly rise: {
     readonly question: { readonly observations: readonly RiseObservation[]; readonly of: LearnRiseOf };
     readonly answer: RiseLearning | null;
+  };
+  readonly forecast: {
+    readonly question: ForecastQuestion & { readonly madeAtMs: number };
+    readonly answer: Forecast | null;
   };
   readonly axes: { readonly question: BakeAsked; readonly answer: Axes | null };
   readonly advice: { readonly question: AdviceQuestion & { readonly axes: Axes }; readonly answer: Advised };
@@ -34,6 +39,8 @@ export function simulate(job: SimulationJob): Simulated[SimulationKind]['answer'
       return quickSlice(job.question);
     case 'rise':
       return learnRise(job.question.observations, job.question.of);
+    case 'forecast':
+      return forecastOf(job.question, job.question.madeAtMs);
     case 'axes':
       return axesOf(job.question);
     case 'advice':

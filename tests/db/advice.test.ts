@@ -4,9 +4,16 @@ import { eightRolls } from '@/core/batch/testBatch';
 import type { TakenAdvice } from '@/core/advice';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import type { Tasting } from '@/core/tasting';
+import { logCsvHead } from '@/core/formats/logCsv';
+import { ORDINARY_KIT } from '@/core/kit';
 import { adviceOn, adviceSoFar } from '@/server/advice';
-import { recordTaps, startBake } from '@/server/bakes';
-import type { Context } from '@/server/context';
+import { logbook, recordTaps, startBake } from '@/server/bakes';
+import { contextIn, type Context } from '@/server/context';
+import { bakeForecast } from '@/server/forecasts';
+import { saveEntry } from '@/server/ingredients';
+import { saveKit } from '@/server/kit';
+import { knownLot } from '@/server/knownLot';
+import { logAsCsv, logAsJson } from '@/server/logExport';
 import { createFormula, saveFormula } from '@/server/formulas';
 import { loadAbsorption } from '@/server/absorption';
 import { testDatabase, type TestDatabase } from './testDatabase';
@@ -120,3 +127,50 @@ test('a bake that is to teach nothing teaches nothing, and does again', async ()
   await tap(felt, { type: 'teachingSet', teaches: true });
   expect(await marks()).toBeGreaterThan(0);
 });
+
+test('what was predicted is saved once, whatever the kitchen becomes; of a bake of before it says when it was made', async () => {
+  const id = await bake(1);
+  const first = await bakeForecast(here, id);
+  expect(first!.madeAtMs).toBe(here.now().getTime());
+  expect(first!.heat!.coreC.value).toBeGreaterThan(80);
+  await saveKit(here, { requestId: randomUUID(), seen: 0, kit: { ...ORDINARY_KIT, roomC: 30 } });
+  minute += 60;
+  expect(await bakeForecast(here, id)).toEqual(first);
+  expect((await bakeForecast(here, await bake(1)))!.roomC).toBe(30);
+  expect(await bakeForecast(await db.kitchen(), id)).toBeNull();
+  // one that this program cannot read is left as it is, and takes nothing down
+  const other = await bake(1);
+  await here.pool.query(
+    'insert into bake_forecast (kitchen_id, bake_id, forecast, schema_version) values ($1, $2, $3, 99)',
+    [here.kitchen.id, other, '{}'],
+  );
+  expect(await bakeForecast(here, other)).toBeNull();
+});
+
+test('the log goes out as a table and as JSON, of one formula or of all; a bag is recalled, also from what is not over', async () => {
+  const lot = { kind: 'lot' as const, id: 'own-rice-7', of: 'white-rice-flour', code: 'Mill 7', openedOn: null, bestBefore: null, open: true };
+  const saved = await saveEntry(here, { requestId: randomUUID(), seen: 0, away: false, entry: lot });
+  expect(saved.ok).toBe(true);
+  here = contextIn(here.pool, here.kitchen, here);
+  const running = await bake(1);
+  const over = await bake(1, closed(97), tasted({ gumminess: 4 }));
+  const recall = async (context: Context) =>
+    (await logbook(context, { formulaId: null, lot: 'own-rice-7', words: [], again: null, order: 'newest', after: null, most: 9 })).lines.map(({ id }) => id);
+  expect(await recall(here)).toEqual([over, running]);
+  expect(await recall(await db.kitchen())).toEqual([]);
+  expect(await knownLot(here, 'own-rice-7')).toEqual({ id: 'own-rice-7', name: 'Mill 7' });
+  expect(await knownLot(here, "x'); drop table bake")).toBeNull();
+
+  const all = async (pieces: AsyncGenerator<string>) => {
+    let text = '';
+    for await (const piece of pieces) text += piece;
+    return text;
+  };
+  const table = (await all(logAsCsv(here, null))).trimEnd().split('\r\n');
+  const { bakes } = JSON.parse(await all(logAsJson(here, formulaId))) as { bakes: Record<string, unknown>[] };
+  const { rows } = await here.pool.query<{ count: number }>('select count(*)::int as count from bake where kitchen_id = $1', [here.kitchen.id]);
+  expect([table.length - 1, bakes.length]).toEqual([rows[0]!.count, rows[0]!.count]);
+  expect(bakes.find((each) => each.bakeId === over)).toMatchObject({ 'tasted.gumminess': 4, coreC: 97, bags: 'white-rice-flour: own-rice-7' });
+  expect(JSON.parse(await all(logAsJson(here, randomUUID())))).toMatchObject({ bakes: [] });
+  expect(await all(logAsCsv(await db.kitchen(), null))).toBe(logCsvHead());
+}); // prettier-ignore

@@ -1,3 +1,4 @@
+import { BAKES_AFTER, BAKES_BEFORE, TOLD } from '@/db/queries/advice';
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { emptyOutcome, type BakeAction } from '@/core/bake';
@@ -117,6 +118,18 @@ test('a card follows its bake: counted once, under way or in the book, never bot
   expect([await find("'", ':*', '&', '\\'), await find('!gummy')]).toEqual([expect.any(Number), 1]);
   await tap(one, { type: 'outcomeCorrected', outcome: { ...emptyOutcome, words: 'fine', again: 'yes' } });
   expect([await find('gummy'), await find('fine')]).toEqual([0, 1]);
+  // notes and tastings find it as well, and what was in it
+  await tap(one, { type: 'noted', text: 'Thunder in the air' });
+  const card = {
+    taster: 'Imke',
+    occasion: 'fresh' as const,
+    scores: {},
+    words: 'Cardboard',
+    rungId: null,
+    blind: false,
+  };
+  await tap(one, { type: 'tasted', tastingId: randomUUID(), tasting: card });
+  expect([await find('thunder'), await find('cardb', 'imke'), await find('psyllium')]).toEqual([1, 1, 1]);
   const again = (word: 'yes' | 'no' | 'givenUp') =>
     logbook(here, { formulaId, words: [], again: word, order: 'newest', after: null, most: 9 });
   await tap(two, { type: 'abandoned', reason: '' });
@@ -325,6 +338,8 @@ test('what a bake taught is made ready when it ends or is corrected, and at no o
   here = contextIn(here.pool, here.kitchen, { ...here, afterwards: (work) => void works.push(work) });
   const formulaId = await made();
   const bake = await started(formulaId);
+  // what is to be expected of it is computed then, and nothing of it is learnt
+  expect(works.splice(0)).toHaveLength(1);
   const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
   const counts: number[] = [];
   for (const action of [
@@ -461,11 +476,25 @@ test('every list is read along an index in its order, whatever the size of the k
         sorts: nodes.filter((node) => /^Sort|Incremental/.test(node['Node Type']) && !ofKit(node)).length,
       }).toEqual({ name, sorts: 0 });
     }
-    // words have an index of their own, and no order in it
+    const told: Record<string, { text: string; values: unknown[] }> = {
+      bake_event_told: { text: TOLD.text, values: [k, 300] },
+      bake_card_of_formula: { text: BAKES_BEFORE.text, values: [k, id, new Date(0), id, 8] },
+      bake_of_revision: { text: BAKES_AFTER.text, values: [k, id, 1, new Date(0), 5] },
+    };
+    await client.query('set enable_sort = on');
+    for (const [name, { text, values }] of Object.entries(told))
+      expect(JSON.stringify((await client.query(`explain ${text}`, values)).rows)).toContain(name);
+    // words have an index of their own, and no order in it; so have bags. What was just written waits outside of it
+    await client.query('vacuum (analyze) bake_card');
     await client.query('set enable_bitmapscan = on; set enable_sort = on');
     const { text, values } = logbookQuery(k, { ...bakes, words: ['gummy'] });
     const found = await client.query(`explain ${text}`, values);
     expect(JSON.stringify(found.rows)).toContain('bake_card_found');
+    const recall = logbookQuery(k, { ...bakes, lot: 'own-bag' });
+    await client.query('set enable_indexscan = off');
+    expect(JSON.stringify((await client.query(`explain ${recall.text}`, recall.values)).rows)).toContain(
+      'bake_card_lots',
+    );
   } finally {
     client.release(true);
     await big.drop();

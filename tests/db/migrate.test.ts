@@ -39,11 +39,13 @@ test('applies each migration once, even when two starters race', async () => {
     '000016_devices.sql',
     '000017_photos.sql',
     '000018_advice.sql',
+    '000019_forecasts.sql',
+    '000020_found.sql',
   ]);
   expect(await migrate(db.admin, folder)).toEqual([]);
   const initial = await readFile('src/db/migrations/000001_initial.sql');
   const { rows } = await db.admin.query('select id, file, checksum from schema_migration order by id');
-  expect(rows).toHaveLength(18);
+  expect(rows).toHaveLength(20);
   expect(rows[0]).toEqual({
     id: 1,
     file: '000001_initial.sql',

@@ -37,6 +37,7 @@ test('the serving role reads and adds, and rewrites only what is meant to change
     bake: 'INSERT SELECT',
     bake_card: 'INSERT SELECT UPDATE',
     bake_event: 'INSERT SELECT',
+    bake_forecast: 'INSERT SELECT',
     bake_photo: 'INSERT SELECT',
     bake_under_way: 'DELETE INSERT SELECT UPDATE',
     computed_answer: 'INSERT SELECT UPDATE',

@@ -14,6 +14,7 @@ import * as bakeCards from '@/db/queries/bakeCards';
 import * as rings from '@/db/queries/rings';
 import * as bakes from '@/db/queries/bakes';
 import * as computedAnswers from '@/db/queries/computedAnswers';
+import * as forecasts from '@/db/queries/forecasts';
 import * as formulas from '@/db/queries/formulas';
 import * as ingredients from '@/db/queries/ingredients';
 import * as devices from '@/db/queries/devices';
@@ -21,6 +22,7 @@ import * as instruments from '@/db/queries/instruments';
 import * as kitchens from '@/db/queries/kitchens';
 import * as photos from '@/db/queries/photos';
 import * as shelf from '@/db/queries/shelf';
+import * as stock from '@/db/queries/stock';
 import * as versions from '@/db/queries/versions';
 import * as whole from '@/db/queries/whole';
 import { loadBake } from '@/server/bakeRecords';
@@ -40,6 +42,8 @@ import { testDatabase, type TestDatabase } from './testDatabase';
 const KEY = 'k'.repeat(43);
 const DIGEST = Buffer.alloc(32, 7);
 const PICTURE = { cameDigest: DIGEST, picture: Buffer.from('picture'), small: Buffer.from('small') };
+const RANGE = { value: 2, low: 1, high: 3 };
+const FORECAST = { madeAtMs: 1, roomC: 21, doughC: 26, feel: null, rise: { atS: [0], volume: [1], low: [1], high: [1] }, grown: RANGE, readyS: RANGE, heat: null }; // prettier-ignore
 let db: TestDatabase;
 let here: Context;
 let there: Context;
@@ -109,6 +113,7 @@ beforeAll(async () => {
   const telling = randomUUID();
   await take(here.pool, KEY, { tellingId: telling, readings: [{ agoMs: 0, value: 412 }] }, here.now());
   const photo = randomUUID();
+  await forecasts.insertForecast(here.pool, here.kitchen.id, running.value.id, FORECAST);
   await photos.insertPhoto(here.pool, here.kitchen.id, {
     bakeId: running.value.id,
     photoId: photo,
@@ -142,7 +147,7 @@ const READS: Record<string, Ask> = {
   wholeBakes: async (c, k) => (await whole.wholeBakes(c, k, { after: null, most: 9 })).rows,
   listUnderWay: (c, k) => bakeCards.listUnderWay(c, k, { after: null, most: 9 }),
   'listUnderWay, further': (c, k) => bakeCards.listUnderWay(c, k, { after: place, most: 9 }),
-  listStock: (c, k) => bakeCards.listStock(c, k, 9),
+  listStock: (c, k) => stock.listStock(c, k, 9),
   listTold: (c, k) => advice.listTold(c, k, 9),
   listBefore: (c, k) => advice.listBefore(c, k, { formulaId: ids.formula, ...place }, 9),
   listAfter: (c, k) => advice.listAfter(c, k, { formulaId: ids.formula, revision: 1, afterMs: 0 }, 9),
@@ -165,6 +170,7 @@ const READS: Record<string, Ask> = {
   hasBake: (c, k) => bakes.hasBake(c, k, ids.running),
   listNewEvents: (c, k) => bakes.listNewEvents(c, k, ids.running, 0),
   findEventIds: (c, k) => bakes.findEventIds(c, k, [ids.event]),
+  findForecast: (c, k) => forecasts.findForecast(c, k, ids.running),
   findAnswers: (c, k) => computedAnswers.findAnswers(c, k, ['absorption']),
   findFormulas: (c, k) => formulas.findFormulas(c, k, [ids.formula]),
   findFormulaName: (c, k) => formulas.findFormulaName(c, k, ids.formula),
@@ -219,6 +225,7 @@ const WRITES: Record<string, Ask> = {
   },
   insertEvents: (c, k) =>
     bakes.insertEvents(c, k, ids.running, [{ eventId: randomUUID(), seq: 99, action: { type: 'noted', text: 'x' }, at: new Date(0), by: null }]),
+  insertForecast: (c, k) => forecasts.insertForecast(c, k, ids.running, { ...FORECAST, madeAtMs: 2 }),
   insertPhoto: (c, k) => photos.insertPhoto(c, k, { bakeId: ids.running, photoId: randomUUID(), ...PICTURE }),
   insertCode: (c, k) => devices.insertCode(c, k, { id: randomUUID(), name: 'Stolen', may: 'all', codeDigest: Buffer.alloc(32), expiresAt: new Date(9e12) }),
   insertDevice: (c, k) => devices.insertDevice(c, k, { id: randomUUID(), name: 'Stolen', may: 'all', keyDigest: Buffer.alloc(32), pairedAt: new Date(0) }),
@@ -271,7 +278,7 @@ const ofEach = <T>(ask: (store: versions.VersionStore<unknown>) => Promise<T>): 
   );
 
 const TABLES = [
-  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'kitchen_orders', 'computed_answer', 'instrument', 'instrument_telling', 'instrument_window', 'device', 'device_code',
+  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_forecast', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'kitchen_orders', 'computed_answer', 'instrument', 'instrument_telling', 'instrument_window', 'device', 'device_code',
 ]; // prettier-ignore
 async function saved(client: pg.PoolClient): Promise<string> {
   const all: unknown[] = [];
@@ -308,11 +315,13 @@ test('no query is left out', () => {
     bakes,
     computedAnswers,
     devices,
+    forecasts,
     formulas,
     ingredients,
     instruments,
     kitchens,
     photos,
+    stock,
     versions,
     shelf,
     whole,

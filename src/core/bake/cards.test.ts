@@ -39,7 +39,8 @@ const outcome = {
 };
 
 test('the line in the logbook: what came out, or why it did not', () => {
-  const always = { name: 'Plain loaf', pieces: 1, doughG: 980, stock: [] };
+  const says = 'White rice flour Tapioca starch Psyllium husk Water Whole egg Salt Poppy seed';
+  const always = { name: 'Plain loaf', pieces: 1, doughG: 980, stock: [], lots: [], says };
   expect(bakeCard(sheet, after())).toEqual({
     ...always,
     endedAtMs: null,

@@ -68,8 +68,10 @@ export function adviceAsks({
   // several breads at once, or none
   if (state.endedAtMs === null || state.abandoned || formula.ways || bake.sheet.ladder) return null;
   const lots = lotsOf(bake.sheet, state);
+  const { count, doughG } = bake.sheet.pieces;
+  const pieces = { pieces: Math.max(1, count), pieceMassG: doughG };
   return {
-    formula,
+    formula: { ...formula, usualYield: { ...formula.usualYield, ...pieces } },
     book: withLots(book, lots),
     kitchen,
     marksAtS: marksOf(bake, state).map(({ atS }) => atS),

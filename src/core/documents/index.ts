@@ -4,6 +4,7 @@ export {
   BAKE_PLAN,
   DAY,
   DOCUMENT_KINDS,
+  FORECAST,
   FORMULA,
   KIT,
   LIFE,

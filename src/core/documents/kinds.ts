@@ -16,6 +16,7 @@ import { kitSchema, type Kit } from '../kit/kitSchema';
 import { withRoom } from '../kit/kit';
 import { PLAIN_WAYS } from '../kit/plainWays';
 import { processFromWords } from '../process/fromWords';
+import { forecastSchema, type Forecast } from '../record/forecastSchema';
 import type { DocumentKind } from './documentKind';
 
 /**
@@ -130,6 +131,14 @@ export const ORDERS: DocumentKind<OrdersDocument> = {
   upgrades: {},
 };
 
+/** What the models said of a bake when it began. */
+export const FORECAST: DocumentKind<Forecast> = {
+  name: 'forecast',
+  version: 1,
+  schema: forecastSchema,
+  upgrades: {},
+};
+
 export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   FORMULA,
   BAKE_PLAN,
@@ -138,6 +147,7 @@ export const DOCUMENT_KINDS: readonly DocumentKind<unknown>[] = [
   KITCHEN_ENTRY,
   KITCHEN_DETAILS,
   DAY,
+  FORECAST,
   LIFE,
   STARTERS,
   ORDERS,

@@ -9,6 +9,7 @@ import type { RecipeReading, SourceLine } from '../recipe/readRecipe';
 import { ok, refuse, type Result } from '../result';
 import { parseDecimal, within } from '../units/decimal';
 import { FILE_LIMITS } from './readJson';
+import { asText, fromText, isRun } from './cellText';
 import { lossesOf, type Loss } from './loss';
 
 /** Columns of our CSV. Only `ingredient` and `grams` have to be there when a file from elsewhere is read. */
@@ -25,17 +26,6 @@ const LOSES: readonly Loss[] = [
   'ways',
   'ownIngredients',
 ];
-
-/**
- * How a cell begins that a spreadsheet would run: one of `= + - @`, also in full width, after any blanks that it drops (no-break, zero
- * width, byte order mark among them), or a tab or return.
- */
-const RUNS =
-  /^(?:[\s\u00ad\u180e\u200b-\u200f\u2028-\u202f\u205f-\u2064\u3000\ufeff]*[=+\-@\uff1d\uff0b\uff0d\uff20\u2212]|[\t\r])/;
-
-/** A text a spreadsheet would take for a formula is marked as text, the way spreadsheets themselves do it. One that is marked already is marked once more, so that it comes back as it was. */
-const asText = (text: string): string => (RUNS.test(text) || /^'+/.test(text) ? `'${text}` : text);
-const fromText = (text: string): string => (text.startsWith("'") ? text.slice(1) : text);
 
 /** A formula's ingredients as CSV (RFC 4180, comma, CRLF), with the losses. Grams in full, so that they come back the same. */
 export function writeFormulaCsv(formula: Formula, book: IngredientBook): { text: string; losses: Loss[] } {
@@ -102,7 +92,7 @@ export function readFormulaCsv(text: string, book: IngredientBook): Result<Recip
       const column = columns[at] ?? null;
       if (whole.length > 400) return refuse('tooLong', `row.${number}.${column ?? at + 1}`, { max: 400 });
       const raw = whole.trim();
-      if (RUNS.test(whole) && !/^[+-]?[\d.,]+$/.test(raw))
+      if (isRun(whole) && !/^[+-]?[\d.,]+$/.test(raw))
         return refuse('formulaCell', `row.${number}.${column ?? at + 1}`);
       if (!isPlain(raw, false)) return refuse('control', `row.${number}.${column ?? at + 1}`);
       if (column) cell[column] = fromText(raw);

@@ -7,7 +7,6 @@ import {
   type RunningCard,
 } from '@/core/bake';
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
-import { KEPT_IN, PUT_BY } from '@/core/formula';
 import { many, one, type Queryable } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
@@ -41,13 +40,14 @@ export async function upsertCard(db: Queryable, kitchenId: string, stored: CardT
   await db.query({
     name: 'card-upsert',
     text: `insert into bake_card (kitchen_id, bake_id, formula_id, started_at, ended_at, name, pieces, dough_g, loss_percent,
-             scores, again, words, given_up, last_seq, rises, feels, unreadable_version, derivation, stock)
-           values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)
+             scores, again, words, given_up, last_seq, rises, feels, unreadable_version, derivation, stock, says, lots)
+           values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21)
            on conflict (kitchen_id, bake_id) do update set ended_at = excluded.ended_at, name = excluded.name,
              pieces = excluded.pieces, dough_g = excluded.dough_g, loss_percent = excluded.loss_percent,
              scores = excluded.scores, again = excluded.again, words = excluded.words, given_up = excluded.given_up,
              last_seq = excluded.last_seq, rises = excluded.rises, feels = excluded.feels,
-             unreadable_version = excluded.unreadable_version, derivation = excluded.derivation, stock = excluded.stock`,
+             unreadable_version = excluded.unreadable_version, derivation = excluded.derivation, stock = excluded.stock,
+             says = excluded.says, lots = excluded.lots`,
     values: [
       kitchenId,
       stored.bakeId,
@@ -68,6 +68,8 @@ export async function upsertCard(db: Queryable, kitchenId: string, stored: CardT
       'unreadableVersion' in card ? card.unreadableVersion : null,
       CARD_DERIVATION,
       JSON.stringify(known?.stock ?? []),
+      known?.says ?? '',
+      known?.lots ?? [],
     ],
   });
 }
@@ -164,7 +166,7 @@ const cardRow = z.object({
 });
 
 /** A line of the logbook. */
-export interface BakeLine extends Omit<BakeCard, 'stock'> {
+export interface BakeLine extends Omit<BakeCard, 'stock' | 'says' | 'lots'> {
   readonly id: string;
   readonly formulaId: string;
   readonly startedAtMs: number;
@@ -178,6 +180,8 @@ export interface BakePlace {
 
 export interface LogbookFilter {
   readonly formulaId: string | null;
+  /** Bakes with this bag in them, also those under way: whoever recalls a bag wants them all. */
+  readonly lot?: string | null;
   /** Words of a bake's name or of what was logged of it, or beginnings of them; all have to be there. */
   readonly words: readonly string[];
   readonly again: BakeCard['again'] | 'givenUp';
@@ -198,15 +202,16 @@ const WORDS_SHOWN = 240;
 /** The statement for a filter: only what is asked for stands in it, so that each is served by an index of its own. */
 export function logbookQuery(
   kitchenId: string,
-  { formulaId, words, again, order, after, most }: LogbookFilter,
+  { formulaId, lot = null, words, again, order, after, most }: LogbookFilter,
 ): { text: string; values: unknown[] } {
   const values: unknown[] = [kitchenId];
   const value = (given: unknown): string => `$${values.push(given)}`;
   const where: string[] = [];
+  where.push(lot ? `and lots @> array[${value(lot)}]::text[]` : 'and ended_at is not null');
   if (formulaId) where.push(`and formula_id = ${value(formulaId)}`);
   if (words.length > 0)
     where.push(
-      `and to_tsvector('simple', name || ' ' || words) @@ to_tsquery('simple', ${value(asQuery(words))})`,
+      `and to_tsvector('simple', name || ' ' || words || ' ' || says) @@ to_tsquery('simple', ${value(asQuery(words))})`,
     );
   if (again === 'givenUp') where.push('and given_up is not null');
   else if (again) where.push(`and again = ${value(again)}`);
@@ -219,7 +224,7 @@ export function logbookQuery(
     text: `select bake_id as id, formula_id as "formulaId", started_at as "startedAtMs", ended_at as "endedAtMs", name, pieces,
              dough_g as "doughG", loss_percent as "lossPercent", scores, again, left(words, ${WORDS_SHOWN}) as words,
              given_up as "givenUp", unreadable_version as "unreadableVersion"
-           from bake_card where kitchen_id = $1 and ended_at is not null ${conditions}
+           from bake_card where kitchen_id = $1 ${conditions}
            order by ${order === 'newest' ? 'started_at desc, bake_id desc' : 'started_at, bake_id'} limit ${value(most)}`,
     values,
   };
@@ -315,51 +320,6 @@ export const listWithoutCard = (db: Queryable, most: number) =>
       row: z.object({ kitchenId: z.uuid(), id: z.uuid() }),
     },
     [CARD_DERIVATION, most],
-  );
-
-const stockRow = z.object({
-  id: z.uuid(),
-  formulaId: z.uuid(),
-  name: z.string(),
-  stock: z.array(
-    z.union([
-      z.object({
-        wayId: z.string(),
-        name: z.string(),
-        as: z.enum(PUT_BY),
-        madeAtMs: z.number(),
-        bestByMs: z.number(),
-        madePieces: z.number().int(),
-        leftPieces: z.number().int(),
-        // a card of before was made without
-        finishS: z.number().default(0),
-      }),
-      z.object({
-        stageId: z.string(),
-        name: z.string(),
-        place: z.enum(KEPT_IN),
-        madeAtMs: z.number(),
-        bestByMs: z.number(),
-        perPieceG: z.number(),
-        madeG: z.number(),
-        leftG: z.number(),
-      }),
-    ]),
-  ),
-});
-export type BakeStock = z.infer<typeof stockRow>;
-
-/** What is put by of which something is left, the newest bake first. */
-export const listStock = (db: Queryable, kitchenId: string, most: number): Promise<BakeStock[]> =>
-  many(
-    db,
-    {
-      name: 'stock',
-      text: `select bake_id as id, formula_id as "formulaId", name, stock from bake_card
-             where kitchen_id = $1 and stock <> '[]'::jsonb order by started_at desc, bake_id desc limit $2`,
-      row: stockRow,
-    },
-    [kitchenId, most],
   );
 
 const meanScore = z.number().nullable();

@@ -5,9 +5,10 @@ import { useState } from 'react';
 import type { AbsorptionLearnt } from '@/core/consistency';
 import type { Ingredient, LotEntry, StoredEntry } from '@/core/ingredients';
 import { Z80 } from '@/core/numeric';
-import { Button } from '@/ui/Button';
+import { Button, buttonClass } from '@/ui/Button';
 import { patiently } from '@/ui/patiently';
 import { useStoredEntries } from '../book/BookProvider';
+import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import type { JarLearnt } from './useLearnt';
 import { useSaveEntry } from './useSaveEntry';
@@ -69,6 +70,13 @@ export function Lots({ ingredient, learnt, jars }: LotsProps) {
               learnt={learnt.find(({ lotId }) => lotId === lot.id)}
               jar={jars.find(({ lotId }) => lotId === lot.id)}
             />
+            <KitchenLink
+              href={`/logbook?lot=${lot.id}`}
+              aria-label={words.bakesWithLot(lot.entry.code)}
+              className={buttonClass('quiet', 'table')}
+            >
+              {words.bakes}
+            </KitchenLink>
             <Button look="quiet" aria-label={words.changeLot(lot.entry.code)} onClick={() => setWriting(lot)}>
               {words.change}
             </Button>

@@ -7,7 +7,7 @@ import { Scores } from './Scores';
 import { words } from '@/wording/screens/logbook/BakeCard';
 
 /** A line of the logbook, as the server lists it. */
-export interface LogbookLine extends Omit<Card, 'stock'> {
+export interface LogbookLine extends Omit<Card, 'stock' | 'says' | 'lots'> {
   readonly id: string;
   readonly startedAtMs: number;
 }

@@ -22,6 +22,7 @@ import { useNumbers, usePreferences, useUnits } from '../preferences/Preferences
 import { useKitchenTime } from '../preferences/time';
 import { wordProblem } from '@/wording/problems';
 import { AGAIN_WORD } from '@/wording/words';
+import { BakeFoot } from './BakeFoot';
 import { batchAgain } from '../again/batchAgain';
 import { LotsUsed } from '../bench/LotsUsed';
 import { PhotoSection } from '../photos/PhotoSection';
@@ -50,6 +51,10 @@ const LadderResult = dynamic(
 );
 const NextChange = dynamic(
   patiently(() => import('../advice/NextChange').then((module) => module.NextChange)),
+  { ssr: false },
+);
+const RecordSection = dynamic(
+  patiently(() => import('../record/RecordSection').then((module) => module.RecordSection)),
   { ssr: false },
 );
 const RiseChart = dynamic(
@@ -120,7 +125,11 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} events={outbox.events} />
         </div>
-        <PlannedAndWeighed bake={bake} state={state} tap={tap} events={outbox.events} />
+        <div className="grid min-w-0 gap-5">
+          <PlannedAndWeighed bake={bake} state={state} tap={tap} events={outbox.events} />
+          <RecordSection bake={bake} state={state} />
+          <BakeFoot bakeId={bake.id} teaches={state.teaches} tap={tap} />
+        </div>
       </div>
       {dialog === 'note' && <NoteDialog onClose={() => setDialog(null)} tap={tap} />}
       {dialog === 'again' && (

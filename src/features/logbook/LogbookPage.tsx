@@ -6,7 +6,7 @@ import { addressOf } from '@/ui/address';
 import { Button, buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FindField } from '@/ui/FindField';
-import { KitchenLink, useKitchenRouter } from '../kitchen/KitchenProvider';
+import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { AGAIN_WORD } from '@/wording/words';
 import { BakeCard, type LogbookLine } from './BakeCard';
 import { words } from '@/wording/screens/logbook/LogbookPage';
@@ -24,6 +24,8 @@ interface LogbookQuery {
   readonly order: 'newest' | 'oldest';
   /** Only of this formula. */
   readonly formula: { readonly id: string; readonly name: string } | null;
+  /** Only with this bag in it. */
+  readonly lot: { readonly id: string; readonly name: string } | null;
 }
 
 interface LogbookPageProps {
@@ -104,11 +106,12 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
   const [searching, start] = useTransition();
   // also over other pages of the book
   const [picked, setPicked] = useState<readonly string[]>([]);
-  const { find, again, order, formula } = query;
+  const { find, again, order, formula, lot } = query;
   const address = (part: {
     find?: string;
     again?: string | null;
     formula?: null;
+    lot?: null;
     order?: string;
     after?: string | null;
   }) =>
@@ -116,11 +119,12 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       find,
       again,
       formula: formula?.id,
+      lot: lot?.id,
       order: order === 'newest' ? null : order,
       ...part,
     });
   const go = (part: Parameters<typeof address>[0]) => start(() => router.replace(address(part)));
-  const asked = find !== '' || again !== null || formula !== null;
+  const asked = find !== '' || again !== null || formula !== null || lot !== null;
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center gap-3">
@@ -161,6 +165,15 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
           </KitchenLink>
         </p>
       )}
+      {lot && (
+        <p className="mb-3">
+          <KitchenLink href={address({ lot: null })} className={buttonClass('plain', 'table', 'max-w-full')}>
+            <span className="truncate">{words.withBag(lot.name)}</span>
+            <X size={16} aria-hidden className="shrink-0" />
+            <span className="sr-only">{words.showAllBags}</span>
+          </KitchenLink>
+        </p>
+      )}
       {formula && <ScoreChart lines={lines} />}
       {lines.length === 0 ? (
         <p className="docket p-6 text-soft">
@@ -183,6 +196,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
           ))}
         </div>
       )}
+      <LogLinks formulaId={formula?.id ?? null} />
       {picked.length > 0 && <Picked ids={picked} onClear={() => setPicked([])} />}
       <Pager
         start={further ? address({}) : null}
@@ -190,6 +204,29 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
         older={order === 'newest'}
       />
     </>
+  );
+}
+
+/** What else there is to have of the log. */
+function LogLinks({ formulaId }: { formulaId: string | null }) {
+  const kitchen = useKitchen();
+  const of = formulaId === null ? '' : `formula=${formulaId}`;
+  const className = 'inline-flex min-h-6 items-center text-link underline';
+  return (
+    <p className="no-print mt-4 flex flex-wrap gap-x-5 gap-y-2 text-sm">
+      <KitchenLink href={`/logbook/patterns?${of}`} className={className}>
+        {words.whatGoesWith}
+      </KitchenLink>
+      <KitchenLink href="/logbook/advice" className={className}>
+        {words.adviceSoFar}
+      </KitchenLink>
+      <a href={kitchen.api(`/logbook?form=csv&${of}`)} download className={className}>
+        {words.asTable}
+      </a>
+      <a href={kitchen.api(`/logbook?form=json&${of}`)} download className={className}>
+        {words.asJson}
+      </a>
+    </p>
   );
 }
 

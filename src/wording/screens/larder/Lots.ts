@@ -8,6 +8,8 @@ export const words = {
   absorbs: (times: string) => `absorbs ${times} × its kind`,
   worksAt: (percent: number) => `works at ${percent} % of new`,
   marksSay: (percent: number, plusMinus: number) => `rise marks say ${percent} % ± ${plusMinus}`,
+  bakes: 'Bakes',
+  bakesWithLot: (name: string) => `Bakes with lot ${name} in them`,
   newLot: 'New lot',
   changeLot: (name: string) => `Change lot ${name}`,
   change: 'Change',

@@ -11,6 +11,12 @@ export const words = {
   searchNamesAndNotes: 'Search names and notes',
   verdict: 'Verdict',
   only: (name: string) => `Only ${name}`,
+  withBag: (name: string) => `Only with “${name}” in it, also in progress`,
+  showAllBags: 'Show all bags',
+  whatGoesWith: 'What goes with better scores',
+  adviceSoFar: 'How good the advice was',
+  asTable: 'The log as a table (CSV)',
+  asJson: 'The log as JSON',
   showAllFormulas: ': show all formulas',
   noBakeMatchesThat: 'No bake matches that.',
   nothingHereYetEveryBake:

@@ -4,6 +4,7 @@ import { SetAsideNote } from '@/features/shell/SetAsideNote';
 import { logbook } from '@/server/bakes';
 import { formulaName } from '@/server/formulas';
 import { knownId } from '@/server/knownId';
+import { knownLot } from '@/server/knownLot';
 import { wordsOf } from '@/server/wordsOf';
 import { placeOf, single, wordPlace, type Query } from '../addresses';
 import { kitchenOf, type KitchenParams } from '../kitchenOf';
@@ -25,8 +26,17 @@ export default async function Page({
   const after = placeOf(single(query.after));
   const formulaId = knownId(single(query.formula));
   const context = await kitchenOf(params);
+  const lot = await knownLot(context, single(query.lot));
   const [{ lines, setAside, next }, name] = await Promise.all([
-    logbook(context, { formulaId, words: wordsOf(find), again, order, after, most: PAGE }),
+    logbook(context, {
+      formulaId,
+      lot: lot?.id ?? null,
+      words: wordsOf(find),
+      again,
+      order,
+      after,
+      most: PAGE,
+    }),
     formulaId ? formulaName(context, formulaId) : null,
   ]);
   return (
@@ -38,6 +48,7 @@ export default async function Page({
           find,
           again,
           order,
+          lot,
           formula: formulaId === null ? null : { id: formulaId, name: name ?? words.oneFormula },
         }}
         next={wordPlace(next)}
