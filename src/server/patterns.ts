@@ -1,17 +1,22 @@
+import { mean } from 'simple-statistics';
 import { stateOf } from '@/core/bake';
-import { bakeFigures, whatGoesWith, type GoesWith } from '@/core/record';
+import { bakeFigures, whatGoesWith, type GoesWith, type Made } from '@/core/record';
 import { listLogbook } from '@/db/queries/bakeCards';
 import { loadBakes } from './bakeRecords';
 import type { Context } from './context';
 
 /** Older bakes were made in another kitchen, by and large. */
 const MOST_BAKES = 200;
+/** What means the same for every bread. */
+const OF_EVERY_BREAD: ReadonlySet<Made> = new Set(['roomC', 'doughC']);
 
 export interface Patterns {
   /** Bakes that were looked at, and of them those somebody scored. */
   readonly bakes: number;
   readonly scored: number;
   readonly found: readonly GoesWith[];
+  /** By formula, the most scored first. */
+  readonly groups: readonly { readonly formulaId: string; readonly name: string; readonly scored: number }[];
 }
 
 /** What goes with better scores in a kitchen, or of one formula: over its newest bakes that came to their end. */
@@ -22,12 +27,26 @@ export async function patternsOf(context: Context, formulaId: string | null): Pr
   const bakes = (await loadBakes(context, ended)).filter(({ sheet }) => !sheet.ladder);
   const of = bakes.map((bake) => {
     const figures = bakeFigures(bake, stateOf(bake), book);
-    return { figures, score: scoreOf(figures) };
+    return { bake, figures, score: scoreOf(figures) };
   });
+  const scored = of.flatMap(({ bake, figures, score }) => (score === null ? [] : [{ bake, figures, score }]));
+  const groups = new Map<string, typeof scored>();
+  for (const each of scored)
+    groups.set(each.bake.formulaId, [...(groups.get(each.bake.formulaId) ?? []), each]);
+  const usual = new Map([...groups].map(([id, all]) => [id, mean(all.map(({ score }) => score))]));
+  const over = scored.length > 0 ? mean(scored.map(({ score }) => score)) : 0;
+  const found = whatGoesWith(
+    formulaId === null
+      ? scored.map((each) => ({ ...each, score: each.score - usual.get(each.bake.formulaId)! + over }))
+      : scored,
+  );
   return {
     bakes: bakes.length,
-    scored: of.filter(({ score }) => score !== null).length,
-    found: whatGoesWith(of),
+    scored: scored.length,
+    found: formulaId === null ? found.filter(({ figure }) => OF_EVERY_BREAD.has(figure)) : found,
+    groups: [...groups]
+      .map(([id, all]) => ({ formulaId: id, name: all[0]!.bake.sheet.name, scored: all.length }))
+      .sort((a, b) => b.scored - a.scored),
   };
 }
 

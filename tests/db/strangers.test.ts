@@ -154,6 +154,7 @@ const READS: Record<string, Ask> = {
   listLogbook: (c, k) => bakeCards.listLogbook(c, k, everything),
   'listLogbook, of a formula': (c, k) => bakeCards.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
   'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),
+  listTaughtFormulas: (c, k) => bakeCards.listTaughtFormulas(c, k, 9),
   scoresOfRevisions: (c, k) => bakeCards.scoresOfRevisions(c, k, ids.formula),
   riseSignatures: (c, k) => bakeCards.riseSignatures(c, k, [ids.formula], 9),
   kitchenRiseSignature: (c, k) => bakeCards.kitchenRiseSignature(c, k, 9),

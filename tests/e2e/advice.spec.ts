@@ -48,7 +48,7 @@ test('a raw loaf, photographed and tasted: what it was, one change as the next v
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Hand on as one file' }).click(),
   ]);
-  const html = await readFile((await download.path())!, 'utf8');
+  const html = await readFile((await download.path()), 'utf8');
   expect(html).toContain('Stuck to the &lt;knife&gt;');
   expect(html).toContain('data:image/jpeg;base64,');
   expect(html).not.toMatch(/<script|https?:\/\/(?!www\.w3)/i);
@@ -91,7 +91,7 @@ test('the log as a table, what goes with better scores, and a bake that teaches 
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'The log as a table (CSV)' }).click(),
   ]);
-  const table = await readFile((await download.path())!, 'utf8');
+  const table = await readFile((await download.path()), 'utf8');
   expect(table.split('\r\n')[0]).toContain('hydrationPercent');
   expect(table).toContain('Stuck to the <knife>');
   await page.getByRole('link', { name: 'What goes with better scores' }).click();

@@ -24,7 +24,7 @@ async function checkAll(page: Page): Promise<void> {
 /** The addresses of all views, halved: two browsers look at them beside one another. */
 const HALVES: readonly ((ids: { readonly formula: string; readonly bake: string; readonly logged: string }) => readonly string[])[] = [
   ({ formula, bake }) => ['/', '/kitchens', '/kitchens/new', '/formulas', `/formulas/${formula}/method`, `/formulas/${formula}/timeline`, `/formulas/${formula}/notes`, `/formulas/${formula}/batch`, `/formulas/${formula}/ladder`, `/bench/${bake}`],
-  ({ formula, bake, logged }) => [`/bench/${bake}?at=steps`, `/bench/${bake}?at=log`, `/formulas/${formula}/story`, '/formulas/read', '/ingredients?look=potato-starch&beside=potato-flour', '/kit', '/logbook', `/logbook/${logged}`, `/logbook/${logged}/taste`, `/logbook/compare?bakes=${logged},${bake}`, '/k/-/help'],
+  ({ formula, bake, logged }) => [`/bench/${bake}?at=steps`, `/bench/${bake}?at=log`, `/formulas/${formula}/story`, '/formulas/read', '/ingredients?look=potato-starch&beside=potato-flour', '/kit', '/logbook', `/logbook/${logged}`, `/logbook/${logged}/taste`, `/logbook/compare?bakes=${logged},${bake}`, '/logbook/advice', '/logbook/patterns', '/logbook/learnt', '/k/-/help'],
 ]; // prettier-ignore
 
 for (const [half, paths] of HALVES.entries())

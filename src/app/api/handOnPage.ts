@@ -91,7 +91,7 @@ export function handOnPage({ bake, book, kitchen, forecast, slice, pictures, uni
 ${figures.length > 0 ? `<section>${figures.join('')}</section>` : ''}
 ${part(words.record, table(['', words.planned, words.predicted, words.happened], recordRows(bake, state, forecast).map((row) => [record.name(row), row.planned === null ? '' : record.value(row.what, row.planned), row.predicted ? record.span(row.what, row.predicted) : '', row.happened ? record.seen(row.what, row.happened) : ''])))}
 ${part(words.tasted, table(['', '', ''], tastings))}
-${part(words.weighed, `${table([words.ingredient, words.planned, words.actual], lines)}<p class="soft">${totals.hydrationAll === null ? '' : text(`${decimal(totals.hydrationAll, 1)} %`)}</p>`)}
+${part(words.weighed, `${table([words.ingredient, words.planned, words.actual], lines)}<p class="soft">${totals.hydrationAll === null ? '' : text(words.hydration(decimal(totals.hydrationAll, 1)))}</p>`)}
 ${part(words.steps, table(['', words.took], stepTimes(bake, state).map(({ step, tookS }) => [step.title || STEP_WORD[step.kind], formatDuration(60 * Math.round(tookS / 60))])))}
 ${part(words.said, inWords.map((each) => `<p>${text(each).replace(/\n/g, '<br>')}</p>`).join(''))}
 <p class="soft">${text(words.madeBy)}</p></body></html>

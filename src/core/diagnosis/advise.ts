@@ -38,6 +38,8 @@ export interface Advised {
   /** Most likely first, those of 2 % at the least. */
   readonly likely: readonly Likely[];
   readonly enough: boolean;
+  /** It was liked: there is nothing to explain. */
+  readonly wasGood: boolean;
   readonly tell: TellApart | null;
   readonly advice: Advice | null;
   /** When it may be cut, s after it comes out; and the dough's warmth as it was planned: what a change is made with. */
@@ -103,6 +105,7 @@ export function advise({ axes, bake, formula, book: larder, kitchen, earlier, le
   return {
     likely: found.likely.filter(({ probability }) => probability >= LEAST_SHOWN),
     enough: found.enough,
+    wasGood: wasGood(state),
     tell: tellApart(axes, found, seen),
     advice: found.enough ? nextChange(axes, found, seen, known, { formula, book }) : null,
     firmAfterS: axes.written.firmAfterS,

@@ -12,6 +12,7 @@ import { isAskedFor } from '../batch/askedFor';
 import { BAND_AIMS } from '../consistency/parameters';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { HEATS, stepS } from '../run/stepTimes';
+import type { MethodStep } from '../method/step';
 import { pooled } from '../tasting/pooled';
 import type { Seen } from './diagnose';
 import { factorOf, type Factor } from './factors';
@@ -54,15 +55,20 @@ function weighedOf({ sheet }: BakeRecord, state: BakeState, book: IngredientBook
   });
 } // prettier-ignore
 
+const longestS = (step: MethodStep): number => stepS({ ...step, minS: step.maxS ?? step.minS, maxS: null });
+
 function timesOf(bake: BakeRecord, state: BakeState): Seen[] {
   const times = stepTimes(bake, state).filter(({ step }) => state.steps.get(step.id)?.timer);
   const planned = new Map(bake.sheet.steps.map((step) => [step.id, step]));
   const ratio = (is: (kind: string) => boolean, sign: SignId): Seen[] => {
     const mine = times.filter(({ step }) => is(step.kind) && planned.has(step.id));
-    const wantedS = mine.reduce((sum, { step }) => sum + stepS(planned.get(step.id)!), 0);
     const tookS = mine.reduce((sum, each) => sum + each.tookS, 0);
-    // of a method in loads each has its own: what they took together is as good
-    return wantedS > 0 && tookS > 0 ? [{ sign, value: Math.log(tookS / wantedS) }] : [];
+    const least = mine.reduce((sum, { step }) => sum + stepS({ ...planned.get(step.id)!, maxS: null }), 0);
+    const most = mine.reduce((sum, { step }) => sum + longestS(planned.get(step.id)!), 0);
+    if (least <= 0 || tookS <= 0) return [];
+    // anything inside of what is written is as it is written
+    const meant = Math.min(Math.max(least, most), Math.max(least, tookS));
+    return [{ sign, value: Math.log(tookS / meant) }];
   };
   return [
     ...ratio((kind) => kind === 'bulk' || kind === 'proof', 'made.proof'),

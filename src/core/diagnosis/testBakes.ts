@@ -117,7 +117,7 @@ export function testCase(bake: string, cause: CauseId, seed: number, earlier = 2
       const noise = normal(noiseOf(sign));
       const hidden = random() < HIDDEN;
       if (!there) return [];
-      // a bag that drinks otherwise is weighed as ever
+      // a bag that absorbs otherwise is weighed as ever
       const level = sign === 'made.water' && of === 'otherBag' ? 0 : levelOf(sign, axes, ends, x, hand);
       const middle = levelOf(sign, axes, axes.written, {}, { cut: 0 });
       if (level === null || middle === null) return [];

@@ -30,6 +30,8 @@ export interface RiseLearning {
   readonly days: number;
   /** Root mean square of what the marks still differ from the fitted curve, in volumes. */
   readonly miss: number;
+  /** The same of the curve as the books have it: what was learnt is worth the difference. */
+  readonly missBefore: number;
 }
 
 const F = FERMENTATION;
@@ -40,6 +42,9 @@ const MOST = 1.8;
 /** How far a mark can be trusted: the eye on a jar, and a curve that is not quite the dough's. */
 export const sdOf = (grown: number): number =>
   Math.hypot(F.markReading * Math.max(1, grown), 0.1 * Math.abs(grown - 1));
+
+const rootMeanSquare = (all: readonly number[]): number =>
+  Math.sqrt(all.reduce((sum, each) => sum + each * each, 0) / all.length);
 
 /** Marks of one day share its room and its hand: however many, they count as two and a half. */
 export const weightOf = (count: number): number => Math.min(1, 2.5 / count);
@@ -138,6 +143,12 @@ export function learnRise(
     },
     marks: plain.length,
     days: asked.length,
-    miss: Math.sqrt(plain.reduce((sum, each) => sum + each * each, 0) / plain.length),
+    miss: rootMeanSquare(plain),
+    missBefore: rootMeanSquare(
+      misses(
+        prior.map(() => 0),
+        asked,
+      ).plain,
+    ),
   };
 }

@@ -4,10 +4,8 @@ import { HEATS, stepS } from '../run/stepTimes';
 import { pooled } from '../tasting/pooled';
 import type { Forecast } from './forecastSchema';
 
-const RECORD_WHAT = [
-  'room', 'dough', 'feel', 'mark', 'riseTime', 'oven', 'bakeTime', 'core', 'lost', 'colourAbove', 'colourBelow', 'coolTime', 'heightToWidth', 'pieces',
-] as const; // prettier-ignore
-export type RecordWhat = (typeof RECORD_WHAT)[number];
+export type RecordWhat =
+  | 'room' | 'dough' | 'feel' | 'mark' | 'riseTime' | 'oven' | 'bakeTime' | 'core' | 'lost' | 'colourAbove' | 'colourBelow' | 'coolTime' | 'heightToWidth' | 'pieces'; // prettier-ignore
 
 interface Span {
   readonly value: number | null;

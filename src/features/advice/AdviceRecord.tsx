@@ -49,7 +49,7 @@ export function AdviceRecord({ lines }: { lines: readonly AdviceLine[] }) {
             </>
           )}
           {told.length > 0 && <p className="text-soft">{words.confirmed(told.filter(({ advice, cause }) => advice.cause === cause).length, told.length)}</p>}
-          <div className="mt-4 overflow-x-auto">
+          <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label={words.title}>
             <table className="w-full border-collapse text-sm">
               <thead>
                 <tr className="text-left text-soft">

@@ -89,6 +89,15 @@ type FoundProps = Omit<NextChangeProps, 'isSent'> & { advised: Advised; baked: B
 
 function Found({ bake, state, tap, advised, baked }: FoundProps) {
   const { enough, likely, tell, advice } = advised;
+  if (advised.wasGood)
+    return (
+      <p className="mt-2">
+        {words.wasGood}{' '}
+        <KitchenLink href={batchAgain(bake)} className={buttonClass('plain', 'table', 'no-print ml-2 min-h-10')}>
+          {words.planBatch}
+        </KitchenLink>
+      </p>
+    );
   return (
     <>
       {enough && advice && baked && (

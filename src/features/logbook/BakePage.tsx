@@ -98,7 +98,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
       )}
       {state.endedAtMs === null && <UnderWay bakeId={bake.id} sent={outbox.waiting.length === 0} />}
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <div className="grid min-w-0 gap-5">
+        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-5">
           {outcome && (
             <OutcomeView
               bakeId={bake.id}
@@ -125,7 +125,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} events={outbox.events} />
         </div>
-        <div className="grid min-w-0 gap-5">
+        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-5">
           <PlannedAndWeighed bake={bake} state={state} tap={tap} events={outbox.events} />
           <RecordSection bake={bake} state={state} />
           <BakeFoot bakeId={bake.id} teaches={state.teaches} tap={tap} />

@@ -217,6 +217,9 @@ function LogLinks({ formulaId }: { formulaId: string | null }) {
       <KitchenLink href={`/logbook/patterns?${of}`} className={className}>
         {words.whatGoesWith}
       </KitchenLink>
+      <KitchenLink href="/logbook/learnt" className={className}>
+        {words.taught}
+      </KitchenLink>
       <KitchenLink href="/logbook/advice" className={className}>
         {words.adviceSoFar}
       </KitchenLink>

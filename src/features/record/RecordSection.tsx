@@ -43,7 +43,7 @@ export function RecordSection({ bake, state }: { bake: BakeRecord; state: BakeSt
           {words.asking}
         </p>
       )}
-      <div className="mt-2 overflow-x-auto">
+      <div className="mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label={words.title}>
         <table className="w-full border-collapse text-sm">
           <thead>
             <tr className="text-right text-soft">

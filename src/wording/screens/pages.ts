@@ -28,6 +28,7 @@ export const words = {
   tasting: 'tasting',
   compare: 'Side by side',
   advice: 'How good the advice was',
+  learnt: 'What this kitchen has taught',
   patterns: 'What goes with better scores',
   ladder: 'ladder',
   logbook: 'Logbook',

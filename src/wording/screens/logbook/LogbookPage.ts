@@ -14,6 +14,7 @@ export const words = {
   withBag: (name: string) => `Only with “${name}” in it, also in progress`,
   showAllBags: 'Show all bags',
   whatGoesWith: 'What goes with better scores',
+  taught: 'What this kitchen has taught',
   adviceSoFar: 'How good the advice was',
   asTable: 'The log as a table (CSV)',
   asJson: 'The log as JSON',

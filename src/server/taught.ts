@@ -1,0 +1,65 @@
+import type { AbsorptionLearnt } from '@/core/consistency';
+import type { RiseLearning } from '@/core/fermentation';
+import { listTaughtFormulas } from '@/db/queries/bakeCards';
+import { loadAbsorption } from './absorption';
+import type { Context } from './context';
+import { learntOf, loadAround, loadJars } from './learnt';
+
+/** What bakes have taught the models of a kitchen. */
+export interface Taught {
+  readonly powders: readonly (AbsorptionLearnt & { readonly name: string; readonly lot: string | null })[];
+  readonly jars: readonly {
+    readonly lotId: string;
+    readonly name: string;
+    readonly vigour: RiseLearning['learnt']['vigour'];
+    readonly marks: number;
+  }[];
+  readonly formulas: readonly {
+    readonly formulaId: string;
+    readonly name: string;
+    /** Bakes in which its rise was marked, newest first. */
+    readonly bakeIds: readonly string[];
+    /** Null: of none of them the models learn. */
+    readonly learning: RiseLearning | null;
+  }[];
+  readonly ovens: readonly {
+    readonly name: string;
+    readonly offsetC: number;
+    readonly offsetSdC: number;
+    readonly traces: number;
+  }[];
+}
+
+const MOST_FORMULAS = 40;
+
+/** What was learnt here, before and after, and from how much. */
+export async function taughtHere(context: Context): Promise<Taught> {
+  const [around, powders, jars, marked, { entries }] = await Promise.all([
+    loadAround(context),
+    loadAbsorption(context),
+    loadJars(context),
+    listTaughtFormulas(context.pool, context.kitchen.id, MOST_FORMULAS),
+    context.larder(),
+  ]);
+  const learnt = await learntOf(
+    context,
+    marked.map(({ formulaId }) => formulaId),
+    around,
+  );
+  const lotName = (id: string): string => {
+    const entry = entries.find((each) => each.id === id)?.entry;
+    return entry?.kind === 'lot' ? entry.code : id;
+  };
+  return {
+    powders: powders.map((each) => ({
+      ...each,
+      name: around.book.get(each.ingredientId)?.name ?? each.ingredientId,
+      lot: each.lotId && lotName(each.lotId),
+    })),
+    jars: jars.map((jar) => ({ ...jar, name: lotName(jar.lotId) })),
+    formulas: marked.map((each) => ({ ...each, learning: learnt.get(each.formulaId)?.learning ?? null })),
+    ovens: around.kit.ovens.flatMap(({ name, fitted }) =>
+      fitted ? [{ name, offsetC: fitted.offsetC, offsetSdC: fitted.offsetSdC, traces: fitted.traces }] : [],
+    ),
+  };
+}

@@ -1,0 +1,23 @@
+/** What the screen says. */
+export const words = {
+  theLogbook: 'The logbook',
+  title: 'What this kitchen has taught',
+  lead: 'What the models believed before, what your bakes have taught them, and from how much. A bake can be left out on its own page.',
+  nothing: 'Nothing yet. Rise marks, how a dough felt at the bench, and a probe left in the oven teach.',
+  what: 'What', before: 'before', now: 'now', from: 'from', error: 'the marks were off by',
+  absorption: 'What powders absorb, g of water per g', whole: (name: string) => `${name}, as a whole`,
+  feels: (count: number) => `${count} ${count === 1 ? 'feel' : 'feels'}`,
+  jars: 'How lively a jar of yeast is, of new',
+  rise: 'How fast doughs rise, and how much they hold, against the books',
+  onlyMarks: (marks: number) => `${marks} ${marks === 1 ? 'mark' : 'marks'}`,
+  marks: (marks: number, bakes: number) => `${marks} ${marks === 1 ? 'mark' : 'marks'} in ${bakes} ${bakes === 1 ? 'bake' : 'bakes'}`,
+  fastAndHolds: (vigour: string, holding: string) => `${vigour} as fast, holds ${holding}`,
+  smaller: (before: string, now: string) => `${before} → ${now} of its volume`,
+  teachesNothing: 'left out of learning',
+  ovens: 'How far ovens are off their dial', traces: (count: number) => `${count} ${count === 1 ? 'trace' : 'traces'}`,
+  plusMinus: (value: string, spread: string) => `${value} ± ${spread}`,
+  startAnew: 'Start anew',
+  yesStartAnew: 'Yes, leave all of them out',
+  startAnewOf: (name: string) => `Start anew with ${name}`,
+  notAll: 'Not all of it could be saved now; try again.',
+} as const; // prettier-ignore
