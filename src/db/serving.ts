@@ -15,6 +15,7 @@ const SERVING_RIGHTS: Readonly<Record<string, readonly string[]>> = {
   bake_event: ['select', 'insert'],
   bake_photo: ['select', 'insert'],
   bake_forecast: ['select', 'insert'],
+  taste_link: ['select', 'insert', 'update (withdrawn_at)'],
   kitchen_ingredient: ['select', 'insert'],
   kitchen_kit: ['select', 'insert'],
   kitchen_day: ['select', 'insert'],

@@ -1,6 +1,6 @@
 import { deviceMay } from '@/core/network/deviceMay';
 import type { DeviceMay, PairedDevice } from '@/core/network/pairedDevice';
-import { deviceKeyIn, PAIR_PAGE, PAIRING_AT } from '@/core/network/deviceKey';
+import { deviceKeyIn, isTasteAt, PAIR_PAGE, PAIRING_AT } from '@/core/network/deviceKey';
 import { TOLD_AT } from './hosts';
 import type { Judgement, RefusalKind } from './judge';
 
@@ -24,8 +24,8 @@ export async function admit(
 ): Promise<Admitted> {
   // this machine is paired with nothing: its key would be of no use
   if (!deviceOf) return path === PAIRING_AT ? { kind: 'no', why: 'notForDevice' } : IN;
-  // files hold nothing of a kitchen, instruments have keys of their own
-  if (kind === 'asset' || path === TOLD_AT || path === PAIR_PAGE || (path === PAIRING_AT && writes)) return IN;
+  // files hold nothing of a kitchen, instruments have keys of their own, a taster's link is one
+  if (kind === 'asset' || isTasteAt(path) || path === TOLD_AT || path === PAIR_PAGE || (path === PAIRING_AT && writes)) return IN;
   const key = deviceKeyIn(cookies);
   let device: PairedDevice | null;
   try {

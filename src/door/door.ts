@@ -15,7 +15,14 @@ import { standBefore } from './answering';
 import { MOST_BYTES, mostBytesAt, readBody, swallow, withBody } from './body';
 import { contentSecurityPolicy, securityHeaders } from './headers';
 import type { Sniffed } from '@/core/photo/sniff';
-import { deviceKeyIn, MAY_HEADER, NETWORK_HEADER, ONLY_HEADER, PAIRING_AT } from '@/core/network/deviceKey';
+import {
+  deviceKeyIn,
+  isTasteAt,
+  MAY_HEADER,
+  NETWORK_HEADER,
+  ONLY_HEADER,
+  PAIRING_AT,
+} from '@/core/network/deviceKey';
 import { hangUp } from './hangUp';
 import { isArchiveType, isOurHost, isPhotoAt, TOLD_AT, type Standing } from './hosts';
 import { allowedMethods, judge, STATUS, type Kind, type RefusalKind } from './judge';
@@ -225,7 +232,7 @@ export function makeDoor(options: DoorOptions): Door {
       const client = request.socket.remoteAddress ?? '';
       const inTime = (who: string, pace: Pace) => limits.take(who, pace, performance.now());
       const ok =
-        judged.path === PAIRING_AT
+        judged.path === PAIRING_AT || (isTasteAt(judged.path) && judged.kind === 'api')
           ? inTime(client, 'pair') && inTime('', 'pairAll')
           : judged.path === TOLD_AT
             ? inTime(client, 'bridge') && inTime(`${client} ${request.headers.authorization}`, 'instrument')

@@ -29,17 +29,14 @@ export async function bakeForecast(
   const { book, kit } = await loadAround(context);
   const learning = await loadLearnt(context, bake.formulaId, gone);
   const plain = runKitchenOf(kit, asWay(made.formula));
-  const forecast = await simulation(
-    'forecast',
-    {
-      sheet: bake.sheet,
-      formula: made.formula,
-      book,
-      kitchen: taughtKitchen(plain, learning),
-      madeAtMs: now().getTime(),
-    },
-    gone,
-  );
+  // also where whoever asked has left: it is saved, and asked for again
+  const forecast = await simulation('forecast', {
+    sheet: bake.sheet,
+    formula: made.formula,
+    book,
+    kitchen: taughtKitchen(plain, learning),
+    madeAtMs: now().getTime(),
+  });
   if (forecast) await insertForecast(pool, kitchen.id, bakeId, forecast);
   return forecast;
 }

@@ -17,7 +17,7 @@ import { loadAbsorption } from './absorption';
 /** Of all formulas, for what a jar of yeast has shown. */
 const MOST_JAR_BAKES = 24;
 /** The newest bakes of a formula count: older flour and older yeast tell little of today's. */
-const MOST_BAKES = 12;
+export const MOST_BAKES = 12;
 
 /** What marks are read with, besides the bakes they were made in. */
 interface Around {

@@ -6,7 +6,7 @@ import { loadBakes } from './bakeRecords';
 import type { Context } from './context';
 
 /** Older bakes were made in another kitchen, by and large. */
-const MOST_BAKES = 200;
+const MOST_BAKES = 100;
 /** What means the same for every bread. */
 const OF_EVERY_BREAD: ReadonlySet<Made> = new Set(['roomC', 'doughC']);
 

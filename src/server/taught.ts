@@ -3,7 +3,7 @@ import type { RiseLearning } from '@/core/fermentation';
 import { listTaughtFormulas } from '@/db/queries/bakeCards';
 import { loadAbsorption } from './absorption';
 import type { Context } from './context';
-import { learntOf, loadAround, loadJars } from './learnt';
+import { learntOf, loadAround, loadJars, MOST_BAKES } from './learnt';
 
 /** What bakes have taught the models of a kitchen. */
 export interface Taught {
@@ -38,7 +38,7 @@ export async function taughtHere(context: Context): Promise<Taught> {
     loadAround(context),
     loadAbsorption(context),
     loadJars(context),
-    listTaughtFormulas(context.pool, context.kitchen.id, MOST_FORMULAS),
+    listTaughtFormulas(context.pool, context.kitchen.id, MOST_FORMULAS, MOST_BAKES),
     context.larder(),
   ]);
   const learnt = await learntOf(

@@ -81,7 +81,19 @@ const epoch = async (of: Home) =>
   (await inside<{ epoch: string }>(of, 'select epoch from installation')).rows[0]?.epoch;
 
 test('a backup goes into one file while it is used, never over another, and comes back equal in an empty home', async () => {
+  // with a picture, and with what was said of a bake: bytes that are no text, too
+  await inside(
+    home,
+    `insert into bake_photo (kitchen_id, bake_id, photo_id, came_digest, picture, small)
+     select kitchen_id, id, gen_random_uuid(), decode(repeat('07', 32), 'hex'), decode(repeat('ff00d8a1', 40000), 'hex'), '\\x00ff'
+     from bake order by id limit 1`,
+  );
+  await inside(
+    home,
+    `insert into bake_forecast (kitchen_id, bake_id, forecast, schema_version) select kitchen_id, id, '{"madeAtMs": 1}', 1 from bake order by id limit 1`,
+  );
   const before = await content(home);
+  expect([before.bake_photo?.length, before.bake_forecast?.length]).toEqual([1, 1]);
   expect(before.bake_event?.length).toBeGreaterThan(400);
   // the path is meant from where one stands
   const standing = path.join(folder, 'elsewhere');

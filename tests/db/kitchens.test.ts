@@ -301,7 +301,7 @@ test('a kitchen written out and read in again is the same, with every version of
   expect(text).toContain('"formulaId"');
   const file = JSON.parse(text) as KitchenFile;
   expect([file.version, file.formulas.length, file.bakes.length, file.kits.length, file.leftOut]).toEqual([
-    13,
+    14,
     17,
     29,
     3,

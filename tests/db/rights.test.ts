@@ -55,6 +55,7 @@ test('the serving role reads and adds, and rewrites only what is meant to change
     kitchen_kit: 'INSERT SELECT',
     kitchen_life: 'INSERT SELECT',
     kitchen_starters: 'INSERT SELECT',
+    taste_link: 'INSERT SELECT',
     kitchen_orders: 'INSERT SELECT',
     schema_migration: 'SELECT',
   });

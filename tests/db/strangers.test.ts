@@ -23,6 +23,7 @@ import * as kitchens from '@/db/queries/kitchens';
 import * as photos from '@/db/queries/photos';
 import * as shelf from '@/db/queries/shelf';
 import * as stock from '@/db/queries/stock';
+import * as tasteLinks from '@/db/queries/tasteLinks';
 import * as versions from '@/db/queries/versions';
 import * as whole from '@/db/queries/whole';
 import { loadBake } from '@/server/bakeRecords';
@@ -42,6 +43,7 @@ import { testDatabase, type TestDatabase } from './testDatabase';
 const KEY = 'k'.repeat(43);
 const DIGEST = Buffer.alloc(32, 7);
 const PICTURE = { cameDigest: DIGEST, picture: Buffer.from('picture'), small: Buffer.from('small') };
+const LINK = { id: randomUUID(), tokenDigest: DIGEST, madeAt: new Date(1), expiresAt: new Date(9e12) };
 const RANGE = { value: 2, low: 1, high: 3 };
 const FORECAST = { madeAtMs: 1, roomC: 21, doughC: 26, feel: null, rise: { atS: [0], volume: [1], low: [1], high: [1] }, grown: RANGE, readyS: RANGE, heat: null }; // prettier-ignore
 let db: TestDatabase;
@@ -113,6 +115,7 @@ beforeAll(async () => {
   const telling = randomUUID();
   await take(here.pool, KEY, { tellingId: telling, readings: [{ agoMs: 0, value: 412 }] }, here.now());
   const photo = randomUUID();
+  await tasteLinks.insertLink(here.pool, here.kitchen.id, { ...LINK, bakeId: running.value.id });
   await forecasts.insertForecast(here.pool, here.kitchen.id, running.value.id, FORECAST);
   await photos.insertPhoto(here.pool, here.kitchen.id, {
     bakeId: running.value.id,
@@ -148,13 +151,14 @@ const READS: Record<string, Ask> = {
   listUnderWay: (c, k) => bakeCards.listUnderWay(c, k, { after: null, most: 9 }),
   'listUnderWay, further': (c, k) => bakeCards.listUnderWay(c, k, { after: place, most: 9 }),
   listStock: (c, k) => stock.listStock(c, k, 9),
+  listLinks: (c, k) => tasteLinks.listLinks(c, k, ids.running, new Date(0)),
   listTold: (c, k) => advice.listTold(c, k, 9),
   listBefore: (c, k) => advice.listBefore(c, k, { formulaId: ids.formula, ...place }, 9),
   listAfter: (c, k) => advice.listAfter(c, k, { formulaId: ids.formula, revision: 1, afterMs: 0 }, 9),
   listLogbook: (c, k) => bakeCards.listLogbook(c, k, everything),
   'listLogbook, of a formula': (c, k) => bakeCards.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
   'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),
-  listTaughtFormulas: (c, k) => bakeCards.listTaughtFormulas(c, k, 9),
+  listTaughtFormulas: (c, k) => bakeCards.listTaughtFormulas(c, k, 9, 9),
   scoresOfRevisions: (c, k) => bakeCards.scoresOfRevisions(c, k, ids.formula),
   riseSignatures: (c, k) => bakeCards.riseSignatures(c, k, [ids.formula], 9),
   kitchenRiseSignature: (c, k) => bakeCards.kitchenRiseSignature(c, k, 9),
@@ -226,6 +230,8 @@ const WRITES: Record<string, Ask> = {
   },
   insertEvents: (c, k) =>
     bakes.insertEvents(c, k, ids.running, [{ eventId: randomUUID(), seq: 99, action: { type: 'noted', text: 'x' }, at: new Date(0), by: null }]),
+  insertLink: (c, k) => tasteLinks.insertLink(c, k, { ...LINK, id: randomUUID(), bakeId: ids.running, tokenDigest: Buffer.alloc(32, 9) }),
+  withdrawLink: (c, k) => tasteLinks.withdrawLink(c, k, LINK.id, new Date(0)),
   insertForecast: (c, k) => forecasts.insertForecast(c, k, ids.running, { ...FORECAST, madeAtMs: 2 }),
   insertPhoto: (c, k) => photos.insertPhoto(c, k, { bakeId: ids.running, photoId: randomUUID(), ...PICTURE }),
   insertCode: (c, k) => devices.insertCode(c, k, { id: randomUUID(), name: 'Stolen', may: 'all', codeDigest: Buffer.alloc(32), expiresAt: new Date(9e12) }),
@@ -258,6 +264,8 @@ const OF_NO_KITCHEN = new Set([
   'listTimers', 'listOvens',
   // its key says whose it is: tests/db/instruments.test.ts
   'instrumentByKey',
+  // so does a taster's link: tests/db/tasteLinks.test.ts
+  'linkByToken',
   // so does a device's, or its code: tests/db/devices.test.ts
   'deviceByKey', 'sawDevice', 'useCode', 'countWrongGuess',
   // of the kitchens themselves: tests/db/kitchens.test.ts
@@ -279,7 +287,7 @@ const ofEach = <T>(ask: (store: versions.VersionStore<unknown>) => Promise<T>): 
   );
 
 const TABLES = [
-  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_forecast', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'kitchen_orders', 'computed_answer', 'instrument', 'instrument_telling', 'instrument_window', 'device', 'device_code',
+  'formula', 'formula_revision', 'bake', 'bake_event', 'bake_forecast', 'taste_link', 'bake_card', 'bake_under_way', 'kitchen_ingredient', 'kitchen_kit', 'kitchen_day', 'kitchen_life', 'kitchen_starters', 'kitchen_orders', 'computed_answer', 'instrument', 'instrument_telling', 'instrument_window', 'device', 'device_code',
 ]; // prettier-ignore
 async function saved(client: pg.PoolClient): Promise<string> {
   const all: unknown[] = [];
@@ -323,6 +331,7 @@ test('no query is left out', () => {
     kitchens,
     photos,
     stock,
+    tasteLinks,
     versions,
     shelf,
     whole,

@@ -1,4 +1,4 @@
-import type { Formula } from '../formula/formula';
+import { doughLines, type Formula } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { CauseId } from '../advice/ids';
 import type { Axes } from './axes';
@@ -36,7 +36,7 @@ export function circumstancesOf(
   { formula, book, lots, lotsBefore, leavenPastDays, earlier, confirmed }: KnownOfBake,
 ): Circumstances {
   const out = new Set<CauseId>();
-  const has = new Set(formula.stages.flatMap((stage) => stage.lines.flatMap(({ ingredientId }) => factorOf(ingredientId, book) ?? [])));
+  const has = new Set(doughLines(formula).flatMap(({ ingredientId }) => factorOf(ingredientId, book) ?? []));
   if (!has.has('salt')) (['saltForgotten', 'saltDoubled'] as const).forEach((cause) => out.add(cause));
   if (!has.has('binder')) (['binderForgotten', 'binderDoubled'] as const).forEach((cause) => out.add(cause));
   if (!has.has('leaven')) (['yeastForgotten', 'yeastDoubled', 'weakYeast'] as const).forEach((cause) => out.add(cause));

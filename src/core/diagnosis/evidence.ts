@@ -10,6 +10,7 @@ import {
 } from '../bake';
 import { isAskedFor } from '../batch/askedFor';
 import { BAND_AIMS } from '../consistency/parameters';
+import { isDoughStage } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { HEATS, stepS } from '../run/stepTimes';
 import type { MethodStep } from '../method/step';
@@ -44,7 +45,7 @@ export function marksOf(
 
 /** Amounts over what they were meant to be, by what they are for; only where all of it was weighed, or said to be left out. */
 function weighedOf({ sheet }: BakeRecord, state: BakeState, book: IngredientBook): Seen[] {
-  const lines = sheet.stages.flatMap((stage) => stage.lines).filter((line) => !line.later);
+  const lines = sheet.stages.filter(isDoughStage).flatMap((stage) => stage.lines).filter((line) => !line.later);
   return WEIGHED.flatMap((factor): Seen[] => {
     const mine = lines.filter((line) => factorOf(line.ingredientId, book) === factor && (isAskedFor(line) || state.weighed.has(line.id)));
     if (mine.length === 0 || mine.some((line) => !state.weighed.has(line.id) && !state.leftOut.has(line.id))) return [];

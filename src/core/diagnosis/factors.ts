@@ -1,6 +1,6 @@
 import { riseCurve } from '../fermentation/riseCurve';
 import { YEAST_KINDS } from '../formula/yeast';
-import type { Formula, Line } from '../formula/formula';
+import { isDoughStage, type Formula, type Line } from '../formula/formula';
 import type { Figures } from '../calibrated';
 import { CENTRAL_DRAW, simulateBake, type HeatDraw } from '../heat/bake';
 import { heatingEndS } from '../heat/forecast';
@@ -88,7 +88,8 @@ function departed({ formula: whole, book }: BakeAsked, x: Departure): Formula {
   const stretched = (s: number | null, by: number) => (s === null ? null : Math.max(1, Math.round(s * by)));
   return {
     ...formula,
-    stages: formula.stages.map((stage) => ({ ...stage, lines: stage.lines.map(line) })),
+    // a sauce's water is none of the dough's
+    stages: formula.stages.map((stage) => (isDoughStage(stage) ? { ...stage, lines: stage.lines.map(line) } : stage)),
     steps: formula.steps.map((step) => {
       if (step.kind === 'mix' && step.tempC !== null && x.doughC)
         return { ...step, tempC: step.tempC + x.doughC };
@@ -134,7 +135,7 @@ export function endsOf(asked: BakeAsked, x: Departure, other?: OtherModel): Ends
   const question = bakeQuestionOf(run.value, rise.value, consistency);
   if (!question) return null;
   const draw = other?.heat ?? CENTRAL_DRAW;
-  const baked = simulateBake(question, { ...draw, contact: draw.contact * Math.exp(x.plate ?? 0) }, 'coarse', POINTS, 'end', other?.figures); // prettier-ignore
+  const baked = simulateBake(question, { ...draw, contact: draw.contact * Math.exp(x.plate ?? 0) }, 'coarse', POINTS, 'cut', other?.figures); // prettier-ignore
   if (!baked.ok) return null;
   const { atS, coreC, lost, brownTop, brownBase, setAtS, cutAtS, crustMm } = baked.value;
   const endS = heatingEndS(question);

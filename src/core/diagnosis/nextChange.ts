@@ -4,7 +4,7 @@ import type { MethodStep } from '../method/step';
 import { newStep } from '../method/step';
 import { quantileOf } from '../numeric/quantile';
 import { normalDraws } from '../numeric/draws';
-import { FORMULA_LIMITS, type Formula, type Line } from '../formula/formula';
+import { doughLines, FORMULA_LIMITS, isDoughStage, type Formula, type Line } from '../formula/formula';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { HEATS } from '../run/stepTimes';
 import { QUESTIONS, type QuestionId } from '../tasting/questions';
@@ -53,18 +53,19 @@ const asX = ({ kind, by }: Change): Departure => {
 const asHand = ({ kind, by }: Change): Hand => (kind === 'cool' ? { cut: Math.log(by) } : {});
 
 /** Which changes a formula can take: it has such a line, or such a step. */
-function possible(formula: Formula, book: IngredientBook, { kind }: Change): boolean {
+function possible(formula: Formula, book: IngredientBook, firmS: number, { kind }: Change): boolean {
   const steps = allSteps(formula);
   const has = (is: (step: MethodStep) => boolean) => steps.some(is);
   switch (kind) {
-    case 'sameAgain':
-    case 'cool': return true;
+    case 'sameAgain': return true;
+    // that says so already, and was not done, needs no other words
+    case 'cool': return !has((step) => step.kind === 'cool' && (step.minS ?? 0) >= firmS);
     case 'proof': return has((step) => isRise(step) && step.minS !== null);
     case 'bake': return has((step) => HEATS.has(step.kind) && step.minS !== null);
     case 'oven': return has((step) => HEATS.has(step.kind) && step.tempC !== null);
     case 'dough': return has((step) => step.kind === 'mix');
     case 'preheat': return has((step) => step.kind === 'preheat' && step.minS !== null) && has((step) => !!step.heat?.on && step.heat.on !== 'tray');
-    default: return formula.stages.some((stage) => stage.lines.some((line) => factorOf(line.ingredientId, book) === kind));
+    default: return doughLines(formula).some((line) => factorOf(line.ingredientId, book) === kind);
   }
 } // prettier-ignore
 const isRise = ({ kind }: MethodStep) => kind === 'bulk' || kind === 'proof';
@@ -140,7 +141,7 @@ export function nextChange(
   const sameCosts = same.map(costOf);
   let best = { change: TRIED[0]!, scores: same, costs: sameCosts, cost: mean(sameCosts) };
   for (const change of TRIED.slice(1)) {
-    if (!possible(formula, book, change)) continue;
+    if (!possible(formula, book, axes.written.firmAfterS, change)) continue;
     const scores = outcomes(change);
     const costs = scores.map(costOf);
     const cost = mean(costs) + WORTH;
@@ -208,7 +209,7 @@ export function withChange(formula: Formula, change: Change, book: IngredientBoo
   const cools = allSteps(formula).some((each) => each.kind === 'cool');
   return {
     ...formula,
-    stages: formula.stages.map((stage) => ({ ...stage, lines: stage.lines.map(line) })),
+    stages: formula.stages.map((stage) => (isDoughStage(stage) ? { ...stage, lines: stage.lines.map(line) } : stage)),
     steps: kind === 'cool' && !cools ? [...steps, { ...newStep('cool', id), minS: toMinutes(firmS, 1) }] : steps,
     ...(ways && { ways }),
   };

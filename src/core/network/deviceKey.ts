@@ -10,6 +10,9 @@ export function deviceKeyIn(cookies: string | undefined): string | null {
 /** Where a device that is not paired asks to be, and where it sends its code. */
 export const PAIR_PAGE = '/pair';
 export const PAIRING_AT = '/api/pairing';
+/** What a taster's link opens: one card for one bake, for whoever has the link, paired or not. */
+const TASTE_AT = /^\/(?:taste|api\/tasting)\/[A-Za-z0-9_-]{24}$/;
+export const isTasteAt = (path: string): boolean => TASTE_AT.test(path);
 /** To the application: it came by the network's door. */
 export const NETWORK_HEADER = 'x-crumb-network';
 /** To the application: of which kitchen alone the asker may know. */

@@ -322,18 +322,18 @@ export const listWithoutCard = (db: Queryable, most: number) =>
     [CARD_DERIVATION, most],
   );
 
-/** Formulas in whose bakes a rise was marked, the most first, with the bakes that told. */
-export const listTaughtFormulas = (db: Queryable, kitchenId: string, most: number) =>
+/** Formulas in whose bakes a rise was marked, the most first, with the newest bakes that told. */
+export const listTaughtFormulas = (db: Queryable, kitchenId: string, most: number, mostBakes: number) =>
   many(
     db,
     {
       name: 'taught-formulas',
-      text: `select formula_id as "formulaId", max(name) as name, array_agg(bake_id order by started_at desc) as "bakeIds"
+      text: `select formula_id as "formulaId", max(name) as name, (array_agg(bake_id order by started_at desc, bake_id desc))[1:$3] as "bakeIds"
              from bake_card where kitchen_id = $1 and rises > 0 and ended_at is not null
              group by formula_id order by count(*) desc, formula_id limit $2`,
       row: z.object({ formulaId: z.uuid(), name: z.string(), bakeIds: z.array(z.uuid()) }),
     },
-    [kitchenId, most],
+    [kitchenId, most, mostBakes],
   );
 
 const meanScore = z.number().nullable();

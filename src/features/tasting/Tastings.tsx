@@ -1,16 +1,24 @@
 'use client';
-import { Utensils } from 'lucide-react';
+import { Link2, Utensils } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import type { BakeAction, BakeState, TakenTasting } from '@/core/bake';
 import { OCCASIONS, pooled, QUESTIONS, type Occasion } from '@/core/tasting';
 import type { Problem } from '@/core/result';
 import type { Ladder } from '@/core/trial';
 import { Button, buttonClass } from '@/ui/Button';
 import { useTwice } from '@/ui/useTwice';
-import { KitchenLink } from '../kitchen/KitchenProvider';
+import { patiently } from '@/ui/patiently';
+import { KitchenLink, useMay } from '../kitchen/KitchenProvider';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { useKitchenTime } from '../preferences/time';
 import { OCCASION_WORD, QUESTION_WORDS } from '@/wording/tasting';
 import { words } from '@/wording/screens/tasting/Tastings';
+
+const TasteLinks = dynamic(
+  patiently(() => import('./TasteLinks').then((module) => module.TasteLinks)),
+  { ssr: false },
+);
 
 interface TastingsProps {
   readonly bakeId: string;
@@ -22,6 +30,8 @@ interface TastingsProps {
 
 /** What tasters said of a bake, together and each by themselves. */
 export function Tastings({ bakeId, ladder, state, tap }: TastingsProps) {
+  const may = useMay();
+  const [isLinking, setIsLinking] = useState(false);
   const cards = [...state.tastings];
   const occasions = OCCASIONS.filter((occasion) => !ladder && cards.some(([, card]) => card.occasion === occasion));
   return (
@@ -30,10 +40,18 @@ export function Tastings({ bakeId, ladder, state, tap }: TastingsProps) {
         <h2 id="tastings-title" className="text-xl">
           {words.tasted}
         </h2>
-        <KitchenLink href={`/logbook/${bakeId}/taste`} className={buttonClass('plain', 'table', 'no-print min-h-10')}>
-          <Utensils size={17} aria-hidden />
-          {words.tasteIt}
-        </KitchenLink>
+        <span className="flex flex-wrap gap-2">
+          {may === 'all' && (
+            <Button className="no-print min-h-10" onClick={() => setIsLinking(true)}>
+              <Link2 size={17} aria-hidden />
+              {words.aLink}
+            </Button>
+          )}
+          <KitchenLink href={`/logbook/${bakeId}/taste`} className={buttonClass('plain', 'table', 'no-print min-h-10')}>
+            <Utensils size={17} aria-hidden />
+            {words.tasteIt}
+          </KitchenLink>
+        </span>
       </div>
       {cards.length === 0 ? (
         <p className="mt-2 text-soft">{words.nobodyYet}</p>
@@ -49,6 +67,7 @@ export function Tastings({ bakeId, ladder, state, tap }: TastingsProps) {
           </ul>
         </>
       )}
+      {isLinking && <TasteLinks bakeId={bakeId} onClose={() => setIsLinking(false)} />}
     </section>
   );
 } // prettier-ignore

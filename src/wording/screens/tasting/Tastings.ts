@@ -1,6 +1,7 @@
 /** What the screen says. */
 export const words = {
   tasted: 'Tasted',
+  aLink: 'A link for a taster',
   tasteIt: 'Taste it',
   nobodyYet: 'Nobody has tasted it yet. The card asks what shows in gluten-free bread, in words.',
   cards: (count: number) => (count === 1 ? 'one card' : `${count} cards, their mean`),
