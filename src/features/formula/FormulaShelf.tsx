@@ -82,7 +82,7 @@ function Card({ card, slice }: { card: ShelfCard; slice: SliceFigures | null }) 
             )}
           </span>
           <span className="min-w-0">
-            <h2 className="text-xl leading-snug">{card.name}</h2>
+            <h2 className="text-xl leading-snug wrap-anywhere">{card.name}</h2>
             <span className="text-sm text-soft">{STYLE_WORD[card.style]}</span>
           </span>
         </span>
