@@ -1,3 +1,4 @@
+import { coreOutC, cutCrumb } from './cameOut';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import type { StepKind } from '../method/step';
 import { OCCASIONS, pooled, QUESTION_IDS, type Occasion, type QuestionId } from '../tasting';
@@ -148,13 +149,13 @@ function readingRows(sides: readonly Side[]): ComparedRow[] {
   return [
     ...row('heat', { of: 'room' }, last('room')),
     ...row('heat', { of: 'dough' }, last('dough')),
-    ...row('heat', { of: 'core' }, sides.map(({ state }) => state.outcome?.coreTempC ?? null)),
+    ...row('heat', { of: 'core' }, sides.map(({ state }) => coreOutC(state))),
     ...row('heat', { of: 'loss' }, sides.map(({ state }) => state.outcome && lossPercent(state.outcome))),
   ];
 } // prettier-ignore
 
 function crumbRows(sides: readonly Side[]): ComparedRow[] {
-  const crumbs = sides.map(({ state }) => [...state.photos.values()].findLast(({ of, away, crumb }) => of === 'cut' && !away && crumb !== null)?.crumb ?? null);
+  const crumbs = sides.map(({ state }) => cutCrumb(state));
   return [
     ...row('crumb', { of: 'porosity' }, crumbs.map((crumb) => crumb && crumb.porosityPercent)),
     ...row('crumb', { of: 'evenness' }, crumbs.map((crumb) => crumb && crumb.evenness)),

@@ -8,6 +8,7 @@ import {
   type BakeRecord,
   type BakeState,
 } from '../bake';
+import { colourCalled, coreOutC, cutCrumb } from '../bake/cameOut';
 import { isAskedFor } from '../batch/askedFor';
 import { BAND_AIMS } from '../consistency/parameters';
 import { isDoughStage } from '../formula/formula';
@@ -19,18 +20,17 @@ import type { Seen } from './diagnose';
 import { factorOf, type Factor } from './factors';
 import type { SignId } from './signs';
 
-/** What is not said of a mark: it was nothing to speak of. */
+/** A dough that has hardly moved, or sunk: as little as a logarithm bears. */
 const LEAST_GROWN = 0.02;
 /** More marks of one day tell hardly more. */
 const MOST_MARKS = 2;
-const LOOKED = { pale: 2, right: 3, dark: 4 } as const;
 /** Left out altogether, as a logarithm. */
 const NONE = -4;
 /** What is told later than that was written down later: of when it was cut it says nothing. */
 const SAME_DAY_S = 12 * 3600;
 const WEIGHED = ['water', 'binder', 'salt', 'leaven'] as const satisfies readonly Factor[];
 
-/** When the dough had risen how far, s from the end of mixing: the newest of each way of marking. */
+/** When the dough had risen how far, s from the end of mixing: the newest marks. */
 export function marksOf(
   bake: BakeRecord,
   state: BakeState,
@@ -107,9 +107,9 @@ export function evidenceOf(bake: BakeRecord, state: BakeState, around: Surroundi
     for (const [id, { mean, count }] of pooled(state.tastings.values(), { occasion }))
       seen.push({ sign: `${occasion}.${id}`, value: mean, count });
   const has = (sign: SignId) => seen.some((each) => each.sign === sign);
-  const look = state.looks.findLast(({ colour }) => colour !== null);
-  if (look?.colour && !has('fresh.colourAbove')) seen.push({ sign: 'fresh.colourAbove', value: LOOKED[look.colour] });
-  const core = outcome?.coreTempC ?? state.looks.findLast(({ coreC }) => coreC !== null)?.coreC ?? state.readings.findLast((reading) => reading.of === 'core')?.tempC ?? null;
+  const called = colourCalled(state);
+  if (called !== null && !has('fresh.colourAbove')) seen.push({ sign: 'fresh.colourAbove', value: called });
+  const core = coreOutC(state);
   if (core !== null) seen.push({ sign: 'read.core', value: core });
   if (outcome?.massBeforeG && outcome.massAfterG)
     seen.push({ sign: 'read.lost', value: Math.log(Math.max(0.005, 1 - outcome.massAfterG / outcome.massBeforeG)) });
@@ -123,7 +123,7 @@ export function evidenceOf(bake: BakeRecord, state: BakeState, around: Surroundi
   marksOf(bake, state).forEach(({ grown }, index) => {
     seen.push({ sign: `mark.${index}`, value: Math.log(Math.max(LEAST_GROWN, grown - 0.95)) });
   });
-  const crumb = [...state.photos.values()].findLast((photo) => photo.of === 'cut' && !photo.away && photo.crumb)?.crumb;
+  const crumb = cutCrumb(state);
   if (crumb)
     seen.push(
       { sign: 'photo.porosity', value: Math.log(Math.max(2, crumb.porosityPercent)) },

@@ -9,6 +9,7 @@ import {
 } from '../bake';
 import { yeastDose } from '../formula/yeast';
 import { actualStages } from '../bake/actualSheet';
+import { coreOutC, cutCrumb } from '../bake/cameOut';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { HEATS } from '../run/stepTimes';
 import { pooled } from '../tasting/pooled';
@@ -46,7 +47,7 @@ export function bakeFigures(bake: BakeRecord, state: BakeState, book: Ingredient
   };
   const read = (of: string) => state.readings.findLast((reading) => reading.of === of)?.tempC ?? null;
   const heat = sheet.steps.findLast(({ kind, tempC }) => HEATS.has(kind) && tempC !== null);
-  const crumb = [...state.photos.values()].findLast((photo) => photo.of === 'cut' && !photo.away && photo.crumb)?.crumb;
+  const crumb = cutCrumb(state);
   const tasted = pooled(state.tastings.values(), { occasion: 'fresh' });
   const { outcome } = state;
   return {
@@ -64,7 +65,7 @@ export function bakeFigures(bake: BakeRecord, state: BakeState, book: Ingredient
       coolMin: took((kind) => kind === 'cool'),
     },
     came: {
-      coreC: outcome?.coreTempC ?? read('core'),
+      coreC: coreOutC(state),
       lostPercent: outcome && lossPercent(outcome),
       porosityPercent: crumb?.porosityPercent ?? null,
       holes: crumb?.holes ?? null,

@@ -93,6 +93,15 @@ test('times are the hands’: told, never judged; a score of a colour touches th
   expect(colour(3)('room')).toBeUndefined();
 });
 
+test('of a core that was read again and again the last counts, a look at the load before it, the log before both', () => {
+  const read = (tempC: number) => ({ type: 'reading', of: 'core', tempC, stepId: null }) as const;
+  const core = (...actions: BakeAction[]) => rowsOf(actions.map((action, index) => [90 + index, action] as const))('core')!.happened!.value;
+  const close = (coreTempC: number | null) => ({ type: 'closed', outcome: { ...emptyOutcome, coreTempC } }) as const;
+  expect(core(read(84), read(92), close(null))).toBe(92);
+  expect(core(read(84), { type: 'looked', stepId: step('bake'), coreC: 95, colour: 'dark' }, read(90), close(null))).toBe(95);
+  expect(core(read(84), close(97))).toBe(97);
+}); // prettier-ignore
+
 test('without a forecast what was planned and what happened stand alone', () => {
   const row = rowsOf([[100, { type: 'closed', outcome: { ...emptyOutcome, coreTempC: 97 } }]], null);
   expect(row('core')).toMatchObject({ predicted: null, happened: { value: 97 }, isInside: null });

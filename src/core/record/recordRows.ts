@@ -1,4 +1,5 @@
 import { endOfMixing, lossPercent, sheetNow, stepTimes, type BakeRecord, type BakeState } from '../bake';
+import { colourCalled, coreOutC, cutCrumb } from '../bake/cameOut';
 import { BAND_ENDS, BANDS } from '../consistency/parameters';
 import { HEATS, stepS } from '../run/stepTimes';
 import { pooled } from '../tasting/pooled';
@@ -32,7 +33,6 @@ const point = (value: number): Span => ({ value, low: value, high: value });
 /** A score of a colour as browning indices: golden is 4, a step is four times as much. */
 const GOLDEN = 4;
 const brownOf = (score: number): number => GOLDEN * 4 ** (score - 3);
-const LOOKED = { pale: 2, right: 3, dark: 4 } as const;
 
 function row(what: RecordWhat, planned: number | null, predicted: Span | null, happened: Span | null, atS?: number): RecordRow {
   const isInside =
@@ -56,7 +56,6 @@ export function recordRows(bake: BakeRecord, state: BakeState, forecast: Forecas
   };
   const rises = (kind: string) => kind === 'bulk' || kind === 'proof';
   const heats = (kind: string) => HEATS.has(kind as never);
-  const own = <T>(rows: T[], is: T | undefined | null): T | null => is ?? rows.at(-1) ?? null;
   const read = (of: string) => state.readings.find((reading) => reading.of === of);
   const feeling = state.feelings.at(-1);
   const feltAt = feeling ? BANDS.indexOf(feeling.band) : -1;
@@ -64,12 +63,11 @@ export function recordRows(bake: BakeRecord, state: BakeState, forecast: Forecas
   const { mixedAtMs } = endOfMixing(sheet, state);
   const mixStep = bake.sheet.steps.findLast(({ kind, tempC }) => kind === 'mix' && tempC !== null);
   const baked = bake.sheet.steps.find(({ kind, tempC }) => heats(kind) && tempC !== null);
-  const core = state.outcome?.coreTempC ?? own(state.looks.flatMap(({ coreC }) => coreC ?? []), read('core')?.tempC);
+  const core = coreOutC(state);
   const loss = state.outcome && lossPercent(state.outcome);
   const together = pooled(state.tastings.values(), { occasion: 'fresh' });
-  const look = state.looks.findLast(({ colour }) => colour !== null)?.colour;
   const coloured = (score: number | undefined): Span | null => score === undefined ? null : { value: brownOf(score), low: brownOf(score - 0.75), high: brownOf(score + 0.75) };
-  const crumb = [...state.photos.values()].findLast((photo) => photo.of === 'cut' && !photo.away && photo.crumb)?.crumb;
+  const crumb = cutCrumb(state);
   const heat = forecast?.heat ?? null;
   const form = heat?.heightToWidth ?? null;
   const rows = [
@@ -86,7 +84,7 @@ export function recordRows(bake: BakeRecord, state: BakeState, forecast: Forecas
     row('bakeTime', planned(heats), heat?.setS ?? null, took(heats)),
     row('core', coreOf(bake), heat?.coreC ?? null, core === null ? null : point(core)),
     row('lost', null, heat?.lost ?? null, loss === null || loss === undefined ? null : point(loss / 100)),
-    row('colourAbove', null, heat?.brownTop ?? null, coloured(together.get('colourAbove')?.mean ?? (look ? LOOKED[look] : undefined))),
+    row('colourAbove', null, heat?.brownTop ?? null, coloured(together.get('colourAbove')?.mean ?? colourCalled(state) ?? undefined)),
     row('colourBelow', null, heat?.brownBase ?? null, coloured(together.get('colourBelow')?.mean)),
     row('coolTime', planned((kind) => kind === 'cool'), heat?.coolS ?? null, took((kind) => kind === 'cool')),
     row('heightToWidth', null, form === null ? null : { value: form, low: form * (1 - FORM_CV), high: form * (1 + FORM_CV) }, crumb ? point(crumb.heightToWidth) : null),
