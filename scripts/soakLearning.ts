@@ -1,4 +1,4 @@
-import { errorsOf, replayFeel, replayRise, type Replay } from '../src/core/record/testKitchens';
+import { errorsOf, replayFeel, replayRise, replaySlice, type Replay } from '../src/core/record/testKitchens';
 import { writeDocTable } from './docTable';
 
 /**
@@ -10,6 +10,7 @@ const BAKES = 8;
 const KINDS: readonly (readonly [string, (seed: number, bakes: number) => Replay])[] = [
   ['rise: ln growth', replayRise],
   ['feel: ln saturation', replayFeel],
+  ['a cut: ln height over width', replaySlice],
 ];
 const rows: string[] = [];
 for (const [name, replay] of KINDS) {

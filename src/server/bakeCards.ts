@@ -1,4 +1,4 @@
-import { bakeCard, bakeState, runningCard, type BakeState } from '@/core/bake';
+import { bakeCard, bakeState, cutsRead, runningCard, type BakeState } from '@/core/bake';
 import { deleteUnderWay, listWithoutCard, upsertCard, upsertUnderWay } from '@/db/queries/bakeCards';
 import {
   listEvents,
@@ -39,6 +39,7 @@ export async function saveCard(
     lastSeq,
     rises: state.rises.length,
     feels: state.feelings.length,
+    cuts: cutsRead(state),
   });
   if (endedAtMs !== null) return deleteUnderWay(db, kitchenId, bakeId);
   const card = sheet && runningCard({ id: bakeId, sheet }, state, await cardOvens(db, kitchenId, sheet));

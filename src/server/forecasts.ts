@@ -5,6 +5,7 @@ import { findForecast, insertForecast } from '@/db/queries/forecasts';
 import { findRevision } from '@/db/queries/formulas';
 import { loadBake } from './bakeRecords';
 import type { Context } from './context';
+import { loadCuts, shownKitchen } from './cutsRead';
 import { loadAround, loadLearnt, taughtKitchen } from './learnt';
 import { simulation } from './simulations';
 
@@ -28,13 +29,16 @@ export async function bakeForecast(
   if (!made || gone?.aborted) return null;
   const { book, kit } = await loadAround(context);
   const learning = await loadLearnt(context, bake.formulaId, gone);
+  const before = (await loadCuts(context, bake.formulaId, gone)).filter(
+    (cut) => cut.startedAtMs < bake.startedAtMs,
+  );
   const plain = runKitchenOf(kit, asWay(made.formula));
   // also where whoever asked has left: it is saved, and asked for again
   const forecast = await simulation('forecast', {
     sheet: bake.sheet,
     formula: made.formula,
     book,
-    kitchen: taughtKitchen(plain, learning),
+    kitchen: shownKitchen(taughtKitchen(plain, learning), before),
     madeAtMs: now().getTime(),
   });
   if (forecast) await insertForecast(pool, kitchen.id, bakeId, forecast);

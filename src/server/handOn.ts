@@ -3,7 +3,7 @@ import { loadBake } from './bakeRecords';
 import type { Context } from './context';
 import { bakeForecast } from './forecasts';
 import { photo } from './photos';
-import { bakeSlice } from './slices';
+import { bakeSlices } from './slices';
 
 /** More pictures make a file nobody can send. */
 const MOST_PICTURES = 4;
@@ -13,9 +13,9 @@ export async function toHandOn(context: Context, bakeId: string, gone?: AbortSig
   const bake = await loadBake(context, bakeId);
   if (!bake) return null;
   const shown = [...stateOf(bake).photos.values()].filter(({ away }) => !away).slice(-MOST_PICTURES);
-  const [forecast, slice, book, ...jpegs] = await Promise.all([
+  const [forecast, { slice }, book, ...jpegs] = await Promise.all([
     bakeForecast(context, bakeId, gone),
-    bakeSlice(context, bakeId, gone),
+    bakeSlices(context, bakeId, gone),
     context.book(),
     ...shown.map(({ photoId }) => photo(context, { bakeId, photoId, small: false })),
   ]);

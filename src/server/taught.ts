@@ -3,6 +3,8 @@ import type { RiseLearning } from '@/core/fermentation';
 import { listTaughtFormulas } from '@/db/queries/bakeCards';
 import { loadAbsorption } from './absorption';
 import type { Context } from './context';
+import { learnSlice, type SliceLearning } from '@/core/slice';
+import { cutsOf } from './cutsRead';
 import { learntOf, loadAround, loadJars, MOST_BAKES } from './learnt';
 
 /** What bakes have taught the models of a kitchen. */
@@ -22,6 +24,12 @@ export interface Taught {
     /** Null: of none of them the models learn. */
     readonly learning: RiseLearning | null;
   }[];
+  readonly slices: readonly {
+    readonly formulaId: string;
+    readonly name: string;
+    readonly bakeIds: readonly string[];
+    readonly learning: SliceLearning | null;
+  }[];
   readonly ovens: readonly {
     readonly name: string;
     readonly offsetC: number;
@@ -34,18 +42,19 @@ const MOST_FORMULAS = 40;
 
 /** What was learnt here, before and after, and from how much. */
 export async function taughtHere(context: Context): Promise<Taught> {
-  const [around, powders, jars, marked, { entries }] = await Promise.all([
+  const most = { most: MOST_FORMULAS, mostBakes: MOST_BAKES };
+  const [around, powders, jars, marked, cut, { entries }] = await Promise.all([
     loadAround(context),
     loadAbsorption(context),
     loadJars(context),
-    listTaughtFormulas(context.pool, context.kitchen.id, MOST_FORMULAS, MOST_BAKES),
+    listTaughtFormulas(context.pool, context.kitchen.id, 'rises', most),
+    listTaughtFormulas(context.pool, context.kitchen.id, 'cuts', most),
     context.larder(),
   ]);
-  const learnt = await learntOf(
-    context,
-    marked.map(({ formulaId }) => formulaId),
-    around,
-  );
+  const ofCut = cut.map(({ formulaId }) => formulaId);
+  const all = [...new Set([...marked.map(({ formulaId }) => formulaId), ...ofCut])];
+  const learnt = await learntOf(context, all, around);
+  const cuts = await cutsOf(context, ofCut, around, learnt);
   const lotName = (id: string): string => {
     const entry = entries.find((each) => each.id === id)?.entry;
     return entry?.kind === 'lot' ? entry.code : id;
@@ -58,6 +67,7 @@ export async function taughtHere(context: Context): Promise<Taught> {
     })),
     jars: jars.map((jar) => ({ ...jar, name: lotName(jar.lotId) })),
     formulas: marked.map((each) => ({ ...each, learning: learnt.get(each.formulaId)?.learning ?? null })),
+    slices: cut.map((each) => ({ ...each, learning: learnSlice(cuts.get(each.formulaId)?.cuts ?? []) })),
     ovens: around.kit.ovens.flatMap(({ name, fitted }) =>
       fitted ? [{ name, offsetC: fitted.offsetC, offsetSdC: fitted.offsetSdC, traces: fitted.traces }] : [],
     ),

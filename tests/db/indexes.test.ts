@@ -3,12 +3,13 @@ import { readFile } from 'node:fs/promises';
 import { BAKES_AFTER, BAKES_BEFORE, TOLD } from '@/db/queries/advice';
 import {
   logbookQuery,
+  CUT_SIGNATURES,
   RISE_SIGNATURES,
   FELT_SIGNATURE,
   KITCHEN_RISE_SIGNATURE,
   UNDER_WAY_LIST,
 } from '@/db/queries/bakeCards';
-import { FELT_BAKES, KITCHEN_RISEN_BAKES, RISEN_BAKES } from '@/db/queries/bakes';
+import { CUT_BAKES, FELT_BAKES, KITCHEN_RISEN_BAKES, RISEN_BAKES } from '@/db/queries/bakes';
 import { COMPUTED_ANSWERS } from '@/db/queries/computedAnswers';
 import { HEAD_REVISIONS } from '@/db/queries/formulas';
 import { shelfQuery } from '@/db/queries/shelf';
@@ -57,6 +58,8 @@ test('every list is read along an index in its order, whatever the size of the k
       'formula_in_archive': shelfQuery(k, { ...forms, archived: true }),
       'bake_card_risen': { text: RISEN_BAKES.text, values: [k, id, 12] },
       'bake_card_risen of a page': { text: RISE_SIGNATURES.text, values: [k, [id], 12] },
+      'bake_card_cut': { text: CUT_BAKES.text, values: [k, id, 12] },
+      'bake_card_cut of a page': { text: CUT_SIGNATURES.text, values: [k, [id], 12] },
       'bake_card_risen_at_all': { text: KITCHEN_RISEN_BAKES.text, values: [k, 24] },
       'bake_card_risen_at_all signature': { text: KITCHEN_RISE_SIGNATURE.text, values: [k, 24] },
       'bake_card_felt': { text: FELT_BAKES.text, values: [k, 60] },

@@ -37,6 +37,7 @@ import { saveOrders } from '@/server/orders';
 import { saveKit } from '@/server/kit';
 import { askCode, pair } from '@/server/devices';
 import { addInstrument, take } from '@/server/instruments';
+import { readCut } from './readCut';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 /** Every query there is, asked as a stranger with the ids of somebody else's kitchen: it sees nothing there and changes nothing. */
@@ -90,8 +91,9 @@ beforeAll(async () => {
     { type: 'timerStarted', stepId: proof, durationS: 60 },
     {
       type: 'photographed',
-      photo: { photoId: randomUUID(), of: 'cut', widthPx: 9, heightPx: 9, rungId: null },
+      photo: { photoId: LINK.id, of: 'cut', widthPx: 9, heightPx: 9, rungId: null },
     },
+    { type: 'photoRead', photoId: LINK.id, crumb: readCut(0.8) },
     { type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 },
     { type: 'felt', stepId: proof, band: 'soft' },
     { type: 'causeTold', cause: 'tooWet' },
@@ -158,8 +160,9 @@ const READS: Record<string, Ask> = {
   listLogbook: (c, k) => bakeCards.listLogbook(c, k, everything),
   'listLogbook, of a formula': (c, k) => bakeCards.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
   'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),
-  listTaughtFormulas: (c, k) => bakeCards.listTaughtFormulas(c, k, 9, 9),
+  listTaughtFormulas: (c, k) => bakeCards.listTaughtFormulas(c, k, 'rises', { most: 9, mostBakes: 9 }),
   scoresOfRevisions: (c, k) => bakeCards.scoresOfRevisions(c, k, ids.formula),
+  cutSignatures: (c, k) => bakeCards.cutSignatures(c, k, [ids.formula], 9),
   riseSignatures: (c, k) => bakeCards.riseSignatures(c, k, [ids.formula], 9),
   kitchenRiseSignature: (c, k) => bakeCards.kitchenRiseSignature(c, k, 9),
   feltSignature: (c, k) => bakeCards.feltSignature(c, k, 9),
@@ -168,6 +171,7 @@ const READS: Record<string, Ask> = {
   lockBake: (c, k) => bakes.lockBake(c, k, ids.running),
   lockAnyBake: (c, k) => bakes.lockAnyBake(c, k, ids.running),
   findBakeByRequest: (c, k) => bakes.findBakeByRequest(c, k, ids.requests.bake, { formulaId: ids.formula, revision: 1, batch: eightRolls }),
+  listCutBakes: (c, k) => bakes.listCutBakes(c, k, ids.formula, 9),
   listRisenBakes: (c, k) => bakes.listRisenBakes(c, k, ids.formula, 9),
   listKitchenRisenBakes: (c, k) => bakes.listKitchenRisenBakes(c, k, 9),
   listFeltBakes: (c, k) => bakes.listFeltBakes(c, k, 9),
@@ -219,7 +223,7 @@ const WRITES: Record<string, Ask> = {
   upsertCard: async (c, k) => {
     const bake = (await loadBake(here, ids.running))!;
     const card = { ...bakeCard(bake.sheet, stateOf(bake)), words: 'stolen' };
-    return bakeCards.upsertCard(c, k, { bakeId: bake.id, formulaId: ids.formula, startedAtMs: 0, card, lastSeq: 0, rises: 9, feels: 9 });
+    return bakeCards.upsertCard(c, k, { bakeId: bake.id, formulaId: ids.formula, startedAtMs: 0, card, lastSeq: 0, rises: 9, feels: 9, cuts: 9 });
   },
   upsertUnderWay: (c, k) => bakeCards.upsertUnderWay(c, k, { bakeId: ids.running, startedAtMs: 0 }, null),
   deleteUnderWay: (c, k) => bakeCards.deleteUnderWay(c, k, ids.running),

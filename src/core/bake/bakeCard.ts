@@ -28,7 +28,7 @@ export interface BakeCard {
 }
 
 /** How a card follows from a bake, numbered: raised with every change of `bakeCard`, and all that are stored are made anew. */
-export const CARD_DERIVATION = 10;
+export const CARD_DERIVATION = 11;
 /** A book of notes is found by its beginning. */
 const MOST_SAYS = 8000;
 

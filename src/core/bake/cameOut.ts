@@ -1,5 +1,5 @@
 import type { CrumbFigures } from '../photo/photoSchema';
-import type { BakeState } from './bakeState';
+import type { BakeState, TakenPhoto } from './bakeState';
 
 /** What a look at a colour is on the card's scale. */
 const LOOKED = { pale: 2, right: 3, dark: 4 } as const;
@@ -17,7 +17,11 @@ export function colourCalled({ looks }: BakeState): number | null {
   return colour && LOOKED[colour];
 }
 
+const isReadCut = ({ of, away, crumb }: TakenPhoto): boolean => of === 'cut' && !away && crumb !== null;
+
+/** How many pictures of its cut are shown and were read. */
+export const cutsRead = ({ photos }: BakeState): number => [...photos.values()].filter(isReadCut).length;
+
 /** What was read from the newest picture of its cut that is shown; null: from none. */
 export const cutCrumb = ({ photos }: BakeState): CrumbFigures | null =>
-  [...photos.values()].findLast((photo) => photo.of === 'cut' && !photo.away && photo.crumb !== null)
-    ?.crumb ?? null;
+  [...photos.values()].findLast(isReadCut)?.crumb ?? null;

@@ -50,6 +50,7 @@ export { lotsOf } from './lotsOf';
 export { emptyOutcome, lossPercent, SCORE_NAMES, type Outcome } from './outcome';
 export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';
+export { cutCrumb, cutsRead } from './cameOut';
 export { bakeCard, CARD_DERIVATION, type BakeCard } from './bakeCard';
 export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';

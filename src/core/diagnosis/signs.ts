@@ -1,3 +1,4 @@
+import { evennessRead, LEAST_LINE_PERCENT, seenOf } from '../slice/reading';
 import type { QuestionId } from '../tasting/questions';
 import type { Departure, Ends } from './factors';
 
@@ -93,9 +94,6 @@ function saidOf(id: QuestionId, nextDay: boolean, written: Ends, ends: Ends, x: 
   }
 } // prettier-ignore
 
-/** Slices show so much of their gas as holes that an eye or a camera can tell. */
-const SEEN_SHARE = 0.45;
-
 /** What is to be seen of a bake that came out so; null: this sign says nothing of it. Logs and lengths as logarithms. */
 export function expectedOf(sign: SignId, written: Ends, ends: Ends, x: Departure, hand: Hand): number | null {
   const [about, what = ''] = sign.split('.');
@@ -115,12 +113,12 @@ export function expectedOf(sign: SignId, written: Ends, ends: Ends, x: Departure
       if (what === 'doughC') return ends.doughC;
       return what === 'feel' ? Math.log(ends.s) : (x.ovenC ?? 0);
     case 'photo':
-      if (what === 'porosity') return Math.log(Math.max(2, 100 * SEEN_SHARE * ends.gas));
+      if (what === 'porosity') return Math.log(Math.max(2, 100 * seenOf(ends.gas)));
       if (what === 'heightToWidth') return Math.log(ends.heightMm / ends.widthMm);
-      if (what === 'evenness') return 0.25 + 0.6 * ends.evenness;
+      if (what === 'evenness') return evennessRead(ends.evenness);
       return what === 'tunnel'
         ? 8 + 24 * (hand.air ?? 0) + 8 * above(ends.tired - written.tired)
-        : 1.5 + 9 * rawness(ends) + 25 * above(Math.log(ends.s / written.s));
+        : LEAST_LINE_PERCENT + 9 * rawness(ends) + 25 * above(Math.log(ends.s / written.s));
     default:
       if (what === 'cut') return hand.cut ?? null;
       return x[what as keyof Departure] ?? 0;

@@ -1,14 +1,14 @@
 import type { BatchSheet } from '../batch/batchSheet';
-import { asWay } from '../formula/ways';
 import type { Formula } from '../formula/formula';
 import { finish } from '../heat/forecast';
-import { withLots } from '../ingredients/lots';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { doughAnswers } from '../notices/doughAnswers';
 import type { MaybeRange, Range } from '../numeric/range';
 import { forecastRun } from '../run/forecastRun';
+import { formOf } from '../slice/learnSlice';
 import type { RunKitchen } from '../run/ordinaryKitchen';
 import { runOf } from '../run/runOf';
+import { asPlanned } from './asPlanned';
 import type { Forecast } from './forecastSchema';
 
 export interface ForecastQuestion {
@@ -32,11 +32,7 @@ const maybe = ({ value, low, high }: MaybeRange, fromS = 0) => {
  * @returns null where it has no rise that could be computed; without `heat` where nothing is baked, or a limit is passed
  */
 export function forecastOf({ sheet, formula, book: larder, kitchen }: ForecastQuestion, madeAtMs: number): Forecast | null {
-  const lots = new Map((sheet.lots ?? []).map(({ ingredientId, lotId }) => [ingredientId, lotId]));
-  const book = withLots(larder, lots);
-  const way = sheet.ways?.[0];
-  const one = asWay(formula);
-  const made: Formula = { ...one, usualYield: { ...one.usualYield, pieces: Math.max(1, sheet.pieces.count), pieceMassG: way?.doughG ?? sheet.pieces.doughG } };
+  const { formula: made, book } = asPlanned(sheet, formula, larder);
   const { totals, consistency } = doughAnswers(made, book);
   const run = runOf(made, book, totals, consistency, kitchen);
   if (!run.ok || !consistency) return null;
@@ -62,7 +58,7 @@ export function forecastOf({ sheet, formula, book: larder, kitchen }: ForecastQu
       coolS: maybe(bake.cut, bake.endS),
       brownTop: ranged(bake.brownTop),
       brownBase: ranged(bake.brownBase),
-      heightToWidth: slice && (slice.heightMm * (1 + Math.max(0, slice.crown))) / slice.widthMm,
+      heightToWidth: slice && formOf(slice),
     },
   };
 } // prettier-ignore

@@ -1,3 +1,4 @@
+export { asPlanned } from './asPlanned';
 export { forecastOf, type ForecastQuestion } from './forecastOf';
 export { type Forecast } from './forecastSchema';
 export { recordRows, type RecordRow, type RecordWhat } from './recordRows';

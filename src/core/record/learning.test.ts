@@ -1,8 +1,9 @@
-import { errorsOf, replayFeel, replayRise } from './testKitchens';
+import { errorsOf, replayFeel, replayRise, replaySlice } from './testKitchens';
 
 test.each([
   ['the rise', replayRise],
   ['the feel', replayFeel],
+  ['how high a cut stands', replaySlice],
 ] as const)(
   'in kitchens with a hidden truth what is expected of %s is off by half as much after five bakes, and hardly ever by more',
   (_, replay) => {

@@ -10,6 +10,10 @@ import type { Formula } from '../formula/formula';
 import { libraryBook, type IngredientBook } from '../ingredients';
 import { normalAbove } from '../numeric/draws';
 import { seededRandom } from '../numeric/seededRandom';
+import type { CrumbFigures } from '../photo/photoSchema';
+import { asLearnt, formOf, learnSlice, type SliceObservation } from '../slice/learnSlice';
+import { seenOf } from '../slice/reading';
+import type { SliceFigures } from '../slice/slice';
 
 /**
  * Made-up kitchens with a hidden truth that bake on and learn, for tests and `./crumb soak learning`: a leaven of some vigour and a dough that holds so
@@ -98,6 +102,55 @@ export function replayFeel(seed: number, bakes: number): Replay {
   }
   return { errors, noise: 0.04 };
 } // prettier-ignore
+
+const DRAWN: SliceFigures = {
+  shape: 'tin', widthMm: 100, heightMm: 90, crown: 0.1, poreMm: 1.5, evenness: 0.7, gas: 0.55, seen: seenOf(0.55), crustMm: 3, brownTop: 5, brownBase: 3, streak: 0,
+}; // prettier-ignore
+
+/**
+ * Bakes whose cut is read from a picture, in a kitchen whose bread comes out another shape than it is drawn; the error is of ln height over width as the
+ * next slice is drawn. Truths are spread evenly and days differ more than the learner takes them to.
+ */
+export function replaySlice(seed: number, bakes: number): Replay {
+  const random = seededRandom(seed);
+  const normal = normals(seed + 7_777_777);
+  const even = (most: number) => most * (2 * random() - 1);
+  const truth = {
+    form: even(0.35),
+    pores: even(0.8),
+    seen: even(0.6),
+    evenness: even(0.2),
+    denseLine: 3 + even(3),
+  };
+  const real = asLearnt(DRAWN, truth);
+  const off = (slice: SliceFigures) => Math.abs(Math.log(formOf(slice) / formOf(real)));
+  const errors = [off(DRAWN)];
+  const cuts: SliceObservation[] = [];
+  for (let at = 0; at < bakes; at += 1) {
+    cuts.push({ expected: DRAWN, read: readOf(real, normal) });
+    errors.push(off(asLearnt(DRAWN, learnSlice(cuts)!.learnt)));
+  }
+  return { errors, noise: 0.13 };
+}
+
+/** What a reader would say of such a slice: off by a day and a camera. */
+function readOf(slice: SliceFigures, normal: (sd: number) => number): CrumbFigures {
+  const spread = 0.2 + 0.75 * (1 - slice.evenness);
+  return {
+    reader: 1,
+    holes: 200,
+    tunnelPercent: 8,
+    outline: [],
+    marks: [],
+    heightToWidth: formOf(slice) * Math.exp(normal(0.13)),
+    porosityPercent: Math.min(90, 100 * slice.seen * Math.exp(normal(0.25))),
+    middleHolePercent:
+      (100 * slice.poreMm * Math.exp(1.5 * spread * spread + normal(0.3))) /
+      (slice.heightMm * (1 + slice.crown)),
+    evenness: Math.min(1, Math.max(0, 0.25 + 0.6 * slice.evenness + normal(0.1))),
+    denseLinePercent: Math.max(0, 1.5 + 100 * slice.streak + normal(2)),
+  };
+}
 
 /** Over kitchens: the root mean square error after each number of bakes. */
 export const errorsOf = (replays: readonly Replay[]): number[] =>

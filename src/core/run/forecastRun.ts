@@ -9,6 +9,7 @@ import { oilTaken } from '../heat/oilTaken';
 import { newPhase } from '../heat/programme';
 import type { Range } from '../numeric/range';
 import { ok, type Problem, type Result } from '../result';
+import { asLearnt } from '../slice/learnSlice';
 import { sliceOf, standsOverWidth, type SliceFigures, type SliceSources } from '../slice/slice';
 import type { Run } from './runOf';
 
@@ -145,11 +146,14 @@ export function* forecastRun(run: Run, feel: RunFeel): Generator<Progress, Resul
     bakeProblem: null,
     oilTaken: oilTaken(question, bake.value),
     preheat: heated?.ok ? heated.value : null,
-    slice: sliceOf({
-      ...bodyToDraw(question, rise.value, feel, bake.value.simulation),
-      brownTop: bake.value.brownTop.value,
-      brownBase: bake.value.brownBase.value,
-      setChance: bake.value.setChance,
-    }),
+    slice: asLearnt(
+      sliceOf({
+        ...bodyToDraw(question, rise.value, feel, bake.value.simulation),
+        brownTop: bake.value.brownTop.value,
+        brownBase: bake.value.brownBase.value,
+        setChance: bake.value.setChance,
+      }),
+      run.bake?.slices,
+    ),
   });
 }

@@ -3,6 +3,7 @@ import { ORDINARY_OVENS, type Oven } from '../heat/oven';
 import type { Place } from '../method/standingLimits';
 import type { Room } from '../process/room';
 import type { Plate } from '../heat/parameters';
+import type { SliceLearnt } from '../slice/learnSlice';
 
 /** The kitchen as the run needs it: plain figures. */
 export interface RunKitchen {
@@ -23,6 +24,8 @@ export interface RunKitchen {
   /** Thickness of plates that were measured, m. */
   readonly plateThickM?: Partial<Record<Plate, number>>;
   readonly learnt?: Learnt;
+  /** How its slices come out against how they are drawn. */
+  readonly slices?: SliceLearnt;
 }
 
 export const ORDINARY_KITCHEN: RunKitchen = {

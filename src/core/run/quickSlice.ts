@@ -5,6 +5,7 @@ import { simulateBake, CENTRAL_DRAW } from '../heat/bake';
 import { heatingEndS, uncovered } from '../heat/forecast';
 import type { IngredientBook } from '../ingredients/ingredientBook';
 import { formulaAnswers } from '../notices/formulaAnswers';
+import { asLearnt } from '../slice/learnSlice';
 import { sliceOf, type SliceFigures } from '../slice/slice';
 import { bakeQuestionOf, bodyToDraw, type RunFeel } from './forecastRun';
 import type { RunKitchen } from './ordinaryKitchen';
@@ -61,10 +62,11 @@ export function quickSlice({ rise: riseQuestion, bake, feel }: SliceQuestion): S
   );
   if (!baked.ok) return null;
   const { brownTop, brownBase, setAtS } = baked.value;
-  return sliceOf({
+  const drawn = sliceOf({
     ...bodyToDraw(question, rise.value, feel, baked.value),
     brownTop: brownTop[brownTop.length - 1] ?? 0,
     brownBase: brownBase[brownBase.length - 1] ?? 0,
     setChance: setAtS !== null && setAtS <= heatingEndS(question) ? 1 : 0,
   });
+  return asLearnt(drawn, bake?.slices);
 }

@@ -180,18 +180,18 @@ test('the axis: true inside its parts, both ways, and a night is folded', () => 
 });
 
 const figures: SliceFigures = {
-  shape: 'tin', widthMm: 98, heightMm: 93, crown: 0.12, poreMm: 1.6, evenness: 0.8, gas: 0.5, crustMm: 4, brownTop: 12, brownBase: 6, streak: 0,
+  shape: 'tin', widthMm: 98, heightMm: 93, crown: 0.12, poreMm: 1.6, evenness: 0.8, gas: 0.5, seen: 0.225, crustMm: 4, brownTop: 12, brownBase: 6, streak: 0,
 }; // prettier-ignore
 
 test('the slice: the same figures the same drawing, and each feature follows its quantity', () => {
   const drawn = drawSlice(figures);
   expect(drawSlice({ ...figures })).toEqual(drawn);
-  expect(drawSlice({ ...figures, gas: 0.51 })).not.toEqual(drawn);
+  expect(drawSlice({ ...figures, seen: 0.23 })).not.toEqual(drawn);
   const covered = (part: Partial<SliceFigures>) => {
     const { pores, widthMm, heightMm } = drawSlice({ ...figures, ...part });
     return pores.reduce((sum, { rx, ry }) => sum + Math.PI * rx * ry, 0) / widthMm / heightMm;
   };
-  expect(covered({ gas: 0.55 })).toBeGreaterThan(covered({ gas: 0.2 }));
+  expect(covered({ seen: 0.25 })).toBeGreaterThan(covered({ seen: 0.09 }));
   const spread = (evenness: number) => {
     const sizes = drawSlice({ ...figures, evenness }).pores.map(({ rx, ry }) => Math.log(rx * ry));
     const mean = sizes.reduce((sum, size) => sum + size, 0) / sizes.length;
@@ -222,6 +222,7 @@ test('the slice: the same figures the same drawing, and each feature follows its
         poreMm: fc.double({ min: 0.4, max: 5, noNaN: true }),
         evenness: fc.double({ min: 0.1, max: 0.95, noNaN: true }),
         gas: fc.double({ min: 0, max: 0.8, noNaN: true }),
+        seen: fc.double({ min: 0, max: 0.7, noNaN: true }),
         crustMm: fc.double({ min: 0, max: 20, noNaN: true }),
       }),
       (part) => {

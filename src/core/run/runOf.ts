@@ -26,6 +26,7 @@ import { usualHeatC } from '../method/usualTimes';
 import { BESIDE, HEATS, OF_LATER, stepS } from './stepTimes';
 import { ORDINARY_KITCHEN, type RunKitchen } from './ordinaryKitchen';
 import { isFrozen, staysOf } from './stayOf';
+import type { SliceLearnt } from '../slice/learnSlice';
 
 type Stretch = 'before' | 'rise' | 'heat' | 'cool' | 'beside' | 'later';
 
@@ -69,6 +70,7 @@ interface RunBake {
   readonly heats: readonly StepHeat[];
   readonly roomC: number;
   readonly altitudeM: number;
+  readonly slices?: SliceLearnt;
   /** What has to be hot first, and how hot. */
   readonly preheat: { readonly plate: Plate | null; readonly setC: number } | null;
 }
@@ -301,6 +303,7 @@ export function runOf(
             heats,
             roomC: kitchen.roomC,
             altitudeM: kitchen.altitudeM,
+            ...(kitchen.slices && { slices: kitchen.slices }),
             preheat:
               first?.kind === 'oven'
                 ? { plate: first.on === 'tray' ? null : first.on, setC: preheatStep?.tempC ?? first.setC }

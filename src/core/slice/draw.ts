@@ -1,5 +1,6 @@
 import { normalAbove } from '../numeric/draws';
 import { seededRandom } from '../numeric/seededRandom';
+import { poreSpread } from './reading';
 import type { SliceFigures } from './slice';
 
 interface Pore {
@@ -111,11 +112,12 @@ export function drawSlice(figures: SliceFigures, mostPores = 520): SliceDrawing 
     figures.streak > 0.02 ? rise + figures.heightMm * (1 - figures.streak) - crustMm : null;
   // fewer pores than there are: then each stands for several, and is drawn as large as keeps the covered share
   const area = shownMm * figures.heightMm * 0.85;
-  const covered = Math.min(0.5, 0.62 * figures.gas);
+  // drawn so that it looks as open as it is: with holes that only a lens tells
+  const covered = Math.min(0.5, 1.38 * figures.seen);
   const poreArea = (Math.PI / 4) * figures.poreMm ** 2;
   const wanted = (covered * area) / poreArea;
   const enlarge = wanted > mostPores ? Math.sqrt(wanted / mostPores) : 1;
-  const spread = 0.2 + 0.75 * (1 - figures.evenness);
+  const spread = poreSpread(figures.evenness);
   const pores: Pore[] = [];
   const target = Math.min(mostPores, Math.round(wanted));
   let tries = target * 14;

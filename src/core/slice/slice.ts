@@ -1,6 +1,7 @@
 import type { Consistency } from '../consistency/consistency';
 import { crustLab } from '../heat/colour';
 import type { Shape } from '../method/heating';
+import { seenOf } from './reading';
 
 /** What the section of a baked piece looks like: every figure comes from the prediction, none is for show. */
 export interface SliceFigures {
@@ -14,6 +15,8 @@ export interface SliceFigures {
   readonly evenness: number;
   /** Gas in the crumb, share of its volume. */
   readonly gas: number;
+  /** Of a cut, the share that shows as holes. */
+  readonly seen: number;
   readonly crustMm: number;
   /** Browning index of the crust above and beneath. */
   readonly brownTop: number;
@@ -73,6 +76,7 @@ export function sliceOf(sources: SliceSources): SliceFigures {
       (1.15 - 0.3 * consistency.clings),
     evenness: between(0.1, 0.9 - 0.9 * Math.abs(s - 0.93) - 0.5 * tired + 0.08 * consistency.clings, 0.95),
     gas: porosity,
+    seen: seenOf(porosity),
     crustMm: sources.crustMm,
     brownTop: sources.brownTop,
     brownBase: sources.brownBase,

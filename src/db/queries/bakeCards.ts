@@ -17,6 +17,8 @@ export interface LogFigures {
   /** Marks of a rise that were not taken back. */
   readonly rises: number;
   readonly feels: number;
+  /** Pictures of its cut that are shown and were read. */
+  readonly cuts: number;
 }
 
 export interface CardToSave extends LogFigures {
@@ -40,14 +42,14 @@ export async function upsertCard(db: Queryable, kitchenId: string, stored: CardT
   await db.query({
     name: 'card-upsert',
     text: `insert into bake_card (kitchen_id, bake_id, formula_id, started_at, ended_at, name, pieces, dough_g, loss_percent,
-             scores, again, words, given_up, last_seq, rises, feels, unreadable_version, derivation, stock, says, lots)
-           values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21)
+             scores, again, words, given_up, last_seq, rises, feels, unreadable_version, derivation, stock, says, lots, cuts)
+           values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22)
            on conflict (kitchen_id, bake_id) do update set ended_at = excluded.ended_at, name = excluded.name,
              pieces = excluded.pieces, dough_g = excluded.dough_g, loss_percent = excluded.loss_percent,
              scores = excluded.scores, again = excluded.again, words = excluded.words, given_up = excluded.given_up,
              last_seq = excluded.last_seq, rises = excluded.rises, feels = excluded.feels,
              unreadable_version = excluded.unreadable_version, derivation = excluded.derivation, stock = excluded.stock,
-             says = excluded.says, lots = excluded.lots`,
+             says = excluded.says, lots = excluded.lots, cuts = excluded.cuts`,
     values: [
       kitchenId,
       stored.bakeId,
@@ -70,6 +72,7 @@ export async function upsertCard(db: Queryable, kitchenId: string, stored: CardT
       JSON.stringify(known?.stock ?? []),
       known?.says ?? '',
       known?.lots ?? [],
+      stored.cuts,
     ],
   });
 }
@@ -271,18 +274,28 @@ export const RISE_SIGNATURES = {
          group by f.id`,
   row: signatureRow,
 };
-export const riseSignatures = async (
-  db: Queryable,
-  kitchenId: string,
-  formulaIds: readonly string[],
-  mostBakes: number,
-): Promise<ReadonlyMap<string, string>> =>
-  new Map(
-    (await many(db, RISE_SIGNATURES, [kitchenId, formulaIds, mostBakes])).map(({ formulaId, signature }) => [
-      formulaId,
-      signature,
-    ]),
-  );
+/** The same of bakes of which a picture of the cut was read. */
+export const CUT_SIGNATURES = {
+  name: 'cut-signatures',
+  text: RISE_SIGNATURES.text.replace('rises > 0', 'cuts > 0'),
+  row: signatureRow,
+};
+const signaturesOf =
+  (query: typeof RISE_SIGNATURES) =>
+  async (
+    db: Queryable,
+    kitchenId: string,
+    formulaIds: readonly string[],
+    mostBakes: number,
+  ): Promise<ReadonlyMap<string, string>> =>
+    new Map(
+      (await many(db, query, [kitchenId, formulaIds, mostBakes])).map(({ formulaId, signature }) => [
+        formulaId,
+        signature,
+      ]),
+    );
+export const riseSignatures = signaturesOf(RISE_SIGNATURES);
+export const cutSignatures = signaturesOf(CUT_SIGNATURES);
 
 /** The same of the newest bakes of a kitchen in which hands felt the dough; empty: in none. */
 export const FELT_SIGNATURE = {
@@ -322,14 +335,19 @@ export const listWithoutCard = (db: Queryable, most: number) =>
     [CARD_DERIVATION, most],
   );
 
-/** Formulas in whose bakes a rise was marked, the most first, with the newest bakes that told. */
-export const listTaughtFormulas = (db: Queryable, kitchenId: string, most: number, mostBakes: number) =>
+/** Formulas in whose bakes a rise was marked (or a picture of the cut read), the most first, with the newest bakes that told. */
+export const listTaughtFormulas = (
+  db: Queryable,
+  kitchenId: string,
+  by: 'rises' | 'cuts',
+  { most, mostBakes }: { readonly most: number; readonly mostBakes: number },
+) =>
   many(
     db,
     {
-      name: 'taught-formulas',
+      name: `taught-formulas-${by}`,
       text: `select formula_id as "formulaId", max(name) as name, (array_agg(bake_id order by started_at desc, bake_id desc))[1:$3] as "bakeIds"
-             from bake_card where kitchen_id = $1 and rises > 0 and ended_at is not null
+             from bake_card where kitchen_id = $1 and ${by} > 0 and ended_at is not null
              group by formula_id order by count(*) desc, formula_id limit $2`,
       row: z.object({ formulaId: z.uuid(), name: z.string(), bakeIds: z.array(z.uuid()) }),
     },

@@ -202,6 +202,11 @@ export const KITCHEN_RISEN_BAKES = {
          order by c.started_at desc, c.bake_id desc limit $2`,
   row: markedRow,
 };
+export const CUT_BAKES = {
+  name: 'bakes-cut',
+  text: RISEN_BAKES.text.replace('c.rises > 0', 'c.cuts > 0'),
+  row: markedRow,
+};
 export const FELT_BAKES = {
   name: 'bakes-felt',
   text: `select ${MARKED} where c.kitchen_id = $1 and c.feels > 0 order by c.started_at desc, c.bake_id desc limit $2`,
@@ -214,6 +219,10 @@ export const FELT_BAKES = {
  */
 export const listRisenBakes = async (db: Queryable, kitchenId: string, formulaId: string, most: number) =>
   readMarked(await many(db, RISEN_BAKES, [kitchenId, formulaId, most]));
+
+/** The same of its bakes of which a picture of the cut was read. */
+export const listCutBakes = async (db: Queryable, kitchenId: string, formulaId: string, most: number) =>
+  readMarked(await many(db, CUT_BAKES, [kitchenId, formulaId, most]));
 
 /** The same of all a kitchen's formulas. */
 export const listKitchenRisenBakes = async (db: Queryable, kitchenId: string, most: number) =>

@@ -16,8 +16,8 @@ interface ComparedSliceProps {
 export function ComparedSlice({ bakeId, head, photos }: ComparedSliceProps) {
   const kitchen = useKitchen();
   const say = useSliceWords();
-  const slice = useExpectedSlice(bakeId);
   const real = [...photos.values()].findLast(({ of, away }) => of === 'cut' && !away);
+  const { slice } = useExpectedSlice(bakeId, real?.crumb?.heightToWidth ?? 0);
   return (
     <li>
       <strong className="block text-sm">{head}</strong>

@@ -1,6 +1,6 @@
 'use client';
 import type { TakenPhoto } from '@/core/bake';
-import type { SliceFigures } from '@/core/slice';
+import { evennessRead, formOf, lineRead, type SliceFigures } from '@/core/slice';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { useNumbers } from '../preferences/PreferencesProvider';
 import { SlicePicture } from '../run/SlicePicture';
@@ -17,8 +17,8 @@ interface BakeSliceProps {
 export function BakeSlice({ bakeId, photos }: BakeSliceProps) {
   const kitchen = useKitchen();
   const say = useSliceWords();
-  const slice = useExpectedSlice(bakeId);
   const real = [...photos.values()].findLast(({ of, away }) => of === 'cut' && !away);
+  const { slice, next, cuts } = useExpectedSlice(bakeId, real?.crumb?.heightToWidth ?? 0);
   return (
     <div className="mb-3">
       <div className={real ? 'grid grid-cols-2 gap-4' : ''}>
@@ -44,22 +44,28 @@ export function BakeSlice({ bakeId, photos }: BakeSliceProps) {
           </figure>
         )}
       </div>
-      {slice && real?.crumb && <SideBySide slice={slice} crumb={real.crumb} />}
+      {slice && real?.crumb && <SideBySide slice={slice} crumb={real.crumb} next={next} cuts={cuts} />}
     </div>
   );
 }
 
-/** What both say, figure by figure. Gas is of the whole volume, holes are what an eye and a lens tell on a cut: the second is always less. */
-function SideBySide({ slice, crumb }: { slice: SliceFigures; crumb: NonNullable<TakenPhoto['crumb']> }) {
+interface SideBySideProps {
+  readonly slice: SliceFigures;
+  readonly crumb: NonNullable<TakenPhoto['crumb']>;
+  readonly next: SliceFigures | null;
+  readonly cuts: number;
+}
+
+/** What the drawing, the picture, and with it the next drawing say, figure by figure, all as a picture's reader would call it. */
+function SideBySide({ slice, crumb, next, cuts }: SideBySideProps) {
   const numbers = useNumbers();
   const percent = (share: number) => `${numbers.decimal(100 * share, 0)} %`;
-  const expectedForm = (slice.heightMm * (1 + Math.max(0, slice.crown))) / slice.widthMm;
   const rows = [
-    [words.form, numbers.decimal(expectedForm, 2), numbers.decimal(crumb.heightToWidth, 2)],
-    [words.openness, words.gas(percent(slice.gas)), words.holes(percent(crumb.porosityPercent / 100))],
-    [words.evenness, numbers.decimal(slice.evenness, 2), numbers.decimal(crumb.evenness, 2)],
-    [words.denseLine, percent(slice.streak), percent(crumb.denseLinePercent / 100)],
-  ] as const;
+    [words.form, numbers.fixed(crumb.heightToWidth, 2), (of: SliceFigures) => numbers.fixed(formOf(of), 2)],
+    [words.openness, percent(crumb.porosityPercent / 100), (of: SliceFigures) => percent(of.seen)],
+    [words.evenness, numbers.fixed(crumb.evenness, 2), (of: SliceFigures) => numbers.fixed(evennessRead(of.evenness), 2)],
+    [words.denseLine, percent(crumb.denseLinePercent / 100), (of: SliceFigures) => percent(lineRead(of.streak))],
+  ] as const; // prettier-ignore
   return (
     <table className="mt-2 w-full text-sm" data-testid="slices">
       <thead>
@@ -71,16 +77,22 @@ function SideBySide({ slice, crumb }: { slice: SliceFigures; crumb: NonNullable<
           <th scope="col" className="text-right font-normal">
             {words.onTheBoard}
           </th>
+          {next && (
+            <th scope="col" className="text-right font-normal">
+              {words.nextTime(cuts)}
+            </th>
+          )}
         </tr>
       </thead>
       <tbody>
-        {rows.map(([word, expected, read]) => (
+        {rows.map(([word, read, drawn]) => (
           <tr key={word} className="border-t border-rule">
             <th scope="row" className="py-1 text-left font-normal">
               {word}
             </th>
-            <td className="py-1 text-right">{expected}</td>
+            <td className="py-1 text-right">{drawn(slice)}</td>
             <td className="py-1 text-right font-semibold">{read}</td>
+            {next && <td className="py-1 text-right">{drawn(next)}</td>}
           </tr>
         ))}
       </tbody>

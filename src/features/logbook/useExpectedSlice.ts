@@ -5,22 +5,31 @@ import { ask } from '../asking/ask';
 import { useKitchen } from '../kitchen/KitchenProvider';
 import { againAfterMs } from '../queue/retry';
 
-/** The slice that was to be expected of a bake, asked for until the server has answered; null: not known yet, or there is none. */
-export function useExpectedSlice(bakeId: string): SliceFigures | null {
+export interface BakeSlices {
+  readonly slice: SliceFigures | null;
+  /** The next one, with what the cuts of this formula taught; null: this bake's was not read. */
+  readonly next: SliceFigures | null;
+  /** Cuts of this formula that were read. */
+  readonly cuts: number;
+}
+const NONE: BakeSlices = { slice: null, next: null, cuts: 0 };
+
+/**
+ * The slice that was to be expected of a bake, asked for until the server has answered; none: not known yet, or there is none to draw.
+ *
+ * @param read what was read of its cut by now: asked for anew when that changes
+ */
+export function useExpectedSlice(bakeId: string, read: number): BakeSlices {
   const kitchen = useKitchen();
-  const [slice, setSlice] = useState<SliceFigures | null>(null);
+  const [slices, setSlices] = useState(NONE);
   useEffect(() => {
     const leaving = new AbortController();
     let timer: ReturnType<typeof setTimeout> | undefined;
     const look = async (failures: number): Promise<void> => {
       const { signal } = leaving;
-      const answer = await ask<{ slice: SliceFigures | null }>(
-        kitchen.api(`/bakes/${bakeId}/slice`),
-        undefined,
-        { signal },
-      );
+      const answer = await ask<BakeSlices>(kitchen.api(`/bakes/${bakeId}/slice`), undefined, { signal });
       if (signal.aborted) return;
-      if (answer.kind === 'ok') setSlice(answer.value.slice);
+      if (answer.kind === 'ok') setSlices(answer.value);
       else if (answer.kind === 'unreachable')
         timer = setTimeout(() => void look(failures + 1), againAfterMs(failures));
     };
@@ -29,6 +38,6 @@ export function useExpectedSlice(bakeId: string): SliceFigures | null {
       leaving.abort();
       clearTimeout(timer);
     };
-  }, [bakeId, kitchen]);
-  return slice;
+  }, [bakeId, kitchen, read]);
+  return slices;
 }

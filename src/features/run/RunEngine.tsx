@@ -18,13 +18,18 @@ export function RunEngine({ formulaId = null }: { formulaId?: string | null }) {
   const { totals, consistency } = useSheetState((state) => state.answers);
   const book = useBook();
   const { kit } = useStoredKit();
-  const learning = useLearnt(formulaId);
+  const { learning, slices } = useLearnt(formulaId);
   const [taught] = useTaught();
   const { bakedAs, steps } = formula;
   const learnt = taught ? learning?.learnt : undefined;
+  const cuts = taught ? slices?.learnt : undefined;
   const kitchen = useMemo(
-    () => ({ ...runKitchenOf(kit, { bakedAs, steps }), ...(learnt && { learnt }) }),
-    [kit, bakedAs, steps, learnt],
+    () => ({
+      ...runKitchenOf(kit, { bakedAs, steps }),
+      ...(learnt && { learnt }),
+      ...(cuts && { slices: cuts }),
+    }),
+    [kit, bakedAs, steps, learnt, cuts],
   );
   const made = useMemo(
     () => runOf(formula, book, totals, consistency, kitchen),
@@ -32,7 +37,7 @@ export function RunEngine({ formulaId = null }: { formulaId?: string | null }) {
   );
   const forecasting = useRunForecast('run', made.ok ? made.value : null, consistency);
   useEffect(() => {
-    runs.put({ kitchen, made, learning, ...forecasting });
+    runs.put({ kitchen, made, learning, slices, ...forecasting });
   });
   return null;
 }

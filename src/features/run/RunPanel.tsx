@@ -28,7 +28,14 @@ import { words } from '@/wording/screens/run/RunPanel';
 
 /** Not in the heat a bake is counted by. */
 const OUT: ReadonlySet<string> = new Set(['rack', 'boil']);
-const NOTHING_YET = { forecast: null, problem: null, computing: null, broken: false, learning: null };
+const NOTHING_YET = {
+  forecast: null,
+  problem: null,
+  computing: null,
+  broken: false,
+  learning: null,
+  slices: null,
+};
 const YEASTS = ['instant-yeast', 'active-dry-yeast', 'fresh-yeast'];
 
 /** From mixing to cutting on one clock: what the dough, the oven and the crumb will do, and everything that moves it in reach. */
@@ -53,7 +60,7 @@ export function RunPanel() {
   const oven = ovenFor(kit, formula);
   const made = sheetRun?.made ?? null;
   const run = made?.ok ? made.value : null;
-  const { forecast, problem, computing, broken, learning } = sheetRun ?? NOTHING_YET;
+  const { forecast, problem, computing, broken, learning, slices } = sheetRun ?? NOTHING_YET;
   const kitchen = sheetRun?.kitchen ?? null;
 
   const list = useMemo(
@@ -223,7 +230,9 @@ export function RunPanel() {
           />
         </label>
       )}
-      {learning && <LearntLine learning={learning} on={taught} onTurn={setTaught} />}
+      {(learning || slices) && (
+        <LearntLine learning={learning} slices={slices} on={taught} onTurn={setTaught} />
+      )}
       <WhatIfs
         list={list}
         chosen={supposed}

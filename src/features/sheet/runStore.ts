@@ -2,6 +2,7 @@ import type { RiseLearning } from '@/core/fermentation';
 import type { Progress } from '@/core/heat';
 import type { Problem, Result } from '@/core/result';
 import type { Run, RunForecast, RunKitchen } from '@/core/run';
+import type { SliceLearning } from '@/core/slice';
 
 /** The day of what stands on the sheet: the question, and what the worker has answered so far. */
 export interface SheetRun {
@@ -15,6 +16,8 @@ export interface SheetRun {
   readonly broken: boolean;
   /** What this formula's marks at the bench taught; null: nothing yet. */
   readonly learning: RiseLearning | null;
+  /** What pictures of its cuts taught; null: none was read. */
+  readonly slices: SliceLearning | null;
 }
 
 /**

@@ -3,6 +3,7 @@ import { ArrowLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { AbsorptionLearnt } from '@/core/consistency';
 import type { RiseLearning } from '@/core/fermentation';
+import type { SliceLearning } from '@/core/slice';
 import { Z80 } from '@/core/numeric';
 import { words } from '@/wording/screens/taught/TaughtPage';
 import { KitchenLink } from '../kitchen/KitchenProvider';
@@ -13,15 +14,16 @@ export interface TaughtPageProps {
   readonly powders: readonly (AbsorptionLearnt & { readonly name: string; readonly lot: string | null })[];
   readonly jars: readonly { readonly lotId: string; readonly name: string; readonly vigour: RiseLearning['learnt']['vigour']; readonly marks: number }[];
   readonly formulas: readonly { readonly formulaId: string; readonly name: string; readonly bakeIds: readonly string[]; readonly learning: RiseLearning | null }[];
+  readonly slices: readonly { readonly formulaId: string; readonly name: string; readonly bakeIds: readonly string[]; readonly learning: SliceLearning | null }[];
   readonly ovens: readonly { readonly name: string; readonly offsetC: number; readonly offsetSdC: number; readonly traces: number }[];
 } // prettier-ignore
 
 /** What bakes have taught the models: before and after, from how much, and how much smaller the error got. */
-export function TaughtPage({ powders, jars, formulas, ovens }: TaughtPageProps) {
+export function TaughtPage({ powders, jars, formulas, slices, ovens }: TaughtPageProps) {
   const numbers = useNumbers();
   const units = useUnits();
   const spread = (value: number, sd: number, places: number) => words.plusMinus(numbers.fixed(value, places), numbers.fixed(Z80 * sd, places));
-  const isEmpty = powders.length + jars.length + formulas.length + ovens.length === 0;
+  const isEmpty = powders.length + jars.length + formulas.length + slices.length + ovens.length === 0;
   return (
     <>
       <KitchenLink href="/logbook" className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline">
@@ -38,6 +40,17 @@ export function TaughtPage({ powders, jars, formulas, ovens }: TaughtPageProps) 
               words.fastAndHolds(`× ${spread(learning.learnt.vigour.value, learning.learnt.vigour.value * learning.learnt.vigour.cv, 2)}`, `× ${numbers.fixed(learning.learnt.holding.value, 2)}`),
               words.smaller(numbers.fixed(learning.missBefore, 2), numbers.fixed(learning.miss, 2)),
               words.marks(learning.marks, learning.days),
+            ] : [words.teachesNothing, '', '']} end={learning && <StartAnew name={name} bakeIds={bakeIds} />} />
+          ))}
+        </Part>
+      )}
+      {slices.length > 0 && (
+        <Part title={words.slices} heads={[words.what, words.now, words.formError, words.from, '']}>
+          {slices.map(({ formulaId, name, bakeIds, learning }) => (
+            <Row key={formulaId} name={<KitchenLink href={`/formulas/${formulaId}`} className="text-link underline">{name}</KitchenLink>} cells={learning ? [
+              words.asHigh(numbers.fixed(learning.form.value, 2), numbers.fixed(learning.form.low, 2), numbers.fixed(learning.form.high, 2)),
+              learning.missBefore === null || learning.miss === null ? words.oneOnly : words.smallerPercent(numbers.decimal(100 * learning.missBefore, 0), numbers.decimal(100 * learning.miss, 0)),
+              words.cuts(learning.bakes),
             ] : [words.teachesNothing, '', '']} end={learning && <StartAnew name={name} bakeIds={bakeIds} />} />
           ))}
         </Part>

@@ -5,10 +5,9 @@ export const words = {
   sliceThatCame: 'the slice on the board',
   expected: 'expected',
   onTheBoard: 'on the board',
+  nextTime: (cuts: number) => `next, taught by ${cuts === 1 ? 'this cut' : `${cuts} cuts`}`,
   form: 'Height to width',
-  openness: 'Openness',
-  gas: (percent: string) => `${percent} gas in all`,
-  holes: (percent: string) => `${percent} holes to be seen`,
+  openness: 'Holes to be seen',
   evenness: 'Evenness',
   denseLine: 'Dense line',
 } as const;
