@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { Piscina } from 'piscina';
+import { inLane, inLanes } from './patientQueue';
 import { NotComputed } from '@/server/shared';
 import type { RunSimulation } from '@/server/simulations';
 
@@ -24,14 +25,13 @@ export function openThreads(root: string): Threads {
     maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
     maxQueue: MOST_WAITING,
     idleTimeout: 30_000,
-    // one job after the other: the oldest first, and those that were given up are taken out
-    concurrentTasksPerWorker: 1,
+    ...inLanes(),
   });
   return {
     run: async (job, nobody) => {
       if (nobody?.aborted || pool.queueSize >= MOST_WAITING) throw new NotComputed();
       try {
-        return (await pool.run(job, nobody ? { signal: nobody } : {})) as unknown;
+        return (await pool.run(inLane(job), nobody ? { signal: nobody } : {})) as unknown;
       } catch (error) {
         if (nobody?.aborted) throw new NotComputed();
         throw error;

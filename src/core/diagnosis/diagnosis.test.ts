@@ -81,11 +81,11 @@ test('what a kitchen knows counts: its eyes, its bags, what was confirmed before
   expect(found(wet, { ...NOTHING_KNOWN, out: new Set(['tooWet']) }).likely.some(({ cause }) => cause === 'tooWet')).toBe(false);
 }); // prettier-ignore
 
-test('a sample of the soak: the true cause is first or second far more often than by what was believed before, and what is called likely is', () => {
+test('a sample of the soak: the true cause is first or second far more often than by what was believed before, what is called likely is, and what is advised helps', () => {
   const rows = ['tin', 'hearth'].flatMap((bake) =>
     causesOf(bake).flatMap((cause, index) => {
       const made = testCase(bake, cause, 7000 + index, 1);
-      return made ? [{ cause, found: diagnose(testBake(bake).axes, made.seen, made.known) }] : [];
+      return made ? [{ bake, cause, made, found: diagnose(testBake(bake).axes, made.seen, made.known) }] : [];
     }),
   );
   expect(rows.length).toBeGreaterThan(35);
@@ -93,6 +93,16 @@ test('a sample of the soak: the true cause is first or second far more often tha
   expect(second / rows.length).toBeGreaterThan(0.6);
   const sure = rows.flatMap(({ cause, found: { likely } }) => likely.filter(({ probability }) => probability > 0.7).map((each) => (each.cause === cause ? 1 : 0)));
   expect(sure.reduce<number>((sum, each) => sum + each, 0) / sure.length).toBeGreaterThan(0.75);
+  // every fourth: each is baked twice more, whole
+  const next = rows.filter((_, index) => index % 4 === 1).flatMap(({ bake, found: of, made }) => {
+    const { axes: its, asked: by } = testBake(bake);
+    const { change } = nextChange(its, of, made.seen, made.known, by)!;
+    const [same, advised] = [made.nextCost({ kind: 'sameAgain', by: 1 }), made.nextCost(change)];
+    return change.kind === 'sameAgain' || same === null || advised === null ? [] : [{ same, advised }];
+  });
+  expect(next.length).toBeGreaterThan(3);
+  const mean = (of: (row: { same: number; advised: number }) => number) => next.reduce((sum, row) => sum + of(row), 0) / next.length;
+  expect(mean(({ advised }) => advised)).toBeLessThan(0.9 * mean(({ same }) => same));
 }); // prettier-ignore
 
 test('two causes that look alike: what is told to look at is expected otherwise with each', () => {

@@ -37,7 +37,8 @@ export interface Advice {
   readonly expects: readonly ExpectedScore[];
 }
 
-const asX = ({ kind, by }: Change): Departure => {
+/** A change as a departure from what was written. */
+export const asX = ({ kind, by }: Change): Departure => {
   switch (kind) {
     case 'water':
     case 'binder':
@@ -50,7 +51,7 @@ const asX = ({ kind, by }: Change): Departure => {
     default: return {};
   }
 }; // prettier-ignore
-const asHand = ({ kind, by }: Change): Hand => (kind === 'cool' ? { cut: Math.log(by) } : {});
+export const asHand = ({ kind, by }: Change): Hand => (kind === 'cool' ? { cut: Math.log(by) } : {});
 
 /** Which changes a formula can take: it has such a line, or such a step. */
 function possible(formula: Formula, book: IngredientBook, firmS: number, { kind }: Change): boolean {
@@ -81,7 +82,7 @@ function lasting({ cause, x, hand }: Drawn, seen: ReadonlyMap<SignId, number>): 
 } // prettier-ignore
 
 const MOST_DRAWS = 160;
-const ASKED = QUESTIONS.flatMap(({ id, best }) =>
+export const ASKED = QUESTIONS.flatMap(({ id, best }) =>
   best === null || id === 'verdict' ? [] : [{ id, best: best }],
 );
 /** Eyes and tongues of the next day, from the same sheet for every change. */
@@ -170,7 +171,7 @@ export function nextChange(
 const missed = ({ question, was }: Pick<ExpectedScore, 'question' | 'was'>): number =>
   Math.abs((was ?? 3) - (ASKED.find(({ id }) => id === question)?.best ?? 3));
 
-function added(x: Departure, by: Departure): Departure {
+export function added(x: Departure, by: Departure): Departure {
   const all: Partial<Record<Factor, number>> = { ...x };
   for (const [factor, value] of Object.entries(by) as [Factor, number][]) all[factor] = (all[factor] ?? 0) + value;
   return all;

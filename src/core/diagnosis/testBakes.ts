@@ -12,7 +12,9 @@ import { CAUSE_IDS, type CauseId } from '../advice/ids';
 import { CAUSES, DAY } from './causes';
 import { endsOf, FACTORS, type BakeAsked, type Departure, type Factor } from './factors';
 import { expectedOf, type Hand, type SignId } from './signs';
-import type { Circumstances, Seen } from './diagnose';
+import type { Change } from '../advice/adviceSchema';
+import type { Circumstances, Drawn, Seen } from './diagnose';
+import { added, asHand, ASKED, asX } from './nextChange';
 
 /**
  * Made-up bakes with one hidden cause each, for tests and `./crumb soak diagnosis`. The truth is simulated whole, all departures at once, by
@@ -83,6 +85,13 @@ export interface TestCase {
   readonly cause: CauseId;
   readonly seen: readonly Seen[];
   readonly known: Circumstances;
+  /** What the cause was, with which it would be known. */
+  readonly truth: Drawn;
+  /**
+   * How far the next bread is from what one wants when it is made with a change: squared steps over all questions, by the whole truth and an unbiased
+   * tongue; the same day whichever change is asked. Null: it cannot be computed.
+   */
+  readonly nextCost: (change: Change) => number | null;
 }
 
 /**
@@ -100,14 +109,20 @@ export function testCase(bake: string, cause: CauseId, seed: number, earlier = 2
     GIVEN.map(([sign]) => [sign, { by: Math.exp(normal(0.3)), off: sign.startsWith('made') ? 0 : normal(offOf(sign)) }]),
   ); // prettier-ignore
   const usual = { holding: normal(0.08), vigour: normal(0.1) };
-  const bakeOnce = (of: CauseId): Seen[] | null => {
+  const day = () => {
     const x: Partial<Record<Factor, number>> = {};
     for (const factor of FACTORS) x[factor] = normal(DAY[factor] ?? 0);
     x.holding = (x.holding ?? 0) + usual.holding;
     x.vigour = (x.vigour ?? 0) + usual.vigour;
-    const hand = { cut: normal(0.2), air: Math.max(0, normal(0.1)) };
+    return { x, hand: { cut: normal(0.2), air: Math.max(0, normal(0.1)) } };
+  };
+  const departure = (of: CauseId) => {
+    const { either, middle, sd } = CAUSES[of];
+    return (either && random() < 0.5 ? -1 : 1) * (middle + normal(sd));
+  };
+  const bakeOnce = (of: CauseId, own = departure(of)): Seen[] | null => {
+    const { x, hand } = day();
     const kind = CAUSES[of];
-    const own = (kind.either && random() < 0.5 ? -1 : 1) * (kind.middle + normal(kind.sd));
     if (kind.by === 'cut' || kind.by === 'air') hand[kind.by] = own;
     else if (kind.by) x[kind.by] = (x[kind.by] ?? 0) + own;
     const ends = endsOf(asked, x, other);
@@ -129,7 +144,8 @@ export function testCase(bake: string, cause: CauseId, seed: number, earlier = 2
     });
   };
   const before = Array.from({ length: earlier }, () => bakeOnce('asWritten') ?? []);
-  const seen = bakeOnce(cause);
+  const own = departure(cause);
+  const seen = bakeOnce(cause, own);
   if (!seen) return null;
   const residuals = new Map<SignId, number[]>();
   for (const { sign, value } of before.flat()) {
@@ -139,7 +155,45 @@ export function testCase(bake: string, cause: CauseId, seed: number, earlier = 2
   }
   const changed = cause === 'otherBag' || random() < 0.12;
   const times = { otherBag: changed ? 4 : 0.15, weakYeast: cause === 'weakYeast' && random() < 0.5 ? 3 : 1 };
-  return { bake, cause, seen, known: { out: outOf(bake), times, confirmed: {}, earlier: residuals } };
+  const { by, stays } = CAUSES[cause];
+  const isHand = by === 'cut' || by === 'air';
+  const truth: Drawn = {
+    cause,
+    weight: 1,
+    x: by && !isHand ? { [by]: own } : {},
+    hand: isHand ? { [by]: own } : {},
+  };
+  const tomorrow = day();
+  const costOf = (change: Change, isThere: boolean): number | null => {
+    const was: Pick<Drawn, 'x' | 'hand'> = isThere ? truth : { x: {}, hand: {} };
+    const x = added(added(tomorrow.x, was.x), asX(change));
+    const hand = {
+      cut: (was.hand.cut ?? tomorrow.hand.cut) + (asHand(change).cut ?? 0),
+      air: was.hand.air ?? tomorrow.hand.air,
+    };
+    const ends = endsOf(asked, x, other);
+    return (
+      ends &&
+      ASKED.reduce(
+        (sum, { id, best }) =>
+          sum + (Math.min(5, Math.max(1, levelOf(`fresh.${id}`, axes, ends, x, hand) ?? 3)) - best) ** 2,
+        0,
+      )
+    );
+  };
+  // what went wrong is there again as often as its kind stays
+  const nextCost = (change: Change): number | null => {
+    const [again, gone] = [stays > 0 ? costOf(change, true) : 0, stays < 1 ? costOf(change, false) : 0];
+    return again === null || gone === null ? null : stays * again + (1 - stays) * gone;
+  };
+  return {
+    bake,
+    cause,
+    seen,
+    truth,
+    nextCost,
+    known: { out: outOf(bake), times, confirmed: {}, earlier: residuals },
+  };
 }
 
 const levelOf = (sign: SignId, axes: Axes, ends: Axes['written'], x: Departure, hand: Hand) =>

@@ -17,7 +17,7 @@ export { energySdKjPer100g, FIGURE_SPREADS, saltSdPer100g } from './spreads';
 export { bookWith } from './bookWith';
 export { kitchenBook, sparingBook, type StoredEntry } from './kitchenBook';
 export { estimateFromLabel, type Label, type LabelEstimate } from './label';
-export { withLots } from './lots';
+export { ageOfLot, withLots } from './lots';
 export type {
   BagEntry,
   BlendEntry,

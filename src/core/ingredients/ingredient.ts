@@ -37,6 +37,9 @@ export interface Lot {
   readonly name: string;
   /** The one in use. */
   readonly open: boolean;
+  /** Days, as `2026-11-19`. */
+  readonly openedOn?: string;
+  readonly bestBefore?: string;
   /** What it absorbs against its kind, and how lively it is against new, where that is known of it. */
   readonly absorbs?: Estimate;
   readonly vigour?: Estimate;

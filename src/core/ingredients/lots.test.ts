@@ -9,6 +9,7 @@ import { ordinaryScales } from '../batch/scale';
 import { leaveningOf } from '../fermentation/leavening';
 import { consistencyOf } from '../consistency';
 import {
+  ageOfLot,
   bookWith,
   kitchenBook,
   libraryBook,
@@ -111,3 +112,13 @@ test('an old jar lifts by what of it lives', () => {
   expect(yeastG(bookOf(bag))).toBeCloseTo(0.3 * yeastG(libraryBook), 9);
   expect(yeastG(bookOf(bag, lot('new', 'instant-yeast')))).toBeCloseTo(yeastG(libraryBook), 9);
 });
+
+test('how old a bag was on the day of a bake: by when it was opened and by its date, where its pack says so', () => {
+  const [bag] = bookOf(lot('a', 'instant-yeast', { openedOn: '2026-02-20', bestBefore: '2026-03-01' })).get('instant-yeast')!.lots!;
+  expect(ageOfLot(bag!, '2026-03-04')).toEqual({ openDays: 12, pastDays: 3 });
+  expect(ageOfLot(bag!, '2026-02-20')).toEqual({ openDays: 0, pastDays: -9 });
+  // it was another bag, or is written down wrongly
+  expect(ageOfLot(bag!, '2026-02-19')).toEqual({ openDays: null, pastDays: -10 });
+  const [silent] = bookOf(lot('b', 'instant-yeast')).get('instant-yeast')!.lots!;
+  expect(ageOfLot(silent!, '2026-03-04')).toEqual({ openDays: null, pastDays: null });
+}); // prettier-ignore

@@ -12,13 +12,29 @@ export function openLots(lots: readonly LotEntry[]): ReadonlyMap<string, LotEntr
   return open;
 }
 
-export const lotOf = ({ id, code, absorbs, vigour }: LotEntry, open: boolean): Lot => ({
+export const lotOf = ({ id, code, absorbs, vigour, openedOn, bestBefore }: LotEntry, open: boolean): Lot => ({
   id,
   name: code,
   open,
+  ...(openedOn && { openedOn }),
+  ...(bestBefore && { bestBefore }),
   ...(absorbs && { absorbs }),
   ...(vigour && { vigour }),
 });
+
+/**
+ * How old a bag was on a day: how many days it had been open, and by how many it was past its date (below zero: before it). Null where nobody said; of
+ * one that was opened later, too: it is another one by now.
+ */
+export function ageOfLot(
+  { openedOn, bestBefore }: Pick<Lot, 'openedOn' | 'bestBefore'>,
+  day: string,
+): { readonly openDays: number | null; readonly pastDays: number | null } {
+  const since = (from: string | undefined) =>
+    from === undefined ? null : Math.round((Date.parse(day) - Date.parse(from)) / 86_400_000);
+  const openDays = since(openedOn);
+  return { openDays: openDays !== null && openDays >= 0 ? openDays : null, pastDays: since(bestBefore) };
+}
 
 /** What is in a bag: its kind, absorbing and as lively as that bag is known to be; null: of no bag that is told apart. */
 export function fromLot(plain: Ingredient, lot: Lot | null): Ingredient {

@@ -1,8 +1,10 @@
 'use client';
 import { lotsOf, type BakeAction, type BakeRecord, type BakeState } from '@/core/bake';
+import { ageOfLot } from '@/core/ingredients';
 import type { Problem } from '@/core/result';
 import { Choice } from '@/ui/Choice';
 import { useBook } from '../book/BookProvider';
+import { useKitchenTime } from '../preferences/time';
 import { words } from '@/wording/screens/bench/LotsUsed';
 
 interface LotsUsedProps {
@@ -15,6 +17,7 @@ interface LotsUsedProps {
 /** Which bag of each ingredient was in a bake, where the kitchen tells them apart; another one is picked here. */
 export function LotsUsed({ bake, state, tap, size = 'table' }: LotsUsedProps) {
   const book = useBook();
+  const day = useKitchenTime().isoDay(bake.startedAtMs);
   const used = lotsOf(bake.sheet, state);
   const names = new Map((bake.sheet.lots ?? []).map(({ lotId, name }) => [lotId, name]));
   const lines = bake.sheet.stages.flatMap((stage) => stage.lines);
@@ -41,9 +44,14 @@ export function LotsUsed({ bake, state, tap, size = 'table' }: LotsUsedProps) {
               ? [{ value: now, label: names.get(now) ?? now }]
               : []),
           ];
+          const lot = known.find(({ id }) => id === now);
+          const age = lot && words.age(ageOfLot(lot, day));
           return (
             <li key={ingredientId} className="flex items-center justify-between gap-3 border-t border-rule">
-              <span className="min-w-0">{name}</span>
+              <span className="min-w-0">
+                {name}
+                {age && <span className="block text-xs text-soft">{age}</span>}
+              </span>
               <Choice
                 label={words.lotOf(name.toLowerCase())}
                 value={now}

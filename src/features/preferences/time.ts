@@ -9,6 +9,8 @@ export interface KitchenTime {
   readonly day: (ms: number) => string;
   readonly dayAndYear: (ms: number) => string;
   readonly dayAndClock: (ms: number) => string;
+  /** As documents write a day: `2026-11-19`. */
+  readonly isoDay: (ms: number) => string;
 }
 
 /** Written times that are remembered at most, by zone and pattern. */
@@ -65,6 +67,10 @@ function kitchenTime(timeZone: string, face: KitchenWays['clockFace']): KitchenT
     day: remembering(day),
     dayAndYear: remembering((ms) => `${day(ms)} ${figures(ms).year}`),
     dayAndClock: remembering((ms) => `${day(ms)}, ${clock(ms)}`),
+    isoDay: (ms) => {
+      const { year, month, day: date } = figures(ms);
+      return `${year}-${two(month)}-${two(date)}`;
+    },
   };
 }
 
