@@ -17,6 +17,7 @@ import { openPool } from '@/db/pool';
 import { FORMULA_HEAD_JSON } from '@/db/queries/formulas';
 import { benchFirstKey } from './benchFirstKey';
 import { benchDay } from './benchDay';
+import { benchPhoto } from './benchPhoto';
 import { benchCore, benchDrag } from './benchRun';
 import { DEMO, DEMO_API, inDemo } from './demoKitchen';
 import { Findings } from './findings';
@@ -257,6 +258,7 @@ try {
     /\/k\/[a-z-]+\/logbook\/[0-9a-f-]{36}/.exec(
       await (await page.request.get(inDemo('/logbook'))).text(),
     )?.[0] ?? inDemo('/logbook');
+  await benchPhoto(browser, server.url, logged, found);
   const batch = { mode: 'factor', factor: 1, pieceMassG: 100, bowlLossPercent: 0 };
   const bake = (await (
     await page.request.post(`${DEMO_API}/bakes`, {

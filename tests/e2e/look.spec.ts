@@ -37,7 +37,7 @@ test('a slice is photographed without a network, read when it has come, put righ
   await expect(photos.getByText('Waiting for the server')).toBeVisible();
   await context.setOffline(false);
   await expect(photos.getByText(/\d+ % porous/)).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByTestId('slices')).toContainText('holes to be seen');
+  await expect(page.getByTestId('slices')).toContainText('Holes to be seen');
   const types = async () => (await log(page, own)).map(({ action }) => action.type);
   // shown at once, and a moment later on the server
   await expect.poll(async () => (await types()).filter((type) => /photo/.test(type))).toEqual(['photographed', 'photoRead']); // prettier-ignore

@@ -12,7 +12,10 @@ function channelsOf({ width, height, rgba }: Picture): { light: Field; red: Fiel
   const size = width * height;
   const [light, red, blue] = [new Float32Array(size), new Float32Array(size), new Float32Array(size)];
   for (let index = 0; index < size; index++) {
-    const [r, g, b] = [rgba[4 * index]!, rgba[4 * index + 1]!, rgba[4 * index + 2]!];
+    // here and below nothing is made for each of half a million points
+    const r = rgba[4 * index]!;
+    const g = rgba[4 * index + 1]!;
+    const b = rgba[4 * index + 2]!;
     light[index] = 0.3 * r + 0.55 * g + 0.15 * b;
     red[index] = Math.log((r + 6) / (g + 6));
     blue[index] = Math.log((b + 6) / (g + 6));
@@ -49,7 +52,8 @@ function quartered(light: Field, face: Mask): Field {
   const at = new Float32Array(size.width * size.height);
   for (let y = 0; y < light.height; y++)
     for (let x = 0; x < light.width; x++) {
-      const [from, to] = [y * light.width + x, (y >> 2) * size.width + (x >> 2)];
+      const from = y * light.width + x;
+      const to = (y >> 2) * size.width + (x >> 2);
       if (face.at[from] && light.at[from]! > at[to]!) at[to] = light.at[from]!;
     }
   return { ...size, at };
@@ -73,10 +77,13 @@ function enlarged(small: Field, { width, height }: Field): Field {
     const bottom = Math.min(small.height - 1, top + 1);
     for (let x = 0; x < width; x++) {
       const u = Math.min(small.width - 1, Math.max(0, (x + 0.5) / 4 - 0.5));
-      const [left, fu] = [Math.floor(u), u - Math.floor(u)];
+      const left = Math.floor(u);
+      const fu = u - left;
       const right = Math.min(small.width - 1, left + 1);
-      const [a, b] = [small.at[top * small.width + left]!, small.at[top * small.width + right]!];
-      const [c, d] = [small.at[bottom * small.width + left]!, small.at[bottom * small.width + right]!];
+      const a = small.at[top * small.width + left]!;
+      const b = small.at[top * small.width + right]!;
+      const c = small.at[bottom * small.width + left]!;
+      const d = small.at[bottom * small.width + right]!;
       const value = (a * (1 - fu) + b * fu) * (1 - fv) + (c * (1 - fu) + d * fu) * fv;
       // at the rim of what is known the nearest that is
       at[y * width + x] = Number.isNaN(value) ? [a, b, c, d].find((each) => !Number.isNaN(each)) ?? Number.NaN : value;
@@ -107,14 +114,22 @@ function crustPoints(light: Field, depth: Field, height: number): number {
 /** The lowest within so many points across, of the mask's. */
 function lowestNear(field: Float32Array, { width, height, at }: Mask, radius: number): Float32Array {
   const pass = (from: Float32Array, along: number, count: number, across: number, lines: number): Float32Array => {
-    const out = new Float32Array(from.length).fill(Infinity);
-    for (let line = 0; line < lines; line++)
-      for (let i = 0; i < count; i++) {
-        let low = Infinity;
-        for (let k = Math.max(0, i - radius); k <= Math.min(count - 1, i + radius); k++)
-          low = Math.min(low, from[line * across + k * along]!);
-        out[line * across + i * along] = low;
+    const out = new Float32Array(from.length);
+    const reach = 2 * radius + 1;
+    const padded = Math.ceil((count + 2 * radius) / reach) * reach;
+    const [ahead, behind] = [new Float32Array(padded), new Float32Array(padded)];
+    for (let line = 0; line < lines; line++) {
+      // running minima from both ends of blocks as long as the reach: any reach is one block's end and the next one's beginning (van Herk 1992)
+      for (let k = 0; k < padded; k++) {
+        const i = k - radius;
+        const value = i < 0 || i >= count ? Infinity : from[line * across + i * along]!;
+        ahead[k] = behind[k] = value;
+        if (k % reach !== 0 && ahead[k - 1]! < value) ahead[k] = ahead[k - 1]!;
       }
+      for (let k = padded - 2; k >= 0; k--)
+        if ((k + 1) % reach !== 0 && behind[k + 1]! < behind[k]!) behind[k] = behind[k + 1]!;
+      for (let i = 0; i < count; i++) out[line * across + i * along] = Math.min(behind[i]!, ahead[i + reach - 1]!);
+    }
     return out;
   };
   const known = field.map((value, index) => (at[index] ? value : Infinity));
@@ -185,7 +200,9 @@ function coloursOf(red: Field, blue: Field, face: Mask, dark: Mask): Colours {
   // colours shift a little as a hole gets darker; what the holes of this picture are among themselves is usual
   const of = dark.at.some((is) => is === 1) ? dark : face;
   const [usualR, usualB] = [levelOf(r.at, of, 0.5), levelOf(b.at, of, 0.5)];
-  const off = r.at.map((value, index) => Math.hypot(value - usualR, b.at[index]! - usualB));
+  const off = new Float32Array(r.at.length);
+  for (let index = 0; index < off.length; index++)
+    if (face.at[index]) off[index] = Math.sqrt((r.at[index]! - usualR) ** 2 + (b.at[index]! - usualB) ** 2);
   return { off, usual: levelOf(off, of, 0.5) };
 }
 

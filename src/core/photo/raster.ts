@@ -70,7 +70,8 @@ export function pieces({ width, height, at }: Mask, least = 1): Int32Array[] {
     while (top > 0) {
       const index = stack[--top]!;
       piece[size++] = index;
-      const [x, y] = [index % width, Math.floor(index / width)];
+      const x = index % width;
+      const y = (index - x) / width;
       for (let dy = y > 0 ? -1 : 0; dy <= (y < height - 1 ? 1 : 0); dy++)
         for (let dx = x > 0 ? -1 : 0; dx <= (x < width - 1 ? 1 : 0); dx++) {
           const next = index + dy * width + dx;
@@ -120,15 +121,17 @@ export function depthIn({ width, height, at }: Mask): Field {
   };
   for (let index = 0; index < at.length; index++) far[index] = at[index] ? 1e6 : 0;
   const pass = (forward: boolean): void => {
+    // half a million points: nothing is made for each of them
+    const back = forward ? -1 : 1;
+    const up = back * width;
     for (let row = 0; row < height; row++) {
       const y = forward ? row : height - 1 - row;
+      const hasUp = row > 0;
       for (let column = 0; column < width; column++) {
-        const x = forward ? column : width - 1 - column;
-        const index = y * width + x;
+        const index = y * width + (forward ? column : width - 1 - column);
         if (!at[index]) continue;
-        const [back, up] = forward ? [-1, -width] : [1, width];
-        const [hasBack, hasUp] = forward ? [x > 0, y > 0] : [x < width - 1, y < height - 1];
-        const hasAhead = forward ? x < width - 1 : x > 0;
+        const hasBack = column > 0;
+        const hasAhead = column < width - 1;
         if (hasBack) reach(index, index + back, 1);
         if (hasUp) reach(index, index + up, 1);
         if (hasUp && hasBack) reach(index, index + up + back, 4 / 3);
@@ -205,7 +208,8 @@ export function softened({ width, height, at }: Field): Field {
   const out = Float32Array.from(at);
   for (let y = 1; y < height - 1; y++)
     for (let i = y * width + 1, end = (y + 1) * width - 1; i < end; i++) {
-      const [up, down] = [i - width, i + width];
+      const up = i - width;
+      const down = i + width;
       const beside = at[i - 1]! + at[i + 1]! + at[up]! + at[down]!;
       const across = at[up - 1]! + at[up + 1]! + at[down - 1]! + at[down + 1]!;
       out[i] = (4 * at[i]! + 2 * beside + across) / 16;

@@ -163,7 +163,8 @@ function evennessOf(face: Mask, holes: Mask, { height, base, slope, left, right 
   const squares = new Map<number, { area: number; open: number }>();
   for (let index = 0; index < face.at.length; index++) {
     if (!face.at[index]) continue;
-    const [x, y] = [index % face.width, Math.floor(index / face.width)];
+    const x = index % face.width;
+    const y = (index - x) / face.width;
     const up = base - (y - slope * (x - (left + right) / 2));
     const key = Math.floor((x - left) / side) * 1000 + Math.floor(up / side) + 100;
     const square = squares.get(key) ?? { area: 0, open: 0 };
@@ -185,7 +186,8 @@ function denseLine(face: Mask, holes: Mask, { height, base, slope, left, right }
   const [area, open] = [new Float64Array(bins), new Float64Array(bins)];
   for (let index = 0; index < face.at.length; index++) {
     if (!face.at[index]) continue;
-    const [x, y] = [index % face.width, Math.floor(index / face.width)];
+    const x = index % face.width;
+    const y = (index - x) / face.width;
     // the middle three quarters: at its sides crumb is close in any loaf
     if (Math.abs(x - (left + right) / 2) > 0.375 * (right - left)) continue;
     const bin = Math.floor((bins * (base - (y - slope * (x - (left + right) / 2)))) / height);

@@ -51,15 +51,20 @@ function boardOf(log: Float32Array, width: number, height: number): Float32Array
     for (let i = 1; i < TERMS; i++) matrix[i]![i]! += 0.02 * used.length * (i < 3 ? 0.01 : 0.05);
     const of = solve(new Matrix(matrix), Matrix.columnVector(right)).to1DArray();
     fit = of;
-    const off = points.map(({ terms, value }) => Math.abs(value - terms.reduce((sum, term, i) => sum + term * of[i]!, 0)));
-    const middling = [...off].sort((a, b) => a - b)[Math.floor(off.length / 2)]!;
+    const off = Float64Array.from(points, ({ terms, value }) => {
+      let left = value;
+      for (let i = 0; i < TERMS; i++) left -= terms[i]! * of[i]!;
+      return Math.abs(left);
+    });
+    const middling = off.slice().sort()[Math.floor(off.length / 2)]!;
     used = points.filter((_, index) => off[index]! <= Math.max(0.02, 3.5 * middling));
   }
   const of = fit;
   const out = new Float32Array(width * height);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      const [u, v] = [x / width - 0.5, y / height - 0.5];
+      const u = x / width - 0.5;
+      const v = y / height - 0.5;
       out[y * width + x] = of[0]! + of[1]! * u + of[2]! * v + of[3]! * u * u + of[4]! * u * v + of[5]! * v * v;
     }
   return out;
@@ -144,11 +149,13 @@ function maskIn({ width, height, rgba }: Picture): Mask | null {
   const boards = logs.map((log) => boardOf(log, width, height));
   const apart = new Float32Array(size);
   for (let index = 0; index < size; index++) {
-    const off = logs.map((log, channel) => log[index]! - (boards[channel]![index]!));
-    const light = (off[0]! + off[1]! + off[2]!) / 3;
-    const colour = Math.hypot(off[0]! - light, off[1]! - light, off[2]! - light);
+    const red = logs[0]![index]! - boards[0]![index]!;
+    const green = logs[1]![index]! - boards[1]![index]!;
+    const blue = logs[2]![index]! - boards[2]![index]!;
+    const light = (red + green + blue) / 3;
+    const colour = (red - light) ** 2 + (green - light) ** 2 + (blue - light) ** 2;
     // a shadow on the board is darker and of its colour: it counts less
-    apart[index] = Math.min(1.2, Math.hypot(light < 0 ? 0.75 * light : light, 2.2 * colour));
+    apart[index] = Math.min(1.2, Math.sqrt((light < 0 ? 0.75 * light : light) ** 2 + 2.2 ** 2 * colour));
   }
   const step = parting(apart, 1.2);
   if (step < LEAST_STEP) return null;
