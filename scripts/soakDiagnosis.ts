@@ -72,13 +72,22 @@ const notEnough = rows.filter(({ found }) => !found.enough).length;
 /** The next bread of each, made with what is advised, with what would be were the cause known, and with nothing changed. */
 const helped = rows.flatMap(({ bake, found, made }) => {
   const { axes, asked } = testBake(bake);
-  const at = (of: Diagnosis) => nextChange(axes, of, made.seen, made.known, asked)?.change ?? null;
+  const at = (of: Diagnosis) => nextChange(axes, of, made.seen, made.known, asked);
   const same = made.nextCost({ kind: 'sameAgain', by: 1 });
   const advised = found.enough ? at(found) : null;
   const told = at({ ...found, draws: [made.truth] });
-  const costs = advised && told && { advised: made.nextCost(advised), told: made.nextCost(told) };
+  const costs = advised &&
+    told && { advised: made.nextCost(advised.change), told: made.nextCost(told.change) };
   if (same === null || !costs || costs.advised === null || costs.told === null) return [];
-  return [{ isSame: advised.kind === 'sameAgain', same, advised: costs.advised, told: costs.told }];
+  return [
+    {
+      isSame: advised.better === null,
+      better: advised.better ?? 0,
+      same,
+      advised: costs.advised,
+      told: costs.told,
+    },
+  ];
 });
 const meanOf = (of: (row: (typeof helped)[number]) => number, among = helped) =>
   among.reduce((sum, row) => sum + of(row), 0) / Math.max(1, among.length);
@@ -94,7 +103,11 @@ const help = [
 ].join('\n');
 const nearer = changed.filter(({ same, advised }) => advised < same - FELT).length;
 const further = changed.filter(({ same, advised }) => advised > same + FELT).length;
-const words = `A change was advised in ${changed.length} of ${helped.length}, "the same again" in the others. Of the changes ${percent(share(changed, nearer))} brought the next bread nearer by more than ${FELT}, ${percent(share(changed, further))} further away; where one was advised the mean went from ${meanOf(({ same }) => same, changed).toFixed(2)} to ${meanOf(({ advised }) => advised, changed).toFixed(2)}.`;
+const toldBetter = (is: (row: (typeof helped)[number]) => boolean) => {
+  const of = changed.filter(is);
+  return `${percent(meanOf(({ better }) => better, of))} was so in ${percent(share(of, of.filter(({ same, advised }) => advised < same).length))} of ${of.length}`;
+};
+const words = `A change was advised in ${changed.length} of ${helped.length}, "the same again" in the others. Of the changes ${percent(share(changed, nearer))} brought the next bread nearer by more than ${FELT}, ${percent(share(changed, further))} further away; where one was advised the mean went from ${meanOf(({ same }) => same, changed).toFixed(2)} to ${meanOf(({ advised }) => advised, changed).toFixed(2)}. That it would be better, said on the mean to be ${toldBetter(({ better }) => better >= 0.9)}; ${toldBetter(({ better }) => better < 0.9)}.`;
 const table = `${causes}\n\nBrier score ${brier('p').toFixed(3)} (by prior alone ${brier('prior').toFixed(3)}); "not enough seen" of ${notEnough} of ${rows.length}.\n\n${reliability}\n\n${help}\n\n${words}`;
 console.log(table);
 if (count >= 500) await writeDocTable('docs/models.md', 'diagnosis', table);

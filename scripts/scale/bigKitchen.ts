@@ -4,6 +4,8 @@ import { renewCards } from '@/server/bakeCards';
 export interface Size {
   readonly bakes: number;
   readonly formulas: number;
+  /** What else each bake's log holds: notes, so many. */
+  readonly notes?: number;
 }
 
 /**
@@ -11,7 +13,7 @@ export interface Size {
  * some hours apart, each of one of the copies of what it was baked by. Made inside the database, in one transaction.
  * @returns how many events there are then
  */
-export async function growKitchen(pool: pg.Pool, { bakes, formulas }: Size): Promise<number> {
+export async function growKitchen(pool: pg.Pool, { bakes, formulas, notes = 0 }: Size): Promise<number> {
   const client = await pool.connect();
   try {
     await client.query('begin');
@@ -57,6 +59,15 @@ export async function growKitchen(pool: pg.Pool, { bakes, formulas }: Size): Pro
       select e.kitchen_id, k.id, e.seq, gen_random_uuid(), e.action, e.happened_at - b.started_at + k.at, e.schema_version
       from baked k join bake b on b.kitchen_id = k.kitchen_id and b.id = k.bake_id
       join bake_event e on e.kitchen_id = k.kitchen_id and e.bake_id = k.bake_id where k.of_id is not null`);
+    await client.query(
+      `insert into bake_event (kitchen_id, bake_id, seq, event_id, action, happened_at, schema_version)
+       select k.kitchen_id, k.id, last.seq + s.n, gen_random_uuid(), jsonb_build_object('type', 'noted', 'text', 'Looked in, no. ' || s.n % 9),
+         last.happened_at + s.n * interval '1 second', last.schema_version
+       from baked k cross join lateral (select e.seq, e.happened_at, e.schema_version from bake_event e
+         where e.kitchen_id = k.kitchen_id and e.bake_id = k.id order by e.seq desc limit 1) last
+       cross join generate_series(1, $1::int) as s (n) where k.of_id is not null`,
+      [notes],
+    );
     await client.query(`update formula f set bakes = b.bakes, last_baked_at = b.last from
       (select formula_id, count(*) as bakes, max(started_at) as last from bake group by formula_id) b where b.formula_id = f.id`);
     await client.query('commit');

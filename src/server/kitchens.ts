@@ -17,10 +17,12 @@ import {
 } from '@/db/queries/kitchens';
 import { transaction } from '@/db/transaction';
 import demoFile from '@/demo/larkspurLock.json';
+import demoPictures from '@/demo/pictures.json';
 import type { Context } from './context';
 import { done, failed, invalid, type Done } from './failure';
 import { importArchive } from './importArchive';
 import { importKitchen, insertKitchenFile } from './importKitchen';
+import { insertPictures } from './insertPictures';
 import { makeKitchen } from './makeKitchen';
 
 /** What goes beyond one kitchen. */
@@ -55,13 +57,23 @@ function readDemo(): KitchenFile {
   return (demo = read.value);
 }
 
+async function insertDemo(client: pg.PoolClient, newId: () => string): Promise<KitchenRow> {
+  const kitchen = await insertKitchenFile(client, readDemo(), newId, { demo: true });
+  const pictures = new Map(Object.entries(demoPictures));
+  const broken = await insertPictures(client, kitchen.id, readDemo(), new Set(pictures.keys()), (id) =>
+    Promise.resolve(Buffer.from(pictures.get(id) ?? '', 'base64')),
+  );
+  if (broken !== null) throw new Error(`A picture of the demo kitchen does not hold: ${broken}`);
+  return kitchen;
+}
+
 /** Moves the demo kitchen in, once in the life of an installation. @returns whether it did */
 export async function bringDemo({ pool, newId }: Installation): Promise<boolean> {
   // a start that has nothing to bring needs no right to
   if (await isDemoBrought(pool)) return false;
   return transaction(pool, async (client) => {
     if (await lockDemoBrought(client)) return false;
-    await insertKitchenFile(client, readDemo(), newId, { demo: true });
+    await insertDemo(client, newId);
     await markDemoBrought(client);
     return true;
   });
@@ -73,7 +85,7 @@ export const renewDemo = (installation: Installation): Promise<Done<KitchenCard>
     await lockKitchens(client);
     for (const { id } of (await listKitchens(client)).filter((kitchen) => kitchen.demo))
       await removeKitchen(client, id);
-    const made = await insertKitchenFile(client, readDemo(), installation.newId, { demo: true });
+    const made = await insertDemo(client, installation.newId);
     return done(cardOf(made));
   });
 

@@ -43,11 +43,12 @@ test('applies each migration once, even when two starters race', async () => {
     '000020_found.sql',
     '000021_taste_links.sql',
     '000022_cuts.sql',
+    '000023_found_words.sql',
   ]);
   expect(await migrate(db.admin, folder)).toEqual([]);
   const initial = await readFile('src/db/migrations/000001_initial.sql');
   const { rows } = await db.admin.query('select id, file, checksum from schema_migration order by id');
-  expect(rows).toHaveLength(22);
+  expect(rows).toHaveLength(23);
   expect(rows[0]).toEqual({
     id: 1,
     file: '000001_initial.sql',

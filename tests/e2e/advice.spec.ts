@@ -1,9 +1,8 @@
 import { readFile } from 'node:fs/promises';
-import sharp from 'sharp';
 import { emptyOutcome } from '../../src/core/bake/outcome';
-import { testSlice } from '../../src/core/photo/testSlices';
 import { bakeOfOwn, tap } from './bakeOfOwn';
 import { check } from './check';
+import { cutPhoto } from './cutPhoto';
 import { expect, test } from './kitchen';
 
 /** Of the size the formula is for. */
@@ -29,8 +28,7 @@ test('a raw loaf, photographed and tasted: what it was, one change as the next v
     return ((await (await page.request.post(`${started.api}/bakes`, { data })).json()) as { id: string }).id;
   };
   const own = { ...started, bake: await start(1) };
-  const { width, height, rgba } = testSlice('plain', 5, 480).picture;
-  const jpeg = await sharp(rgba, { raw: { width, height, channels: 4 } }).resize(900).jpeg().toBuffer(); // prettier-ignore
+  const jpeg = await cutPhoto();
   await tap(page, own, raw);
   await page.goto(`${own.at}/logbook/${own.bake}`);
   const next = page.getByTestId('next-change');

@@ -1,23 +1,14 @@
-import sharp from 'sharp';
 import { emptyOutcome } from '../../src/core/bake/outcome';
 import { eightRolls } from '../../src/core/batch/testBatch';
-import { testSlice } from '../../src/core/photo/testSlices';
 import { bakeOfOwn, tap, type Baking } from './bakeOfOwn';
 import { check } from './check';
+import { cutPhoto } from './cutPhoto';
 import { expect, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
 const closed = { type: 'closed', outcome: { ...emptyOutcome, scores: { ...emptyOutcome.scores, crumb: 2 } } };
 const added = { type: 'added', ingredientId: 'psyllium-husk', massG: 6, note: 'too wet' };
 
-/** A made-up slice as a camera would write it. */
-async function photo(): Promise<Buffer> {
-  const { width, height, rgba } = testSlice('plain', 5, 480).picture;
-  return sharp(rgba, { raw: { width, height, channels: 4 } })
-    .resize(1600)
-    .jpeg()
-    .toBuffer();
-}
 interface Logged { readonly events: readonly { readonly action: { readonly type: string; readonly crumb?: { readonly marks: unknown[]; readonly porosityPercent: number } } }[] } // prettier-ignore
 const log = async (page: Page, { api, bake }: Baking) =>
   ((await (await page.request.get(`${api}/bakes/${bake}?after=0`)).json()) as Logged).events;
@@ -33,7 +24,7 @@ test('a slice is photographed without a network, read when it has come, put righ
   await context.setOffline(true);
   await photos
     .getByLabel('Choose a file')
-    .setInputFiles({ name: 'IMG_1.jpg', mimeType: 'image/jpeg', buffer: await photo() });
+    .setInputFiles({ name: 'IMG_1.jpg', mimeType: 'image/jpeg', buffer: await cutPhoto() });
   await expect(photos.getByText('Waiting for the server')).toBeVisible();
   await context.setOffline(false);
   await expect(photos.getByText(/\d+ % porous/)).toBeVisible({ timeout: 30_000 });

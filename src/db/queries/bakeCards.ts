@@ -212,10 +212,7 @@ export function logbookQuery(
   const where: string[] = [];
   where.push(lot ? `and lots @> array[${value(lot)}]::text[]` : 'and ended_at is not null');
   if (formulaId) where.push(`and formula_id = ${value(formulaId)}`);
-  if (words.length > 0)
-    where.push(
-      `and to_tsvector('simple', name || ' ' || words || ' ' || says) @@ to_tsquery('simple', ${value(asQuery(words))})`,
-    );
+  if (words.length > 0) where.push(`and found @@ to_tsquery('simple', ${value(asQuery(words))})`);
   if (again === 'givenUp') where.push('and given_up is not null');
   else if (again) where.push(`and again = ${value(again)}`);
   if (after)
