@@ -32,6 +32,8 @@ export async function bakeForecast(
   const before = (await loadCuts(context, bake.formulaId, gone)).filter(
     (cut) => cut.startedAtMs < bake.startedAtMs,
   );
+  // what was learnt may be missing where whoever asked has left: a forecast is saved for good
+  if (gone?.aborted) return null;
   const plain = runKitchenOf(kit, asWay(made.formula));
   // also where whoever asked has left: it is saved, and asked for again
   const forecast = await simulation('forecast', {
@@ -41,6 +43,9 @@ export async function bakeForecast(
     kitchen: shownKitchen(taughtKitchen(plain, learning), before),
     madeAtMs: now().getTime(),
   });
-  if (forecast) await insertForecast(pool, kitchen.id, bakeId, forecast);
-  return forecast;
+  if (!forecast) return null;
+  await insertForecast(pool, kitchen.id, bakeId, forecast);
+  // of two who asked at once the first was saved
+  const saved = await findForecast(pool, kitchen.id, bakeId);
+  return saved === 'unreadable' ? null : saved;
 }

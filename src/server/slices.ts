@@ -36,6 +36,7 @@ export async function formulaSlices(
   if (gone?.aborted) return {};
   const cuts = await cutsOf(context, known, around, learnt, gone);
   if (gone?.aborted) return {};
+  if (gone?.aborted) return {};
   // read together, and only if one of them has to be computed
   let reading: ReturnType<typeof readAll> | null = null;
   const readAll = async () =>

@@ -67,6 +67,19 @@ test('what is read of cuts is in the next slice, the shelf, the next forecast an
   expect(learning.miss!).toBeLessThan(0.5 * learning.missBefore!);
   expect(await shelf()).toBeCloseTo(drawn * learning.form.value, 3);
   expect((await forecast()) / foretold).toBeCloseTo(learning.form.value, 3);
+  // whoever asked leaves while it is looked up what cuts taught: no forecast without it is saved for good
+  const gone = new AbortController();
+  const query = (...asked: Parameters<typeof here.pool.query>) => {
+    if ((asked[0] as { name?: string }).name === 'cut-signatures') gone.abort();
+    return here.pool.query(...asked);
+  };
+  const pool = new Proxy(here.pool, { get: (is, key) => (key === 'query' ? query : Reflect.get(is, key)) });
+  const left = await started(id);
+  expect(await bakeForecast({ ...here, pool }, left, gone.signal)).toBeNull();
+  expect((await bakeForecast(here, left))!.heat!.heightToWidth! / foretold).toBeCloseTo(
+    learning.form.value,
+    3,
+  );
   // a bake is held to what was known before it, however much is known by now
   expect(formOf((await bakeSlices(here, first.bakeId)).slice!)).toBe(formOf(two.slice!));
   expect((await taughtHere(here)).slices).toMatchObject([{ formulaId: id, learning: { bakes: 3 } }]);
