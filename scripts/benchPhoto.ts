@@ -2,7 +2,6 @@ import type { Browser } from '@playwright/test';
 import sharp from 'sharp';
 import { testSlice, type Family } from '../src/core/photo/testSlices';
 import { quantileOf } from '../src/core/numeric/quantile';
-import { DEMO_API, inDemo } from './demoKitchen';
 import type { Findings } from './findings';
 
 const FAMILIES: readonly Family[] = ['plain', 'noise', 'seeds'];

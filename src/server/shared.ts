@@ -3,7 +3,8 @@ export class NotComputed extends Error {
   // told by its name: the host and the application are two bundles, each with a class of its own
   override readonly name = 'NotComputed';
 }
-const isNotComputed = (error: unknown): boolean => error instanceof Error && error.name === 'NotComputed';
+/** By its name: the host's threads throw one of their own bundle. */
+export const isNotComputed = (error: unknown): boolean => error instanceof Error && error.name === 'NotComputed';
 
 interface UnderWay<T> {
   waiting: number;

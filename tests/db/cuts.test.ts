@@ -73,7 +73,9 @@ test('what is read of cuts is in the next slice, the shelf, the next forecast an
     if ((asked[0] as { name?: string }).name === 'cut-signatures') gone.abort();
     return here.pool.query(...asked);
   };
-  const pool = new Proxy(here.pool, { get: (is, key) => (key === 'query' ? query : Reflect.get(is, key)) });
+  const pool = new Proxy(here.pool, {
+    get: (is, key) => (key === 'query' ? query : (Reflect.get(is, key) as unknown)),
+  });
   const left = await started(id);
   expect(await bakeForecast({ ...here, pool }, left, gone.signal)).toBeNull();
   expect((await bakeForecast(here, left))!.heat!.heightToWidth! / foretold).toBeCloseTo(

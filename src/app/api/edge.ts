@@ -4,6 +4,7 @@ import type { Problem } from '@/core/result';
 import { databaseFailure } from '@/db/errors';
 import { UnreadableDocument } from '@/db/rows';
 import { Busy, type Done, type Failure } from '@/server/failure';
+import { isNotComputed } from '@/server/shared';
 
 type Refusal =
   | Failure
@@ -44,7 +45,8 @@ async function guarded(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (error) {
-    if (error instanceof Busy) return refusal({ kind: 'unavailable' });
+    // too much waits for the threads, or whoever asked has left
+    if (error instanceof Busy || isNotComputed(error)) return refusal({ kind: 'unavailable' });
     if (error instanceof NoSuchKitchen) return refusal({ kind: 'notFound' });
     const failure = databaseFailure(error);
     if (failure === 'unavailable' || failure === 'full') return refusal({ kind: failure });
