@@ -5,6 +5,7 @@ import { nextChange, withChange } from './nextChange';
 import { expectedOf, type SignId } from './signs';
 import { causesOf, testBake, testCase } from './testBakes';
 import { tellApart } from './tellApart';
+import { missedBy } from '../tasting';
 import { changedBetween } from './changed';
 import { libraryBook } from '../ingredients';
 
@@ -93,6 +94,15 @@ test('a sample of the soak: the true cause is first or second far more often tha
   expect(second / rows.length).toBeGreaterThan(0.6);
   const sure = rows.flatMap(({ cause, found: { likely } }) => likely.filter(({ probability }) => probability > 0.7).map((each) => (each.cause === cause ? 1 : 0)));
   expect(sure.reduce<number>((sum, each) => sum + each, 0) / sure.length).toBeGreaterThan(0.75);
+  // no change for what no tongue would tell
+  const gains = rows.flatMap(({ bake, found: of, made }) => {
+    const { axes: its, asked: by } = testBake(bake);
+    const { change, expects } = nextChange(its, of, made.seen, made.known, by)!;
+    const nearer = ({ question, same, value }: (typeof expects)[number]) => Math.abs(missedBy(question, same) ?? 0) - Math.abs(missedBy(question, value) ?? 0);
+    return change.kind === 'sameAgain' ? [] : [Math.max(...expects.map(nearer))];
+  });
+  expect(gains.length).toBeGreaterThan(15);
+  expect(Math.min(...gains)).toBeGreaterThan(0.2);
   // every fourth: each is baked twice more, whole
   const next = rows.filter((_, index) => index % 4 === 1).flatMap(({ bake, found: of, made }) => {
     const { axes: its, asked: by } = testBake(bake);

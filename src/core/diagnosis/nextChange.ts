@@ -89,6 +89,8 @@ export const ASKED = QUESTIONS.flatMap(({ id, best }) =>
 const NOISE = normalDraws(MOST_DRAWS, 2, 88_013);
 /** A change has to be worth so much: each is a risk, and hides what the others would have told. */
 const WORTH = 0.3;
+/** In steps, of a score that was disliked, on the mean of what may have happened. */
+const LEAST_FELT = 0.3;
 /** What is wrong with the models, and with the next day, is in none of the explanations: of changes that help in all of them so many do not (`./crumb soak diagnosis`). */
 const MODELS_ERR = 0.06;
 /** So far from its best a score is disliked, in steps. */
@@ -142,10 +144,16 @@ export function nextChange(
     }, 0);
   const mean = (values: readonly number[]) => values.reduce((sum, value, index) => sum + next[index]!.weight * value, 0);
   const sameCosts = same.map(costOf);
+  const offBy = (scores: readonly (readonly number[])[], index: number) =>
+    mean(scores.map((all) => Math.abs(Math.min(5, Math.max(1, all[index]!)) - questions[index]!.best)));
+  // what no tongue would tell is no reason to change anything
+  const isFelt = (scores: readonly (readonly number[])[]) =>
+    questions.some(({ isDisliked }, index) => isDisliked && offBy(same, index) - offBy(scores, index) >= LEAST_FELT);
   let best = { change: TRIED[0]!, scores: same, costs: sameCosts, cost: mean(sameCosts) };
   for (const change of TRIED.slice(1)) {
     if (!possible(formula, book, axes.written.firmAfterS, change)) continue;
     const scores = outcomes(change);
+    if (!isFelt(scores)) continue;
     const costs = scores.map(costOf);
     const cost = mean(costs) + WORTH;
     if (cost < best.cost - 1e-9) best = { change, scores, costs, cost };
