@@ -5,6 +5,7 @@ import { adviceAsks, type Advised, type Axes } from '@/core/diagnosis';
 import { runKitchenOf } from '@/core/kit';
 import { pooled } from '@/core/tasting';
 import { listAfter, listBefore, listTold } from '@/db/queries/advice';
+import { bakesSignature } from '@/db/queries/bakeCards';
 import { findRevision } from '@/db/queries/formulas';
 import { loadBake, loadBakes } from './bakeRecords';
 import { computedAnswer, signatureOf } from './computedAnswers';
@@ -17,6 +18,8 @@ const MOST_EARLIER = 8;
 /** Bakes after advice that are looked at: the first that was tasted tells. */
 const MOST_AFTER = 5;
 const MOST_TOLD = 300;
+/** Of a page: what was advised long before says little of how good it is now. */
+const MOST_RECORDS = 60;
 const DAY_MS = 86_400_000;
 
 /** What was advised after a bake, and what became of it. */
@@ -118,12 +121,19 @@ async function pastDays(context: Context, bake: BakeRecord): Promise<number | nu
   return null;
 }
 
-/** What was advised in a kitchen, newest first, each with what became of it. */
+/** What was advised in a kitchen, newest first, each with what became of it. Stored until anything is told to any log. */
 export async function adviceSoFar(context: Context): Promise<AdviceRecord[]> {
+  const { pool, kitchen } = context;
+  const signature = signatureOf(kitchen.epoch, await bakesSignature(pool, kitchen.id));
+  const wanted = { about: 'advice so far', signature, compute: () => adviceChecked(context) };
+  return (await computedAnswer(context, wanted)) ?? [];
+}
+
+async function adviceChecked(context: Context): Promise<AdviceRecord[]> {
   const told = await listTold(context.pool, context.kitchen.id, MOST_TOLD);
   const byBake = new Map<string, typeof told>();
   for (const row of told) byBake.set(row.bakeId, [...(byBake.get(row.bakeId) ?? []), row]);
-  const records = [...byBake.values()].map(async (rows): Promise<AdviceRecord[]> => {
+  const records = [...byBake.values()].slice(0, MOST_RECORDS).map(async (rows): Promise<AdviceRecord[]> => {
     const advised = rows.find(({ action }) => action.type === 'advised');
     if (advised?.action.type !== 'advised') return [];
     const { bakeId, formulaId, name, startedAtMs } = advised;

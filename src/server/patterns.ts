@@ -1,8 +1,9 @@
 import { mean } from 'simple-statistics';
 import { stateOf } from '@/core/bake';
 import { bakeFigures, whatGoesWith, type GoesWith, type Made } from '@/core/record';
-import { listLogbook } from '@/db/queries/bakeCards';
+import { bakesSignature, listLogbook } from '@/db/queries/bakeCards';
 import { loadBakes } from './bakeRecords';
+import { computedAnswers, signatureOf } from './computedAnswers';
 import type { Context } from './context';
 
 /** Older bakes were made in another kitchen, by and large. */
@@ -19,8 +20,23 @@ export interface Patterns {
   readonly groups: readonly { readonly formulaId: string; readonly name: string; readonly scored: number }[];
 }
 
-/** What goes with better scores in a kitchen, or of one formula: over its newest bakes that came to their end. */
+/** What goes with better scores in a kitchen, or of one formula: over its newest bakes that came to their end. Stored until anything is told to any log. */
 export async function patternsOf(context: Context, formulaId: string | null): Promise<Patterns> {
+  const [bakes, { signature }] = await Promise.all([
+    bakesSignature(context.pool, context.kitchen.id),
+    context.larder(),
+  ]);
+  const about = `patterns ${formulaId ?? 'all'}`;
+  const wanted = {
+    about,
+    signature: signatureOf(context.kitchen.epoch, bakes, signature),
+    compute: () => lookedAt(context, formulaId),
+  };
+  // nobody leaves: it is there
+  return (await computedAnswers(context, [wanted])).get(about)!;
+}
+
+async function lookedAt(context: Context, formulaId: string | null): Promise<Patterns> {
   const { lines } = await listLogbook(context.pool, context.kitchen.id, { formulaId, words: [], again: null, order: 'newest', after: null, most: MOST_BAKES }); // prettier-ignore
   const book = await context.book();
   const ended = lines.filter(({ givenUp }) => givenUp === null).map(({ id }) => id);

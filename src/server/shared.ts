@@ -4,7 +4,8 @@ export class NotComputed extends Error {
   override readonly name = 'NotComputed';
 }
 /** By its name: the host's threads throw one of their own bundle. */
-export const isNotComputed = (error: unknown): boolean => error instanceof Error && error.name === 'NotComputed';
+export const isNotComputed = (error: unknown): boolean =>
+  error instanceof Error && error.name === 'NotComputed';
 
 interface UnderWay<T> {
   waiting: number;

@@ -162,6 +162,7 @@ const READS: Record<string, Ask> = {
   'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),
   listTaughtFormulas: (c, k) => bakeCards.listTaughtFormulas(c, k, 'rises', { most: 9, mostBakes: 9 }),
   scoresOfRevisions: (c, k) => bakeCards.scoresOfRevisions(c, k, ids.formula),
+  bakesSignature: (c, k) => bakeCards.bakesSignature(c, k),
   cutSignatures: (c, k) => bakeCards.cutSignatures(c, k, [ids.formula], 9),
   riseSignatures: (c, k) => bakeCards.riseSignatures(c, k, [ids.formula], 9),
   kitchenRiseSignature: (c, k) => bakeCards.kitchenRiseSignature(c, k, 9),

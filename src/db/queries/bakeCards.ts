@@ -294,6 +294,20 @@ const signaturesOf =
 export const riseSignatures = signaturesOf(RISE_SIGNATURES);
 export const cutSignatures = signaturesOf(CUT_SIGNATURES);
 
+/** A word that changes with whatever is told to any log of a kitchen: logs only grow. Empty: it never baked. */
+export const bakesSignature = async (db: Queryable, kitchenId: string): Promise<string> =>
+  (
+    await one(
+      db,
+      {
+        name: 'bakes-signature',
+        text: `select case when count(*) = 0 then '' else count(*) || '.' || sum(last_seq) end as signature from bake_card where kitchen_id = $1`,
+        row: z.object({ signature: z.string() }),
+      },
+      [kitchenId],
+    )
+  ).signature;
+
 /** The same of the newest bakes of a kitchen in which hands felt the dough; empty: in none. */
 export const FELT_SIGNATURE = {
   name: 'felt-signature',
