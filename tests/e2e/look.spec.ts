@@ -32,6 +32,8 @@ test('a slice is photographed without a network, read when it has come, put righ
   const types = async () => (await log(page, own)).map(({ action }) => action.type);
   // shown at once, and a moment later on the server
   await expect.poll(async () => (await types()).filter((type) => /photo/.test(type))).toEqual(['photographed', 'photoRead']); // prettier-ignore
+  // and the next is drawn by it, without the page being asked for anew
+  await expect(page.getByTestId('slices')).toContainText('next, taught by this cut');
   const before = (await types()).length;
 
   // what phones save by default is not read here: it is said what to do

@@ -12,6 +12,8 @@ export interface BakeSlices {
   /** Cuts of this formula that were read. */
   readonly cuts: number;
 }
+/** A bake that teaches nothing has no next slice, however often it is asked. */
+const MOST_TRIES = 3;
 const NONE: BakeSlices = { slice: null, next: null, cuts: 0 };
 
 /**
@@ -25,13 +27,15 @@ export function useExpectedSlice(bakeId: string, read: number): BakeSlices {
   useEffect(() => {
     const leaving = new AbortController();
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const look = async (failures: number): Promise<void> => {
+    const look = async (tries: number): Promise<void> => {
       const { signal } = leaving;
       const answer = await ask<BakeSlices>(kitchen.api(`/bakes/${bakeId}/slice`), undefined, { signal });
       if (signal.aborted) return;
       if (answer.kind === 'ok') setSlices(answer.value);
-      else if (answer.kind === 'unreachable')
-        timer = setTimeout(() => void look(failures + 1), againAfterMs(failures));
+      // what was just read here may not have come to the server yet
+      const isBehind = answer.kind === 'ok' && read > 0 && answer.value.next === null && tries < MOST_TRIES;
+      if (answer.kind === 'unreachable' || isBehind)
+        timer = setTimeout(() => void look(tries + 1), againAfterMs(tries));
     };
     void look(0);
     return () => {
