@@ -88,7 +88,7 @@ test('a formula typed from scratch is baked, logged and found again', async ({ p
   await closeBake(page);
 
   await expect(page).toHaveURL(/\/logbook\//);
-  await expect(page.getByText('10.2 %', { exact: true })).toBeVisible();
+  await expect(page.getByRole('definition').filter({ hasText: '10.2 %' })).toBeVisible();
   const tapioca = page.getByRole('row', { name: /Tapioca starch/ });
   await expect(tapioca).toContainText('186 g');
   await expect(tapioca).toContainText('190 g');

@@ -63,6 +63,8 @@ export class NewsCarrier {
       () => {
         this.carries = true;
         this.heardAtMs = this.deps.now();
+        // what came between the stream before and this one was told to nobody
+        this.tellAll({ of: 'hearing', is: false });
         this.open();
       },
       () => {
@@ -87,8 +89,7 @@ export class NewsCarrier {
         const news = readNews(text);
         if (!news) return;
         this.failures = 0;
-        this.receive(news);
-        this.deps.tell({ news });
+        this.tellAll(news);
       },
       ended: () => this.lost(),
     });
@@ -96,10 +97,13 @@ export class NewsCarrier {
 
   private lost(): void {
     this.shut();
-    const news: News = { of: 'hearing', is: false };
+    this.tellAll({ of: 'hearing', is: false });
+    this.cancelOpen = this.deps.wait(againAfterMs(this.failures++), () => this.open());
+  }
+
+  private tellAll(news: News): void {
     this.receive(news);
     this.deps.tell({ news });
-    this.cancelOpen = this.deps.wait(againAfterMs(this.failures++), () => this.open());
   }
 
   private receive(news: News): void {
