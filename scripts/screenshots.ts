@@ -117,19 +117,17 @@ async function ringsUnderWay(home: string, formulaId: string): Promise<string> {
   return id;
 }
 
-/** A loaf that was cut after an hour, as two have tasted it. */
-async function tasted(home: string, bakeId: string): Promise<void> {
-  const cards = [
-    { taster: 'Imke', scores: { height: 4, colourAbove: 3, evenness: 3, denseLine: 2, gumminess: 1, moistness: 4, bend: 4, flavour: 4, verdict: 2 } },
-    { taster: 'Jo', scores: { height: 4, denseLine: 3, gumminess: 2, moistness: 4, flavour: 4, verdict: 3 } },
-  ] as const;
-  await post(`${home}${DEMO_API}/bakes/${bakeId}/taps`, {
-    taps: cards.map((card) => ({
-      eventId: crypto.randomUUID(), agoMs: 0,
-      action: { type: 'tasted', tastingId: crypto.randomUUID(), tasting: { ...card, occasion: 'fresh', words: '', rungId: null, blind: false } },
-    })),
-  });
-} // prettier-ignore
+/** The first tin loaf of the demo: photographed, tasted by two, with advice that was taken and held against the next. */
+async function firstLoaf(home: string): Promise<string> {
+  const log = (await (await fetch(`${home}${DEMO_API}/logbook?form=json`)).json()) as {
+    bakes: { bakeId: string; formula: string; startedAt: string }[];
+  };
+  const [first] = log.bakes
+    .filter(({ formula }) => formula === 'Millet and linseed tin loaf')
+    .sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  if (!first) throw new Error('the demo kitchen never baked its tin loaf');
+  return first.bakeId;
+}
 
 /** A day of three breads, wanted eight hours from now; the page lays it out. */
 async function dayOf(home: string, formulaIds: readonly string[]): Promise<void> {
@@ -282,8 +280,7 @@ try {
   const rolls = await idOf(server.url, '/formulas', 'Pumpkin-seed supper rolls');
   const tray = await idOf(server.url, '/formulas', 'Blue-jar tray bread');
   const rings = await idOf(server.url, '/formulas', 'Boiled rings, soda and honey');
-  const logged = await idOf(server.url, '/logbook', 'Towpath loaf, sponge and folds');
-  await tasted(server.url, logged);
+  const logged = await firstLoaf(server.url);
   const { weighing, proofing } = await bakeUnderWay(server.url, formula);
   await dayOf(server.url, [rolls, tray, formula]);
   await shelfOf(server.url);
@@ -309,7 +306,7 @@ try {
     { name: 'bench-weigh-phone', path: `/bench/${weighing}`, ...phone },
     { name: 'bench-step-tablet', path: `/bench/${proofing}`, ...tablet },
     { name: 'logbook', path: '/logbook', ...table },
-    { name: 'bake', path: `/logbook/${logged}`, ...table, height: 2000, until: 'the-change' },
+    { name: 'bake', path: `/logbook/${logged}`, ...table, height: 2400, until: 'the-change' },
   ];
   for (const shot of shots) await take(browser, server.url, shot);
   // its clocks are short, and ring on every page that comes after
