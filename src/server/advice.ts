@@ -1,6 +1,8 @@
 import { checkedAdvice, type AdviceResult, type CauseId, type TakenAdvice } from '@/core/advice';
 import { lotsOf, stateOf, type BakeRecord } from '@/core/bake';
+import { wallField } from '@/core/day/dayEdit';
 import { asWay } from '@/core/formula';
+import { ageOfLot } from '@/core/ingredients';
 import { adviceAsks, type Advised, type Axes } from '@/core/diagnosis';
 import { runKitchenOf } from '@/core/kit';
 import { pooled } from '@/core/tasting';
@@ -20,7 +22,6 @@ const MOST_AFTER = 5;
 const MOST_TOLD = 300;
 /** Of a page: what was advised long before says little of how good it is now. */
 const MOST_RECORDS = 60;
-const DAY_MS = 86_400_000;
 
 /** What was advised after a bake, and what became of it. */
 export interface AdviceRecord {
@@ -111,12 +112,13 @@ async function confirmedIn(
 
 /** How long the yeast or starter of a bake was past its date by then, days; null: none is told apart, or it says none. */
 async function pastDays(context: Context, bake: BakeRecord): Promise<number | null> {
-  const { book, entries } = await context.larder();
+  const book = await context.book();
+  const day = wallField(context.kitchen.details.timeZone, bake.startedAtMs).slice(0, 10);
   for (const [ingredientId, lotId] of lotsOf(bake.sheet, stateOf(bake))) {
-    if (!book.get(ingredientId)?.roles.includes('leaven')) continue;
-    const lot = entries.find(({ id }) => id === lotId)?.entry;
-    if (lot?.kind === 'lot' && lot.bestBefore)
-      return (bake.startedAtMs - Date.parse(lot.bestBefore)) / DAY_MS;
+    const its = book.get(ingredientId);
+    const lot = its?.roles.includes('leaven') ? its.lots?.find(({ id }) => id === lotId) : undefined;
+    const pastDays = lot && ageOfLot(lot, day).pastDays;
+    if (typeof pastDays === 'number') return pastDays;
   }
   return null;
 }

@@ -2,6 +2,7 @@ import { mean } from 'simple-statistics';
 import { stateOf } from '@/core/bake';
 import { bakeFigures, whatGoesWith, type GoesWith, type Made } from '@/core/record';
 import { bakesSignature, listLogbook } from '@/db/queries/bakeCards';
+import { findHeadRevisions } from '@/db/queries/formulas';
 import { loadBakes } from './bakeRecords';
 import { computedAnswers, signatureOf } from './computedAnswers';
 import type { Context } from './context';
@@ -22,6 +23,9 @@ export interface Patterns {
 
 /** What goes with better scores in a kitchen, or of one formula: over its newest bakes that came to their end. Stored until anything is told to any log. */
 export async function patternsOf(context: Context, formulaId: string | null): Promise<Patterns> {
+  // nothing is stored of ids that anybody can make up
+  if (formulaId && (await findHeadRevisions(context.pool, context.kitchen.id, [formulaId])).length === 0)
+    return { bakes: 0, scored: 0, found: [], groups: [] };
   const [bakes, { signature }] = await Promise.all([
     bakesSignature(context.pool, context.kitchen.id),
     context.larder(),

@@ -3,7 +3,6 @@ export class NotComputed extends Error {
   // told by its name: the host and the application are two bundles, each with a class of its own
   override readonly name = 'NotComputed';
 }
-/** By its name: the host's threads throw one of their own bundle. */
 export const isNotComputed = (error: unknown): boolean =>
   error instanceof Error && error.name === 'NotComputed';
 

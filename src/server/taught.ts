@@ -40,6 +40,23 @@ export interface Taught {
 
 const MOST_FORMULAS = 40;
 
+/** Nobody looks at an empty page for longer. */
+const WAIT_MS = 4000;
+
+/** The same, where it is there soon; null: it is still being computed, goes on whether anybody waits or not, and is stored as it comes. */
+export async function taughtSoon(context: Context): Promise<Taught | null> {
+  const work = taughtHere(context);
+  // where it fails later, whoever asks next is told
+  work.catch(() => undefined);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<null>((resolve) => (timer = setTimeout(resolve, WAIT_MS, null)));
+  try {
+    return await Promise.race([work, late]);
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
 /** What was learnt here, before and after, and from how much. */
 export async function taughtHere(context: Context): Promise<Taught> {
   const most = { most: MOST_FORMULAS, mostBakes: MOST_BAKES };

@@ -3,6 +3,7 @@ import { emptyOutcome, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { rollsWithMethod } from '@/core/run/testRuns';
 import { formOf } from '@/core/slice';
+import { testCut } from '@/core/slice/testCuts';
 import { recordTaps, startBake } from '@/server/bakes';
 import type { Context } from '@/server/context';
 import { loadSliceLearning } from '@/server/cutsRead';
@@ -10,7 +11,6 @@ import { bakeForecast } from '@/server/forecasts';
 import { createFormula } from '@/server/formulas';
 import { bakeSlices, formulaSlices } from '@/server/slices';
 import { taughtHere } from '@/server/taught';
-import { readCut } from './readCut';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 let db: TestDatabase;
@@ -41,7 +41,7 @@ async function cut(formulaId: string, heightToWidth: number): Promise<{ bakeId: 
     photo: { photoId, of: 'cut', widthPx: 900, heightPx: 600, rungId: null },
   });
   await tap(bakeId, { type: 'closed', outcome: emptyOutcome });
-  await tap(bakeId, { type: 'photoRead', photoId, crumb: readCut(heightToWidth) });
+  await tap(bakeId, { type: 'photoRead', photoId, crumb: testCut({ heightToWidth }) });
   return { bakeId, photoId };
 }
 

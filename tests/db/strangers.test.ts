@@ -9,6 +9,7 @@ import { NO_STARTERS } from '@/core/starter/starterDocument';
 import { ORDINARY_LIFE } from '@/core/day/lifeDocument';
 import { windowsOf } from '@/core/instrument/readingWindow';
 import { ORDINARY_KIT, PLAIN_WAYS } from '@/core/kit';
+import { testCut } from '@/core/slice/testCuts';
 import * as advice from '@/db/queries/advice';
 import * as bakeCards from '@/db/queries/bakeCards';
 import * as rings from '@/db/queries/rings';
@@ -37,7 +38,6 @@ import { saveOrders } from '@/server/orders';
 import { saveKit } from '@/server/kit';
 import { askCode, pair } from '@/server/devices';
 import { addInstrument, take } from '@/server/instruments';
-import { readCut } from './readCut';
 import { testDatabase, type TestDatabase } from './testDatabase';
 
 /** Every query there is, asked as a stranger with the ids of somebody else's kitchen: it sees nothing there and changes nothing. */
@@ -93,7 +93,7 @@ beforeAll(async () => {
       type: 'photographed',
       photo: { photoId: LINK.id, of: 'cut', widthPx: 9, heightPx: 9, rungId: null },
     },
-    { type: 'photoRead', photoId: LINK.id, crumb: readCut(0.8) },
+    { type: 'photoRead', photoId: LINK.id, crumb: testCut({}) },
     { type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 },
     { type: 'felt', stepId: proof, band: 'soft' },
     { type: 'causeTold', cause: 'tooWet' },

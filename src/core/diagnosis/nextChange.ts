@@ -92,7 +92,7 @@ const WORTH = 0.3;
 /** In steps, of a score that was disliked, on the mean of what may have happened. */
 const LEAST_FELT = 0.3;
 /** What is wrong with the models, and with the next day, is in none of the explanations: of changes that help in all of them so many do not (`./crumb soak diagnosis`). */
-const MODELS_ERR = 0.06;
+const MODEL_ERROR = 0.06;
 /** So far from its best a score is disliked, in steps. */
 const DISLIKED = 1.5;
 
@@ -173,7 +173,7 @@ export function nextChange(
     .slice(0, 3);
   return {
     change: best.change,
-    better: isSame ? null : MODELS_ERR + (1 - 2 * MODELS_ERR) * Math.min(1, mean(best.costs.map((cost, index) => (cost < sameCosts[index]! ? 1 : 0)))),
+    better: isSame ? null : MODEL_ERROR + (1 - 2 * MODEL_ERROR) * Math.min(1, mean(best.costs.map((cost, index) => (cost < sameCosts[index]! ? 1 : 0)))),
     expects,
   };
 } // prettier-ignore

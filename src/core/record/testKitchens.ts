@@ -10,9 +10,9 @@ import type { Formula } from '../formula/formula';
 import { libraryBook, type IngredientBook } from '../ingredients';
 import { normalAbove } from '../numeric/draws';
 import { seededRandom } from '../numeric/seededRandom';
-import type { CrumbFigures } from '../photo/photoSchema';
 import { asLearnt, formOf, learnSlice, type SliceObservation } from '../slice/learnSlice';
 import { seenOf } from '../slice/reading';
+import { cutOf } from '../slice/testCuts';
 import type { SliceFigures } from '../slice/slice';
 
 /**
@@ -127,29 +127,10 @@ export function replaySlice(seed: number, bakes: number): Replay {
   const errors = [off(DRAWN)];
   const cuts: SliceObservation[] = [];
   for (let at = 0; at < bakes; at += 1) {
-    cuts.push({ expected: DRAWN, read: readOf(real, normal) });
+    cuts.push({ expected: DRAWN, read: cutOf(real, normal) });
     errors.push(off(asLearnt(DRAWN, learnSlice(cuts)!.learnt)));
   }
   return { errors, noise: 0.13 };
-}
-
-/** What a reader would say of such a slice: off by a day and a camera. */
-function readOf(slice: SliceFigures, normal: (sd: number) => number): CrumbFigures {
-  const spread = 0.2 + 0.75 * (1 - slice.evenness);
-  return {
-    reader: 1,
-    holes: 200,
-    tunnelPercent: 8,
-    outline: [],
-    marks: [],
-    heightToWidth: formOf(slice) * Math.exp(normal(0.13)),
-    porosityPercent: Math.min(90, 100 * slice.seen * Math.exp(normal(0.25))),
-    middleHolePercent:
-      (100 * slice.poreMm * Math.exp(1.5 * spread * spread + normal(0.3))) /
-      (slice.heightMm * (1 + slice.crown)),
-    evenness: Math.min(1, Math.max(0, 0.25 + 0.6 * slice.evenness + normal(0.1))),
-    denseLinePercent: Math.max(0, 1.5 + 100 * slice.streak + normal(2)),
-  };
 }
 
 /** Over kitchens: the root mean square error after each number of bakes. */

@@ -1,7 +1,6 @@
-import type { CrumbFigures } from '../photo/photoSchema';
 import type { Shape } from '../method/heating';
 import { asLearnt, formOf, learnSlice } from './learnSlice';
-import { evennessRead, lineRead, poreSpread } from './reading';
+import { cutOf } from './testCuts';
 import { sliceOf, type SliceFigures } from './slice';
 
 const drawn = (shape: Shape = 'tin'): SliceFigures =>
@@ -21,23 +20,9 @@ const drawn = (shape: Shape = 'tin'): SliceFigures =>
     brownBase: 3,
     setChance: 1,
   });
-/** A picture of just this slice. */
-const readOf = (slice: SliceFigures): CrumbFigures => ({
-  reader: 1,
-  porosityPercent: 100 * slice.seen,
-  holes: 100,
-  middleHolePercent: (100 * slice.poreMm * Math.exp(1.5 * poreSpread(slice.evenness) ** 2)) / (formOf(slice) * slice.widthMm),
-  evenness: evennessRead(slice.evenness),
-  tunnelPercent: 5,
-  denseLinePercent: 100 * lineRead(slice.streak),
-  heightToWidth: formOf(slice),
-  outline: [],
-  marks: [],
-}); // prettier-ignore
-
 test('a cut that came as it was drawn teaches that nothing is off; without one nothing is taught', () => {
   const expected = drawn();
-  const { learnt, bakes } = learnSlice([{ expected, read: readOf(expected) }])!;
+  const { learnt, bakes } = learnSlice([{ expected, read: cutOf(expected) }])!;
   for (const value of Object.values(learnt)) expect(value).toBeCloseTo(0, 12);
   expect(bakes).toBe(1);
   const next = asLearnt(expected, learnt);
@@ -49,7 +34,7 @@ test('a cut that came as it was drawn teaches that nothing is off; without one n
 
 test('by hand: three cuts a fifth lower than drawn move the form by 0.2 ÷ (1 + 0.1² ÷ (3 × 0.2²)), as a logarithm', () => {
   const expected = drawn();
-  const low = { expected, read: { ...readOf(expected), heightToWidth: formOf(expected) * Math.exp(-0.2) } };
+  const low = { expected, read: { ...cutOf(expected), heightToWidth: formOf(expected) * Math.exp(-0.2) } };
   const { learnt, form, missBefore, miss } = learnSlice([low, low, low])!;
   // 1/τ² = 25, n/σ² = 300: −0.2 × 300 / 325; sd 1/√325
   expect(learnt.form).toBeCloseTo(-0.184615, 6);
@@ -63,8 +48,8 @@ test('by hand: three cuts a fifth lower than drawn move the form by 0.2 ÷ (1 + 
 
 test('one mad picture moves what many say by no more than two and a half sd of one', () => {
   const expected = drawn();
-  const fine = { expected, read: readOf(expected) };
-  const mad = { expected, read: { ...readOf(expected), heightToWidth: 19 } };
+  const fine = { expected, read: cutOf(expected) };
+  const mad = { expected, read: { ...cutOf(expected), heightToWidth: 19 } };
   const { learnt } = learnSlice([fine, fine, fine, fine, mad])!;
   expect(learnt.form).toBeCloseTo((2.5 * Math.hypot(0.2, 0.1) * 100) / 525, 9);
 });

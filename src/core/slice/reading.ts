@@ -18,12 +18,11 @@ export const lineRead = (streak: number): number => streak + LEAST_LINE_PERCENT 
 /** Spread of a pore's size as it is drawn, as a logarithm. */
 export const poreSpread = (evenness: number): number => 0.2 + 0.75 * (1 - evenness);
 
-/** What holds its sides: taller means only taller, not narrower too. */
 const HELD: ReadonlySet<Shape> = new Set(['tin', 'touchingRolls', 'disc', 'flatbread']);
 
 /**
- * How a piece of the same volume grows as its height over its width grows by a factor: [height, width] as factors. Of a piece that stands free the width
- * goes with it, in both directions; of one that is held it stays.
+ * Height and width as factors, as height over width changes by one. What stands free keeps its volume: as it gets taller it gets narrower, both ways
+ * across. What is held by a tin, by its neighbours, or was rolled out so wide keeps its width.
  */
 export const byForm = (shape: Shape, factor: number): readonly [number, number] =>
   HELD.has(shape) ? [factor, 1] : [factor ** (2 / 3), factor ** (-1 / 3)];

@@ -12,12 +12,15 @@ interface ComparedSliceProps {
   readonly photos: ReadonlyMap<string, TakenPhoto>;
 }
 
+/** Nothing is told to a bake's log from where bakes are compared. */
+const NEVER_NEW = 0;
+
 /** A bake's slice as it was expected, and the one on the board. */
 export function ComparedSlice({ bakeId, head, photos }: ComparedSliceProps) {
   const kitchen = useKitchen();
   const say = useSliceWords();
   const real = [...photos.values()].findLast(({ of, away }) => of === 'cut' && !away);
-  const { slice } = useExpectedSlice(bakeId, real?.crumb?.heightToWidth ?? 0);
+  const { slice } = useExpectedSlice(bakeId, NEVER_NEW);
   return (
     <li>
       <strong className="block text-sm">{head}</strong>

@@ -104,6 +104,7 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
               bakeId={bake.id}
               outcome={outcome}
               state={state}
+              isSent={outbox.waiting.length === 0}
               onCorrect={() => setDialog('correct')}
             />
           )}
@@ -263,11 +264,13 @@ function OutcomeView({
   bakeId,
   outcome,
   state,
+  isSent,
   onCorrect,
 }: {
   bakeId: string;
   outcome: Outcome;
   state: BakeState;
+  isSent: boolean;
   onCorrect: () => void;
 }) {
   const numbers = useNumbers();
@@ -291,7 +294,7 @@ function OutcomeView({
           {words.correct}
         </Button>
       </div>
-      <BakeSlice bakeId={bakeId} photos={state.photos} />
+      <BakeSlice bakeId={bakeId} photos={state.photos} known={isSent ? state.lastSeq : null} />
       <dl className="mt-2 flex flex-wrap gap-x-6 gap-y-2">
         {figures.map(([word, figure]) => (
           <div key={word} className="flex flex-col-reverse">

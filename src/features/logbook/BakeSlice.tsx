@@ -11,14 +11,16 @@ import { words } from '@/wording/screens/logbook/BakeSlice';
 interface BakeSliceProps {
   readonly bakeId: string;
   readonly photos: ReadonlyMap<string, TakenPhoto>;
+  /** See {@link useExpectedSlice}. */
+  readonly known: number | null;
 }
 
 /** The slice that was to be expected, beside the one on the board. */
-export function BakeSlice({ bakeId, photos }: BakeSliceProps) {
+export function BakeSlice({ bakeId, photos, known }: BakeSliceProps) {
   const kitchen = useKitchen();
   const say = useSliceWords();
   const real = [...photos.values()].findLast(({ of, away }) => of === 'cut' && !away);
-  const { slice, next, cuts } = useExpectedSlice(bakeId, real?.crumb?.heightToWidth ?? 0);
+  const { slice, next, cuts } = useExpectedSlice(bakeId, known);
   return (
     <div className="mb-3">
       <div className={real ? 'grid grid-cols-2 gap-4' : ''}>

@@ -12,36 +12,33 @@ export interface BakeSlices {
   /** Cuts of this formula that were read. */
   readonly cuts: number;
 }
-/** A bake that teaches nothing has no next slice, however often it is asked. */
-const MOST_TRIES = 3;
 const NONE: BakeSlices = { slice: null, next: null, cuts: 0 };
 
 /**
  * The slice that was to be expected of a bake, asked for until the server has answered; none: not known yet, or there is none to draw.
  *
- * @param read what was read of its cut by now: asked for anew when that changes
+ * @param known what the server knows of the bake by now, as a number that grows: asked for anew with it. Null: something is still on its way there
  */
-export function useExpectedSlice(bakeId: string, read: number): BakeSlices {
+export function useExpectedSlice(bakeId: string, known: number | null): BakeSlices {
   const kitchen = useKitchen();
   const [slices, setSlices] = useState(NONE);
   useEffect(() => {
+    if (known === null) return;
     const leaving = new AbortController();
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const look = async (tries: number): Promise<void> => {
+    const look = async (failures: number): Promise<void> => {
       const { signal } = leaving;
       const answer = await ask<BakeSlices>(kitchen.api(`/bakes/${bakeId}/slice`), undefined, { signal });
       if (signal.aborted) return;
       if (answer.kind === 'ok') setSlices(answer.value);
-      // what was just read here may not have come to the server yet
-      const isBehind = answer.kind === 'ok' && read > 0 && answer.value.next === null && tries < MOST_TRIES;
-      if (answer.kind === 'unreachable' || isBehind)
-        timer = setTimeout(() => void look(tries + 1), againAfterMs(tries));
+      else if (answer.kind === 'unreachable')
+        timer = setTimeout(() => void look(failures + 1), againAfterMs(failures));
     };
     void look(0);
     return () => {
       leaving.abort();
       clearTimeout(timer);
     };
-  }, [bakeId, kitchen, read]);
+  }, [bakeId, kitchen, known]);
   return slices;
 }

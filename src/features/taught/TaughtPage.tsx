@@ -1,6 +1,7 @@
 'use client';
 import { ArrowLeft } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useRouter } from 'next/navigation';
+import { useEffect, type ReactNode } from 'react';
 import type { AbsorptionLearnt } from '@/core/consistency';
 import type { RiseLearning } from '@/core/fermentation';
 import type { SliceLearning } from '@/core/slice';
@@ -10,7 +11,7 @@ import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
 import { StartAnew } from './StartAnew';
 
-export interface TaughtPageProps {
+export interface Taught {
   readonly powders: readonly (AbsorptionLearnt & { readonly name: string; readonly lot: string | null })[];
   readonly jars: readonly { readonly lotId: string; readonly name: string; readonly vigour: RiseLearning['learnt']['vigour']; readonly marks: number }[];
   readonly formulas: readonly { readonly formulaId: string; readonly name: string; readonly bakeIds: readonly string[]; readonly learning: RiseLearning | null }[];
@@ -18,20 +19,48 @@ export interface TaughtPageProps {
   readonly ovens: readonly { readonly name: string; readonly offsetC: number; readonly offsetSdC: number; readonly traces: number }[];
 } // prettier-ignore
 
-/** What bakes have taught the models: before and after, from how much, and how much smaller the error got. */
-export function TaughtPage({ powders, jars, formulas, slices, ovens }: TaughtPageProps) {
+/** The page is asked for anew until all is computed. */
+const AGAIN_MS = 4000;
+
+/** What bakes have taught the models; null: that is still being computed. */
+export function TaughtPage({ taught }: { readonly taught: Taught | null }) {
+  const { refresh } = useRouter();
+  const isLate = taught === null;
+  useEffect(() => {
+    if (!isLate) return;
+    const timer = setInterval(refresh, AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [isLate, refresh]);
+  return (
+    <>
+      <KitchenLink
+        href="/logbook"
+        className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline"
+      >
+        <ArrowLeft size={15} aria-hidden />
+        {words.theLogbook}
+      </KitchenLink>
+      <h1 className="text-2xl sm:text-3xl">{words.title}</h1>
+      <p className="max-w-prose text-soft">{words.lead}</p>
+      {taught ? (
+        <All {...taught} />
+      ) : (
+        <p role="status" className="docket mt-4 p-6">
+          {words.computing}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Before and after, from how much, and how much smaller the error got. */
+function All({ powders, jars, formulas, slices, ovens }: Taught) {
   const numbers = useNumbers();
   const units = useUnits();
   const spread = (value: number, sd: number, places: number) => words.plusMinus(numbers.fixed(value, places), numbers.fixed(Z80 * sd, places));
   const isEmpty = powders.length + jars.length + formulas.length + slices.length + ovens.length === 0;
   return (
     <>
-      <KitchenLink href="/logbook" className="no-print inline-flex min-h-6 items-center gap-1 text-sm text-link underline">
-        <ArrowLeft size={15} aria-hidden />
-        {words.theLogbook}
-      </KitchenLink>
-      <h1 className="text-2xl sm:text-3xl">{words.title}</h1>
-      <p className="max-w-prose text-soft">{words.lead}</p>
       {isEmpty && <p className="docket mt-4 p-6">{words.nothing}</p>}
       {formulas.length > 0 && (
         <Part title={words.rise} heads={[words.what, words.now, words.error, words.from, '']}>

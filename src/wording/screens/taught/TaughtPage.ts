@@ -3,6 +3,7 @@ export const words = {
   theLogbook: 'The logbook',
   title: 'What this kitchen has taught',
   lead: 'What the models believed before, what your bakes have taught them, and from how much. A bake can be left out on its own page.',
+  computing: 'Your bakes are gone through. It stands here in a moment.',
   nothing: 'Nothing yet. Rise marks, how a dough felt at the bench, a picture of a cut that was read, and a probe left in the oven teach.',
   what: 'What', before: 'before', now: 'now', from: 'from', error: 'the marks were off by',
   absorption: 'What powders absorb, g of water per g', whole: (name: string) => `${name}, as a whole`,

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { TaughtPage } from '@/features/taught/TaughtPage';
-import { taughtHere } from '@/server/taught';
+import { taughtSoon } from '@/server/taught';
 import { kitchenOf, type KitchenParams } from '../../../kitchenOf';
 import { words } from '@/wording/screens/pages';
 
 export const metadata: Metadata = { title: words.learnt };
 
 export default async function Page({ params }: KitchenParams) {
-  return <TaughtPage {...await taughtHere(await kitchenOf(params))} />;
+  return <TaughtPage taught={await taughtSoon(await kitchenOf(params))} />;
 }

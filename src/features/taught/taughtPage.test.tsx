@@ -1,0 +1,34 @@
+import { act, screen } from '@testing-library/react';
+import { show } from '../testKitchen';
+import { TaughtPage, type Taught } from './TaughtPage';
+
+const refresh = jest.fn();
+jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
+
+const NOTHING: Taught = { powders: [], jars: [], formulas: [], slices: [], ovens: [] };
+const row = { formulaId: 'f', name: 'Tin', bakeIds: ['b'] };
+
+test('while it is computed the page says so and asks again; then it says what was learnt of cuts, before and after, and of what it is not', () => {
+  jest.useFakeTimers();
+  try {
+    const { unmount } = show(<TaughtPage taught={null} />);
+    expect(screen.getByRole('status')).toHaveTextContent('gone through');
+    act(() => void jest.advanceTimersByTime(9000));
+    expect(refresh).toHaveBeenCalledTimes(2);
+    const learning = {
+      learnt: { form: -0.16, pores: 0, seen: 0, evenness: 0, denseLine: 0 },
+      form: { value: 0.85, low: 0.8, high: 0.9 },
+      bakes: 4,
+      missBefore: 0.18,
+      miss: 0.06,
+    };
+    unmount();
+    show(<TaughtPage taught={{ ...NOTHING, slices: [{ ...row, learning }, { ...row, formulaId: 'g', name: 'Ring', learning: null }] }} />);
+    act(() => void jest.advanceTimersByTime(9000));
+    expect(refresh).toHaveBeenCalledTimes(2);
+    expect(screen.getByRole('row', { name: /Tin/ })).toHaveTextContent('× 0.85 as high (0.80 to 0.90)18 % → 6 %4 cuts read');
+    expect(screen.getByRole('row', { name: /Ring/ })).toHaveTextContent('left out of learning');
+  } finally {
+    jest.useRealTimers();
+  }
+}); // prettier-ignore
