@@ -24,13 +24,13 @@ const AGAIN_MS = 4000;
 
 /** What bakes have taught the models; null: that is still being computed. */
 export function TaughtPage({ taught }: { readonly taught: Taught | null }) {
-  const { refresh } = useRouter();
+  const router = useRouter();
   const isLate = taught === null;
   useEffect(() => {
     if (!isLate) return;
-    const timer = setInterval(refresh, AGAIN_MS);
+    const timer = setInterval(() => router.refresh(), AGAIN_MS);
     return () => clearInterval(timer);
-  }, [isLate, refresh]);
+  }, [isLate, router]);
   return (
     <>
       <KitchenLink

@@ -3,7 +3,8 @@ import { show } from '../testKitchen';
 import { TaughtPage, type Taught } from './TaughtPage';
 
 const refresh = jest.fn();
-jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
+const router = { refresh };
+jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 const NOTHING: Taught = { powders: [], jars: [], formulas: [], slices: [], ovens: [] };
 const row = { formulaId: 'f', name: 'Tin', bakeIds: ['b'] };
