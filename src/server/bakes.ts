@@ -17,13 +17,8 @@ import { planBatch, type BatchRequest, type BatchSheet } from '@/core/batch';
 import { ok, refuse, type Problem, type Result } from '@/core/result';
 import type { Tap } from '@/core/requests';
 import { databaseFailure } from '@/db/errors';
-import {
-  listLogbook,
-  listUnderWay,
-  type BakePlace,
-  type LogbookFilter,
-  type LogbookPage,
-} from '@/db/queries/bakeCards';
+import { listUnderWay, type BakePlace } from '@/db/queries/bakeCards';
+import { listLogbook, type LogbookFilter, type LogbookPage } from '@/db/queries/logbookLines';
 import {
   findBakeByRequest,
   findEventIds,

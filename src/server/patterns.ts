@@ -1,7 +1,8 @@
 import { mean } from 'simple-statistics';
 import { stateOf } from '@/core/bake';
 import { bakeFigures, whatGoesWith, type GoesWith, type Made } from '@/core/record';
-import { bakesSignature, listLogbook } from '@/db/queries/bakeCards';
+import { bakesSignature } from '@/db/queries/bakeCards';
+import { listLogbook } from '@/db/queries/logbookLines';
 import { findHeadRevisions } from '@/db/queries/formulas';
 import { loadBakes } from './bakeRecords';
 import { computedAnswers, signatureOf } from './computedAnswers';

@@ -117,6 +117,40 @@ test('a card follows its bake: counted once, under way or in the book, never bot
   expect([await find('thunder'), await find('cardb', 'imke'), await find('psyllium')]).toEqual([1, 1, 1]);
   const again = (word: 'yes' | 'no' | 'givenUp') =>
     logbook(here, { formulaId, words: [], again: word, order: 'newest', after: null, most: 9 });
+  // by whoever was at it, by the day, by a score, by what it tells
+  const nothing = { formulaId, words: [], again: null, order: 'newest' as const, after: null, most: 9 };
+  const narrowed = async (by: Partial<Parameters<typeof logbook>[1]>) =>
+    (await logbook(here, { ...nothing, ...by })).lines.length;
+  const { startedAtMs } = (await logbook(here, nothing)).lines[0]!;
+  const scores = { ...emptyOutcome.scores, crumb: 4, crust: 2 };
+  const better: BakeAction = {
+    type: 'outcomeCorrected',
+    outcome: { ...emptyOutcome, words: 'fine', again: 'yes', scores },
+  };
+  await recordTaps(here, one, [{ eventId: randomUUID(), agoMs: 0, by: 'Rowan', action: better }]);
+  expect([await find('rowan'), await find('nobody')]).toEqual([1, 0]);
+  expect([await narrowed({ sinceMs: startedAtMs }), await narrowed({ sinceMs: startedAtMs + 1 })]).toEqual([
+    1, 0,
+  ]);
+  expect([await narrowed({ untilMs: startedAtMs + 1 }), await narrowed({ untilMs: startedAtMs })]).toEqual([
+    1, 0,
+  ]);
+  expect([
+    await narrowed({ score: 'crumb.good' }),
+    await narrowed({ score: 'crumb.bad' }),
+    await narrowed({ score: 'crust.bad' }),
+    await narrowed({ score: 'chew.bad' }),
+  ]).toEqual([1, 0, 1, 0]);
+  expect([
+    await narrowed({ told: 'rise' }),
+    await narrowed({ told: 'feel' }),
+    await narrowed({ told: 'cut' }),
+  ]).toEqual([0, 0, 0]);
+  const proof = plainLoaf().steps.find(({ kind }) => kind === 'proof')!.id;
+  await tap(one, { type: 'reopened' });
+  await tap(one, { type: 'rise', stepId: proof, of: 'jar', grownPercent: 40 });
+  await tap(one, { ...better, type: 'closed' });
+  expect([await narrowed({ told: 'rise' }), await narrowed({ told: 'feel' })]).toEqual([1, 0]);
   await tap(two, { type: 'abandoned', reason: '' });
   expect((await again('yes')).lines.map(({ id }) => id)).toEqual([one]);
   expect((await again('givenUp')).lines.map(({ id }) => id)).toEqual([two]);

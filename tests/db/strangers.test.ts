@@ -21,6 +21,7 @@ import * as ingredients from '@/db/queries/ingredients';
 import * as devices from '@/db/queries/devices';
 import * as instruments from '@/db/queries/instruments';
 import * as kitchens from '@/db/queries/kitchens';
+import * as logbookLines from '@/db/queries/logbookLines';
 import * as photos from '@/db/queries/photos';
 import * as shelf from '@/db/queries/shelf';
 import * as stock from '@/db/queries/stock';
@@ -157,9 +158,10 @@ const READS: Record<string, Ask> = {
   listTold: (c, k) => advice.listTold(c, k, 9),
   listBefore: (c, k) => advice.listBefore(c, k, { formulaId: ids.formula, ...place }, 9),
   listAfter: (c, k) => advice.listAfter(c, k, { formulaId: ids.formula, revision: 1, afterMs: 0 }, 9),
-  listLogbook: (c, k) => bakeCards.listLogbook(c, k, everything),
-  'listLogbook, of a formula': (c, k) => bakeCards.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
-  'listLogbook, by words': (c, k) => bakeCards.listLogbook(c, k, { ...everything, words: ['plain'] }),
+  listLogbook: (c, k) => logbookLines.listLogbook(c, k, everything),
+  'listLogbook, of a formula': (c, k) => logbookLines.listLogbook(c, k, { ...everything, formulaId: ids.formula, after: place }),
+  'listLogbook, by words': (c, k) => logbookLines.listLogbook(c, k, { ...everything, words: ['plain'] }),
+  'listLogbook, narrowed': (c, k) => logbookLines.listLogbook(c, k, { ...everything, sinceMs: 0, untilMs: Date.parse('2100-01-01') }),
   listTaughtFormulas: (c, k) => bakeCards.listTaughtFormulas(c, k, 'rises', { most: 9, mostBakes: 9 }),
   scoresOfRevisions: (c, k) => bakeCards.scoresOfRevisions(c, k, ids.formula),
   bakesSignature: (c, k) => bakeCards.bakesSignature(c, k),
@@ -264,7 +266,7 @@ const WRITES: Record<string, Ask> = {
 
 /** Of no kitchen, or of all of them at once: for the host, never for a page. */
 const OF_NO_KITCHEN = new Set([
-  'hasBakeUnderWay', 'listWithoutCard', 'firstKitchen', 'insertKitchen', 'newestMoment', 'logbookQuery', 'shelfQuery',
+  'hasBakeUnderWay', 'listWithoutCard', 'firstKitchen', 'insertKitchen', 'newestMoment', 'logbookQuery', 'pageOf', 'shelfQuery',
   // heard in every kitchen on purpose: tests/db/lists.test.ts
   'listTimers', 'listOvens',
   // its key says whose it is: tests/db/instruments.test.ts

@@ -48,6 +48,27 @@ test('the logbook is searched by its words and by how bakes came out', async ({ 
   await page.goBack();
   await expect(page.getByRole('searchbox')).toHaveValue('old yeast');
   await expect(line).toBeVisible();
+  // filters: put away, named, of the days of the kitchen; asked one after the other without waiting
+  await page.goto('/logbook');
+  await awake(page);
+  const shown = page.getByRole('link', { name: /^\w{3} \d+ \w{3} \d{4}/ });
+  await expect(page.getByLabel('From day')).toBeHidden();
+  await page.getByRole('button', { name: 'Filter', exact: true }).click();
+  await page.getByLabel('From day').fill('2026-10-27');
+  await page.getByLabel('To day').fill('2026-10-29');
+  await expect(page.getByRole('button', { name: 'Filter (2)' })).toBeVisible();
+  await expect(shown).toHaveCount(2);
+  await page.getByRole('combobox', { name: 'Score' }).selectOption('crumb 2 or less');
+  await expect(shown).toHaveCount(2);
+  await page.getByRole('combobox', { name: 'With' }).selectOption('How it rose');
+  await expect(shown).toHaveCount(1);
+  await expect(shown).toContainText('Sorghum and teff baton');
+  await page.reload();
+  await awake(page);
+  await expect(page.getByLabel('To day')).toHaveValue('2026-10-29');
+  await expect(shown).toHaveCount(1);
+  await page.getByRole('button', { name: 'Clear filters' }).click();
+  await expect(shown).toHaveCount(30);
 });
 
 test('charts: a formula’s scores over time, a bake’s rise, an oven’s readings', async ({ page }) => {

@@ -17,7 +17,7 @@ export interface BakeCard {
   readonly scores: Outcome['scores'] | null;
   readonly again: Outcome['again'];
   readonly words: string;
-  /** What else it is found by: what was in it, notes, what tasters said. */
+  /** What else it is found by: what was in it, notes, what tasters said, who was at it. */
   readonly says: string;
   /** Bags that went into it. */
   readonly lots: readonly string[];
@@ -28,7 +28,7 @@ export interface BakeCard {
 }
 
 /** How a card follows from a bake, numbered: raised with every change of `bakeCard`, and all that are stored are made anew. */
-export const CARD_DERIVATION = 11;
+export const CARD_DERIVATION = 12;
 /** A book of notes is found by its beginning. */
 const MOST_SAYS = 8000;
 
@@ -59,7 +59,7 @@ export function bakeCard(
 }
 
 function saysOf({ stages, lots }: Pick<BatchSheet, 'stages' | 'lots'>, state: BakeState): string {
-  const { notes, additions, tastings, abandoned } = state;
+  const { notes, additions, tastings, abandoned, hands } = state;
   const all = [
     ...stages.flatMap((stage) => stage.lines.map((line) => line.name)),
     ...(lots ?? []).map(({ name }) => name),
@@ -67,6 +67,7 @@ function saysOf({ stages, lots }: Pick<BatchSheet, 'stages' | 'lots'>, state: Ba
     ...notes.map(({ text }) => text),
     ...[...tastings.values()].flatMap(({ taster, words }) => [taster ?? '', words]),
     abandoned?.reason ?? '',
+    ...hands,
   ];
   return [...new Set(all)].filter(Boolean).join(' ').slice(0, MOST_SAYS);
 }

@@ -312,7 +312,9 @@ export function afterEvent(state: BakeState, event: BakeEvent): BakeState {
 }
 
 /** Whose it is after an event: who did it, or got it. */
-function withHands(state: BakeState, { action, atMs, by }: BakeEvent): BakeState {
+function withHands(before: BakeState, { action, atMs, by }: BakeEvent): BakeState {
+  const isNew = by !== undefined && !before.hands.includes(by);
+  const state = isNew ? { ...before, hands: [...before.hands, by] } : before;
   if (action.type === 'handedOver') {
     const { to, words } = action;
     // to oneself is taken up already

@@ -149,6 +149,8 @@ export interface BakeState {
   readonly pause: { readonly atMs: number; readonly stepIds: readonly string[] } | null;
   readonly pauses: readonly { readonly fromMs: number; readonly toMs: number }[];
   /** Whose it is by now, by who did something last or got it; null: nobody said. */
+  /** Who did anything of it, in the order in which they came to it. */
+  readonly hands: readonly string[];
   readonly withWhom: string | null;
   /** Handed over, and whoever got it has done nothing yet; null: it is not, or has been taken up. */
   readonly handover: Handover | null;
@@ -201,6 +203,7 @@ export const startedBake = (startedAtMs: number): BakeState => ({
   courses: [],
   pause: null,
   pauses: [],
+  hands: [],
   withWhom: null,
   handover: null,
   lit: [],

@@ -1,5 +1,14 @@
 import { EMPTY_DAY, type DayDocument } from './dayDocument';
-import { editDay, FURTHEST_MS, usualTimes, wallField, wallFieldMs, wallMs, type DayEdit } from './dayEdit';
+import {
+  dayMs,
+  editDay,
+  FURTHEST_MS,
+  usualTimes,
+  wallField,
+  wallFieldMs,
+  wallMs,
+  type DayEdit,
+} from './dayEdit';
 import { DAY_LIMITS } from './dayLimits';
 import { clockMs } from '../../../tests/kitchenDays';
 
@@ -100,6 +109,10 @@ test('times by the clock on the wall, through the changes of the clock and far a
     for (const ms of [eve, now, Date.parse('2026-07-01T23:55:00Z')]) expect(wallFieldMs(zone, wallField(zone, ms))).toBe(ms);
   expect(wallFieldMs('UTC', 'tomorrow')).toBeNull();
   expect(wallFieldMs('UTC', '')).toBeNull();
+  // a day begins where its night ends, and the one the clock goes forward on has 23 hours
+  expect([dayMs('Europe/Lisbon', '2026-03-29'), dayMs('Europe/Lisbon', '2026-03-29', 1)]).toEqual([Date.parse('2026-03-29T00:00:00Z'), Date.parse('2026-03-29T23:00:00Z')]);
+  expect(dayMs('Asia/Kathmandu', '2026-12-31', 1)).toBe(Date.parse('2026-12-31T18:15:00Z'));
+  for (const none of ['', '2026-02-31', '0002-01-01', '2026-13-01', 'today', '2026-11-28T00:00']) expect(dayMs('UTC', none)).toBeNull();
 }); // prettier-ignore
 
 test('what is usual is the next of each, never nearer than two hours', () => {

@@ -154,6 +154,16 @@ export function wallFieldMs(zone: string, text: string): number | null {
   return Number.isFinite(ms) ? ms : null;
 }
 
+/** When a day begins, "2026-11-28", by the clock of a kitchen, or the one so many days after it; null: it is none. */
+export function dayMs(zone: string, day: string, later = 0): number | null {
+  const [, year = 0, month = 0, date = 0] = /^(\d{4})-(\d\d)-(\d\d)$/.exec(day)?.map(Number) ?? [];
+  const at = new TZDate(year, month - 1, date, zone);
+  // no day is the 31st of February
+  const isOne =
+    year >= 1970 && at.getFullYear() === year && at.getMonth() === month - 1 && at.getDate() === date;
+  return isOne ? new TZDate(year, month - 1, date + later, zone).getTime() : null;
+}
+
 /** A moment as a date field wants it. */
 export function wallField(zone: string, ms: number): string {
   const at = new TZDate(ms, zone);

@@ -1,12 +1,5 @@
 import * as z from 'zod';
-import {
-  CARD_DERIVATION,
-  outcomeSchema,
-  runningCardSchema,
-  type BakeCard,
-  type RunningCard,
-} from '@/core/bake';
-import { BAKE_PLAN, type SetAside } from '@/core/documents';
+import { CARD_DERIVATION, runningCardSchema, type BakeCard, type RunningCard } from '@/core/bake';
 import { many, one, type Queryable } from '../rows';
 
 const instant = z.date().transform((date) => date.getTime());
@@ -117,6 +110,12 @@ const UNDER_WAY_FURTHER = {
   row: underWayRow,
 };
 
+/** Where a page of bakes ends and the next begins: by time, then id, so that of two begun at one moment neither is lost. */
+export interface BakePlace {
+  readonly startedAtMs: number;
+  readonly id: string;
+}
+
 /** What is under way, newest first, a page at a time. */
 export async function listUnderWay(
   db: Queryable,
@@ -130,7 +129,7 @@ export async function listUnderWay(
 }
 
 /** One more was asked for than a page holds: whether there is another page is known by that. */
-function pageOf<Row extends BakePlace>(
+export function pageOf<Row extends BakePlace>(
   found: readonly Row[],
   most: number,
 ): { rows: Row[]; next: BakePlace | null } {
@@ -151,110 +150,6 @@ export const hasBakeUnderWay = async (db: Queryable): Promise<boolean> =>
       [],
     )
   ).under_way;
-
-const cardRow = z.object({
-  id: z.uuid(),
-  formulaId: z.uuid(),
-  startedAtMs: instant,
-  endedAtMs: instant.nullable(),
-  name: z.string(),
-  pieces: z.number().int().nullable(),
-  doughG: z.number().nullable(),
-  lossPercent: z.number().nullable(),
-  scores: outcomeSchema.shape.scores.nullable(),
-  again: outcomeSchema.shape.again,
-  words: z.string(),
-  givenUp: z.string().nullable(),
-  unreadableVersion: z.number().int().nullable(),
-});
-
-/** A line of the logbook. */
-export interface BakeLine extends Omit<BakeCard, 'stock' | 'says' | 'lots'> {
-  readonly id: string;
-  readonly formulaId: string;
-  readonly startedAtMs: number;
-}
-
-/** Where a page of bakes ends and the next begins: by time, then id, so that of two begun at one moment neither is lost. */
-export interface BakePlace {
-  readonly startedAtMs: number;
-  readonly id: string;
-}
-
-export interface LogbookFilter {
-  readonly formulaId: string | null;
-  /** Bakes with this bag in them, also those under way: whoever recalls a bag wants them all. */
-  readonly lot?: string | null;
-  /** Words of a bake's name or of what was logged of it, or beginnings of them; all have to be there. */
-  readonly words: readonly string[];
-  readonly again: BakeCard['again'] | 'givenUp';
-  readonly order: 'newest' | 'oldest';
-  readonly after: BakePlace | null;
-  readonly most: number;
-}
-
-export interface LogbookPage {
-  readonly lines: BakeLine[];
-  readonly setAside: SetAside[];
-  readonly next: BakePlace | null;
-}
-
-/** The most characters of a bake's words that a list carries. */
-const WORDS_SHOWN = 240;
-
-/** The statement for a filter: only what is asked for stands in it, so that each is served by an index of its own. */
-export function logbookQuery(
-  kitchenId: string,
-  { formulaId, lot = null, words, again, order, after, most }: LogbookFilter,
-): { text: string; values: unknown[] } {
-  const values: unknown[] = [kitchenId];
-  const value = (given: unknown): string => `$${values.push(given)}`;
-  const where: string[] = [];
-  where.push(lot ? `and lots @> array[${value(lot)}]::text[]` : 'and ended_at is not null');
-  if (formulaId) where.push(`and formula_id = ${value(formulaId)}`);
-  if (words.length > 0) where.push(`and found @@ to_tsquery('simple', ${value(asQuery(words))})`);
-  if (again === 'givenUp') where.push('and given_up is not null');
-  else if (again) where.push(`and again = ${value(again)}`);
-  if (after)
-    where.push(
-      `and (started_at, bake_id) ${order === 'newest' ? '<' : '>'} (${value(new Date(after.startedAtMs))}, ${value(after.id)}::uuid)`,
-    );
-  const conditions = where.join(' ');
-  return {
-    text: `select bake_id as id, formula_id as "formulaId", started_at as "startedAtMs", ended_at as "endedAtMs", name, pieces,
-             dough_g as "doughG", loss_percent as "lossPercent", scores, again, left(words, ${WORDS_SHOWN}) as words,
-             given_up as "givenUp", unreadable_version as "unreadableVersion"
-           from bake_card where kitchen_id = $1 ${conditions}
-           order by ${order === 'newest' ? 'started_at desc, bake_id desc' : 'started_at, bake_id'} limit ${value(most)}`,
-    values,
-  };
-}
-
-/** Words as beginnings of words, all of which have to be there; nothing in them is taken for an operator. */
-const asQuery = (words: readonly string[]): string =>
-  words.map((word) => `'${word.replace(/['\\]/g, ' ')}':*`).join(' & ');
-
-/** Bakes that ended, a page at a time. */
-export async function listLogbook(
-  db: Queryable,
-  kitchenId: string,
-  filter: LogbookFilter,
-): Promise<LogbookPage> {
-  const { text, values } = logbookQuery(kitchenId, { ...filter, most: filter.most + 1 });
-  const rows = await many(db, { text, row: cardRow }, values);
-  const { rows: page, next } = pageOf(rows, filter.most);
-  return {
-    lines: page.flatMap(({ unreadableVersion, pieces, doughG, ...line }) =>
-      unreadableVersion === null && pieces !== null && doughG !== null ? [{ ...line, pieces, doughG }] : [],
-    ),
-    setAside: page.flatMap(({ unreadableVersion: version, id, name }) =>
-      version === null
-        ? []
-        : [{ kind: BAKE_PLAN.name, id, name: name || null, version, newer: version > BAKE_PLAN.version }],
-    ),
-    next,
-  };
-}
 
 const signatureRow = z.object({ formulaId: z.uuid(), signature: z.string() });
 

@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { useState, useTransition } from 'react';
+import { useRef, useState, useTransition } from 'react';
 import { addressOf } from '@/ui/address';
 import { Button, buttonClass } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
@@ -9,6 +9,7 @@ import { FindField } from '@/ui/FindField';
 import { KitchenLink, useKitchen, useKitchenRouter } from '../kitchen/KitchenProvider';
 import { AGAIN_WORD } from '@/wording/words';
 import { BakeCard, type LogbookLine } from './BakeCard';
+import { LogbookFilters, type Narrowed } from './LogbookFilters';
 import { words } from '@/wording/screens/logbook/LogbookPage';
 import { patiently } from '@/ui/patiently';
 
@@ -18,7 +19,7 @@ const ScoreChart = dynamic(
 );
 
 /** What of the logbook is asked for, as it stands in the address. */
-interface LogbookQuery {
+interface LogbookQuery extends Narrowed {
   readonly find: string;
   readonly again: LogbookLine['again'] | 'givenUp';
   readonly order: 'newest' | 'oldest';
@@ -106,10 +107,14 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
   const [searching, start] = useTransition();
   // also over other pages of the book
   const [picked, setPicked] = useState<readonly string[]>([]);
-  const { find, again, order, formula, lot } = query;
+  const { find, again, order, formula, lot, since, until, score, told } = query;
   const address = (part: {
     find?: string;
     again?: string | null;
+    since?: string;
+    until?: string;
+    score?: string;
+    told?: string;
     formula?: null;
     lot?: null;
     order?: string;
@@ -118,13 +123,23 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
     addressOf('/logbook', {
       find,
       again,
+      since,
+      until,
+      score,
+      told,
       formula: formula?.id,
       lot: lot?.id,
       order: order === 'newest' ? null : order,
       ...part,
     });
-  const go = (part: Parameters<typeof address>[0]) => start(() => router.replace(address(part)));
-  const asked = find !== '' || again !== null || formula !== null || lot !== null;
+  // what was asked for and has not come yet: the next wish is added to it
+  const waiting = useRef<Parameters<typeof address>[0]>({});
+  const go = (part: Parameters<typeof address>[0]) => {
+    waiting.current = searching ? { ...waiting.current, ...part } : part;
+    const wanted = address(waiting.current);
+    start(() => router.replace(wanted));
+  };
+  const asked = [find, again, formula, lot, since, until, score, told].some(Boolean);
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center gap-3">
@@ -152,6 +167,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
           ]}
           className="min-h-10 border-edge bg-surface px-2"
         />
+        <LogbookFilters asked={query} onAsk={go} />
       </div>
       {formula && (
         <p className="mb-3">

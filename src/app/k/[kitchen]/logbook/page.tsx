@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { LogbookPage } from '@/features/logbook/LogbookPage';
 import { SetAsideNote } from '@/features/shell/SetAsideNote';
+import { SCORES_ASKED, TOLD_ASKED } from '@/core/bake';
+import { dayMs } from '@/core/day/dayEdit';
 import { logbook } from '@/server/bakes';
 import { formulaName } from '@/server/formulas';
 import { knownId } from '@/server/knownId';
@@ -24,8 +26,13 @@ export default async function Page({
   const again = AGAIN.find((each) => each === single(query.again)) ?? null;
   const order = single(query.order) === 'oldest' ? 'oldest' : 'newest';
   const after = placeOf(single(query.after));
+  const score = SCORES_ASKED.find((each) => each === single(query.score)) ?? null;
+  const told = TOLD_ASKED.find((each) => each === single(query.told)) ?? null;
   const formulaId = knownId(single(query.formula));
   const context = await kitchenOf(params);
+  const { timeZone } = context.kitchen.details;
+  // a day that is none asks for nothing
+  const [since, until] = [single(query.since), single(query.until)].map((day) => (dayMs(timeZone, day) === null ? '' : day)) as [string, string]; // prettier-ignore
   const lot = await knownLot(context, single(query.lot));
   const [{ lines, setAside, next }, name] = await Promise.all([
     logbook(context, {
@@ -33,6 +40,10 @@ export default async function Page({
       lot: lot?.id ?? null,
       words: wordsOf(find),
       again,
+      sinceMs: dayMs(timeZone, since),
+      untilMs: dayMs(timeZone, until, 1),
+      score,
+      told,
       order,
       after,
       most: PAGE,
@@ -47,6 +58,10 @@ export default async function Page({
         query={{
           find,
           again,
+          since,
+          until,
+          score,
+          told,
           order,
           lot,
           formula: formulaId === null ? null : { id: formulaId, name: name ?? words.oneFormula },
