@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /**
- * Nothing that axe knows is wrong (WCAG 2.2 AA), no text is too small, nothing is wider than the screen.
+ * Nothing that axe knows is wrong (WCAG 2.2 AA), no text is too small, nothing is wider than the screen, and no column too narrow for its words.
  *
  * @param rules only these of axe's; absent: all
  * @param sameElsewhere an attribute of targets as small as what they draw, that have an equal of full size on the page (WCAG 2.5.8, Equivalent)
@@ -51,7 +51,18 @@ export async function check(
               .map((element) => element.outerHTML.slice(0, 160)),
           ]
         : [];
-    return [...small, ...wide];
+    // a column that was left no room sets a word letter by letter
+    const squeezed: string[] = [];
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+      const said = node.textContent?.trim() ?? '';
+      if (said.length < 12 || node.parentElement?.closest('.sr-only, style, script')) continue;
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      const lines = new Set([...range.getClientRects()].map(({ top }) => Math.round(top))).size;
+      if (said.length < 5 * lines) squeezed.push(`squeezed into ${lines} lines: ${said.slice(0, 60)}`);
+    }
+    return [...small, ...wide, ...squeezed];
   });
   expect(faults).toEqual([]);
 }

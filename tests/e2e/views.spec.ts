@@ -36,12 +36,14 @@ for (const [half, paths] of HALVES.entries())
     await expect(page.getByTestId('slice')).toBeVisible();
     if (half === 0) await checkAll(page);
     const bake = await startBake(page, formula);
-    const logbook = await (await page.request.get('/logbook')).text();
+    // of the demo: photographed, tasted, advised
+    const logbook = await (await page.request.get('/logbook?order=oldest')).text();
     const logged = /\/logbook\/([0-9a-f-]{36})/.exec(logbook)?.[1] ?? '';
     for (const path of paths({ formula, bake, logged })) {
       await page.goto(path);
       await expect(page.locator('main')).not.toBeEmpty();
       await expect(page.locator('main button:visible, main a:visible').first()).toBeVisible();
+      await expect(page.getByText(/^(Looking through this bake|Computing what was)/)).toHaveCount(0);
       await checkAll(page);
     }
     await page.request.post(`/api/k/-/bakes/${bake}/taps`, {

@@ -50,7 +50,7 @@ export function AdviceRecord({ lines }: { lines: readonly AdviceLine[] }) {
           )}
           {told.length > 0 && <p className="text-soft">{words.confirmed(told.filter(({ advice, cause }) => advice.cause === cause).length, told.length)}</p>}
           <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label={words.title}>
-            <table className="w-full border-collapse text-sm">
+            <table className="stacks w-full border-collapse text-sm">
               <thead>
                 <tr className="text-left text-soft">
                   {[words.bake, words.said, words.change, words.became].map((head) => (
@@ -86,12 +86,12 @@ function Line({ line }: { line: AdviceLine }) {
         </KitchenLink>
         <span className="block text-soft">{time.day(startedAtMs)}</span>
       </th>
-      <td className="py-2 pr-3">
+      <td data-of={words.said} className="py-2 pr-3">
         {CAUSE_WORD[advice.cause].name} {words.percent(numbers.decimal(100 * advice.probability, 0))}
         {cause !== null && <span className="block text-soft">{words.wasReally(CAUSE_WORD[cause].name)}</span>}
       </td>
-      <td className="py-2 pr-3">{say(advice.change)}</td>
-      <td className="py-2">
+      <td data-of={words.change} className="py-2 pr-3">{say(advice.change)}</td>
+      <td data-of={words.became} className="py-2">
         <strong className={result.verdict === 'wrong' ? 'text-alarm' : ''}>{VERDICT_WORD[result.verdict]}</strong>{' '}
         {result.scores.map(({ question, was, now }) => `${QUESTION_WORDS[question].name} ${was === null ? '–' : numbers.decimal(was, 1)} → ${numbers.decimal(now, 1)}`).join(' · ')}
         {checkedBy && (

@@ -33,7 +33,7 @@ export function Causes({ likely, seen, told, onTell }: CausesProps) {
           <li key={cause} className="border-t border-rule py-2 first:border-0">
             <div className="flex flex-wrap items-baseline gap-x-3">
               <span className="figure w-16 text-2xl whitespace-nowrap">{`${numbers.decimal(100 * probability, 0)} %`}</span>
-              <span className="min-w-0 flex-1">
+              <span className="min-w-0 flex-[1_1_14rem]">
                 <strong>{CAUSE_WORD[cause].name}</strong>
                 <span className="block text-sm text-soft">{CAUSE_WORD[cause].how}</span>
                 {because.length > 0 && (
@@ -52,7 +52,7 @@ export function Causes({ likely, seen, told, onTell }: CausesProps) {
                 )}
               </span>
               {told === cause ? (
-                <span className="text-sm font-semibold">
+                <span className="text-sm font-semibold max-sm:ml-auto">
                   {words.itWasThis}{' '}
                   <Button look="quiet" className="no-print" onClick={() => onTell(null)}>
                     {words.takeBack}
@@ -60,7 +60,7 @@ export function Causes({ likely, seen, told, onTell }: CausesProps) {
                 </span>
               ) : (
                 may === 'all' && (
-                  <Button look="quiet" className="no-print min-h-10" onClick={() => onTell(cause)}>
+                  <Button look="quiet" className="no-print min-h-10 max-sm:ml-auto" onClick={() => onTell(cause)}>
                     {words.thisIsIt}
                   </Button>
                 )

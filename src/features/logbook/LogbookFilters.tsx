@@ -20,17 +20,17 @@ interface LogbookFiltersProps {
 const SCORE_OPTIONS = [{ value: '', label: words.anyScore }, ...SCORES_ASKED.map((value) => ({ value, label: words.score(value) }))] as const; // prettier-ignore
 const TOLD_OPTIONS = [{ value: '', label: words.anything }, ...TOLD_ASKED.map((value) => ({ value, label: words.told[value] }))] as const; // prettier-ignore
 const NOTHING = { since: '', until: '', score: '', told: '' } as const;
-const FIELD = 'mt-0.5 min-h-11 w-full rounded border border-edge bg-surface px-2';
+const FIELD = 'mt-0.5 min-h-11 w-full rounded border border-edge bg-surface px-2 font-normal';
 
-/** Further filters, put away until they are wanted; open for as long as any of them holds something back. */
+/** Further filters, put away until they are wanted; how many hold something back stands on their button. */
 export function LogbookFilters({ asked, onAsk }: LogbookFiltersProps) {
-  const [isWanted, setWanted] = useState(false);
+  const [isWanted, setWanted] = useState<boolean | null>(null);
   const id = useId();
   const count = [asked.since, asked.until, asked.score, asked.told].filter(Boolean).length;
-  const isOpen = isWanted || count > 0;
+  const isOpen = isWanted ?? count > 0;
   return (
     <>
-      <Button aria-expanded={isOpen} aria-controls={id} disabled={count > 0} onClick={() => setWanted(!isWanted)}>
+      <Button aria-expanded={isOpen} aria-controls={id} onClick={() => setWanted(!isOpen)}>
         <SlidersHorizontal size={17} aria-hidden />
         {words.filter(count)}
       </Button>
@@ -52,7 +52,7 @@ export function LogbookFilters({ asked, onAsk }: LogbookFiltersProps) {
           <Choice label={words.tellsOf} value={asked.told ?? ''} onChange={(told) => onAsk({ told })} options={TOLD_OPTIONS} className={FIELD} />
         </div>
         {count > 0 && (
-          <Button look="quiet" onClick={() => onAsk(NOTHING)}>
+          <Button look="quiet" className="justify-self-start" onClick={() => onAsk(NOTHING)}>
             {words.clear}
           </Button>
         )}

@@ -44,19 +44,19 @@ export function RecordSection({ bake, state }: { bake: BakeRecord; state: BakeSt
         </p>
       )}
       <div className="mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label={words.title}>
-        <table className="w-full border-collapse text-sm">
-          <thead>
-            <tr className="text-right text-soft">
-              <td />
+        <table className="w-full border-collapse text-sm max-sm:block">
+          <thead className="max-sm:block">
+            <tr className="text-right text-soft max-sm:grid max-sm:grid-cols-3">
+              <td className="max-sm:hidden" />
               {[words.planned, words.predicted, words.happened].map((head) => (
                 <th key={head} scope="col" className="py-1 pl-3 font-normal">
                   {head}
                 </th>
               ))}
-              <td />
+              <td className="max-sm:hidden" />
             </tr>
           </thead>
-          <tbody>
+          <tbody className="max-sm:block">
             {rows.map((row, index) => (
               <Row key={index} row={row} />
             ))}
@@ -73,18 +73,18 @@ export function RecordSection({ bake, state }: { bake: BakeRecord; state: BakeSt
 function Row({ row }: { row: RecordRow }) {
   const say = useRecordWords();
   const { what, planned, predicted, happened, isInside } = row;
+  const verdict =
+    isInside === false ? <strong className="text-alarm">{words.outside}</strong> : isInside && words.inside;
   return (
-    <tr className="border-t border-rule align-baseline">
-      <th scope="row" className="py-1 text-left font-normal">
+    // on a phone what it is of stands above, and what came of it beside that
+    <tr className="border-t border-rule align-baseline max-sm:grid max-sm:grid-cols-3">
+      <th scope="row" className="py-1 text-left font-normal max-sm:col-span-2 max-sm:pb-0">
         {say.name(row)}
       </th>
       <td className="py-1 pl-3 text-right text-soft">{planned === null ? '' : say.value(what, planned)}</td>
       <td className="py-1 pl-3 text-right text-soft">{predicted ? say.span(what, predicted) : ''}</td>
       <td className="py-1 pl-3 text-right font-semibold">{happened ? say.seen(what, happened) : ''}</td>
-      <td className="py-1 pl-3 text-right">
-        {isInside === true && words.inside}
-        {isInside === false && <strong className="text-alarm">{words.outside}</strong>}
-      </td>
+      <td className="py-1 pl-3 text-right max-sm:col-start-3 max-sm:row-start-1 max-sm:pb-0">{verdict}</td>
     </tr>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { ArrowLeft } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useEffect, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, type ReactNode } from 'react';
 import type { AbsorptionLearnt } from '@/core/consistency';
 import type { RiseLearning } from '@/core/fermentation';
 import type { SliceLearning } from '@/core/slice';
@@ -109,12 +109,15 @@ function All({ powders, jars, formulas, slices, ovens }: Taught) {
   );
 } // prettier-ignore
 
+/** What the columns are of: on a phone each figure says it. */
+const Heads = createContext<readonly string[]>([]);
+
 function Part({ title, heads, children }: { title: string; heads: readonly string[]; children: ReactNode }) {
   return (
     <section className="docket mt-4 rounded-b-md px-5 pt-4 pb-5">
       <h2 className="text-xl">{title}</h2>
       <div className="mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
-        <table className="w-full border-collapse text-sm">
+        <table className="stacks w-full border-collapse text-sm">
           <thead>
             <tr className="text-left text-soft">
               {heads.map((head, index) =>
@@ -128,7 +131,9 @@ function Part({ title, heads, children }: { title: string; heads: readonly strin
               )}
             </tr>
           </thead>
-          <tbody>{children}</tbody>
+          <tbody>
+            <Heads value={heads}>{children}</Heads>
+          </tbody>
         </table>
       </div>
     </section>
@@ -144,13 +149,18 @@ interface RowProps {
 }
 
 function Row({ name, cells, strong = 0, end }: RowProps) {
+  const heads = useContext(Heads);
   return (
     <tr className="border-t border-rule align-baseline">
       <th scope="row" className="py-1.5 pr-3 text-left font-normal">
         {name}
       </th>
       {cells.map((cell, index) => (
-        <td key={index} className={index === strong ? 'py-1.5 pr-3 font-semibold' : 'py-1.5 pr-3 text-soft'}>
+        <td
+          key={index}
+          data-of={heads[index + 1]}
+          className={index === strong ? 'py-1.5 pr-3 font-semibold' : 'py-1.5 pr-3 text-soft'}
+        >
           {cell}
         </td>
       ))}
