@@ -108,7 +108,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
         onMove(line.id, event.key === 'ArrowUp' ? -1 : 1);
       }}
       className={cx(
-        'group relative grid grid-cols-[1.75rem_minmax(0,1fr)_5.75rem_5.25rem_2rem] items-center border-t border-rule sm:grid-cols-[1.75rem_minmax(0,1.1fr)_minmax(0,1fr)_6.5rem_6rem_2rem]',
+        'group relative grid grid-cols-[1.75rem_minmax(0,1fr)_5.75rem_5.25rem_2rem] items-center border-t border-rule thin:grid-cols-[1.75rem_minmax(0,1fr)_minmax(0,1fr)_2rem] sm:grid-cols-[1.75rem_minmax(0,1.1fr)_minmax(0,1fr)_6.5rem_6rem_2rem]',
         carry.carried && 'z-10 bg-well shadow-lg',
       )}
     >
@@ -125,7 +125,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
         name={words.putAnotherIngredientHere(name)}
         label={words.insteadOf(name)}
         onPick={(picked) => edit({ type: 'setIngredient', lineId: line.id, ingredientId: picked.id })}
-        className="min-h-9 rounded px-1 text-left leading-tight font-medium hover:underline"
+        className="min-h-9 rounded px-1 text-left leading-tight font-medium hover:underline thin:col-span-2"
       >
         {name}
       </IngredientPicker>
@@ -144,6 +144,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
       <Cell
         label={words.weight(name)}
         testId="mass"
+        className="thin:col-start-2"
         value={units.massCell(line.massG)}
         unit={units.massUnit}
         onType={typeMass}
@@ -165,12 +166,12 @@ function Row({ line, percent, onMove, carry }: RowProps) {
       <IconButton
         label={words.remove(name)}
         onClick={() => edit({ type: 'removeLine', lineId: line.id })}
-        className="opacity-60 group-focus-within:opacity-100 group-hover:opacity-100"
+        className="opacity-60 thin:col-start-4 thin:row-start-1 group-focus-within:opacity-100 group-hover:opacity-100"
       >
         <X size={15} aria-hidden />
       </IconButton>
       {line.heldBack && (
-        <label className="col-start-2 col-end-6 -mt-1 flex min-h-6 items-center gap-1.5 pb-1 pl-1 text-xs text-soft">
+        <label className="col-start-2 col-end-6 thin:col-end-5 -mt-1 flex min-h-6 items-center gap-1.5 pb-1 pl-1 text-xs text-soft">
           <input
             type="checkbox"
             checked
@@ -183,7 +184,7 @@ function Row({ line, percent, onMove, carry }: RowProps) {
       {line.measured && (
         <span
           data-testid="measured"
-          className="col-start-2 col-end-6 -mt-1 pb-1 pl-1 text-xs text-soft sm:col-start-4 sm:col-end-7 sm:pl-1.5"
+          className="col-start-2 col-end-6 thin:col-end-5 -mt-1 pb-1 pl-1 text-xs text-soft sm:col-start-4 sm:col-end-7 sm:pl-1.5"
         >
           {line.measured.said}: {units.massRange(line.measured.lowG, line.measured.highG)}
         </span>

@@ -29,7 +29,7 @@ export function AnswerRow({
       <div className="flex items-baseline justify-between gap-3">
         <span className="text-sm">{word}</span>
         {figure && (
-          <span className="figure text-xl" data-testid={testId}>
+          <span className="figure text-xl whitespace-nowrap" data-testid={testId}>
             {figure}
           </span>
         )}

@@ -99,7 +99,7 @@ function Together({ occasion, cards }: { occasion: Occasion; cards: readonly Tak
                   <strong className="text-alarm"> {words.farOff}</strong>
                 )}
               </td>
-              <td className="py-1 text-right text-soft">
+              <td className="py-1 text-right whitespace-nowrap text-soft">
                 {all.spread !== null && all.spread > 0 && words.apart(numbers.decimal(all.spread, 1))}
               </td>
             </tr>
