@@ -1,4 +1,5 @@
 import { quantileOf } from '../numeric/quantile';
+import { lightFall } from './lightFall';
 import { depthIn, levelOf, pieces, smoothed, softened, type Field, type Mask, type Picture } from './raster';
 
 /** The face of a slice within its crust, and what of it is hole. */
@@ -92,9 +93,12 @@ function enlarged(small: Field, { width, height }: Field): Field {
   return { width, height, at };
 } // prettier-ignore
 
+/** Of the slice’s height: no crust goes deeper. */
+const DEEPEST_CRUST = 0.12;
+
 /** How thick the crust is, in points: where, from the edge inwards, brightness comes up to the crumb's. */
 function crustPoints(light: Field, depth: Field, height: number): number {
-  const most = Math.ceil(0.12 * height);
+  const most = Math.ceil(DEEPEST_CRUST * height);
   const rings: number[][] = Array.from({ length: most + 1 }, () => []);
   for (let index = 0; index < depth.at.length; index++) {
     const deep = depth.at[index]!;
@@ -148,9 +152,11 @@ const LEAST_DEPTH = 0.085;
  * (a seed is not).
  */
 export function findHoles(picture: Picture, slice: Mask, heightPx: number): Face {
-  const { light, red, blue } = channelsOf(picture);
-  const soft = softened(light);
+  const { light: seen, red, blue } = channelsOf(picture);
   const depth = depthIn(slice);
+  const fall = lightFall(softened(seen), (index) => depth.at[index]! > DEEPEST_CRUST * heightPx);
+  const light: Field = { ...seen, at: seen.at.map((value, index) => value / fall[index]!) };
+  const soft = softened(light);
   const crust = crustPoints(soft, depth, heightPx);
   const face: Mask = { ...slice, at: new Uint8Array(slice.at.length) };
   for (let index = 0; index < face.at.length; index++) face.at[index] = depth.at[index]! > crust ? 1 : 0;
@@ -167,6 +173,8 @@ export function findHoles(picture: Picture, slice: Mask, heightPx: number): Face
   };
   const colour = coloursOf(red, blue, face, trimmed);
   const at = new Uint8Array(slice.at.length);
+  for (const index of thickerCrust(trimmed, depth, crust, heightPx))
+    [face.at[index], trimmed.at[index]] = [0, 0];
   // what runs along much of the edge is crust that goes deeper than elsewhere
   const edge = (index: number) => face.at[index] === 1 && depth.at[index]! <= crust + 2;
   const edges = face.at.reduce((sum, _, index) => sum + (edge(index) ? 1 : 0), 0);
@@ -177,6 +185,25 @@ export function findHoles(picture: Picture, slice: Mask, heightPx: number): Face
     if (isHole(piece, { bright, colour, least, width: slice.width }))
       for (const index of piece) at[index] = 1;
   return { face, holes: withoutIslands({ ...slice, at }, face, heightPx) };
+}
+
+/** Dark along the edge and so many times as long as deep: crust that is thicker there. A hole that was cut at the edge is rounder. */
+const LONG_BAND = 6;
+
+/**
+ * Where the crust is thicker than on the whole, also where holes touch it from within: from the edge inwards, until less than half of what was dark at
+ * the edge still is.
+ */
+function thickerCrust(dark: Mask, depth: Field, crust: number, heightPx: number): number[] {
+  const layerOf = (index: number) => Math.ceil(depth.at[index]! - crust) - 1;
+  const most = Math.ceil(DEEPEST_CRUST * heightPx);
+  return pieces(dark).flatMap((piece) => {
+    const layers = new Array<number>(most).fill(0);
+    for (const index of piece) if (layerOf(index) < most) layers[layerOf(index)]! += 1;
+    const outer = layers[0]!;
+    const thick = layers.findIndex((count) => count < outer / 2);
+    return thick > 0 && outer > LONG_BAND * thick ? [...piece.filter((index) => layerOf(index) < thick)] : [];
+  });
 }
 
 /** Half a per cent of the height across, and never less than some points: smaller ones nobody can tell from grain. */

@@ -15,4 +15,4 @@ export const PHOTO_OF = ['cut', 'whole', 'nextDay'] as const;
 export type PhotoOf = (typeof PHOTO_OF)[number];
 
 /** The reader of crumbs, numbered: raised with every change of what it says. */
-export const CRUMB_READER = 1;
+export const CRUMB_READER = 2;

@@ -111,6 +111,28 @@ test('uneven light, a large picture and a small one, read alike', () => {
   expect(large.value.figures).toEqual(small.value.figures);
 }); // prettier-ignore
 
+test('a light that falls towards the base, and crust that is thicker along a part of it, are no holes', () => {
+  const CRUST = [150, 112, 74] as const;
+  const shaded = readCrumb(
+    drawn((x, y) => {
+      const at = 1 - (0.62 * (y - 30)) / 220;
+      const [right, down] = [Math.abs(x - 200), Math.abs(y - 150)];
+      // five points of crust all round, thicker by up to six for 90 of the base, and a hole that touches that from within
+      const bulge = Math.abs(x - 160) < 45 ? 6 : 0;
+      const isHole = Math.hypot(x - 200, y - 130) < 20 || Math.hypot(x - 160, y - 226) < 13;
+      const colour = right > 100 || down > 100 ? BOARD : right > 95 || y < 55 || y > 244 - bulge ? CRUST : isHole ? ([110, 92, 66] as const) : BREAD;
+      return [colour[0] * at, colour[1] * at, colour[2] * at];
+    }),
+  );
+  if (!shaded.ok) throw new Error(shaded.problem.code);
+  const { figures, found } = shaded.value;
+  const face = found.face.at.reduce((sum, is) => sum + is, 0);
+  expect(figures.holes).toBe(2);
+  expect(Math.abs(figures.tunnelPercent - 20)).toBeLessThan(1.5);
+  expect(figures.porosityPercent).toBeCloseTo((100 * Math.PI * (400 + 169)) / face, 0);
+  expect(figures.denseLinePercent).toBeLessThan(4);
+}); // prettier-ignore
+
 test.each<[string, Picture]>([
   ['nothing', drawn(() => [200, 200, 200])],
   ['a shade from side to side', drawn((x) => [x * 0.6, x * 0.6, x * 0.6])],

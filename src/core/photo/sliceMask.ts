@@ -1,4 +1,3 @@
-import { Matrix, solve } from 'ml-matrix';
 import {
   eaten,
   filled,
@@ -11,6 +10,7 @@ import {
   type Mask,
   type Picture,
 } from './raster';
+import { offSurface, overPicture, surfaceThrough, termsAt, type Place } from './surface';
 
 /** The slice is looked for in a smaller picture: its edge needs no more. */
 const MASK_PX = 360;
@@ -24,14 +24,13 @@ const MOST_CUT_OFF = 0.3;
 /** Between board and slice there has to be a step of this much, as a share of light. */
 const LEAST_STEP = 0.06;
 
-const TERMS = 6;
-/** Light over a board changes slowly: a quadratic over the picture. */
-const termsAt = (x: number, y: number): number[] => [1, x, y, x * x, x * y, y * y];
+/** A little pull towards a flat board, for a frame of which little is seen. */
+const PULL = { slope: 0.0002, curve: 0.001 };
 
 /** One channel of the board over the whole picture, by its frame; what differs much (a slice that touches the edge) is left out of it. */
 function boardOf(log: Float32Array, width: number, height: number): Float32Array {
   const band = Math.max(3, Math.round(FRAME * Math.min(width, height)));
-  const points: { terms: number[]; value: number }[] = [];
+  const points: Place[] = [];
   for (let y = 0; y < height; y += 2)
     for (let x = 0; x < width; x += 2) {
       const inside = x >= band && x < width - band && y >= band && y < height - band;
@@ -40,34 +39,13 @@ function boardOf(log: Float32Array, width: number, height: number): Float32Array
   let used = points;
   let fit: readonly number[] = [];
   for (let round = 0; round < 4; round++) {
-    const matrix = Array.from({ length: TERMS }, () => new Array<number>(TERMS).fill(0));
-    const right = new Array<number>(TERMS).fill(0);
-    for (const { terms, value } of used)
-      for (let i = 0; i < TERMS; i++) {
-        right[i]! += terms[i]! * value;
-        for (let j = 0; j < TERMS; j++) matrix[i]![j]! += terms[i]! * terms[j]!;
-      }
-    // a little pull towards a flat board, for a frame of which little is seen
-    for (let i = 1; i < TERMS; i++) matrix[i]![i]! += 0.02 * used.length * (i < 3 ? 0.01 : 0.05);
-    const of = solve(new Matrix(matrix), Matrix.columnVector(right)).to1DArray();
-    fit = of;
-    const off = Float64Array.from(points, ({ terms, value }) => {
-      let left = value;
-      for (let i = 0; i < TERMS; i++) left -= terms[i]! * of[i]!;
-      return Math.abs(left);
-    });
+    const found = surfaceThrough(used, PULL);
+    fit = found;
+    const off = Float64Array.from(points, (place) => Math.abs(offSurface(found, place)));
     const middling = off.slice().sort()[Math.floor(off.length / 2)]!;
     used = points.filter((_, index) => off[index]! <= Math.max(0.02, 3.5 * middling));
   }
-  const of = fit;
-  const out = new Float32Array(width * height);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const u = x / width - 0.5;
-      const v = y / height - 0.5;
-      out[y * width + x] = of[0]! + of[1]! * u + of[2]! * v + of[3]! * u * u + of[4]! * u * v + of[5]! * v * v;
-    }
-  return out;
+  return overPicture(fit, width, height);
 } // prettier-ignore
 
 /** The step that parts many values best in two (Otsu 1979). */
