@@ -119,16 +119,16 @@ export function BakePage({ bake, nowMs, epoch }: { bake: BakeRecord; nowMs: numb
           )}
           <PhotoSection bakeId={bake.id} ladder={bake.sheet.ladder} state={state} tap={tap} />
           <Tastings bakeId={bake.id} ladder={bake.sheet.ladder} state={state} tap={tap} />
+          <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
+          <PlannedAndWeighed bake={bake} state={state} tap={tap} events={outbox.events} />
+        </div>
+        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-5">
           {state.endedAtMs !== null && (
             <NextChange bake={bake} state={state} tap={tap} isSent={outbox.waiting.length === 0} />
           )}
-          <PutBy bake={bake} state={state} tap={tap} nowMs={nowMs} />
+          <RecordSection bake={bake} state={state} />
           <RiseChart marks={state.rises} />
           <TimeLog bake={bake} state={state} events={outbox.events} />
-        </div>
-        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-5">
-          <PlannedAndWeighed bake={bake} state={state} tap={tap} events={outbox.events} />
-          <RecordSection bake={bake} state={state} />
           <BakeFoot bakeId={bake.id} teaches={state.teaches} tap={tap} />
         </div>
       </div>
