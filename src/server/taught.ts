@@ -1,5 +1,6 @@
 import type { AbsorptionLearnt } from '@/core/consistency';
 import type { RiseLearning } from '@/core/fermentation';
+import { measureLearnt, type MeasureLearnt } from '@/core/quantity';
 import { listTaughtFormulas } from '@/db/queries/bakeCards';
 import { loadAbsorption } from './absorption';
 import type { Context } from './context';
@@ -36,6 +37,8 @@ export interface Taught {
     readonly offsetSdC: number;
     readonly traces: number;
   }[];
+  /** Its own cups and scoops, by the weights of their fillings. */
+  readonly measures: readonly (MeasureLearnt & { readonly name: string | null })[];
 }
 
 const MOST_FORMULAS = 40;
@@ -88,5 +91,9 @@ export async function taughtHere(context: Context): Promise<Taught> {
     ovens: around.kit.ovens.flatMap(({ name, fitted }) =>
       fitted ? [{ name, offsetC: fitted.offsetC, offsetSdC: fitted.offsetSdC, traces: fitted.traces }] : [],
     ),
+    measures: around.kit.measures.map((own) => {
+      const of = around.book.get(own.ingredientId ?? 'water') ?? null;
+      return { ...measureLearnt(own, of), name: own.ingredientId && (of?.name ?? own.ingredientId) };
+    }),
   };
 }

@@ -17,7 +17,7 @@ const ONCE = 0.05;
 const CLOSEST = 0.015;
 
 /** What one filling of a measure weighs, g, with its 80 % half-width as a share; of several entries the last is meant. */
-function fillingOf({ weighedG }: OwnMeasure): { readonly g: number; readonly doubt: number } {
+export function fillingOf({ weighedG }: OwnMeasure): { readonly g: number; readonly doubt: number } {
   const g = weighedG.reduce((sum, each) => sum + each, 0) / weighedG.length;
   if (weighedG.length < 2) return { g, doubt: ONCE };
   const variance = weighedG.reduce((sum, each) => sum + (each - g) ** 2, 0) / (weighedG.length - 1);

@@ -6,6 +6,7 @@ import type { AbsorptionLearnt } from '@/core/consistency';
 import type { RiseLearning } from '@/core/fermentation';
 import type { SliceLearning } from '@/core/slice';
 import { Z80 } from '@/core/numeric';
+import type { MeasureLearnt } from '@/core/quantity';
 import { words } from '@/wording/screens/taught/TaughtPage';
 import { KitchenLink } from '../kitchen/KitchenProvider';
 import { useNumbers, useUnits } from '../preferences/PreferencesProvider';
@@ -17,6 +18,7 @@ export interface Taught {
   readonly formulas: readonly { readonly formulaId: string; readonly name: string; readonly bakeIds: readonly string[]; readonly learning: RiseLearning | null }[];
   readonly slices: readonly { readonly formulaId: string; readonly name: string; readonly bakeIds: readonly string[]; readonly learning: SliceLearning | null }[];
   readonly ovens: readonly { readonly name: string; readonly offsetC: number; readonly offsetSdC: number; readonly traces: number }[];
+  readonly measures: readonly (MeasureLearnt & { readonly name: string | null })[];
 } // prettier-ignore
 
 /** The page is asked for anew until all is computed. */
@@ -54,11 +56,12 @@ export function TaughtPage({ taught }: { readonly taught: Taught | null }) {
 }
 
 /** Before and after, from how much, and how much smaller the error got. */
-function All({ powders, jars, formulas, slices, ovens }: Taught) {
+function All({ powders, jars, formulas, slices, ovens, measures }: Taught) {
   const numbers = useNumbers();
   const units = useUnits();
   const spread = (value: number, sd: number, places: number) => words.plusMinus(numbers.fixed(value, places), numbers.fixed(Z80 * sd, places));
-  const isEmpty = powders.length + jars.length + formulas.length + slices.length + ovens.length === 0;
+  const isEmpty = [powders, jars, formulas, slices, ovens, measures].every(({ length }) => length === 0);
+  const filling = ({ g, lowG, highG }: MeasureLearnt['now']) => words.filling(units.mass(g), units.massRange(lowG, highG));
   return (
     <>
       {isEmpty && <p className="docket mt-4 p-6">{words.nothing}</p>}
@@ -102,6 +105,13 @@ function All({ powders, jars, formulas, slices, ovens }: Taught) {
         <Part title={words.ovens} heads={[words.what, words.now, words.from]}>
           {ovens.map(({ name, offsetC, offsetSdC, traces }) => (
             <Row key={name} name={name} cells={[`${spread(offsetC * units.degreesPerC, offsetSdC * units.degreesPerC, 0)}°`, words.traces(traces)]} />
+          ))}
+        </Part>
+      )}
+      {measures.length > 0 && (
+        <Part title={words.measures} heads={[words.what, words.before, words.now, words.from]}>
+          {measures.map(({ measure, ingredientId, name, before, now, weighings }, index) => (
+            <Row key={`${measure} ${ingredientId} ${index}`} name={words.myMeasure(measure, name)} strong={1} cells={[before ? filling(before) : words.noBookKnows, filling(now), words.weighings(weighings)]} />
           ))}
         </Part>
       )}
