@@ -100,6 +100,7 @@ const ASKED: readonly (readonly [string, Ask])[] = [
   ['logbook', get(() => inDemo('/logbook'))],
   ['logbook, further on', get(({ middle }) => inDemo(`/logbook?after=${middle}`))],
   ['logbook, found by words', get(() => inDemo('/logbook?find=gummy'))],
+  ['logbook, filtered', get(() => inDemo('/logbook?since=2000-01-01&score=crust.bad&told=rise'))],
   ['bakes side by side', get(({ bake, running }) => inDemo(`/logbook/compare?bakes=${bake},${running}`))],
   ['what goes with scores', get(({ formula }) => inDemo(`/logbook/patterns?formula=${formula}`))],
   ['how good advice was', get(() => inDemo('/logbook/advice'))],
