@@ -2,7 +2,7 @@
 import { ArrowLeft } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { COMPARE_GROUPS, compareBakes, stateOf, type BakeRecord, type ComparedRow } from '@/core/bake';
+import { COMPARE_GROUPS, compareBakes, stateOf, type BakeRecord, type ComparedRow, type CompareGroup } from '@/core/bake'; // prettier-ignore
 import { patiently } from '@/ui/patiently';
 import { useBook } from '../book/BookProvider';
 import { KitchenLink } from '../kitchen/KitchenProvider';
@@ -39,26 +39,7 @@ export function ComparePage({ bakes }: { bakes: readonly BakeRecord[] }) {
         {oneName ? `${words.sideBySide}: ${bakes[0]!.sheet.name}` : words.sideBySide}
       </h1>
       <p className="text-soft">{words.whatDiffers}</p>
-      <div className="docket mt-4 overflow-x-auto rounded-b-md px-4 pb-4">
-        <table className="w-full border-collapse text-sm">
-          <thead>
-            <tr className="align-bottom">
-              <td className="min-w-40" />
-              {bakes.map((bake, index) => (
-                <th key={bake.id} scope="col" className="min-w-28 px-3 pt-3 pb-2 text-right">
-                  <KitchenLink href={`/logbook/${bake.id}`} className="font-head text-lg text-link underline">
-                    {heads[index] ?? ''}
-                  </KitchenLink>
-                  <span className="block font-normal text-soft">{words.version(bake.revision)}</span>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          {COMPARE_GROUPS.map((group) => (
-            <Group key={group} name={words.group[group]} rows={rows.filter((row) => row.group === group)} />
-          ))}
-        </table>
-      </div>
+      <Rows bakes={bakes} heads={heads} rows={rows.filter(({ group }) => !CAME_OF_IT.has(group))} />
       <section aria-labelledby="slices-title" className="docket mt-5 rounded-b-md px-4 pt-3 pb-4">
         <h2 id="slices-title" className="text-xl">
           {words.pictures}
@@ -75,7 +56,44 @@ export function ComparePage({ bakes }: { bakes: readonly BakeRecord[] }) {
         </ul>
       </section>
       <RiseCurves bakes={bakes} heads={heads} />
+      <Rows bakes={bakes} heads={heads} rows={rows.filter(({ group }) => CAME_OF_IT.has(group))} />
     </>
+  );
+}
+
+/** What was done stands first; what came of it below the pictures it is seen in. */
+const CAME_OF_IT: ReadonlySet<CompareGroup> = new Set(['crumb', 'scores']);
+
+interface RowsProps {
+  readonly bakes: readonly BakeRecord[];
+  readonly heads: readonly string[];
+  readonly rows: readonly ComparedRow[];
+}
+
+/** Groups of what is held side by side, a column for each bake. */
+function Rows({ bakes, heads, rows }: RowsProps) {
+  if (rows.length === 0) return null;
+  return (
+    <div className="docket mt-4 overflow-x-auto rounded-b-md px-4 pb-4">
+      <table className="w-full border-collapse text-sm">
+        <thead>
+          <tr className="align-bottom">
+            <td className="min-w-40" />
+            {bakes.map((bake, index) => (
+              <th key={bake.id} scope="col" className="min-w-28 px-3 pt-3 pb-2 text-right">
+                <KitchenLink href={`/logbook/${bake.id}`} className="font-head text-lg text-link underline">
+                  {heads[index] ?? ''}
+                </KitchenLink>
+                <span className="block font-normal text-soft">{words.version(bake.revision)}</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        {COMPARE_GROUPS.map((group) => (
+          <Group key={group} name={words.group[group]} rows={rows.filter((row) => row.group === group)} />
+        ))}
+      </table>
+    </div>
   );
 }
 
