@@ -87,6 +87,7 @@ function Together({ occasion, cards }: { occasion: Occasion; cards: readonly Tak
         {asked.map(({ id, best }) => {
           const all = together.get(id);
           if (!all) return null;
+          const apart = all.spread !== null && all.spread > 0 && words.apart(numbers.decimal(all.spread, 1));
           return (
             <tr key={id} className="border-t border-rule align-baseline">
               <th scope="row" className="py-1 pr-3 text-left font-normal">
@@ -98,10 +99,9 @@ function Together({ occasion, cards }: { occasion: Occasion; cards: readonly Tak
                 {best !== null && Math.abs(all.mean - best) >= 1.5 && (
                   <strong className="text-alarm"> {words.farOff}</strong>
                 )}
+                {apart && <span className="text-soft sm:hidden"> {apart}</span>}
               </td>
-              <td className="py-1 text-right whitespace-nowrap text-soft">
-                {all.spread !== null && all.spread > 0 && words.apart(numbers.decimal(all.spread, 1))}
-              </td>
+              <td className="py-1 text-right whitespace-nowrap text-soft max-sm:hidden">{apart}</td>
             </tr>
           );
         })}
