@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
+import { SCORES_ASKED } from '@/core/bake';
 import { BAKES_AFTER, BAKES_BEFORE, TOLD } from '@/db/queries/advice';
 import { logbookQuery } from '@/db/queries/logbookLines';
 import {
@@ -52,7 +53,7 @@ test('every list is read along an index in its order, whatever the size of the k
     const lists: Record<string, { text: string; values: unknown[] }> = {
       'bake_card_ended': logbookQuery(k, bakes),
       'bake_card_ended after': logbookQuery(k, { ...bakes, after: place }),
-      'bake_card_ended narrowed': logbookQuery(k, { ...bakes, sinceMs: 0, untilMs: 1, score: 'crumb.bad', told: 'cut' }),
+      'bake_card_ended narrowed': logbookQuery(k, { ...bakes, sinceMs: 0, untilMs: 1, score: SCORES_ASKED[1]!, told: 'cut' }),
       'bake_card_of_formula': logbookQuery(k, { ...bakes, formulaId: id, after: place }),
       'formula_on_shelf': shelfQuery(k, forms),
       'formula_on_shelf after': shelfQuery(k, { ...forms, words: ['x'], after: { name: 'm', id, lastBakedAtMs: 0 } }),

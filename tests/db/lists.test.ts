@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { emptyOutcome, type BakeAction } from '@/core/bake';
+import { emptyOutcome, SCORES_ASKED, type BakeAction } from '@/core/bake';
 import { eightRolls } from '@/core/batch/testBatch';
 import { formulaTotals } from '@/core/formula';
 import { line, partedLoaf, plainLoaf } from '@/core/formula/testFormulas';
@@ -122,6 +122,7 @@ test('a card follows its bake: counted once, under way or in the book, never bot
   const narrowed = async (by: Partial<Parameters<typeof logbook>[1]>) =>
     (await logbook(here, { ...nothing, ...by })).lines.length;
   const { startedAtMs } = (await logbook(here, nothing)).lines[0]!;
+  const asked = (score: string) => SCORES_ASKED.find(({ id }) => id === score)!;
   const scores = { ...emptyOutcome.scores, crumb: 4, crust: 2 };
   const better: BakeAction = {
     type: 'outcomeCorrected',
@@ -136,10 +137,10 @@ test('a card follows its bake: counted once, under way or in the book, never bot
     1, 0,
   ]);
   expect([
-    await narrowed({ score: 'crumb.good' }),
-    await narrowed({ score: 'crumb.bad' }),
-    await narrowed({ score: 'crust.bad' }),
-    await narrowed({ score: 'chew.bad' }),
+    await narrowed({ score: asked('crumb.good') }),
+    await narrowed({ score: asked('crumb.bad') }),
+    await narrowed({ score: asked('crust.bad') }),
+    await narrowed({ score: asked('chew.bad') }),
   ]).toEqual([1, 0, 1, 0]);
   expect([
     await narrowed({ told: 'rise' }),

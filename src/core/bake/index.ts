@@ -52,7 +52,7 @@ export { onScaleBeforeG } from './scaleDisplay';
 export { outcomeSchema } from './outcomeSchema';
 export { cutCrumb, cutsRead } from './cameOut';
 export { bakeCard, CARD_DERIVATION, type BakeCard } from './bakeCard';
-export { BAD_SCORE, GOOD_SCORE, scoreAsked, SCORES_ASKED, TOLD_ASKED, type BakeAsked } from './bakeAsked';
+export { SCORES_ASKED, TOLD_ASKED, type ScoreAsked, type ToldAsked } from './bakeAsked';
 export { leftoversOf, stockOf, type Leftover, type Stock } from './stock';
 export { stateOf, type BakeRecord } from './bakeRecord';
 export { runningCard, runningCardSchema, type CardOvens, type RunningCard } from './runningCard';

@@ -148,9 +148,9 @@ export interface BakeState {
   /** Since when all stands still, and which clocks do; null: it goes on. */
   readonly pause: { readonly atMs: number; readonly stepIds: readonly string[] } | null;
   readonly pauses: readonly { readonly fromMs: number; readonly toMs: number }[];
-  /** Whose it is by now, by who did something last or got it; null: nobody said. */
   /** Who did anything of it, in the order in which they came to it. */
   readonly hands: readonly string[];
+  /** Whose it is by now, by who did something last or got it; null: nobody said. */
   readonly withWhom: string | null;
   /** Handed over, and whoever got it has done nothing yet; null: it is not, or has been taken up. */
   readonly handover: Handover | null;

@@ -13,6 +13,8 @@ test('a cup weighed full of a flour: what the books hold for possible, and what 
   // 236.6 to 250 ml, spooned to scooped, and a hand that fills it by eye
   expect(before?.lowG).toBeLessThan(236.6 * flour.densitySpooned);
   expect(before?.highG).toBeGreaterThan(250 * flour.densityScooped);
+  // between them as a recipe reads a cup, in the middle of the three countries' sizes
+  expect(before?.g).toBeCloseTo(((236.588 + 250 + 284.131) / 3) * Math.sqrt(flour.densitySpooned * flour.densityScooped), 6);
   // a mean of 135, a spread of 3 g: 1.28 of it are eight of ten
   expect(now.g).toBeCloseTo(135, 9);
   expect(now.highG - now.g).toBeCloseTo(1.2816 * 3, 2);

@@ -32,11 +32,15 @@ export function measureLearnt({ measure, ingredientId, weighedG }: OwnMeasure, o
     const one = parseQuantity(`1 ${measure}`, of, { system, bareUnitG: null, baseG: null });
     return one.ok ? [one.value] : [];
   });
-  const [lowG, highG] = [Math.min(...books.map((book) => book.lowG)), Math.max(...books.map((book) => book.highG))];
+  const before = {
+    g: books.reduce((sum, { massG }) => sum + massG, 0) / books.length,
+    lowG: Math.min(...books.map((book) => book.lowG)),
+    highG: Math.max(...books.map((book) => book.highG)),
+  };
   return {
     measure,
     ingredientId,
-    before: books.length > 0 ? { g: (lowG + highG) / 2, lowG, highG } : null,
+    before: books.length > 0 ? before : null,
     now: { g, lowG: g * (1 - doubt), highG: g * (1 + doubt) },
     weighings: weighedG.length,
   };

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { outcomeSchema, scoreAsked, type BakeAsked, type BakeCard } from '@/core/bake';
+import { outcomeSchema, type BakeCard, type ScoreAsked, type ToldAsked } from '@/core/bake';
 import { BAKE_PLAN, type SetAside } from '@/core/documents';
 import { many, type Queryable } from '../rows';
 import { pageOf, type BakePlace } from './bakeCards';
@@ -29,7 +29,7 @@ interface BakeLine extends Omit<BakeCard, 'stock' | 'says' | 'lots'> {
   readonly startedAtMs: number;
 }
 
-export interface LogbookFilter extends Partial<BakeAsked> {
+export interface LogbookFilter {
   readonly formulaId: string | null;
   /** Bakes with this bag in them, also those under way: whoever recalls a bag wants them all. */
   readonly lot?: string | null;
@@ -39,6 +39,8 @@ export interface LogbookFilter extends Partial<BakeAsked> {
   /** Begun at this moment or later, and before that one. */
   readonly sinceMs?: number | null;
   readonly untilMs?: number | null;
+  readonly score?: ScoreAsked | null;
+  readonly told?: ToldAsked | null;
   readonly order: 'newest' | 'oldest';
   readonly after: BakePlace | null;
   readonly most: number;
@@ -72,8 +74,9 @@ export function logbookQuery(
   if (typeof sinceMs === 'number') where.push(`and started_at >= ${value(new Date(sinceMs))}`);
   if (typeof untilMs === 'number') where.push(`and started_at < ${value(new Date(untilMs))}`);
   if (score) {
-    const { name, atLeast, atMost } = scoreAsked(score);
-    where.push(`and (scores ->> ${value(name)})::float8 between ${value(atLeast)} and ${value(atMost)}`);
+    const { name, least, most: highest } = score;
+    const limit = least === null ? `<= ${value(highest)}` : `>= ${value(least)}`;
+    where.push(`and (scores ->> ${value(name)})::float8 ${limit}`);
   }
   if (told) where.push(`and ${TOLD_IN[told]}`);
   if (after)

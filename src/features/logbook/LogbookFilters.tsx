@@ -1,15 +1,17 @@
 import { SlidersHorizontal } from 'lucide-react';
 import { useId, useState } from 'react';
-import { SCORES_ASKED, TOLD_ASKED, type BakeAsked } from '@/core/bake';
+import { SCORES_ASKED, TOLD_ASKED, type ScoreAsked, type ToldAsked } from '@/core/bake';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { words } from '@/wording/screens/logbook/LogbookFilters';
 
 /** What of its bakes the logbook is asked for beyond words and verdict, as it stands in the address. */
-export interface Narrowed extends BakeAsked {
+export interface Narrowed {
   /** Days, "2026-11-28"; '': any. */
   readonly since: string;
   readonly until: string;
+  readonly score: ScoreAsked['id'] | null;
+  readonly told: ToldAsked | null;
 }
 
 interface LogbookFiltersProps {
@@ -17,7 +19,7 @@ interface LogbookFiltersProps {
   readonly onAsk: (part: Partial<Record<keyof Narrowed, string>>) => void;
 }
 
-const SCORE_OPTIONS = [{ value: '', label: words.anyScore }, ...SCORES_ASKED.map((value) => ({ value, label: words.score(value) }))] as const; // prettier-ignore
+const SCORE_OPTIONS = [{ value: '', label: words.anyScore }, ...SCORES_ASKED.map((score) => ({ value: score.id, label: words.score(score) }))] as const; // prettier-ignore
 const TOLD_OPTIONS = [{ value: '', label: words.anything }, ...TOLD_ASKED.map((value) => ({ value, label: words.told[value] }))] as const; // prettier-ignore
 const NOTHING = { since: '', until: '', score: '', told: '' } as const;
 const FIELD = 'mt-0.5 min-h-11 w-full rounded border border-edge bg-surface px-2 font-normal';
@@ -62,7 +64,7 @@ export function LogbookFilters({ asked, onAsk }: LogbookFiltersProps) {
 } // prettier-ignore
 
 /** A day that is being typed passes through the years of the Romans: it is asked for when it can be meant. */
-const CAN_BE_MEANT = /^(|(19[7-9]|[2-9]\d\d)\d-\d\d-\d\d)$/;
+const FIRST_DAY = '1970-01-01';
 
 function Day({ label, value, onDay }: { label: string; value: string; onDay: (day: string) => void }) {
   const [text, setText] = useState(value);
@@ -77,12 +79,12 @@ function Day({ label, value, onDay }: { label: string; value: string; onDay: (da
       {label}
       <input
         type="date"
-        min="1970-01-01"
+        min={FIRST_DAY}
         max="9999-12-31"
         value={text}
         onChange={({ currentTarget: { value: typed } }) => {
           setText(typed);
-          if (CAN_BE_MEANT.test(typed)) onDay(typed);
+          if (typed === '' || typed >= FIRST_DAY) onDay(typed);
         }}
         className={FIELD}
       />

@@ -145,7 +145,7 @@ export function LogbookPage({ lines, query, next, further }: LogbookPageProps) {
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-3xl">{words.logbook}</h1>
         <FindField
-          label={words.searchNamesAndNotes}
+          label={words.searchAllBakes}
           value={find}
           onFind={(text) => go({ find: text })}
           className="w-full sm:w-64"

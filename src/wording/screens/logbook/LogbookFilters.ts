@@ -1,4 +1,4 @@
-import { BAD_SCORE, GOOD_SCORE, type SCORES_ASKED } from '@/core/bake';
+import type { ScoreAsked } from '@/core/bake';
 
 /** What the screen says. */
 export const words = {
@@ -7,10 +7,8 @@ export const words = {
   until: 'To day',
   scores: 'Score',
   anyScore: 'Any score',
-  score: (asked: (typeof SCORES_ASKED)[number]) => {
-    const [name, how] = asked.split('.');
-    return how === 'good' ? `${name} ${GOOD_SCORE} or more` : `${name} ${BAD_SCORE} or less`;
-  },
+  score: ({ name, least, most }: ScoreAsked) =>
+    least === null ? `${name} ${most} or less` : `${name} ${least} or more`,
   tellsOf: 'With',
   anything: 'Anything in it',
   told: { cut: 'A photograph of the cut', rise: 'How it rose', feel: 'How the dough felt' },

@@ -8,7 +8,7 @@ export const words = {
   backToTheStart: 'Back to the start',
   newerBakes: 'Newer bakes',
   logbook: 'Logbook',
-  searchNamesAndNotes: 'Search names and notes',
+  searchAllBakes: 'Search all bakes',
   verdict: 'Verdict',
   only: (name: string) => `Only ${name}`,
   withBag: (name: string) => `Only with “${name}” in it, also in progress`,

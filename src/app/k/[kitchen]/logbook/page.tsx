@@ -26,13 +26,14 @@ export default async function Page({
   const again = AGAIN.find((each) => each === single(query.again)) ?? null;
   const order = single(query.order) === 'oldest' ? 'oldest' : 'newest';
   const after = placeOf(single(query.after));
-  const score = SCORES_ASKED.find((each) => each === single(query.score)) ?? null;
+  const score = SCORES_ASKED.find(({ id }) => id === single(query.score)) ?? null;
   const told = TOLD_ASKED.find((each) => each === single(query.told)) ?? null;
   const formulaId = knownId(single(query.formula));
   const context = await kitchenOf(params);
   const { timeZone } = context.kitchen.details;
-  // a day that is none asks for nothing
-  const [since, until] = [single(query.since), single(query.until)].map((day) => (dayMs(timeZone, day) === null ? '' : day)) as [string, string]; // prettier-ignore
+  const [since, until] = [single(query.since), single(query.until)];
+  const sinceMs = dayMs(timeZone, since);
+  const untilMs = dayMs(timeZone, until, 1);
   const lot = await knownLot(context, single(query.lot));
   const [{ lines, setAside, next }, name] = await Promise.all([
     logbook(context, {
@@ -40,8 +41,8 @@ export default async function Page({
       lot: lot?.id ?? null,
       words: wordsOf(find),
       again,
-      sinceMs: dayMs(timeZone, since),
-      untilMs: dayMs(timeZone, until, 1),
+      sinceMs,
+      untilMs,
       score,
       told,
       order,
@@ -58,9 +59,10 @@ export default async function Page({
         query={{
           find,
           again,
-          since,
-          until,
-          score,
+          // a day that is none asks for nothing
+          since: sinceMs === null ? '' : since,
+          until: untilMs === null ? '' : until,
+          score: score && score.id,
           told,
           order,
           lot,
